@@ -1,0 +1,7 @@
+<?php
+
+namespace App\Providers;
+
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider {}

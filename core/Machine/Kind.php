@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine;
+
+/** What shape of machine stands on the bench; each kind brings its own defaults (rule J13). */
+enum Kind: string
+{
+    case Desktop = 'desktop';
+    case Laptop = 'laptop';
+    case Handheld = 'handheld';
+    case Sealed = 'sealed';
+
+    public function isPortable(): bool
+    {
+        return $this === self::Laptop || $this === self::Handheld;
+    }
+}

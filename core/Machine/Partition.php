@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine;
+
+use Cobblestone\Quantity\Bytes;
+
+/** One partition as a tool reported it; what the tool did not say is null. */
+final readonly class Partition
+{
+    /** @param list<string> $mountpoints */
+    public function __construct(
+        public string $name,
+        public Bytes $size,
+        public ?int $startSector = null,
+        public ?string $fileSystem = null,
+        public ?string $label = null,
+        public ?string $type = null,
+        public ?Bytes $used = null,
+        public array $mountpoints = [],
+        public bool $encrypted = false,
+    ) {}
+
+    /** What a person would call it. */
+    public function title(): string
+    {
+        return $this->label ?? ($this->encrypted ? 'encrypted volume' : ($this->fileSystem ?? 'unnamed')).' · '.$this->name;
+    }
+}
