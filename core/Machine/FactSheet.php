@@ -28,7 +28,8 @@ final readonly class FactSheet
         $wins = $fact->source !== null && $fact->source->rank() >= $present->source->rank();
         $kept = $wins ? $fact : $present;
         $contradictions = $this->contradictions;
-        if ($fact->value !== $present->value) {
+        $weak = $present->source === Source::KindDefault || $fact->source === Source::KindDefault;
+        if (! $weak && $fact->value !== $present->value) {
             $contradictions[] = ['kept' => $kept, 'set_aside' => $wins ? $present : $fact];
         }
 

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment;
+
+use Cobblestone\Job\BriefFault;
+use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\DataRate;
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Question;
+
+/** Whether something has to be kept, how large it is, whether it fits, and the gate that waits for proof (rules A6, J12). */
+final readonly class BackupPlan
+{
+    /** Rate of a destination nobody has measured: an older external drive. */
+    private const UNMEASURED_MB_S = 25;
+
+    /**
+     * @param  list<Gate>  $gates  what every erasing step carries
+     * @param  list<string>  $erasingWaitsFor  facts for the erasing step
+     */
+    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution) {}
+
+    /**
+     * @param  array<string, mixed>  $wish  the brief's backup block
+     *
+     * @throws BriefFault
+     */
+    public static function plan(Machine $machine, ?Drive $target, array $wish, string $owner, Policy $policy): self
+    {
+        if ($target?->isBlank() === true) {
+            $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
+
+            return new self('blank', [], [], new Contribution(decisions: [$decision], initial: [Fact::BACKUP_SETTLED, Fact::SHUT_DOWN]));
+        }
+        $keep = $machine->fact('owner.keep')->value ?? $wish['keep'] ?? null;
+        if ($keep === 'nothing') {
+            return self::nothing($owner);
+        }
+        $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in writing'], 'whether the path begins with a backup', 'A6', 100, true)];
+
+        return self::some($target, $wish, $policy, $questions);
+    }
+
+    public function somethingToKeep(): bool
+    {
+        return $this->keep === 'some';
+    }
+
+    private static function nothing(string $owner): self
+    {
+        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Nothing to keep: the owner says so in writing', 'protect.owner-word');
+        $decision = new Decision('assess.backup', 'Backup', 'none, by the owner\'s word', ["{$owner} keeps nothing on this machine."], ['copy and verify' => ['The owner wants nothing kept; less personal data is copied.']], ['owner.keep = nothing'], 'A6');
+
+        return new self('nothing', [$gate], [], new Contribution(decisions: [$decision], initial: [Fact::SHUT_DOWN]));
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @param  list<Question>  $questions
+     */
+    private static function some(?Drive $target, array $wish, Policy $policy, array $questions): self
+    {
+        $bytes = self::bytes($wish, $target);
+        $rate = DataRate::megabytes(min($wish['source_mb_s'] ?? INF, $wish['destination']['mb_s'] ?? self::UNMEASURED_MB_S));
+        $files = $wish['files'] ?? null;
+        $time = $bytes === null
+            ? Estimate::minutes(20, 60, 240)
+            : Estimate::around($rate->timeFor($bytes)->plus(Duration::seconds((int) ceil(($files ?? 0) * $policy->figure('seconds_per_file')))));
+        $destination = $wish['destination']['name'] ?? 'an external drive';
+        $need = $bytes?->withMargin($policy->figure('backup_margin'));
+        $size = $bytes === null ? 'The size is not known yet: measure the folders first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
+        $decision = new Decision('assess.backup', 'Backup', "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the one erased.'], ['no backup' => ['The owner has data to keep, or nobody has said otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
+        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
+
+        return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
+            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision),
+            decisions: [$decision],
+            questions: $questions,
+            gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
+            blockers: self::blockers($wish, $need, $target),
+        ));
+    }
+
+    /** @param array<string, mixed> $wish */
+    private static function bytes(array $wish, ?Drive $target): ?Bytes
+    {
+        try {
+            return isset($wish['bytes']) ? Bytes::parse($wish['bytes']) : $target?->used();
+        } catch (InvalidQuantity $e) {
+            throw BriefFault::at('backup.bytes', $e->getMessage());
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @return list<string>
+     */
+    private static function blockers(array $wish, ?Bytes $need, ?Drive $target): array
+    {
+        $blockers = [];
+        try {
+            $free = isset($wish['destination']['free_bytes']) ? Bytes::parse($wish['destination']['free_bytes']) : null;
+        } catch (InvalidQuantity $e) {
+            throw BriefFault::at('backup.destination.free_bytes', $e->getMessage());
+        }
+        if ($free !== null && $need !== null && $need->isMoreThan($free)) {
+            $blockers[] = "The backup needs {$need->decimal()} with its margin, {$wish['destination']['name']} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.";
+        }
+        if (isset($wish['destination']['serial'], $target->serial) && $wish['destination']['serial'] === $target->serial) {
+            $blockers[] = "{$wish['destination']['name']} is the drive that is erased. Copy to another physical drive.";
+        }
+
+        return $blockers;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment;
+
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+
+/** The stones of a backup: copy, prove, take the copy away, shut down fully (rule A6). */
+final class BackupSteps
+{
+    /**
+     * @param  list<string>  $folders
+     * @return list<Step>
+     */
+    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision): array
+    {
+        $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
+
+        return [
+            new Step('protect.back-up', Stage::Protect, 'Back up', Presence::WalkAway, $time,
+                ["Attach {$destination} to the running old system.", "Copy {$what}.", 'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.', 'List what is not copied: online-only files, files encrypted for one user.'],
+                before: [Fact::MACHINE_IDENTIFIED], after: [Fact::BACKUP_COPIED], needs: ['slot', 'external drive'],
+                because: [$decision->asReason()],
+                cautions: ['Personal data: copy only what was agreed.'],
+                waiting: new Waiting(['many small files go slower than the rate says'], 'Look whether the count of copied files still grows.'),
+            ),
+            new Step('protect.check-backup', Stage::Protect, 'Check the backup', Presence::Hands, Estimate::minutes(3, 6, 20),
+                ['Count files and bytes on both sides.', 'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.', 'Open three different kinds of file from the copy.'],
+                before: [Fact::BACKUP_COPIED], after: [Fact::BACKUP_SETTLED], needs: ['hands'],
+                because: [new Reason('The drive is erased later; after that the copy is all there is. Every one-way step waits for this proof.', 'A6')],
+                evidence: BackupEvidence::wanted(),
+            ),
+            new Step('protect.detach-backup', Stage::Protect, 'Detach the backup', Presence::Hands, Estimate::minutes(0.5, 1, 2),
+                ["Eject {$destination}, unplug it, label it with the job and put it away from the machine."],
+                before: [Fact::BACKUP_SETTLED], after: [Fact::BACKUP_DETACHED], needs: ['hands'],
+                because: [new Reason('What is not plugged in cannot be erased by mistake.', 'A6')],
+            ),
+            new Step('protect.shut-down', Stage::Protect, 'Shut down fully', Presence::Hands, Estimate::minutes(0.5, 1, 3),
+                ['Shut the old system down fully: not sleep, not a fast start. Wait until lights and fans are off.'],
+                before: [Fact::BACKUP_COPIED], after: [Fact::SHUT_DOWN], needs: ['hands'],
+                because: [new Reason('A hibernated system leaves its drive half-written, and a held key combination works only from fully off.', 'A6, F8')],
+            ),
+        ];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Catalogue;
+
+/** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
+final readonly class Catalogue
+{
+    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers'];
+
+    /** @param array<string, array<string, array<string, mixed>>> $entries kind => id => document */
+    public function __construct(private array $entries) {}
+
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
+    /** @throws UnknownEntry */
+    public function system(string $id): SystemProfile
+    {
+        return new SystemProfile($this->entry('systems', 'system', $id, 'system'));
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws UnknownEntry
+     */
+    public function machine(string $id): array
+    {
+        return $this->entry('machines', 'machine.model', $id, 'machine');
+    }
+
+    /** @throws UnknownEntry */
+    public function image(string $id): Image
+    {
+        return new Image($this->entry('images', 'image', $id, 'image'));
+    }
+
+    /**
+     * @param  list<string>|null  $only  identifiers, or null for every stick
+     * @return list<Stick>
+     *
+     * @throws UnknownEntry
+     */
+    public function sticks(?array $only = null): array
+    {
+        $entries = $only === null ? array_values($this->entries['sticks'] ?? []) : array_map(fn (string $id): array => $this->entry('sticks', 'sticks', $id, 'stick'), $only);
+
+        return array_map(static fn (array $entry): Stick => new Stick($entry), $entries);
+    }
+
+    /** @return list<DriverPackage> */
+    public function drivers(): array
+    {
+        return array_map(static fn (array $entry): DriverPackage => new DriverPackage($entry), array_values($this->entries['drivers'] ?? []));
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    public function all(string $kind): array
+    {
+        return $this->entries[$kind] ?? [];
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(string $kind, string $field, string $id, string $word): array
+    {
+        return $this->entries[$kind][$id] ?? throw UnknownEntry::of($field, $word, $id, array_map(strval(...), array_keys($this->entries[$kind] ?? [])));
+    }
+}

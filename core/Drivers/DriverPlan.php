@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Drivers;
+
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Machine\Device;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Fact;
+
+/** Packages in order, the part that travels on the stick, and what nothing on the shelf answers. */
+final readonly class DriverPlan
+{
+    /**
+     * @param  list<DriverPackage>  $ordered
+     * @param  list<DriverPackage>  $offline
+     * @param  list<Device>  $builtIn
+     * @param  list<Device>  $unresolved
+     */
+    public function __construct(public array $ordered, public array $offline, public array $builtIn, public array $unresolved, public Contribution $contribution) {}
+
+    public function offlineSize(): Bytes
+    {
+        return DriverPlanner::size($this->offline);
+    }
+
+    /** @return list<string> */
+    public function offlineFacts(): array
+    {
+        return array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $this->offline);
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Drivers;
+
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+
+/** Which package for which device, which of them travel on the stick, and in which order (rules D4, D5). */
+final class DriverPlanner
+{
+    /** @param list<DriverPackage> $shelf */
+    public static function plan(Machine $machine, SystemProfile $system, array $shelf, Policy $policy): DriverPlan
+    {
+        $packages = [];
+        $unresolved = [];
+        $builtIn = [];
+        foreach ($machine->devices as $device) {
+            $package = self::match($device, $system->id, $machine->model['id'] ?? null, $shelf);
+            if ($package !== null) {
+                $packages[$package->id] = $package;
+            } elseif ($system->brings($device->family)) {
+                $builtIn[] = $device;
+            } else {
+                $unresolved[] = $device;
+            }
+        }
+        $packages = self::withNeeds($packages, $shelf);
+        $offline = self::offlineSet($packages, $system);
+        $ordered = DriverOrder::by($policy->school('driver_order'), array_values($packages));
+
+        return new DriverPlan($ordered, $offline, $builtIn, $unresolved, self::contribution($machine, $ordered, $offline, $unresolved, $policy));
+    }
+
+    /**
+     * The package that claims the device: locked for this model first, then the later date.
+     *
+     * @param  list<DriverPackage>  $shelf
+     */
+    private static function match(Device $device, string $system, ?string $model, array $shelf): ?DriverPackage
+    {
+        $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $package->claims($device) && $package->fits($system, $model)));
+        usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->entry['date'], $a->id] <=> [$a->isLocked(), $a->entry['date'], $b->id]);
+
+        return $fit[0] ?? null;
+    }
+
+    /**
+     * @param  array<string, DriverPackage>  $packages
+     * @param  list<DriverPackage>  $shelf
+     * @return array<string, DriverPackage>
+     */
+    private static function withNeeds(array $packages, array $shelf): array
+    {
+        $byId = [];
+        foreach ($shelf as $package) {
+            $byId[$package->id] = $package;
+        }
+        $queue = $packages;
+        while ($queue !== []) {
+            $package = array_shift($queue);
+            foreach ($package->needs() as $id) {
+                if (! isset($packages[$id]) && isset($byId[$id])) {
+                    $packages[$id] = $queue[] = $byId[$id];
+                }
+            }
+        }
+
+        return $packages;
+    }
+
+    /**
+     * The network set and what it needs: it has to be on the stick, as nothing can be fetched before (rule D5).
+     *
+     * @param  array<string, DriverPackage>  $packages
+     * @return list<DriverPackage>
+     */
+    private static function offlineSet(array $packages, SystemProfile $system): array
+    {
+        $offline = [];
+        $queue = array_filter($packages, static fn (DriverPackage $package): bool => $package->family() === 'network' && ! $system->brings('network'));
+        while ($queue !== []) {
+            $package = array_shift($queue);
+            $offline[$package->id] = $package;
+            foreach ($package->needs() as $id) {
+                if (isset($packages[$id]) && ! isset($offline[$id])) {
+                    $queue[] = $packages[$id];
+                }
+            }
+        }
+
+        return array_values($offline);
+    }
+
+    /**
+     * @param  list<DriverPackage>  $ordered
+     * @param  list<DriverPackage>  $offline
+     * @param  list<Device>  $unresolved
+     */
+    private static function contribution(Machine $machine, array $ordered, array $offline, array $unresolved, Policy $policy): Contribution
+    {
+        $school = $policy->school('driver_order');
+        $names = array_map(static fn (DriverPackage $package): string => $package->name, $ordered);
+        $decisions = [];
+        if ($ordered !== []) {
+            $others = array_diff(array_keys(Policy::SCHOOLS['driver_order']), [$school]);
+            $decisions[] = new Decision('drivers.order', 'Order of drivers', implode(', then ', $names), ["The bench policy is \"{$school}\"; packages that need another come after it."], array_fill_keys($others, ['Another school; a job can depart from the policy.']), ["policy driver_order = {$school}"], 'D4');
+        }
+        $offlineNames = implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline));
+        $decisions[] = new Decision('drivers.online', 'Getting online after the install', $offline === [] ? 'nothing extra on the stick' : "{$offlineNames} on the stick",
+            [match (true) {
+                $offline !== [] => 'The system does not bring the network driver, and without it nothing can be fetched.',
+                $machine->devices === [] => 'The devices of this machine are not known yet: keep a phone or a network adapter at hand.',
+                default => 'The system brings the driver of this network adapter.',
+            }], $offline === [] ? [] : ['fetch it later' => ['There is no network before it.']], array_map(static fn (Device $device): string => "{$device->name} {$device->identifier}", array_values(array_filter($machine->devices, static fn (Device $device): bool => $device->family === 'network'))), 'D5');
+
+        return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(new Contribution(decisions: $decisions));
+    }
+
+    /** @param list<DriverPackage> $packages */
+    public static function size(array $packages): Bytes
+    {
+        return Bytes::of(array_sum(array_map(static fn (DriverPackage $package): int => $package->size()->count, $packages)));
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Drivers;
+
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Machine\Device;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+
+/** The stones of driver setup: laid ready, installed one by one, looked over at the end. */
+final class DriverSteps
+{
+    /**
+     * @param  list<DriverPackage>  $ordered
+     * @param  list<DriverPackage>  $offline
+     * @param  list<Device>  $unresolved
+     */
+    public static function for(array $ordered, array $offline, array $unresolved, bool $devicesUnknown): Contribution
+    {
+        $offlineIds = array_map(static fn (DriverPackage $package): string => $package->id, $offline);
+        $restarts = DriverOrder::restarts(array_values(array_filter($ordered, static fn (DriverPackage $package): bool => ! in_array($package->id, $offlineIds, true))));
+        $steps = [];
+        foreach ($ordered as $package) {
+            $isOffline = in_array($package->id, $offlineIds, true);
+            $steps[] = self::install($package, $ordered, $isOffline, isset($restarts[$package->id]) || ($isOffline && $package->restart() === 'at-once'));
+        }
+        $steps[] = self::audit($ordered, $unresolved, $devicesUnknown);
+
+        return $ordered === [] ? new Contribution($steps, initial: [Fact::DRIVERS_FETCHED]) : new Contribution([self::fetch($ordered, $offline), ...$steps]);
+    }
+
+    /**
+     * @param  list<DriverPackage>  $ordered
+     * @param  list<DriverPackage>  $offline
+     */
+    private static function fetch(array $ordered, array $offline): Step
+    {
+        $size = DriverPlanner::size($ordered);
+
+        return new Step('drivers.fetch', Stage::FetchDrivers, 'Lay drivers ready', Presence::Hands, Estimate::minutes(1, 2, 5),
+            ['Take these from the shelf and compare their checksums:', ...array_map(static fn (DriverPackage $package): string => "{$package->name} {$package->entry['version']} · {$package->size()->decimal()} · sha256 `".substr($package->entry['sha256'], 0, 12).'…`', $ordered),
+                $offline === [] ? 'None of them has to travel on the stick.' : 'On the stick, in a folder of their own: '.implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline)).'.'],
+            after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'bench computer'],
+            because: [new Reason(count($ordered)." packages, {$size->decimal()}, matched by identifier to this model's devices.", 'D3, D5')],
+        );
+    }
+
+    /** @param list<DriverPackage> $ordered */
+    private static function install(DriverPackage $package, array $ordered, bool $offline, bool $restart): Step
+    {
+        $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
+        $needs = array_values(array_map(Fact::driver(...), array_intersect($package->needs(), $present)));
+        $do = [$offline ? 'Open the driver folder on the stick.' : 'Open the driver folder, or fetch the package from the shelf.', "Install {$package->name} {$package->entry['version']}.", $restart ? 'Restart now.' : ($package->restart() === 'after' ? 'It wants a restart: that comes later, once for all.' : 'No restart.')];
+
+        return new Step("drivers.{$package->id}", $offline ? Stage::Network : Stage::Drivers, $package->name, Presence::Hands, Estimate::minutes(...array_map(static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0), $package->entry['minutes'])),
+            $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'],
+            because: [new Reason('Claims '.implode(', ', $package->entry['claims']).', which this model has.', 'D3', "shelf, {$package->entry['date']}"), ...($package->needs() === [] ? [] : [new Reason('Comes after what it needs: '.implode(', ', $package->needs()).'.', 'D4')])],
+            waiting: new Waiting(['the screen flickers or goes black for some seconds'], 'Wait two minutes; then restart once.', $restart ? 1 : 0),
+        );
+    }
+
+    /**
+     * @param  list<DriverPackage>  $ordered
+     * @param  list<Device>  $unresolved
+     */
+    private static function audit(array $ordered, array $unresolved, bool $devicesUnknown): Step
+    {
+        $open = array_map(static fn (Device $device): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's page for exactly this model.", $unresolved);
+
+        return new Step('drivers.audit', Stage::Drivers, 'Look drivers over', Presence::Hands, Estimate::minutes(1, 3, 10),
+            ['List the devices: none may be left without a driver.', ...($devicesUnknown ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.'] : $open)],
+            before: [Fact::ONLINE, Fact::UPDATED, ...array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $ordered)], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'],
+            because: [new Reason($devicesUnknown ? 'What is inside is only known once a system runs.' : ($unresolved === [] ? 'Every device of this model has a package or is served by the system.' : count($unresolved).' devices have no package on the shelf.'), 'D7')],
+        );
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Firmware;
+
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Port;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\PutBack;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/** Settings, start of the stick, and what is put back afterwards (rules F1–F3, F6, J4). */
+final class FirmwarePlanner
+{
+    /**
+     * @param  list<Gate>  $gates  what a change of settings has to wait for, empty where it is harmless
+     */
+    public static function plan(Machine $machine, SystemProfile $system, Image $image, ?string $stickConnector, Policy $policy, array $gates): Contribution
+    {
+        $secureBoot = SecureBootChoice::decide($machine, $system, $image);
+        $permanent = $policy->school('boot') === 'permanent-order';
+        $needs = [...self::systemNeeds($system), ...$secureBoot->needs];
+        if ($permanent) {
+            $needs[] = new Need('boot_order', 'stick first', 'The bench policy starts sticks by permanent order.', 'F1', stays: false, weakens: true);
+        }
+        $changes = ChangePlan::of($machine, $needs);
+        $opens = self::putBacks($changes, $system);
+        $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, $gates, $opens);
+        $steps[] = self::start($machine, $image, $stickConnector, $permanent);
+
+        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens)], [$secureBoot->decision, self::bootDecision($machine, $permanent)], initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
+    }
+
+    /** @return list<Need> */
+    private static function systemNeeds(SystemProfile $system): array
+    {
+        $needs = [];
+        if ($system->bootMode() === 'uefi') {
+            $needs[] = new Need('boot_mode', 'uefi', "{$system->name} starts only by UEFI.", 'F2');
+        }
+        if ($system->needsSecurityChip()) {
+            $needs[] = new Need('security_chip', 'on', "{$system->name} needs the security chip.", 'F2');
+        }
+
+        return $needs;
+    }
+
+    /**
+     * @param  list<Gate>  $gates
+     * @param  list<PutBack>  $opens
+     * @return list<Step>
+     */
+    private static function settingSteps(Machine $machine, ChangePlan $changes, SecureBootChoice $secureBoot, array $gates, array $opens): array
+    {
+        $way = WayIn::setup($machine);
+        $count = count($changes->changes);
+        $because = array_map(static fn (array $change): Reason => new Reason($change['need']->because, $change['need']->rule, "was {$change['was']->spoken()}: {$change['was']->origin}"), $changes->changes);
+
+        return [
+            new Step('firmware.snapshot', Stage::Firmware, 'Record settings', Presence::Hands, Estimate::minutes(2, 4, 10),
+                [...$way->instructions('the setup'), 'Photograph or note every page before anything is changed.'],
+                before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
+                because: [new Reason('What was set is the only way back, and shows what the plan assumed wrongly.', 'F3', $way->source)],
+            ),
+            new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
+                ['Change them in this order, in one visit, then save and leave.'],
+                before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'], gates: $gates,
+                because: [...$because, $secureBoot->decision->asReason()],
+                cautions: ['If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],
+                opens: $opens, rows: $changes->rows(),
+            ),
+        ];
+    }
+
+    private static function start(Machine $machine, Image $image, ?string $stickConnector, bool $permanent): Step
+    {
+        $way = WayIn::menu($machine);
+        $port = self::portFor($machine, $stickConnector);
+        $plug = $port === null ? 'Plug the stick in.' : "Plug the stick into {$port->connector}, {$port->where}.";
+        $lines = $permanent ? ['Power on: the stick is first in the order.'] : $way->instructions('the list of devices');
+        $uefi = $image->kind() === 'optical-hybrid' || $image->hasLegacyLoader() ? ['Two lines for one stick: take the one marked UEFI.'] : [];
+
+        return new Step('boot.start', Stage::Boot, $permanent ? 'Start the stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
+            [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
+            before: [Fact::STICK_PROVEN, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'],
+            because: [new Reason($permanent ? 'The bench policy starts sticks by permanent order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
+            cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
+            waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some seconds', 'the maker\'s sign, then the installer'], 'Not in the list? In this order: another port; written for the other mode; USB start off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.', 1),
+        );
+    }
+
+    /** Where the stick goes: its own connector, and not the charger's socket if another is free (rule J5). */
+    public static function portFor(Machine $machine, ?string $connector): ?Port
+    {
+        $ports = $machine->ports;
+        usort($ports, static fn (Port $a, Port $b): int => [$a->connector === $connector ? 0 : 1, $a->charges ? 1 : 0, -$a->megabitsPerSecond, $a->id] <=> [$b->connector === $connector ? 0 : 1, $b->charges ? 1 : 0, -$b->megabitsPerSecond, $b->id]);
+
+        return $ports[0] ?? null;
+    }
+
+    private static function bootDecision(Machine $machine, bool $permanent): Decision
+    {
+        $way = WayIn::menu($machine);
+
+        return new Decision('boot.way', 'How the stick is started', $permanent ? 'permanent order, stick first' : 'one-time menu', [$permanent ? 'The bench policy is "permanent order".' : 'It leaves nothing to put back.'],
+            [$permanent ? 'one-time menu' : 'permanent order' => [$permanent ? 'The policy prefers not to catch a key window.' : 'It would have to be put back, and could start a forgotten stick later.']], [$way->source], 'F1');
+    }
+
+    /** @return list<PutBack> */
+    private static function putBacks(ChangePlan $changes, SystemProfile $system): array
+    {
+        $entries = [];
+        foreach ($changes->changes as $change) {
+            $need = $change['need'];
+            if ($need->weakens) {
+                $entries[] = new PutBack(str_replace('_', '-', $need->setting), "{$change['setting']->title}: {$need->value}", $need->stays ? "{$need->because} It stays: {$system->name} does not start with it on." : $need->because, $need->stays ? 'put-back.sign' : 'put-back.'.str_replace('_', '-', $need->setting), $need->stays);
+            }
+        }
+
+        return $entries;
+    }
+
+    /**
+     * @param  list<PutBack>  $entries
+     * @return list<Step>
+     */
+    private static function putBackSteps(Machine $machine, array $entries): array
+    {
+        $steps = [];
+        foreach (array_filter($entries, static fn (PutBack $entry): bool => ! $entry->stays) as $entry) {
+            $steps[] = new Step($entry->closedBy, Stage::PutBack, 'Put back: '.lcfirst(explode(':', $entry->what)[0]), Presence::Hands, Estimate::minutes(1, 2, 6),
+                [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
+                before: [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
+                because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6')],
+            );
+        }
+
+        return $steps;
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Firmware;
+
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Energy;
+use Cobblestone\Quantity\Power;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Quantity\Estimate;
+
+/** Whether power lasts while the stick takes the socket the charger needs, with the figures shown (rules F8, J5). */
+final class PortPower
+{
+    /** Charge to start from while the draw is unknown, percent. */
+    public const UNKNOWN_DRAW_PERCENT = 40;
+
+    /** @param Duration $stickIn how long the stick stays in the machine */
+    public static function plan(Machine $machine, Duration $stickIn): Contribution
+    {
+        if (! $machine->kind->isPortable()) {
+            return new Contribution(initial: [Fact::POWER_SAFE]);
+        }
+        $charging = array_values(array_filter($machine->ports, static fn ($port): bool => $port->charges));
+        if (count($machine->ports) > 1 || $charging === []) {
+            $where = $charging === [] ? 'its own charging socket' : "{$charging[0]->connector}, {$charging[0]->where}";
+
+            return new Contribution(
+                decisions: [new Decision('power.source', 'Power while the stick is in', 'charger', ["The charger has {$where} to itself; the stick goes into another socket."], ['battery' => ['There is no need to.']], [count($machine->ports).' ports'], 'J5')],
+                gather: [new GatherItem('charger', "plugged into {$where} for the whole job")],
+                initial: [Fact::POWER_SAFE],
+            );
+        }
+
+        return self::singlePort($machine, $stickIn);
+    }
+
+    /** Required: draw × time × 2, and a fifth of what a full charge holds today. */
+    public static function required(Power $draw, Duration $stickIn, Energy $present): Energy
+    {
+        return $draw->over($stickIn)->times(2)->plus($present->times(0.2));
+    }
+
+    /** The lowest whole percent of charge that gives the required energy; above 100 it cannot be done on the battery. */
+    public static function percentFor(Energy $required, Energy $present, float $usable): int
+    {
+        return (int) ceil(100 * $required->milliwattHours / ($present->milliwattHours * $usable));
+    }
+
+    /** What a hub leaves for charging: charger − hub − machine; negative drains the battery. */
+    public static function hubNet(Power $charger, Power $hub, Power $machine): Power
+    {
+        return $charger->minus($hub)->minus($machine);
+    }
+
+    private static function singlePort(Machine $machine, Duration $stickIn): Contribution
+    {
+        $draw = $machine->battery?->draw;
+        if ($machine->battery === null || $draw === null) {
+            return self::batteryFrom($machine, self::UNKNOWN_DRAW_PERCENT, ['The stick takes the only socket, and this machine\'s draw is not known.', 'From '.self::UNKNOWN_DRAW_PERCENT.' % charge on it is safe to begin; a hub with a power input is better.'], ['hub with a power input' => ['Better where one is at hand: then the charge does not matter.']]);
+        }
+        $present = $machine->battery->present();
+        $required = self::required($draw, $stickIn, $present);
+        $percent = self::percentFor($required, $present, $machine->battery->usable);
+        $figures = "{$draw->label()} × {$stickIn->label()} × 2 + 20 % of {$present->label()} = {$required->label()}; a full charge gives {$present->times($machine->battery->usable)->label()}.";
+        if ($percent <= 100) {
+            return self::batteryFrom($machine, $percent, ['The stick takes the only socket.', $figures], ['hub with a power input' => ["Not needed from {$percent} % on; use it if the charge is lower."]]);
+        }
+        $hub = $machine->model['hub'] ?? ['charger_w' => 45, 'hub_w' => 5];
+        $net = self::hubNet(Power::watts($hub['charger_w']), Power::watts($hub['hub_w']), $draw);
+
+        return new Contribution(
+            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', [$figures, "Even a full battery does not last. Charger {$hub['charger_w']} W − hub {$hub['hub_w']} W − machine {$draw->label()} = {$net->label()} net."], ['battery' => ["It would need {$percent} %."]], ['one port', $machine->title], 'F8')],
+            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$hub['charger_w']} W or more, into the hub")],
+            initial: [Fact::POWER_SAFE],
+            blockers: $net->milliwatts < 0 ? ["A {$hub['charger_w']} W charger through the hub leaves {$net->label()}: the battery drains. Use a stronger charger."] : [],
+        );
+    }
+
+    /**
+     * @param  list<string>  $reasons
+     * @param  array<string, list<string>>  $refused
+     */
+    private static function batteryFrom(Machine $machine, int $percent, array $reasons, array $refused): Contribution
+    {
+        $decision = new Decision('power.source', 'Power while the stick is in', "battery, from {$percent} % charge", $reasons, $refused, ['one port', $machine->title], 'F8');
+
+        return new Contribution(
+            steps: [new Step('firmware.charge', Stage::Firmware, "Charge to {$percent} %", Presence::Hands, Estimate::minutes(0.5, 1, 60),
+                ["Read the charge. Below {$percent} %: leave the charger in until it is there.", 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and charge again before long downloads.'],
+                after: [Fact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
+                cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the local disposal rules.'],
+                evidence: [new Evidence('charge', 'Charge read, in percent', 'count', hint: "at least {$percent}")],
+            )],
+            decisions: [$decision],
+            gather: [new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it is out"), new GatherItem('hub with a power input', 'if the charge is too low; a wired keyboard can share it')],
+        );
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job;
+
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\PutBack;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/** The last stones: sign what stays changed, hand over once nothing is left to put back (rule J4). */
+final class ClosingSteps
+{
+    /**
+     * @param  list<PutBack>  $entries  everything the path opens
+     * @return list<Step>
+     */
+    public static function for(array $entries, string $owner): array
+    {
+        $stays = array_values(array_filter($entries, static fn (PutBack $entry): bool => $entry->stays));
+        $steps = [];
+        if ($stays !== []) {
+            $steps[] = new Step('put-back.sign', Stage::PutBack, 'Sign what stays', Presence::Hands, Estimate::minutes(0.5, 1, 4),
+                ["Tell {$owner} what stays changed and why. It is printed on the handover sheet.", ...array_map(static fn (PutBack $entry): string => "{$entry->what}: {$entry->why}", $stays)],
+                before: [Fact::PROVEN], after: [Fact::STAYS_SIGNED, ...array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $stays)], needs: ['hands'],
+                because: [new Reason('Lowered protection that stays is a decision of a person, signed once.', 'J4')],
+                evidence: [new Evidence('signed_by', 'Signed by', 'text')],
+            );
+        }
+        $gates = array_map(static fn (PutBack $entry): Gate => new Gate("put-back-{$entry->id}", Fact::putBack($entry->id), ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what, $entry->closedBy), $entries);
+        $steps[] = new Step('hand-over.give-back', Stage::HandOver, 'Hand over', Presence::Hands, Estimate::minutes(2, 4, 10),
+            ['Print the handover sheet.', 'The owner sets their own password now, while you look away.', 'Tick out the accessories; open and show one program.', 'Agree when the backup is deleted.'],
+            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'], gates: $gates,
+            because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
+            evidence: [new Evidence('received_by', 'Received by', 'text')],
+        );
+
+        return $steps;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job;
+
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\PartitionPlan;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Partition;
+use Cobblestone\Media\MediaPlan;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Storage\LayoutImpossible;
+
+/** The stick and the target drive, now and after, in bytes and sectors. */
+final class Layouts
+{
+    /** @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<string>} layouts, decisions, blockers */
+    public static function of(Machine $machine, SystemProfile $system, ?Drive $target, MediaPlan $media): array
+    {
+        $stick = $media->stick === null ? null : ['name' => $media->stick->name, 'bytes' => $media->stick->size()->count, 'contents' => $media->stick->contents(), 'after' => $media->layout];
+        $assumed = $machine->fact('drive_bytes')->value;
+        $bytes = $target !== null ? $target->size : (is_int($assumed) ? Bytes::of($assumed) : null);
+        if ($bytes === null) {
+            return [['stick' => $stick, 'target' => null], [], []];
+        }
+        [$scheme, $decision] = PartitionPlan::scheme($machine, $system, $bytes);
+        $sector = $target !== null ? $target->logicalSector : 512;
+        try {
+            $after = PartitionPlan::wipe($system, $scheme, $bytes, $sector, 'target '.($target->serial ?? $machine->title))->toArray();
+        } catch (LayoutImpossible $e) {
+            return [['stick' => $stick, 'target' => null], [$decision], [$e->getMessage()]];
+        }
+
+        return [['stick' => $stick, 'target' => ['bytes' => $bytes->count, 'sector_bytes' => $sector, 'assumed' => $target === null, 'model' => $target?->model, 'now' => $target === null ? null : self::now($target), 'after' => $after]], [$decision], []];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function now(Drive $drive): array
+    {
+        return array_map(static fn (Partition $partition): array => [
+            'name' => $partition->title(), 'first_sector' => $partition->startSector, 'sectors' => intdiv($partition->size->count, $drive->logicalSector), 'bytes' => $partition->size->count,
+            'file_system' => $partition->fileSystem, 'encrypted' => $partition->encrypted,
+        ], $drive->partitions);
+    }
+}

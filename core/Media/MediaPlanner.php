@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media;
+
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Port;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\DataRate;
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Storage\LayoutImpossible;
+use Cobblestone\Storage\Scheme;
+
+/** Works out the stick: how it is written, which one, what stands where, how long it takes (rules M1, M3–M9, M15). */
+final class MediaPlanner
+{
+    /**
+     * @param  list<Stick>  $sticks
+     * @param  Bytes  $drivers  what has to be on the stick to get online, in bytes
+     * @param  int  $driverFiles  packages among it
+     */
+    public static function plan(Machine $machine, Image $image, array $sticks, Policy $policy, Bytes $drivers, int $driverFiles): MediaPlan
+    {
+        $mode = WriteMode::for($image);
+        $decisions = [WriteMode::decide($image, $driverFiles > 0)];
+        $connectors = array_values(array_unique(array_map(static fn (Port $port): string => $port->connector, $machine->ports)));
+        $contribution = $mode === WriteMode::Raw
+            ? self::raw($image, $sticks, $policy, $connectors, $decisions, $machine)
+            : self::copied($image, $sticks, $policy, $connectors, $decisions, $machine, $drivers, $driverFiles);
+
+        return $contribution;
+    }
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @param  list<string>  $connectors
+     * @param  list<Decision>  $decisions
+     */
+    private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine): MediaPlan
+    {
+        $bytes = $image->expanded();
+        if ($bytes === null) {
+            return new MediaPlan(WriteMode::Raw, null, null, null, new Contribution(decisions: $decisions, questions: [
+                new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it', 'M2', 85, true),
+            ]));
+        }
+        $choice = StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
+        $rates = self::hostRates($policy, $choice->stick);
+        if ($image->kind() === 'raw-compressed') {
+            $rates['the expander'] = DataRate::megabytes($policy->figure('expand_mb_s'));
+        }
+        $write = WriteTime::of($bytes, $rates, Duration::seconds(0));
+        $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), Duration::seconds(0));
+        $decisions[] = $choice->decision;
+        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $bytes, $write, $verify, null, null, $policy);
+
+        return new MediaPlan(WriteMode::Raw, $choice->stick, $choice->stick === null ? null : self::rawLayout($image, $choice->stick, $bytes), null,
+            new Contribution($steps, $decisions, gather: self::gather($choice, $connectors), blockers: self::blockers($choice, $sticks)));
+    }
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @param  list<string>  $connectors
+     * @param  list<Decision>  $decisions
+     */
+    private static function copied(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine, Bytes $drivers, int $driverFiles): MediaPlan
+    {
+        [$scheme, $schemeDecision] = SchemeChoice::decide($machine, $image, $policy->school('scheme'));
+        $fileSystem = FileSystemChoice::decide($image, Bytes::mebi((int) $policy->figure('part_mebibytes')));
+        $decisions = [...$decisions, $schemeDecision, $fileSystem->decision];
+        $files = $image->files();
+        $bytes = Bytes::of($files['bytes'])->plus($drivers);
+        $choice = StickChoice::decide('media.stick', 'Which stick', $sticks, StickLayout::deviceNeed($image, $drivers, $driverFiles, $policy->figure('stick_spare')), $policy->school('stick'), $connectors);
+        $decisions[] = $choice->decision;
+        $label = FatLabel::of($image->entry['label'] ?? $image->name);
+        [$layout, $blockers] = self::copiedLayout($choice->stick, $scheme, $label, $image, $drivers, $driverFiles);
+        $perFile = Duration::seconds((int) ceil(($files['count'] + $driverFiles) * $policy->figure('seconds_per_file')));
+        $write = WriteTime::of($bytes, self::hostRates($policy, $choice->stick), $perFile);
+        $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), $perFile);
+        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy);
+
+        return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
+            gather: self::gather($choice, $connectors),
+            blockers: [...array_filter([$fileSystem->blocker]), ...$blockers, ...self::blockers($choice, $sticks)]));
+    }
+
+    /** @return array{0: array<string, mixed>|null, 1: list<string>} */
+    private static function copiedLayout(?Stick $stick, Scheme $scheme, string $label, Image $image, Bytes $drivers, int $driverFiles): array
+    {
+        if ($stick === null) {
+            return [null, []];
+        }
+        try {
+            $layout = StickLayout::copied($stick, $scheme, $label);
+            $cluster = $layout->partitions[0]->fat32?->clusterSize() ?? Bytes::of(0);
+            $need = StickLayout::need($image, $cluster, $drivers, $driverFiles);
+            StickLayout::mustFit($layout, $need);
+        } catch (LayoutImpossible $e) {
+            return [null, [$e->getMessage()]];
+        }
+
+        return [[...$layout->toArray(), 'label' => $label, 'need_bytes' => $need->count, 'capacity_bytes' => $layout->partitions[0]->fat32?->capacity()->count], []];
+    }
+
+    /** @return array<string, mixed> */
+    private static function rawLayout(Image $image, Stick $stick, Bytes $bytes): array
+    {
+        $sector = $stick->sectorBytes();
+
+        return [
+            'scheme' => $image->entry['table'] ?? 'as in the image', 'sector_bytes' => $sector, 'device_bytes' => $stick->size()->count,
+            'device_sectors' => intdiv($stick->size()->count, $sector), 'out_of_reach_bytes' => 0, 'written_bytes' => $bytes->count,
+            'partitions' => array_map(static fn (array $partition, int $index): array => [
+                'number' => $index + 1, 'name' => $partition['name'], 'role' => $partition['role'], 'type' => $partition['type'], 'type_code' => null, 'active' => false,
+                'file_system' => $partition['file_system'] ?? 'none', 'first_sector' => $partition['first_sector'], 'sectors' => $partition['sectors'],
+                'bytes' => $partition['sectors'] * $sector, 'fat32' => null,
+            ], $image->partitions(), array_keys($image->partitions())),
+        ];
+    }
+
+    /** @return array<string, DataRate> */
+    private static function hostRates(Policy $policy, ?Stick $stick): array
+    {
+        return [
+            'the stick' => $stick?->writeRate() ?? DataRate::megabytes(20),
+            'the bench computer\'s drive' => DataRate::megabytes($policy->figure('host_read_mb_s')),
+            'the bench computer\'s port' => DataRate::megabytes($policy->figure('host_port_mb_s')),
+        ];
+    }
+
+    /** @return array<string, DataRate> */
+    private static function readRates(Policy $policy, ?Stick $stick): array
+    {
+        return ['the stick' => $stick?->readRate() ?? DataRate::megabytes(60), 'the bench computer\'s port' => DataRate::megabytes($policy->figure('host_port_mb_s'))];
+    }
+
+    /**
+     * @param  list<string>  $connectors
+     * @return list<GatherItem>
+     */
+    private static function gather(StickChoice $choice, array $connectors): array
+    {
+        $items = [new GatherItem("stick: {$choice->decision->chosen}", 'carries the installer'), new GatherItem('spare stick of the same size or larger', 'if the first one fails')];
+        if ($choice->stick !== null && $connectors !== [] && ! in_array($choice->stick->connector(), $connectors, true)) {
+            $items[] = new GatherItem("adapter from {$choice->stick->connector()} to {$connectors[0]}", 'the stick does not go into this machine directly');
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @return list<string>
+     */
+    private static function blockers(StickChoice $choice, array $sticks): array
+    {
+        return $choice->stick === null && $sticks !== [] ? ["No stick in the register can carry this image: get {$choice->decision->chosen}, or free one."] : [];
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media;
+
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Decision;
+
+/** Which stick: fits, healthy, contents may go; then by school and speed; every other one refused with its reason (rule M7). */
+final readonly class StickChoice
+{
+    private function __construct(public ?Stick $stick, public Decision $decision) {}
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @param  Bytes  $need  bytes the stick must have, spare included
+     * @param  list<string>  $connectors  what the machine's ports take; empty while unknown
+     */
+    public static function decide(string $id, string $title, array $sticks, Bytes $need, string $school, array $connectors): self
+    {
+        $refused = [];
+        $fit = [];
+        foreach ($sticks as $stick) {
+            $against = self::against($stick, $need);
+            if ($against === []) {
+                $fit[] = $stick;
+            } else {
+                $refused[$stick->name] = $against;
+            }
+        }
+        $facts = ["need {$need->exact()}", "policy stick = {$school}"];
+        if ($fit === []) {
+            return new self(null, new Decision($id, $title, "any stick of at least {$need->decimal()}", [$sticks === [] ? 'The register holds no sticks yet: any one of this size will do.' : 'No stick in the register can take it.'], $refused, $facts, 'M7'));
+        }
+        usort($fit, static fn (Stick $a, Stick $b): int => [self::needsAdapter($a, $connectors), $a->size()->count, -$a->writeRate()->bytesPerSecond, $a->id]
+            <=> [self::needsAdapter($b, $connectors), $b->size()->count, -$b->writeRate()->bytesPerSecond, $b->id]);
+        $chosen = $school === 'next-up' ? self::nextSizeUp($fit) : $fit[0];
+        foreach ($fit as $stick) {
+            if ($stick !== $chosen) {
+                $refused[$stick->name] = [self::whyNot($stick, $chosen, $connectors)];
+            }
+        }
+        $reasons = ["{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.", "It writes at {$chosen->writeRate()->label()}, and its contents may go."];
+
+        return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
+    }
+
+    /** @return list<string> */
+    private static function against(Stick $stick, Bytes $need): array
+    {
+        $against = [];
+        if ($need->isMoreThan($stick->size())) {
+            $against[] = "too small: {$stick->size()->decimal()} of {$need->decimal()} needed";
+        }
+        if ($stick->health() === 'retired') {
+            $against[] = 'retired after failures';
+        }
+        if (! $stick->contentsMayGo()) {
+            $against[] = 'its contents must stay: '.($stick->contents() ?? 'not known');
+        }
+
+        return $against;
+    }
+
+    /** @param non-empty-list<Stick> $fit smallest first */
+    private static function nextSizeUp(array $fit): Stick
+    {
+        foreach ($fit as $stick) {
+            if ($stick->size()->count > $fit[0]->size()->count * 1.2) {
+                return $stick;
+            }
+        }
+
+        return $fit[0];
+    }
+
+    /** @param list<string> $connectors */
+    private static function needsAdapter(Stick $stick, array $connectors): int
+    {
+        return $connectors !== [] && ! in_array($stick->connector(), $connectors, true) ? 1 : 0;
+    }
+
+    /** @param list<string> $connectors */
+    private static function whyNot(Stick $stick, Stick $chosen, array $connectors): string
+    {
+        return match (true) {
+            self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => "would need an adapter: {$stick->connector()} does not go into this machine",
+            $stick->size()->count > $chosen->size()->count => "larger than needed: {$stick->size()->decimal()}",
+            $stick->size()->count < $chosen->size()->count => 'the policy wants the next size up',
+            default => "slower: {$stick->writeRate()->label()}",
+        };
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+/** What a one-way step names before it may start, and what it asks to be typed (rules I1, J9, J12). */
+final readonly class Confirmation
+{
+    /** Characters of the serial that are typed from the drive's own label and masked on every page. */
+    public const TYPED = 4;
+
+    public function __construct(
+        public string $device,
+        public int $bytes,
+        public ?string $serial,
+        public string $loses,
+        public string $forWhom,
+        public bool $typed,
+    ) {}
+
+    /** Whether these are the last characters of the serial, as printed: case and spaces do not matter. */
+    public function accepts(string $typed): bool
+    {
+        if (! $this->typed || $this->serial === null) {
+            return true;
+        }
+
+        return strcasecmp(trim($typed), substr($this->serial, -self::TYPED)) === 0;
+    }
+
+    /** The serial with the part hidden that has to be read from the drive. */
+    public static function mask(string $serial): string
+    {
+        return mb_substr($serial, 0, max(0, mb_strlen($serial) - self::TYPED)).str_repeat('•', min(self::TYPED, mb_strlen($serial)));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['device' => $this->device, 'bytes' => $this->bytes, 'serial' => $this->serial, 'loses' => $this->loses, 'for_whom' => $this->forWhom, 'typed' => $this->typed];
+    }
+
+    /** @param array<string, mixed> $data */
+    public static function fromArray(array $data): self
+    {
+        return new self($data['device'], $data['bytes'], $data['serial'], $data['loses'], $data['for_whom'], $data['typed']);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+/** What one part of the core adds to a path. */
+final readonly class Contribution
+{
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<Decision>  $decisions
+     * @param  list<Question>  $questions
+     * @param  list<GatherItem>  $gather
+     * @param  list<string>  $initial  facts that hold from the start
+     * @param  list<string>  $blockers  sentences that stop the path
+     */
+    public function __construct(
+        public array $steps = [],
+        public array $decisions = [],
+        public array $questions = [],
+        public array $gather = [],
+        public array $initial = [],
+        public array $blockers = [],
+    ) {}
+
+    public function and(self $other): self
+    {
+        return new self(
+            [...$this->steps, ...$other->steps], [...$this->decisions, ...$other->decisions], [...$this->questions, ...$other->questions],
+            [...$this->gather, ...$other->gather], [...$this->initial, ...$other->initial], [...$this->blockers, ...$other->blockers],
+        );
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+/** Names of what holds along a path, and how a person says them. */
+final class Fact
+{
+    public const TAKEN_IN = 'job.taken-in';
+
+    public const OWNER_AGREED = 'owner.agreed';
+
+    public const MACHINE_IDENTIFIED = 'machine.identified';
+
+    public const BACKUP_COPIED = 'backup.copied';
+
+    public const BACKUP_SETTLED = 'backup.settled';
+
+    public const BACKUP_DETACHED = 'backup.detached';
+
+    public const SHUT_DOWN = 'old-system.shut-down';
+
+    public const ENCRYPTION_SETTLED = 'encryption.settled';
+
+    public const GATHERED = 'tools.gathered';
+
+    public const IMAGE_PROVEN = 'image.proven';
+
+    public const DRIVERS_FETCHED = 'drivers.fetched';
+
+    public const STICK_IDENTIFIED = 'stick.identified';
+
+    public const STICK_WRITTEN = 'stick.written';
+
+    public const STICK_PROVEN = 'stick.proven';
+
+    public const POWER_SAFE = 'power.safe';
+
+    public const DRIVES_DETACHED = 'drives.detached';
+
+    public const FIRMWARE_RECORDED = 'firmware.recorded';
+
+    public const FIRMWARE_READY = 'firmware.ready';
+
+    public const MEDIUM_STARTED = 'medium.started';
+
+    public const TARGET_NAMED = 'target.named';
+
+    public const TARGET_ERASED = 'target.erased';
+
+    public const SYSTEM_COPIED = 'system.copied';
+
+    public const SYSTEM_INSTALLED = 'system.installed';
+
+    public const STICK_OUT = 'stick.out';
+
+    public const FIRST_BOOT_DONE = 'first-boot.done';
+
+    public const ONLINE = 'network.online';
+
+    public const UPDATED = 'system.updated';
+
+    public const DRIVERS_COMPLETE = 'drivers.complete';
+
+    public const ACTIVATED = 'system.activated';
+
+    public const PROVEN = 'system.proven';
+
+    public const STAYS_SIGNED = 'put-back.signed';
+
+    public const HANDED_OVER = 'job.handed-over';
+
+    /** The fact that one driver package is installed. */
+    public static function driver(string $package): string
+    {
+        return "driver.{$package}";
+    }
+
+    /** The fact that one put-back entry is closed. */
+    public static function putBack(string $entry): string
+    {
+        return "put-back.{$entry}";
+    }
+
+    /** "the backup is verified or waived": for refusals and gates. */
+    public static function spoken(string $fact): string
+    {
+        return match ($fact) {
+            self::TAKEN_IN => 'the machine is taken in',
+            self::OWNER_AGREED => 'the owner has agreed to what will be lost',
+            self::MACHINE_IDENTIFIED => 'model, suffix and port count are confirmed at the machine',
+            self::BACKUP_COPIED => 'the backup is copied',
+            self::BACKUP_SETTLED => 'the backup is verified or waived in writing',
+            self::BACKUP_DETACHED => 'the backup drive is detached',
+            self::SHUT_DOWN => 'the old system is fully shut down',
+            self::ENCRYPTION_SETTLED => 'drive encryption is settled',
+            self::GATHERED => 'everything needed lies on the bench',
+            self::IMAGE_PROVEN => 'the image is checked',
+            self::DRIVERS_FETCHED => 'the drivers for the way are fetched',
+            self::STICK_IDENTIFIED => 'the right stick is identified',
+            self::STICK_WRITTEN => 'the stick is written',
+            self::STICK_PROVEN => 'the stick is read back and equal',
+            self::POWER_SAFE => 'power lasts for the whole install',
+            self::DRIVES_DETACHED => 'the other drives are detached',
+            self::FIRMWARE_RECORDED => 'the firmware settings are recorded',
+            self::FIRMWARE_READY => 'the firmware is set',
+            self::MEDIUM_STARTED => 'the stick has started',
+            self::TARGET_NAMED => 'the target drive is found by its serial',
+            self::TARGET_ERASED => 'the target drive is confirmed and erased',
+            self::SYSTEM_COPIED => 'the system is copied',
+            self::SYSTEM_INSTALLED => 'the system has started from its drive',
+            self::STICK_OUT => 'the stick is out',
+            self::FIRST_BOOT_DONE => 'the first questions are answered',
+            self::ONLINE => 'the machine is online',
+            self::UPDATED => 'the system is up to date',
+            self::DRIVERS_COMPLETE => 'every device has its driver',
+            self::ACTIVATED => 'the system is activated',
+            self::PROVEN => 'the readings are proven',
+            self::STAYS_SIGNED => 'what stays changed is signed',
+            self::HANDED_OVER => 'the machine is handed over',
+            default => match (true) {
+                str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
+                str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),
+                default => str_replace(['.', '-'], ' ', $fact),
+            },
+        };
+    }
+}

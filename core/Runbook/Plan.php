@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Estimate;
+
+/** A computed path, immutable; re-planning makes another one. */
+final readonly class Plan
+{
+    public const FORMAT = 1;
+
+    /**
+     * @param  array<string, mixed>  $job  title, goal, machine, system and image as words and identifiers
+     * @param  list<string>  $blockers
+     * @param  list<Question>  $questions  heaviest first
+     * @param  list<Decision>  $decisions
+     * @param  list<Step>  $steps  in order
+     * @param  list<GatherItem>  $gather
+     * @param  list<string>  $initial
+     * @param  array<string, mixed>  $layouts
+     * @param  list<array<string, mixed>>  $facts
+     * @param  list<string>  $notes
+     * @param  array<string, mixed>  $defaults  policy and catalogue figures this plan rests on
+     */
+    public function __construct(
+        public array $job,
+        public array $blockers,
+        public array $questions,
+        public array $decisions,
+        public array $steps,
+        public array $gather,
+        public array $initial,
+        public array $layouts,
+        public array $facts,
+        public array $notes,
+        public array $defaults,
+    ) {}
+
+    public function verdict(): Verdict
+    {
+        return match (true) {
+            $this->blockers !== [] => Verdict::Stop,
+            array_filter($this->questions, static fn (Question $question): bool => $question->holds) !== [] => Verdict::Hold,
+            default => Verdict::Go,
+        };
+    }
+
+    public function step(string $id): ?Step
+    {
+        foreach ($this->steps as $step) {
+            if ($step->id === $id) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The same plan with other steps, for a revision that keeps what is finished.
+     *
+     * @param  list<Step>  $steps
+     */
+    public function withSteps(array $steps): self
+    {
+        return new self(...[...get_object_vars($this), 'steps' => $steps]);
+    }
+
+    /** Time by presence, summed over the steps. */
+    public function total(Presence $presence): Estimate
+    {
+        $zero = Duration::seconds(0);
+        $sum = Estimate::of($zero, $zero, $zero);
+        foreach ($this->steps as $step) {
+            $sum = $step->presence === $presence ? $sum->plus($step->time) : $sum;
+        }
+
+        return $sum;
+    }
+
+    /** @param array<string, mixed> $data what toArray() gave, as decoded from JSON */
+    public static function fromArray(array $data): self
+    {
+        return new self(
+            $data['job'], $data['blockers'], array_map(Question::fromArray(...), $data['questions']), array_map(Decision::fromArray(...), $data['decisions']),
+            array_map(Step::fromArray(...), $data['steps']), array_map(GatherItem::fromArray(...), $data['gather']),
+            $data['initial'], $data['layouts'], $data['facts'], $data['notes'], $data['defaults'],
+        );
+    }
+
+    /** @return array<string, mixed> the plan format of docs/guide/plan.md */
+    public function toArray(): array
+    {
+        $list = static fn (array $items): array => array_map(static fn (Question|Decision|Step|GatherItem $item): array => $item->toArray(), $items);
+        $putBack = [];
+        foreach ($this->steps as $step) {
+            foreach ($step->opens as $entry) {
+                $putBack[] = [...$entry->toArray(), 'opened_by' => $step->id];
+            }
+        }
+
+        return [
+            'plan' => self::FORMAT,
+            'job' => $this->job,
+            'verdict' => $this->verdict()->value,
+            'blockers' => $this->blockers,
+            'questions' => $list($this->questions),
+            'decisions' => $list($this->decisions),
+            'steps' => $list($this->steps),
+            'gather' => $list($this->gather),
+            'put_back' => $putBack,
+            'initial' => $this->initial,
+            'layouts' => $this->layouts,
+            'totals' => [
+                'hands' => $this->total(Presence::Hands)->jsonSerialize(),
+                'stay_near' => $this->total(Presence::StayNear)->jsonSerialize(),
+                'walk_away' => $this->total(Presence::WalkAway)->jsonSerialize(),
+            ],
+            'facts' => $this->facts,
+            'notes' => $this->notes,
+            'defaults' => $this->defaults,
+        ];
+    }
+}

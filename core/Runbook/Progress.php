@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+/** Where a job stands: its path folded with its log. The log is the only memory, so a power cut loses nothing. */
+final class Progress
+{
+    /** Seconds in which a done can be taken back. */
+    public const TAKE_BACK = 10;
+
+    /** @var array<string, int> step => when it was done */
+    private array $done = [];
+
+    /** @var array<string, int> step => when it was started */
+    private array $started = [];
+
+    /** @var array<string, string> step => what is wrong */
+    private array $trouble = [];
+
+    /** @var array<string, true> one-way steps confirmed and not yet taken back */
+    private array $confirmed = [];
+
+    /** @var array<string, int> step => tries so far */
+    private array $tries = [];
+
+    /** @var array<string, true> */
+    private array $waivedGates = [];
+
+    /** @var array<string, true> */
+    private array $waivedSteps = [];
+
+    /** @var array<string, true> steps whose holder said that they walk away */
+    private array $away = [];
+
+    private ?LogEntry $lastDone = null;
+
+    /** @var list<string> */
+    private array $facts;
+
+    /** @param list<LogEntry> $entries oldest first */
+    private function __construct(public readonly Plan $plan, array $entries)
+    {
+        foreach ($entries as $entry) {
+            $this->apply($entry);
+        }
+        $this->facts = $this->foldFacts();
+    }
+
+    /** @param list<LogEntry> $entries oldest first */
+    public static function of(Plan $plan, array $entries): self
+    {
+        return new self($plan, $entries);
+    }
+
+    public function state(Step $step): StepState
+    {
+        return match (true) {
+            isset($this->waivedSteps[$step->id]) => StepState::Waived,
+            isset($this->done[$step->id]) => StepState::Done,
+            isset($this->trouble[$step->id]) => StepState::Trouble,
+            isset($this->started[$step->id]) => StepState::Running,
+            $this->missing($step) === [] => StepState::Ready,
+            default => StepState::Ahead,
+        };
+    }
+
+    /** The stone that wants hands now: the first open one nobody can walk away from, else the first open one. */
+    public function current(): ?Step
+    {
+        $first = null;
+        foreach ($this->plan->steps as $step) {
+            $state = $this->state($step);
+            if ($state->isClosed() || $state === StepState::Ahead) {
+                continue;
+            }
+            $waits = $state === StepState::Running && isset($this->away[$step->id]);
+            if (! $waits) {
+                return $step;
+            }
+            $first ??= $step;
+        }
+
+        return $first;
+    }
+
+    /** @return list<string> facts the step waits for and that do not hold, gates included */
+    public function missing(Step $step): array
+    {
+        return array_values(array_diff($step->required(), $this->facts));
+    }
+
+    /** @return list<Gate> gates of the step that are shut */
+    public function shutGates(Step $step): array
+    {
+        return array_values(array_filter($step->gates, fn (Gate $gate): bool => ! in_array($gate->fact, $this->facts, true)));
+    }
+
+    public function startedAt(Step $step): ?int
+    {
+        return $this->started[$step->id] ?? null;
+    }
+
+    public function isConfirmed(Step $step): bool
+    {
+        return isset($this->confirmed[$step->id]);
+    }
+
+    public function tries(Step $step): int
+    {
+        return $this->tries[$step->id] ?? 0;
+    }
+
+    public function isAway(Step $step): bool
+    {
+        return isset($this->away[$step->id]);
+    }
+
+    public function isWaived(Gate $gate): bool
+    {
+        return isset($this->waivedGates[$gate->id]);
+    }
+
+    public function trouble(Step $step): ?string
+    {
+        return $this->trouble[$step->id] ?? null;
+    }
+
+    public function doneAt(Step $step): ?int
+    {
+        return $this->done[$step->id] ?? null;
+    }
+
+    /** The last done that can still be taken back at that moment. */
+    public function takeBackable(int $now): ?LogEntry
+    {
+        return $this->lastDone !== null && $now - $this->lastDone->at <= self::TAKE_BACK ? $this->lastDone : null;
+    }
+
+    /** Whether the step has run past the mark after which to worry. */
+    public function isOverdue(Step $step, int $now): bool
+    {
+        return ! isset($this->done[$step->id]) && isset($this->started[$step->id]) && $now - $this->started[$step->id] > $step->time->high->seconds;
+    }
+
+    /** @return list<array{entry: PutBack, step: string}> opened and not yet closed */
+    public function openPutBacks(): array
+    {
+        $open = [];
+        foreach ($this->plan->steps as $step) {
+            foreach (isset($this->done[$step->id]) ? $step->opens : [] as $entry) {
+                if (! isset($this->done[$entry->closedBy])) {
+                    $open[] = ['entry' => $entry, 'step' => $step->id];
+                }
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> ids of steps that are laid or fallen away */
+    public function finished(): array
+    {
+        return array_keys($this->done + $this->waivedSteps);
+    }
+
+    /** @return list<string> */
+    public function facts(): array
+    {
+        return $this->facts;
+    }
+
+    public function isComplete(): bool
+    {
+        return in_array(Fact::HANDED_OVER, $this->facts, true);
+    }
+
+    private function apply(LogEntry $entry): void
+    {
+        $id = $entry->step;
+        if ($entry->kind === EntryKind::Waived) {
+            $this->waive((string) ($entry->data['gate'] ?? ''));
+        }
+        if ($id === null) {
+            return;
+        }
+        switch ($entry->kind) {
+            case EntryKind::Confirmed:
+                $this->confirmed[$id] = true;
+                $this->started[$id] ??= $entry->at;
+                break;
+            case EntryKind::Started:
+                $this->started[$id] ??= $entry->at;
+                break;
+            case EntryKind::WalkedAway:
+                $this->started[$id] ??= $entry->at;
+                $this->away[$id] = true;
+                break;
+            case EntryKind::Problem:
+                $this->trouble[$id] = (string) ($entry->data['text'] ?? '');
+                break;
+            case EntryKind::Retry:
+                unset($this->trouble[$id], $this->away[$id]);
+                $this->started[$id] = $entry->at;
+                $this->tries[$id] = ($this->tries[$id] ?? 1) + 1;
+                break;
+            case EntryKind::Done:
+                unset($this->trouble[$id], $this->away[$id]);
+                $this->done[$id] = $entry->at;
+                $this->lastDone = $entry;
+                break;
+            case EntryKind::TakenBack:
+                unset($this->done[$id]);
+                $this->lastDone = null;
+                break;
+            default:
+        }
+    }
+
+    private function waive(string $gateId): void
+    {
+        foreach ($this->plan->steps as $step) {
+            foreach ($step->gates as $gate) {
+                if ($gate->id === $gateId) {
+                    $this->waivedGates[$gateId] = true;
+                    foreach ($gate->waives as $waived) {
+                        $this->waivedSteps[$waived] = true;
+                    }
+                }
+            }
+        }
+    }
+
+    /** @return list<string> */
+    private function foldFacts(): array
+    {
+        $facts = array_fill_keys($this->plan->initial, true);
+        $order = $this->done;
+        asort($order);
+        foreach ($this->waivedSteps as $id => $true) {
+            foreach ($this->plan->step($id)->after ?? [] as $fact) {
+                $facts[$fact] = true;
+            }
+        }
+        foreach (array_keys($order) as $id) {
+            $step = $this->plan->step($id);
+            foreach ($step->after ?? [] as $fact) {
+                $facts[$fact] = true;
+            }
+            foreach ($step->removes ?? [] as $fact) {
+                unset($facts[$fact]);
+            }
+        }
+
+        return array_keys($facts);
+    }
+}

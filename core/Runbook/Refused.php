@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+use DomainException;
+
+/** An action the path does not allow now: what, why and what to do instead. */
+final class Refused extends DomainException
+{
+    private function __construct(string $message, public readonly string $field = 'step')
+    {
+        parent::__construct($message);
+    }
+
+    public static function unknownStep(string $step): self
+    {
+        return new self("The path has no step \"{$step}\" any more. Open the job again to see its present path.");
+    }
+
+    /** @param list<string> $missing */
+    public static function notReady(Step $step, array $missing): self
+    {
+        return new self("\"{$step->title}\" cannot start yet: first ".implode(', and ', array_map(Fact::spoken(...), $missing)).'. You can read it ahead.');
+    }
+
+    public static function alreadyDone(Step $step): self
+    {
+        return new self("\"{$step->title}\" is already done. Note what happened since with a note.");
+    }
+
+    public static function notConfirmed(Step $step): self
+    {
+        return new self("\"{$step->title}\" cannot be undone. Confirm it in its strip first.", 'serial');
+    }
+
+    public static function wrongSerial(): self
+    {
+        return new self('These are not the last four of this drive\'s serial. Read them from the label on the drive itself; if they still differ, stop: this is another drive.', 'serial');
+    }
+
+    public static function inTrouble(Step $step): self
+    {
+        return new self("\"{$step->title}\" has a problem open. Choose \"try again\" when you start over, then it can be done.");
+    }
+
+    public static function evidence(string $field, string $sentence): self
+    {
+        return new self($sentence, $field);
+    }
+
+    public static function tooLate(): self
+    {
+        return new self('A done can be taken back for '.Progress::TAKE_BACK.' seconds. Write a note saying what was different; the log keeps both.');
+    }
+
+    public static function role(string $action, string $roles): self
+    {
+        return new self("Only {$roles} may {$action}.", 'role');
+    }
+
+    public static function noText(): self
+    {
+        return new self('Write a few words, so that the next person knows what happened.', 'text');
+    }
+}

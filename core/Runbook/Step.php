@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Estimate;
+
+/** One stone on the path: what must hold before it, what holds after it, what it asks and why. */
+final readonly class Step
+{
+    /**
+     * @param  list<string>  $instructions  what to do, in order; `backticks` mark keys and identifiers
+     * @param  list<string>  $before  facts that must hold
+     * @param  list<string>  $after  facts that hold then
+     * @param  list<string>  $removes  facts that no longer hold then
+     * @param  list<string>  $needs  hands, slot, stick, network, power, ...
+     * @param  list<Gate>  $gates
+     * @param  list<Reason>  $because
+     * @param  list<string>  $cautions
+     * @param  list<Evidence>  $evidence
+     * @param  list<PutBack>  $opens
+     * @param  list<array<string, string>>  $rows  a table to work through: settings, answers, readings
+     */
+    public function __construct(
+        public string $id,
+        public Stage $stage,
+        public string $title,
+        public Presence $presence,
+        public Estimate $time,
+        public array $instructions = [],
+        public array $before = [],
+        public array $after = [],
+        public array $removes = [],
+        public array $needs = [],
+        public array $gates = [],
+        public array $because = [],
+        public array $cautions = [],
+        public array $evidence = [],
+        public array $opens = [],
+        public array $rows = [],
+        public ?Confirmation $confirmation = null,
+        public ?Waiting $waiting = null,
+    ) {}
+
+    /** Whether it cannot be undone: exactly those steps carry a confirmation. */
+    public function isOneWay(): bool
+    {
+        return $this->confirmation !== null;
+    }
+
+    /** @return list<string> facts that must hold, those behind gates included */
+    public function required(): array
+    {
+        return array_values(array_unique([...$this->before, ...array_map(static fn (Gate $gate): string => $gate->fact, $this->gates)]));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $list = static fn (array $items): array => array_map(static fn (Gate|Reason|Evidence|PutBack $item): array => $item->toArray(), $items);
+
+        return [
+            'id' => $this->id, 'stage' => $this->stage->value, 'title' => $this->title, 'presence' => $this->presence->value,
+            'minutes' => $this->time->jsonSerialize(), 'one_way' => $this->isOneWay(), 'instructions' => $this->instructions,
+            'needs' => $this->needs, 'before' => $this->before, 'after' => $this->after, 'removes' => $this->removes,
+            'gates' => $list($this->gates), 'because' => $list($this->because), 'cautions' => $this->cautions,
+            'evidence' => $list($this->evidence), 'opens' => $list($this->opens), 'rows' => $this->rows,
+            'confirmation' => $this->confirmation?->toArray(), 'waiting' => $this->waiting?->toArray(),
+        ];
+    }
+
+    /** @param array<string, mixed> $data what toArray() gave */
+    public static function fromArray(array $data): self
+    {
+        return new self(
+            $data['id'], Stage::from($data['stage']), $data['title'], Presence::from($data['presence']),
+            Estimate::of(...array_map(Duration::minutes(...), $data['minutes'])),
+            $data['instructions'], $data['before'], $data['after'], $data['removes'], $data['needs'],
+            array_map(Gate::fromArray(...), $data['gates']), array_map(Reason::fromArray(...), $data['because']), $data['cautions'],
+            array_map(Evidence::fromArray(...), $data['evidence']), array_map(PutBack::fromArray(...), $data['opens']), $data['rows'],
+            $data['confirmation'] === null ? null : Confirmation::fromArray($data['confirmation']),
+            $data['waiting'] === null ? null : Waiting::fromArray($data['waiting']),
+        );
+    }
+}
