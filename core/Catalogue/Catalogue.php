@@ -58,6 +58,12 @@ final readonly class Catalogue
         return array_map(static fn (array $entry): DriverPackage => new DriverPackage($entry), array_values($this->entries['drivers'] ?? []));
     }
 
+    /** @return array<string, array<string, array<string, mixed>>> kind => id => document */
+    public function toArray(): array
+    {
+        return $this->entries;
+    }
+
     /** @return array<string, array<string, mixed>> */
     public function all(string $kind): array
     {

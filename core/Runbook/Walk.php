@@ -19,27 +19,35 @@ final class Walk
     }
 
     /**
+     * @return array<string, mixed> what the log keeps of it
+     *
      * @throws Refused
      */
-    public function start(Step $step): void
+    public function start(Step $step): array
     {
         $this->mustBeOpen($step);
         if ($step->isOneWay() && ! $this->progress->isConfirmed($step)) {
             throw Refused::notConfirmed($step);
         }
+
+        return [];
     }
 
     /**
-     * The typed confirmation of a one-way step.
+     * The confirmation of a one-way step; what was typed is compared and not kept.
+     *
+     * @return array<string, mixed> what the log keeps of it
      *
      * @throws Refused
      */
-    public function confirm(Step $step, string $typed): void
+    public function confirm(Step $step, string $typed): array
     {
         $this->mustBeOpen($step);
         if ($step->confirmation === null || ! $step->confirmation->accepts($typed)) {
             throw Refused::wrongSerial();
         }
+
+        return ['typed' => $step->confirmation->typed, 'device' => $step->confirmation->device];
     }
 
     /**
@@ -102,13 +110,17 @@ final class Walk
     }
 
     /**
+     * @return array<string, mixed> what the log keeps of it
+     *
      * @throws Refused
      */
-    public function retry(Step $step): void
+    public function retry(Step $step): array
     {
         if ($this->progress->state($step) !== StepState::Trouble) {
             throw Refused::evidence('step', "\"{$step->title}\" has no problem open; there is nothing to try again.");
         }
+
+        return ['try' => $this->progress->tries($step) === 0 ? 2 : $this->progress->tries($step) + 1];
     }
 
     /**

@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use Illuminate\Support\Collection;
+use RuntimeException;
+
+/** Somebody else worked on the job since this person's page was made; nothing is overwritten silently. */
+final class ChangedMeanwhile extends RuntimeException
+{
+    /** @param Collection<int, LogEntry> $entries what happened since */
+    private function __construct(public readonly Job $job, public readonly Collection $entries)
+    {
+        parent::__construct('This job changed while you were looking at it.');
+    }
+
+    /** @throws self */
+    public static function check(Job $job, int $seen): void
+    {
+        if ($seen === $job->last_entry) {
+            return;
+        }
+        $since = LogEntry::query()->with('user')->where('job_id', $job->id)->where('id', '>', $seen)->where('kind', '!=', 'note')->orderBy('id')->get();
+        if ($since->isNotEmpty()) {
+            throw new self($job, $since);
+        }
+    }
+}

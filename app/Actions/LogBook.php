@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Actions;
+
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\User;
+use Cobblestone\Runbook\EntryKind;
+
+/** Writes one line to a job's log and folds the job's summary anew, in the caller's transaction. */
+final class LogBook
+{
+    public function __construct(private readonly JobBridge $bridge) {}
+
+    /** @param array<string, mixed> $data */
+    public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
+    {
+        $entry = LogEntry::create([
+            'job_id' => $job->id, 'user_id' => $user->id, 'revision' => $job->revision, 'role' => $user->role,
+            'kind' => $kind->value, 'step' => $step, 'data' => $data, 'created_at' => now(),
+        ]);
+        $job->unsetRelation('entries');
+        $progress = $this->bridge->progress($job);
+        $job->update([
+            'last_entry' => $entry->id,
+            'summary' => $this->bridge->summary($progress),
+            'status' => $progress->isComplete() ? 'handed-over' : 'open',
+        ]);
+
+        return $entry;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+namespace App\Actions;
+
+use App\Bridge\JobBridge;
+use App\Documents\BriefDocument;
+use App\Models\Job;
+use App\Models\Plan;
+use App\Models\User;
+use Cobblestone\Runbook\EntryKind;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Yaml\Yaml;
+
+/** Opens a job from a brief: plans first, stores all or nothing. */
+final class OpenJob
+{
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log) {}
+
+    /**
+     * @param  array<string, mixed>  $brief
+     *
+     * @throws \App\Documents\DocumentFault
+     * @throws \Cobblestone\Job\BriefFault
+     * @throws \Cobblestone\Catalogue\UnknownEntry
+     */
+    public function handle(User $user, array $brief): Job
+    {
+        BriefDocument::check($brief, 'This job');
+        $plan = $this->bridge->plan($brief);
+
+        return DB::transaction(function () use ($user, $brief, $plan): Job {
+            $job = Job::create(['title' => $brief['title'], 'slot' => $brief['slot'] ?? null, 'brief' => self::yaml($brief), 'summary' => [], 'user_id' => $user->id]);
+            Plan::create(['job_id' => $job->id, 'revision' => 1, 'plan' => $plan->toArray(), 'reason' => 'first path', 'user_id' => $user->id, 'created_at' => now()]);
+            $job->refresh();
+            $this->log->write($job, $user, EntryKind::Created);
+
+            return $job;
+        });
+    }
+
+    /** @param array<string, mixed> $brief */
+    public static function yaml(array $brief): string
+    {
+        return Yaml::dump($brief, 5, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Actions;
+
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\User;
+use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\Refused;
+use Cobblestone\Runbook\Walk;
+use Illuminate\Support\Facades\DB;
+
+/** One action of a person on one stone: the core says whether it may be, the log keeps it. */
+final class WalkStep
+{
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log) {}
+
+    /**
+     * @param  array<string, mixed>  $input  evidence, text, serial, ... as typed
+     * @param  int  $seen  id of the newest log entry the person had before them
+     *
+     * @throws Refused
+     * @throws ChangedMeanwhile
+     */
+    public function handle(Job $job, User $user, string $stepId, string $action, array $input, int $seen): LogEntry
+    {
+        return DB::transaction(function () use ($job, $user, $stepId, $action, $input, $seen): LogEntry {
+            $job = Job::query()->lockForUpdate()->findOrFail($job->id);
+            if ($action !== 'note') {
+                ChangedMeanwhile::check($job, $seen);
+            }
+            $walk = new Walk($this->bridge->progress($job));
+            $step = $walk->step($stepId);
+            $text = static fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
+            [$kind, $data] = match ($action) {
+                'start' => [EntryKind::Started, $walk->start($step)],
+                'walk' => [EntryKind::WalkedAway, $walk->start($step)],
+                'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'))],
+                'done' => [EntryKind::Done, ['evidence' => $walk->done($step, (array) ($input['evidence'] ?? []))]],
+                'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
+                'retry' => [EntryKind::Retry, $walk->retry($step)],
+                'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
+                'waive' => [EntryKind::Waived, ['gate' => $walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text'))->id, 'agreed_by' => trim($text('agreed_by')), 'text' => $walk->words($text('text'))]],
+                'take-back' => $this->takeBack($walk),
+                default => throw Refused::unknownStep($action),
+            };
+
+            return $this->log->write($job, $user, $kind, $kind === EntryKind::TakenBack ? $data['step'] : $step->id, $data);
+        });
+    }
+
+    /** @return array{0: EntryKind, 1: array<string, mixed>} */
+    private function takeBack(Walk $walk): array
+    {
+        $entry = $walk->takeBack((int) now()->timestamp);
+
+        return [EntryKind::TakenBack, ['entry' => $entry->id, 'step' => $entry->step]];
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+namespace App\Bridge;
+
+use App\Catalogue\CatalogueStore;
+use App\Documents\BriefDocument;
+use App\Models\BenchPolicy;
+use App\Models\Job;
+use App\Models\LogEntry as LogEntryModel;
+use App\Models\Plan as PlanModel;
+use Cobblestone\Bench\JobSummary;
+use Cobblestone\Job\Brief;
+use Cobblestone\Job\JobPlanner;
+use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Progress;
+
+/** Stored jobs to core values and back. */
+final class JobBridge
+{
+    public function __construct(private readonly CatalogueStore $catalogue) {}
+
+    /** @param array<string, mixed> $brief */
+    public function plan(array $brief): Plan
+    {
+        return JobPlanner::plan(Brief::fromArray($brief), $this->catalogue->catalogue(), BenchPolicy::present());
+    }
+
+    /** @return array<string, mixed> */
+    public function brief(Job $job): array
+    {
+        return BriefDocument::parse($job->brief, 'The brief of this job');
+    }
+
+    public function progress(Job $job): Progress
+    {
+        return $this->progressOf($job, $job->currentPlan());
+    }
+
+    public function progressOf(Job $job, PlanModel $plan): Progress
+    {
+        $entries = $job->relationLoaded('entries') ? $job->entries : $job->entries()->get();
+
+        return Progress::of(Plan::fromArray($plan->plan), array_values($entries->map($this->entry(...))->all()));
+    }
+
+    public function entry(LogEntryModel $entry): LogEntry
+    {
+        return new LogEntry($entry->id, EntryKind::from($entry->kind), $entry->step, (int) $entry->created_at->timestamp, $entry->role, $entry->data);
+    }
+
+    /** @return array<string, mixed> */
+    public function summary(Progress $progress): array
+    {
+        return JobSummary::of($progress);
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+namespace App\Catalogue;
+
+use App\Documents\DocumentFault;
+use App\Documents\SchemaCheck;
+use App\Documents\YamlDocument;
+use Cobblestone\Catalogue\Catalogue;
+
+/** A catalogue as YAML files in folders; every fault is named with file, path and reason. */
+final class CatalogueFolder
+{
+    private const FILE_LIMIT = 300_000;
+
+    /** @var array<string, array<string, array<string, mixed>>> */
+    private array $entries = [];
+
+    /** @var list<string> */
+    private array $faults = [];
+
+    private function __construct(private readonly string $path) {}
+
+    public static function read(string $path): self
+    {
+        $folder = new self(rtrim($path, '/'));
+        if (! is_dir($path)) {
+            $folder->faults[] = "{$path}: there is no such folder.";
+
+            return $folder;
+        }
+        foreach (Catalogue::KINDS as $kind) {
+            $folder->readKind($kind);
+        }
+        $folder->checkReferences();
+
+        return $folder;
+    }
+
+    /** @return list<string> */
+    public function faults(): array
+    {
+        return $this->faults;
+    }
+
+    /** @return array<string, array<string, array<string, mixed>>> */
+    public function entries(): array
+    {
+        return $this->entries;
+    }
+
+    /** @throws DocumentFault where any file has a fault */
+    public function catalogue(): Catalogue
+    {
+        return $this->faults === [] ? new Catalogue($this->entries) : throw DocumentFault::of($this->faults);
+    }
+
+    public static function schema(string $kind): string
+    {
+        return base_path("catalogue/schema/{$kind}.schema.json");
+    }
+
+    private function readKind(string $kind): void
+    {
+        $files = glob("{$this->path}/{$kind}/*.{yaml,yml}", GLOB_BRACE) ?: [];
+        sort($files);
+        foreach ($files as $file) {
+            $shown = $kind.'/'.basename($file);
+            try {
+                $document = YamlDocument::fromFile($file, self::FILE_LIMIT);
+            } catch (DocumentFault $e) {
+                array_push($this->faults, ...array_map(fn (string $fault): string => str_replace($file, $shown, $fault), $e->faults));
+
+                continue;
+            }
+            $faults = SchemaCheck::faults($document, self::schema($kind));
+            if ($faults === [] && $document['id'].'.yaml' !== basename($file) && $document['id'].'.yml' !== basename($file)) {
+                $faults[] = "id: \"{$document['id']}\" and the file's name must be the same.";
+            }
+            array_push($this->faults, ...array_map(fn (string $fault): string => "{$shown}: {$fault}", $faults));
+            if ($faults === []) {
+                $this->entries[$kind][$document['id']] = $document;
+            }
+        }
+    }
+
+    private function checkReferences(): void
+    {
+        foreach ($this->entries['images'] ?? [] as $id => $image) {
+            $this->mustExist("images/{$id}.yaml: system", 'systems', [$image['system']]);
+        }
+        foreach ($this->entries['drivers'] ?? [] as $id => $driver) {
+            $this->mustExist("drivers/{$id}.yaml: systems", 'systems', $driver['systems']);
+            $this->mustExist("drivers/{$id}.yaml: needs", 'drivers', $driver['needs'] ?? []);
+            $this->mustExist("drivers/{$id}.yaml: models", 'machines', $driver['models'] ?? []);
+        }
+        foreach ($this->entries['systems'] ?? [] as $id => $system) {
+            if (count(array_filter($system['partitions'], fn (array $partition): bool => ! isset($partition['mebibytes']))) > 1) {
+                $this->faults[] = "systems/{$id}.yaml: partitions: only one partition can take the rest of the drive.";
+            }
+        }
+    }
+
+    /** @param list<string> $ids */
+    private function mustExist(string $where, string $kind, array $ids): void
+    {
+        foreach ($ids as $id) {
+            if (! isset($this->entries[$kind][$id])) {
+                $this->faults[] = "{$where}: the catalogue has no ".rtrim($kind, 's')." \"{$id}\".";
+            }
+        }
+    }
+}

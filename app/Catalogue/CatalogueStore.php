@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Catalogue;
+
+use App\Models\CatalogueEntry;
+use Cobblestone\Catalogue\Catalogue;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Yaml\Yaml;
+
+/** The catalogue in the database: replaced whole or not at all. */
+final class CatalogueStore
+{
+    /** @param array<string, array<string, array<string, mixed>>> $entries kind => id => document */
+    public function replace(array $entries): void
+    {
+        DB::transaction(function () use ($entries): void {
+            CatalogueEntry::query()->delete();
+            foreach ($entries as $kind => $documents) {
+                foreach ($documents as $slug => $document) {
+                    CatalogueEntry::create(['kind' => $kind, 'slug' => $slug, 'name' => trim(($document['maker'] ?? '').' '.$document['name']), 'document' => $document]);
+                }
+            }
+        });
+    }
+
+    public function catalogue(): Catalogue
+    {
+        $entries = [];
+        foreach (CatalogueEntry::query()->orderBy('slug')->get() as $entry) {
+            $entries[$entry->kind][$entry->slug] = $entry->document;
+        }
+
+        return new Catalogue($entries);
+    }
+
+    /** @return array<string, array<string, mixed>> what was written */
+    public function export(string $path): array
+    {
+        $entries = [];
+        foreach (Catalogue::KINDS as $kind) {
+            foreach ($this->catalogue()->all($kind) as $slug => $document) {
+                is_dir("{$path}/{$kind}") || mkdir("{$path}/{$kind}", 0o775, true);
+                file_put_contents("{$path}/{$kind}/{$slug}.yaml", Yaml::dump($document, 4, 2));
+                $entries[$kind][$slug] = $document;
+            }
+        }
+
+        return $entries;
+    }
+}

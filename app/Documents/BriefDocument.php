@@ -1,0 +1,51 @@
+<?php
+
+namespace App\Documents;
+
+use Cobblestone\Job\Brief;
+use Cobblestone\Job\BriefFault;
+
+/** A brief as YAML text: limits, schema, then the core's own reading. */
+final class BriefDocument
+{
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws DocumentFault
+     */
+    public static function parse(string $text, string $name): array
+    {
+        return self::check(YamlDocument::parse($text, $name), $name);
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws DocumentFault
+     */
+    public static function fromFile(string $path): array
+    {
+        return self::check(YamlDocument::fromFile($path), $path);
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     * @return array<string, mixed>
+     *
+     * @throws DocumentFault
+     */
+    public static function check(array $data, string $name): array
+    {
+        $faults = SchemaCheck::faults($data, base_path('docs/guide/schema/brief.schema.json'));
+        if ($faults !== []) {
+            throw DocumentFault::of(array_map(fn (string $fault): string => "{$name}: {$fault}", $faults));
+        }
+        try {
+            Brief::fromArray($data);
+        } catch (BriefFault $e) {
+            throw DocumentFault::of(["{$name}: {$e->getMessage()}"]);
+        }
+
+        return $data;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Documents;
+
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+
+/** Holds a document against a JSON Schema and says each fault with its path in words. */
+final class SchemaCheck
+{
+    /**
+     * @param  array<mixed>  $document
+     * @return list<string> "path: reason", empty where the schema accepts it
+     */
+    public static function faults(array $document, string $schemaFile): array
+    {
+        $validator = new Validator(max_errors: 20, stop_at_first_error: false);
+        $schema = json_decode((string) file_get_contents($schemaFile));
+        $result = $validator->validate(self::asJson($document), $schema);
+        $error = $result->error();
+        if ($error === null) {
+            return [];
+        }
+        $faults = [];
+        (new ErrorFormatter)->format($error, true, function (ValidationError $error) use (&$faults): string {
+            $path = implode('.', array_map(strval(...), $error->data()->fullPath()));
+            $reason = self::reason($error);
+            if ($reason !== null) {
+                $faults[] = ($path === '' ? 'document' : $path).': '.$reason;
+            }
+
+            return '';
+        });
+
+        return array_slice(array_values(array_unique($faults)), 0, 20);
+    }
+
+    private static function asJson(mixed $document): mixed
+    {
+        return json_decode((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    /** Fields that failed for another reason are listed here too; only those the schema does not name are unknown. */
+    private static function unknownFields(ValidationError $error): ?string
+    {
+        $schema = $error->schema()->info()->data();
+        $known = is_object($schema) ? array_keys((array) ($schema->properties ?? [])) : [];
+        $unknown = array_diff((array) ($error->args()['properties'] ?? []), $known);
+
+        return $unknown === [] ? null : 'there is no such field here: '.implode(', ', $unknown).'.';
+    }
+
+    private static function reason(ValidationError $error): ?string
+    {
+        $list = static fn (mixed $values): string => implode(', ', array_map(static fn (mixed $value): string => is_string($value) ? $value : (string) json_encode($value), (array) $values));
+        $args = $error->args();
+
+        return match ($error->keyword()) {
+            'required' => 'missing: '.$list($args['missing'] ?? []).'.',
+            'additionalProperties' => self::unknownFields($error),
+            'type' => 'must be '.$list($args['expected'] ?? '').', is '.($args['type'] ?? 'something else').'.',
+            'enum' => 'must be one of the allowed words'.(isset($error->schema()->info()->data()->enum) ? ': '.$list($error->schema()->info()->data()->enum) : '').'.',
+            'const' => 'must be '.json_encode($args['const'] ?? null).'.',
+            'pattern' => 'is not written as it must be.',
+            'minimum', 'exclusiveMinimum' => 'must be larger; at least '.json_encode($args['min'] ?? 0).'.',
+            'maximum' => 'must be at most '.json_encode($args['max'] ?? 0).'.',
+            'minLength' => 'must not be empty.',
+            'maxLength' => 'is too long.',
+            'minItems' => 'has too few entries.',
+            'maxItems', 'maxProperties' => 'has too many entries.',
+            'properties', 'items', 'oneOf', 'then', 'if', 'propertyNames' => $error->subErrors() === [] ? 'is not accepted.' : null,
+            default => $error->message(),
+        };
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+namespace App\Documents;
+
+use DateTimeInterface;
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/** Reads untrusted YAML within limits: no aliases, no objects, no tags, dates as text. */
+final class YamlDocument
+{
+    public const LIMIT = 3_000_000;
+
+    private const DEPTH = 40;
+
+    private const NODES = 100_000;
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws DocumentFault
+     */
+    public static function fromFile(string $path, int $limit = self::LIMIT): array
+    {
+        if (! is_file($path) || ! is_readable($path)) {
+            throw DocumentFault::unreadable($path);
+        }
+        $bytes = (int) filesize($path);
+        if ($bytes > $limit) {
+            throw DocumentFault::tooLarge($path, $bytes, $limit);
+        }
+
+        return self::parse((string) file_get_contents($path), $path, $limit);
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws DocumentFault
+     */
+    public static function parse(string $text, string $name, int $limit = self::LIMIT): array
+    {
+        if (strlen($text) > $limit) {
+            throw DocumentFault::tooLarge($name, strlen($text), $limit);
+        }
+        if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
+            throw DocumentFault::notText($name);
+        }
+        self::refuseAliases($text, $name);
+        try {
+            $data = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME);
+        } catch (ParseException $e) {
+            throw DocumentFault::notYaml($name, max(1, $e->getParsedLine()), preg_replace('/ at line \d+.*$/s', '', $e->getMessage()).'.');
+        }
+        if (! is_array($data) || array_is_list($data)) {
+            throw DocumentFault::notABlock($name);
+        }
+
+        $nodes = 0;
+
+        return self::plain($data, $name, $nodes);
+    }
+
+    /** Aliases can make a small file expand without end, and no document of ours needs them. */
+    private static function refuseAliases(string $text, string $name): void
+    {
+        foreach (explode("\n", $text) as $index => $line) {
+            if (preg_match('/^\s*(?:- *)*(?:[\w.\'"-]+ *: *)?(?:[\[{,]\s*)?(?:[&*][A-Za-z0-9_-]+|<<\s*:)/', $line) === 1 || preg_match('/[\[{,:]\s*\*[A-Za-z0-9_-]+\s*[,\]}]/', $line) === 1) {
+                throw DocumentFault::aliases($name, $index + 1);
+            }
+        }
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return array<mixed>
+     */
+    private static function plain(array $data, string $name, int &$nodes, int $depth = 0): array
+    {
+        if ($depth > self::DEPTH) {
+            throw DocumentFault::of(["{$name}: nested deeper than ".self::DEPTH.' levels.']);
+        }
+        $nodes += count($data);
+        if ($nodes > self::NODES) {
+            throw DocumentFault::of(["{$name}: more than ".number_format(self::NODES, 0, '.', ' ').' values.']);
+        }
+        foreach ($data as $key => $value) {
+            if ($value instanceof DateTimeInterface) {
+                $data[$key] = $value->format($value->format('His') === '000000' ? 'Y-m-d' : 'Y-m-d\TH:i');
+            } elseif (is_array($value)) {
+                $data[$key] = self::plain($value, $name, $nodes, $depth + 1);
+            }
+        }
+
+        return $data;
+    }
+}

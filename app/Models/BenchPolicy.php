@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Models;
+
+use Cobblestone\Job\Policy;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One change of the bench's schools; the latest row holds.
+ *
+ * @property array<string, string> $schools
+ * @property Carbon $created_at
+ * @property-read User|null $user
+ */
+final class BenchPolicy extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $table = 'policies';
+
+    protected $guarded = [];
+
+    protected $casts = ['schools' => 'array'];
+
+    public static function present(): Policy
+    {
+        return Policy::of(self::query()->latest('id')->first()->schools ?? []);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $kind
+ * @property string $slug
+ * @property string $name
+ * @property array<string, mixed> $document
+ */
+final class CatalogueEntry extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['document' => 'array'];
+}

@@ -1,0 +1,61 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One machine, one goal.
+ *
+ * @property int $id
+ * @property string $title
+ * @property int|null $slot
+ * @property string $status open or handed-over
+ * @property int $revision
+ * @property int $last_entry id of the newest log entry
+ * @property string $brief YAML
+ * @property array<string, mixed> $summary
+ * @property int $user_id
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property-read User $user
+ * @property-read Collection<int, LogEntry> $entries
+ */
+final class Job extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['summary' => 'array'];
+
+    /** @return HasMany<LogEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(LogEntry::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Plan, $this> */
+    public function plans(): HasMany
+    {
+        return $this->hasMany(Plan::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public function currentPlan(): Plan
+    {
+        return $this->plans()->where('revision', $this->revision)->firstOrFail();
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->status === 'open';
+    }
+}

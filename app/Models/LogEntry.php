@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One line of the log; the database refuses to change it.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int $revision
+ * @property string $role
+ * @property string $kind
+ * @property string|null $step
+ * @property array<string, mixed> $data
+ * @property Carbon $created_at
+ * @property-read User $user
+ * @property-read Job $job
+ */
+final class LogEntry extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected $casts = ['data' => 'array'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One revision of a job's path; never changed once stored.
+ *
+ * @property int $job_id
+ * @property int $revision
+ * @property array<string, mixed> $plan
+ * @property array<string, mixed>|null $difference
+ * @property string $reason
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class Plan extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected $casts = ['plan' => 'array', 'difference' => 'array'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

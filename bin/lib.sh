@@ -1,0 +1,116 @@
+# Shared by bin/start, bin/stop and bin/test. Sourced, not run.
+root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+cd "$root" || exit 1
+umask 022
+
+say() { printf '%s\n' "$*"; }
+fail() { printf 'Cobblestone: %s\n' "$*" >&2; exit 1; }
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+
+# A short name that is always the same for this checkout.
+mark=$(printf '%s' "$root" | cksum | cut -d' ' -f1)
+
+# need PACKAGE...: installs the Debian packages that are missing, and says which.
+need() {
+    local missing=() package
+    for package in "$@"; do
+        dpkg-query -W -f='${db:Status-Status}' "$package" 2>/dev/null | grep -qx installed || missing+=("$package")
+    done
+    [ ${#missing[@]} -eq 0 ] && return
+    command -v apt-get >/dev/null || fail "these Debian packages are missing and there is no apt-get: ${missing[*]}"
+    say "Installing from Debian: ${missing[*]}"
+    mkdir -p var/log
+    { as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } \
+        >var/log/apt.log 2>&1 || { tail -n 20 var/log/apt.log >&2; fail "the packages above could not be installed; see var/log/apt.log"; }
+}
+
+base_packages() {
+    need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml postgresql nginx-light
+    command -v npm >/dev/null || need nodejs npm
+}
+
+# dependencies: Composer and npm packages, only when their lists have changed.
+dependencies() {
+    local wanted
+    mkdir -p var
+    wanted=$(cat composer.json compat/*/composer.json | cksum)
+    if [ ! -f vendor/autoload.php ] || [ "$(cat var/composer.stamp 2>/dev/null)" != "$wanted" ]; then
+        say "Installing Composer packages"
+        COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress -q || fail "composer install did not succeed"
+        printf '%s' "$wanted" >var/composer.stamp
+    fi
+    wanted=$(cat package.json scripts/copy-assets.mjs | cksum)
+    if [ ! -f public/vendor/bootstrap.min.css ] || [ ! -f node_modules/axe-core/axe.min.js ] || [ "$(cat var/npm.stamp 2>/dev/null)" != "$wanted" ]; then
+        say "Installing npm packages"
+        npm install --no-audit --no-fund --loglevel=error >var/npm.log 2>&1 || { tail -n 20 var/npm.log >&2; fail "npm install did not succeed"; }
+        chmod -R a+rX public/vendor
+        printf '%s' "$wanted" >var/npm.stamp
+    fi
+}
+
+free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo substr(strrchr(stream_socket_get_name($s, false), ":"), 1);'; }
+port_answers() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+# ---- PostgreSQL: a private cluster. It refuses to run as root, so root runs it as the user postgres.
+pg_bin=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
+as_pg() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
+
+# pg_dir NAME: where a cluster lives: under var/, or beside the system's own where var/ cannot be entered by postgres.
+pg_dir() {
+    mkdir -p "$root/var"
+    if [ "$(id -u)" = 0 ] && ! as_pg test -x "$root/var" 2>/dev/null; then
+        mkdir -p "/var/lib/cobblestone-$mark" && printf '/var/lib/cobblestone-%s/%s' "$mark" "$1"
+    else
+        printf '%s/var/%s' "$root" "$1"
+    fi
+}
+
+pg_running() { [ -f "$1/data/postmaster.pid" ] && as_pg "$pg_bin/pg_ctl" -D "$1/data" status >/dev/null 2>&1; }
+
+# pg_start DIR DURABLE(yes|no) DATABASE...: makes the cluster when it is new, starts it, leaves its port in $pg_port.
+pg_start() {
+    local dir=$1 durable=$2; shift 2
+    pg_bin=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1)
+    if [ ! -s "$dir/data/PG_VERSION" ]; then
+        mkdir -p "$dir"
+        head -c 18 /dev/urandom | base64 | tr '+/' '-_' >"$dir/password"
+        if [ "$(id -u)" = 0 ]; then chown -R postgres: "$dir"; fi
+        chmod 700 "$dir"
+        as_pg "$pg_bin/initdb" -D "$dir/data" -U cobblestone -A scram-sha-256 --pwfile="$dir/password" -E UTF8 --locale=C.UTF-8 >/dev/null
+        as_pg tee -a "$dir/data/postgresql.conf" >/dev/null <<CONF
+listen_addresses = '127.0.0.1'
+unix_socket_directories = ''
+max_connections = 60
+shared_buffers = 64MB
+CONF
+        # Only the cluster of the tests may forget what a power cut takes.
+        [ "$durable" = yes ] || printf 'fsync = off\nsynchronous_commit = off\nfull_page_writes = off\n' | as_pg tee -a "$dir/data/postgresql.conf" >/dev/null
+    fi
+    if pg_running "$dir"; then
+        pg_port=$(as_pg sed -n 4p "$dir/data/postmaster.pid")
+    else
+        pg_port=$(free_port)
+        as_pg "$pg_bin/pg_ctl" -D "$dir/data" -o "-p $pg_port" -l "$dir/log" -w -s start || { as_pg tail -n 5 "$dir/log" >&2; fail "PostgreSQL did not start"; }
+    fi
+    export PGPASSWORD PGHOST=127.0.0.1 PGPORT=$pg_port PGUSER=cobblestone
+    PGPASSWORD=$(as_pg cat "$dir/password")
+    for database in "$@"; do
+        "$pg_bin/psql" -d postgres -Atc "select 1 from pg_database where datname = '$database'" | grep -q 1 || "$pg_bin/createdb" "$database"
+    done
+}
+
+pg_stop() { if pg_running "$1"; then as_pg "$pg_bin/pg_ctl" -D "$1/data" -m fast -w -s stop; fi; }
+
+# ---- Servers: only processes whose command line names this checkout are ours.
+run=$root/var/run
+[ ${#run} -gt 80 ] && run=/tmp/cobblestone-$mark
+is_ours() { [ -r "$run/$1.pid" ] && tr '\0' ' ' <"/proc/$(cat "$run/$1.pid")/cmdline" 2>/dev/null | grep -qF -e "$run" -e "$root"; }
+end() {
+    local name=$1 pid
+    is_ours "$name" || { rm -f "$run/$name.pid"; return 0; }
+    pid=$(cat "$run/$name.pid")
+    kill -TERM "$pid" 2>/dev/null
+    for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+    kill -0 "$pid" 2>/dev/null && kill -KILL "$pid" 2>/dev/null
+    rm -f "$run/$name.pid"
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Bench;
+
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Progress;
+use Cobblestone\Runbook\StepState;
+
+/** What bench and bell need to know of one job; moments are kept, never durations, so it stays true while time passes. */
+final class JobSummary
+{
+    /**
+     * @return array{verdict: string, questions: int, done: int, total: int, begun: bool, complete: bool,
+     *   hands_left: float, walk_left: float, put_back: int,
+     *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool, shut: bool, started_at: int|null, high: int}|null,
+     *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>}
+     */
+    public static function of(Progress $progress): array
+    {
+        $done = 0;
+        $handsLeft = 0.0;
+        $walkLeft = 0.0;
+        $away = [];
+        $begun = false;
+        foreach ($progress->plan->steps as $step) {
+            $state = $progress->state($step);
+            $startedAt = $progress->startedAt($step);
+            $begun = $begun || $state === StepState::Done || $startedAt !== null;
+            if ($state->isClosed()) {
+                $done++;
+
+                continue;
+            }
+            if ($step->presence === Presence::Hands) {
+                $handsLeft += $step->time->likely->inMinutes();
+            } else {
+                $walkLeft += $step->time->likely->inMinutes();
+            }
+            if ($startedAt !== null && $progress->isAway($step)) {
+                $away[] = ['id' => $step->id, 'title' => $step->title, 'started_at' => $startedAt, 'likely' => $step->time->likely->seconds, 'high' => $step->time->high->seconds];
+            }
+        }
+        $current = $progress->current();
+
+        return [
+            'verdict' => $progress->plan->verdict()->value, 'questions' => count($progress->plan->questions), 'done' => $done, 'total' => count($progress->plan->steps),
+            'begun' => $begun, 'complete' => $progress->isComplete(), 'hands_left' => round($handsLeft, 1), 'walk_left' => round($walkLeft, 1),
+            'put_back' => count($progress->openPutBacks()),
+            'current' => $current === null || $progress->isAway($current) ? null : [
+                'id' => $current->id, 'title' => $current->title, 'do' => $current->instructions[0] ?? $current->title, 'presence' => $current->presence->value,
+                'state' => $progress->state($current)->value, 'one_way' => $current->isOneWay(), 'shut' => $progress->shutGates($current) !== [],
+                'started_at' => $progress->startedAt($current), 'high' => $current->time->high->seconds,
+            ],
+            'away' => $away,
+        ];
+    }
+}
