@@ -1,1 +1,54 @@
 <?php
+
+use App\Http\Controllers\BellController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\FindController;
+use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\JobController;
+use App\Http\Controllers\LogbookController;
+use App\Http\Controllers\PaperController;
+use App\Http\Controllers\PolicyController;
+use App\Http\Controllers\RunController;
+use App\Http\Controllers\SessionController;
+use App\Http\Middleware\RequiresRole;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/login', [SessionController::class, 'create'])->name('login');
+    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/logout', [SessionController::class, 'destroy']);
+
+    Route::get('/', [BenchController::class, 'show'])->name('bench');
+    Route::get('/bell', [BellController::class, 'show']);
+    Route::get('/bell/strip', [BellController::class, 'strip']);
+
+    Route::get('/jobs', [JobController::class, 'index']);
+    Route::middleware(RequiresRole::class.':work')->group(function (): void {
+        Route::get('/jobs/new', [JobController::class, 'create']);
+        Route::post('/jobs', [JobController::class, 'store']);
+        Route::get('/jobs/{job}/intake', [IntakeController::class, 'edit']);
+        Route::post('/jobs/{job}/intake', [IntakeController::class, 'update']);
+        Route::post('/jobs/{job}/answers', [IntakeController::class, 'answer']);
+        Route::post('/jobs/{job}/steps/{step}/{action}', [RunController::class, 'act'])->where('step', '[a-z0-9.-]+')->where('action', '[a-z-]+');
+    });
+    Route::get('/jobs/{job}', [JobController::class, 'show']);
+    Route::get('/jobs/{job}/run', [RunController::class, 'show']);
+    Route::get('/jobs/{job}/log', [JobController::class, 'log']);
+    Route::get('/jobs/{job}/handover', [PaperController::class, 'handover']);
+    Route::get('/jobs/{job}/paper', [PaperController::class, 'path']);
+    Route::get('/jobs/{job}/brief.yaml', [PaperController::class, 'brief']);
+    Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);
+
+    Route::get('/sticks', [CatalogueController::class, 'sticks']);
+    Route::get('/shelf', [CatalogueController::class, 'shelf']);
+    Route::get('/catalogue', [CatalogueController::class, 'index']);
+    Route::get('/catalogue/{kind}/{slug}', [CatalogueController::class, 'show']);
+    Route::get('/logbook', [LogbookController::class, 'index']);
+    Route::get('/find', [FindController::class, 'index']);
+    Route::get('/policy', [PolicyController::class, 'edit']);
+    Route::post('/policy', [PolicyController::class, 'update'])->middleware(RequiresRole::class.':lead');
+});

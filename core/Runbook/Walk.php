@@ -163,6 +163,7 @@ final class Walk
             $value === '' => "Write down: {$wanted->label}.",
             mb_strlen($value) > self::TEXT_LIMIT => "{$wanted->label}: no more than ".self::TEXT_LIMIT.' characters.',
             in_array($wanted->kind, ['count', 'bytes'], true) && (! ctype_digit(str_replace([' ', '_'], '', $value)) || strlen($value) > 20) => "{$wanted->label}: a whole number is wanted, \"".mb_substr($value, 0, 30).'" is none.',
+            $wanted->least !== null && (int) str_replace([' ', '_'], '', $value) < $wanted->least => "{$wanted->label}: at least {$wanted->least} is needed, {$value} is not enough yet.",
             $wanted->kind === 'choice' && ! isset($wanted->options[$value]) => "{$wanted->label}: choose one of ".implode(', ', $wanted->options).'.',
             default => null,
         };

@@ -45,7 +45,7 @@ final class Acceptance
         return new Step('proof.readings', Stage::Proof, 'Readings', Presence::Hands, Estimate::minutes(3, 6, 20), ['Read each of these on the finished machine.'],
             before: [Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...($system->entry['activation'] ?? false ? [Fact::ACTIVATED] : [])], after: [Fact::PROVEN], needs: ['hands'],
             because: [new Reason('Expected values come from what was read before and from the profile; a missing reading stays open, it is not assumed.', 'T1', $system->dated())],
-            evidence: [new Evidence('readings', 'Readings', 'choice', ['as-listed' => 'all as listed', 'differ' => 'some differ, see note']), new Evidence('reading_note', 'What was read (or "as listed")', 'text')],
+            evidence: [new Evidence('readings', 'Readings', 'choice', ['as-listed' => 'all as listed', 'accepted' => 'some differ and are accepted, see below']), new Evidence('reading_note', 'What was read, and why a difference is accepted', 'text')],
             rows: $rows,
         );
     }

@@ -1,0 +1,20 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bridge\BellBridge;
+use Illuminate\Contracts\View\View;
+
+final class BellController
+{
+    public function show(BellBridge $bell): View
+    {
+        return view('bench.bell', ['items' => $bell->items()]);
+    }
+
+    /** The strip alone, asked for again by every open page. */
+    public function strip(BellBridge $bell): View
+    {
+        return view('parts.bell', ['bell' => $bell->items()]);
+    }
+}

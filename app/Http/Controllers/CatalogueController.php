@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\CatalogueEntry;
+use Cobblestone\Catalogue\Catalogue;
+use Illuminate\Contracts\View\View;
+use Symfony\Component\Yaml\Yaml;
+
+final class CatalogueController
+{
+    public function index(): View
+    {
+        return view('catalogue.index', ['kinds' => Catalogue::KINDS, 'entries' => CatalogueEntry::query()->orderBy('name')->get()->groupBy('kind')]);
+    }
+
+    public function show(string $kind, string $slug): View
+    {
+        $entry = CatalogueEntry::query()->where('kind', $kind)->where('slug', $slug)->firstOrFail();
+
+        return view('catalogue.show', ['entry' => $entry, 'yaml' => Yaml::dump($entry->document, 5, 2)]);
+    }
+
+    public function sticks(): View
+    {
+        return view('catalogue.sticks', ['sticks' => CatalogueEntry::query()->where('kind', 'sticks')->orderBy('name')->get()]);
+    }
+
+    public function shelf(): View
+    {
+        return view('catalogue.shelf', [
+            'images' => CatalogueEntry::query()->where('kind', 'images')->orderBy('name')->get(),
+            'drivers' => CatalogueEntry::query()->where('kind', 'drivers')->orderBy('name')->get(),
+        ]);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\CatalogueEntry;
+use App\Models\Job;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+final class FindController
+{
+    public function index(Request $request): View
+    {
+        $query = mb_substr(trim((string) $request->query('q', '')), 0, 100);
+        $like = '%'.addcslashes($query, '%_\\').'%';
+
+        return view('find.index', [
+            'query' => $query,
+            'jobs' => $query === '' ? collect() : Job::query()->where('title', 'ilike', $like)->orWhere(fn ($jobs) => ctype_digit($query) && strlen($query) < 10 ? $jobs->whereKey((int) $query) : $jobs->whereRaw('false'))->latest('id')->limit(20)->get(),
+            'entries' => $query === '' ? collect() : CatalogueEntry::query()->where('name', 'ilike', $like)->orderBy('name')->limit(30)->get(),
+        ]);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReplanJob;
+use App\Bridge\JobBridge;
+use App\Catalogue\CatalogueStore;
+use App\Http\Requests\IntakeRequest;
+use App\Models\Job;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** What is known of the machine, and what is wished for it; every change plans the job again. */
+final class IntakeController
+{
+    public function edit(Job $job, JobBridge $bridge, CatalogueStore $store): View
+    {
+        return view('jobs.intake', ['job' => $job, 'brief' => $bridge->brief($job), 'plan' => $job->currentPlan()->plan, 'catalogue' => $store->catalogue()]);
+    }
+
+    public function update(Job $job, IntakeRequest $request, JobBridge $bridge, ReplanJob $replan): RedirectResponse
+    {
+        $brief = $request->guarded(fn () => $request->brief($bridge->brief($job)));
+        $request->guarded(fn () => $replan->handle($job, $request->user(), $brief, 'intake changed', (int) $request->input('seen', 0)));
+
+        return redirect("/jobs/{$job->id}", 303)->with('did', 'replanned');
+    }
+
+    /** Answers to open questions, right from the job page. */
+    public function answer(Job $job, IntakeRequest $request, JobBridge $bridge, ReplanJob $replan): RedirectResponse
+    {
+        $brief = $request->guarded(fn () => $request->answers($bridge->brief($job)));
+        $request->guarded(fn () => $replan->handle($job, $request->user(), $brief, 'question answered', (int) $request->input('seen', 0)));
+
+        return redirect("/jobs/{$job->id}", 303)->with('did', 'replanned');
+    }
+}

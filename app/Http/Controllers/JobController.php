@@ -1,0 +1,58 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\OpenJob;
+use App\Bridge\JobBridge;
+use App\Catalogue\CatalogueStore;
+use App\Drawing\PathDrawing;
+use App\Http\Requests\IntakeRequest;
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\View\CoreSample;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class JobController
+{
+    public function index(Request $request): View
+    {
+        $query = trim((string) $request->query('q', ''));
+        $jobs = Job::query()->with('user')->when($query !== '', fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'))->latest('id')->paginate(40)->withQueryString();
+
+        return view('jobs.index', ['jobs' => $jobs, 'query' => $query]);
+    }
+
+    public function create(CatalogueStore $store): View
+    {
+        return view('jobs.new', ['catalogue' => $store->catalogue(), 'brief' => []]);
+    }
+
+    public function store(IntakeRequest $request, OpenJob $open): RedirectResponse
+    {
+        $job = $request->guarded(fn () => $open->handle($request->user(), $request->brief([])));
+
+        return redirect("/jobs/{$job->id}", 303);
+    }
+
+    public function show(Job $job, Request $request, JobBridge $bridge): View
+    {
+        $job->load('entries.user');
+        $plan = $job->currentPlan();
+        $progress = $bridge->progressOf($job, $plan);
+        $chosen = $progress->plan->step((string) $request->query('stone')) ?? $progress->current() ?? $progress->plan->steps[0];
+
+        return view('jobs.show', [
+            'job' => $job, 'plan' => $plan, 'progress' => $progress, 'step' => $chosen, 'items' => PathDrawing::items($progress, $chosen->id),
+            'cores' => CoreSample::of($progress->plan->layouts), 'revisions' => $job->revision > 1 ? $plan->difference : null,
+        ]);
+    }
+
+    public function log(Job $job): View
+    {
+        $entries = LogEntry::query()->with('user')->where('job_id', $job->id)->orderByDesc('id')->paginate(100);
+
+        return view('jobs.log', ['job' => $job, 'entries' => $entries, 'titles' => array_column($job->currentPlan()->plan['steps'], 'title', 'id')]);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Response;
+
+/** What leaves the screen: printed sheets, and brief and plan as files. */
+final class PaperController
+{
+    public function handover(Job $job, JobBridge $bridge): View
+    {
+        $job->load('entries.user');
+
+        return view('paper.handover', ['job' => $job, 'progress' => $bridge->progress($job), 'entries' => $job->entries]);
+    }
+
+    public function path(Job $job, JobBridge $bridge): View
+    {
+        return view('paper.path', ['job' => $job, 'progress' => $bridge->progress($job)]);
+    }
+
+    public function brief(Job $job): Response
+    {
+        return response($job->brief, 200, ['Content-Type' => 'application/yaml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"job-{$job->id}.yaml\""]);
+    }
+
+    public function plan(Job $job): Response
+    {
+        $json = json_encode($job->currentPlan()->plan, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+
+        return response($json."\n", 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"job-{$job->id}-plan.json\""]);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\WalkStep;
+use App\Bridge\BellBridge;
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use Cobblestone\Runbook\StepState;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class RunController
+{
+    public function show(Job $job, Request $request, JobBridge $bridge, BellBridge $bell): View
+    {
+        $progress = $bridge->progress($job);
+        $steps = $progress->plan->steps;
+        $asked = $request->query('stone');
+        $step = $asked === null ? ($progress->current() ?? $steps[array_key_last($steps)]) : ($progress->plan->step((string) $asked) ?? abort(404, 'This path has no such stone any more.'));
+        $index = (int) array_search($step, $steps, true);
+
+        return view('run.show', [
+            'job' => $job, 'progress' => $progress, 'step' => $step, 'state' => $progress->state($step), 'current' => $progress->current(),
+            'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
+            'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
+            'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
+            'running' => $progress->state($step) === StepState::Running, 'now' => (int) now()->timestamp,
+        ]);
+    }
+
+    public function act(Job $job, string $step, string $action, Request $request, WalkStep $walk): RedirectResponse
+    {
+        $walk->handle($job, $request->user(), $step, $action, $request->all(), (int) $request->input('seen', 0));
+        $stay = in_array($action, ['start', 'problem', 'retry', 'note', 'confirm', 'waive', 'take-back'], true);
+
+        return redirect("/jobs/{$job->id}/run".($stay ? "?stone={$step}" : ''), 303)->with('did', $action);
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+namespace App\Http\Requests;
+
+use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Job\BriefFault;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\InvalidQuantity;
+
+/** Typed fields to a brief. What was typed into the machine field is looked up by its words. */
+final class IntakeForm
+{
+    public const KINDS = ['laptop' => 'a laptop the catalogue does not hold', 'desktop' => 'a desktop the catalogue does not hold', 'handheld' => 'a handheld the catalogue does not hold'];
+
+    /** @param array<string, mixed> $typed */
+    public function __construct(private readonly array $typed, private readonly Catalogue $catalogue, private readonly string $who, private readonly string $at) {}
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     *
+     * @throws BriefFault
+     */
+    public function over(array $before): array
+    {
+        $machine = $this->machine($before['machine'] ?? []);
+        $brief = ['brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => 'clean-install', 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
+        if ($this->text('slot') !== null) {
+            $brief['slot'] = (int) $this->text('slot');
+        }
+        if (($before['catalogue'] ?? null) !== null) {
+            $brief['catalogue'] = $before['catalogue'];
+        }
+        $brief['machine'] = $this->facts($machine);
+        $brief = [...$brief, ...$this->image($before)];
+        $backup = $this->backup();
+        if ($backup !== []) {
+            $brief['backup'] = $backup;
+        }
+        foreach (['sticks', 'policy'] as $kept) {
+            if (isset($before[$kept])) {
+                $brief[$kept] = $before[$kept];
+            }
+        }
+        $brief['read_at'] = $this->at;
+
+        return $brief;
+    }
+
+    /**
+     * Only facts and a pasted reading, over everything as it was.
+     *
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    public function answersOver(array $before): array
+    {
+        return [...$before, 'machine' => $this->facts($before['machine']), 'read_at' => $this->at];
+    }
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    private function machine(array $before): array
+    {
+        $kept = array_intersect_key($before, array_flip(['facts', 'facts_from', 'lsblk']));
+        $text = $this->text('machine');
+        if ($text === null) {
+            throw BriefFault::at('machine', 'type a few letters of the model, or "laptop", "desktop" or "handheld" for one the catalogue does not hold.');
+        }
+        if (isset(self::KINDS[strtolower($text)])) {
+            return ['kind' => strtolower($text), 'title' => $this->text('machine_title') ?? 'Unknown '.strtolower($text), 'ports' => ['usb-a' => (int) $this->text('usb_a'), 'usb-c' => (int) ($this->text('usb_c') ?? 1)], ...$kept];
+        }
+
+        return ['model' => MachineLookup::find($text, $this->catalogue->all('machines')), ...$kept];
+    }
+
+    /**
+     * @param  array<string, mixed>  $machine
+     * @return array<string, mixed>
+     */
+    private function facts(array $machine): array
+    {
+        if ($this->text('lsblk') !== null) {
+            $machine['lsblk'] = str_replace("\r\n", "\n", (string) $this->typed['lsblk']);
+        }
+        foreach ($this->typed['facts'] ?? [] as $name => $value) {
+            if (is_string($value) && trim($value) !== '') {
+                $machine['facts'][(string) $name] = trim($value);
+                $machine['facts_from'] = $this->who;
+            } elseif (array_key_exists((string) $name, $this->typed['facts'])) {
+                unset($machine['facts'][(string) $name]);
+            }
+        }
+        if (($machine['facts'] ?? null) === []) {
+            unset($machine['facts'], $machine['facts_from']);
+        }
+
+        return $machine;
+    }
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    private function image(array $before): array
+    {
+        $id = $this->text('image');
+        if ($id !== null && $id !== 'other') {
+            $image = $this->catalogue->all('images')[$id] ?? null;
+
+            return ['system' => $image['system'] ?? $id, ...(isset($image['edition']) ? ['edition' => $image['edition']] : []), 'image' => $id];
+        }
+        if ($id === null && isset($before['image'])) {
+            return array_intersect_key($before, array_flip(['system', 'edition', 'image']));
+        }
+        if ($this->text('system_name') === null) {
+            throw BriefFault::at('system.name', 'what is to be installed? Choose an image from the shelf, or name the system.');
+        }
+        $described = is_array($before['image'] ?? null) ? $before['image'] : [];
+
+        return ['system' => ['name' => $this->text('system_name')], 'image' => [...array_diff_key($described, ['name' => 1, 'bytes' => 1]), 'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'), 'bytes' => $this->size('image_bytes', 'image.bytes') ?? throw BriefFault::at('image.bytes', 'how large is the image file? A number with a unit will do, such as "3.6 GB".')]];
+    }
+
+    /** @return array<string, mixed> */
+    private function backup(): array
+    {
+        $backup = [];
+        if ($this->text('keep') !== null) {
+            $backup['keep'] = $this->text('keep');
+        }
+        if ($this->text('folders') !== null) {
+            $backup['folders'] = array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,]/', (string) $this->text('folders')))));
+        }
+        if (($bytes = $this->size('backup_bytes', 'backup.bytes')) !== null) {
+            $backup['bytes'] = $bytes;
+        }
+        if ($this->text('backup_files') !== null) {
+            $backup['files'] = (int) $this->text('backup_files');
+        }
+        if ($this->text('dest_name') !== null) {
+            $backup['destination'] = ['name' => $this->text('dest_name')];
+            if (($free = $this->size('dest_free', 'backup.destination.free_bytes')) !== null) {
+                $backup['destination']['free_bytes'] = $free;
+            }
+            if ($this->text('dest_rate') !== null) {
+                $backup['destination']['mb_s'] = (float) $this->text('dest_rate');
+            }
+        }
+
+        return $backup;
+    }
+
+    private function size(string $field, string $path): ?int
+    {
+        $text = $this->text($field);
+        try {
+            return $text === null ? null : Bytes::parse($text)->count;
+        } catch (InvalidQuantity $e) {
+            throw BriefFault::at($path, $e->getMessage());
+        }
+    }
+
+    private function text(string $field): ?string
+    {
+        $value = $this->typed[$field] ?? null;
+        $text = is_scalar($value) ? trim((string) $value) : '';
+
+        return $text === '' ? null : $text;
+    }
+
+    /** @param array<string, mixed> $machine */
+    private static function titleOf(array $machine, Catalogue $catalogue): string
+    {
+        return isset($machine['model']) ? $catalogue->machine($machine['model'])['name'] : (string) $machine['title'];
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Catalogue\CatalogueStore;
+use App\Documents\DocumentFault;
+use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Inventory\LsblkReader;
+use Cobblestone\Job\BriefFault;
+use Cobblestone\Runbook\OrderImpossible;
+use Closure;
+use DomainException;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+
+/** The intake form as a brief, and the core's faults as messages beside the fields. */
+final class IntakeRequest extends FormRequest
+{
+    /** Start of a brief's path => field of the form. */
+    private const FIELDS = [
+        'machine.lsblk' => 'lsblk', 'machine.model' => 'machine', 'machine.facts' => 'facts', 'machine' => 'machine', 'image.name' => 'image_name', 'image.bytes' => 'image_bytes', 'image' => 'image', 'system' => 'system_name',
+        'backup.bytes' => 'backup_bytes', 'backup.files' => 'backup_files', 'backup.destination.free_bytes' => 'dest_free', 'backup.destination' => 'dest_name', 'backup.folders' => 'folders', 'backup' => 'keep', 'owner' => 'owner', 'slot' => 'slot', 'title' => 'title', 'policy' => 'policy',
+    ];
+
+    /** @return array<string, string> */
+    public function rules(): array
+    {
+        return [
+            'machine' => 'nullable|string|max:120', 'machine_title' => 'nullable|string|max:120', 'usb_a' => 'nullable|integer|min:0|max:16', 'usb_c' => 'nullable|integer|min:0|max:16',
+            'title' => 'nullable|string|max:120', 'owner' => 'nullable|string|max:120', 'slot' => 'nullable|integer|min:1|max:99',
+            'image' => 'nullable|string|max:120', 'image_name' => 'nullable|string|max:200', 'image_bytes' => 'nullable|string|max:40', 'system_name' => 'nullable|string|max:120',
+            'keep' => 'nullable|in:some,nothing', 'folders' => 'nullable|string|max:4000', 'backup_bytes' => 'nullable|string|max:40', 'backup_files' => 'nullable|integer|min:0',
+            'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000',
+            'lsblk' => 'nullable|string|max:'.LsblkReader::LIMIT, 'facts' => 'nullable|array|max:60', 'facts.*' => 'nullable|string|max:200',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'lsblk.max' => 'The pasted text is larger than lsblk ever prints. Paste only the output of "lsblk -J -b".',
+            'slot.*' => 'A slot is a whole number from 1 to 99, or empty.', 'usb_a.*' => 'A whole number from 0 to 16.', 'usb_c.*' => 'A whole number from 0 to 16.',
+            'backup_files.*' => 'A whole number of files.', 'dest_rate.*' => 'Megabytes per second, above 0.', '*.max' => 'This is too long.',
+        ];
+    }
+
+    /**
+     * The whole form over what the job had before.
+     *
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    public function brief(array $before): array
+    {
+        return (new IntakeForm($this->validated(), app(CatalogueStore::class)->catalogue(), (string) $this->user()?->title, now()->format('Y-m-d\TH:i')))->over($before);
+    }
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    public function answers(array $before): array
+    {
+        return (new IntakeForm($this->validated(), app(CatalogueStore::class)->catalogue(), (string) $this->user()?->title, now()->format('Y-m-d\TH:i')))->answersOver($before);
+    }
+
+    /**
+     * Runs the work and turns the core's named errors into messages beside the fields they are about.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public function guarded(Closure $work): mixed
+    {
+        try {
+            return $work();
+        } catch (DocumentFault $e) {
+            $messages = [];
+            foreach ($e->faults as $fault) {
+                $fault = (string) preg_replace('/^This job: /', '', $fault);
+                $messages[self::field($fault)][] = $fault;
+            }
+            throw ValidationException::withMessages($messages);
+        } catch (BriefFault|UnknownEntry $e) {
+            throw ValidationException::withMessages([self::field($e->field) => $e->getMessage()]);
+        } catch (OrderImpossible|DomainException $e) {
+            throw ValidationException::withMessages(['machine' => $e->getMessage()]);
+        }
+    }
+
+    private static function field(string $path): string
+    {
+        foreach (self::FIELDS as $start => $field) {
+            if (str_starts_with($path, $start)) {
+                return $field;
+            }
+        }
+
+        return 'machine';
+    }
+}

@@ -1,0 +1,40 @@
+@extends('layout')
+@section('title', $job->title)
+@section('keys', "r=/jobs/{$job->id}/run;i=/jobs/{$job->id}/intake;l=/jobs/{$job->id}/log")
+@section('content')
+@php($p = $progress->plan)
+@php($state = $progress->state($step))
+@php($total = fn ($presence) => $p->total($presence)->likely->label())
+<header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job['system'] }}{{ $p->job['edition'] ? ' '.$p->job['edition'] : '' }}, clean install · {{ $p->job['machine'] }} · job {{ sprintf('%04d', $job->id) }}{{ $job->slot ? " · slot {$job->slot}" : '' }}</span>
+<span class="sum"><b class="hands">hands {{ $total(\Cobblestone\Runbook\Presence::Hands) }}</b> · <b class="walk">walk away {{ $total(\Cobblestone\Runbook\Presence::WalkAway) }}</b></span></header>
+@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker }}</li>@endforeach</ul></div>@endif
+@if (session('did') === 'replanned' && $plan->difference !== null)@include('parts.difference', ['difference' => $plan->difference, 'reason' => $plan->reason])@endif
+<div class="water">@include('parts.path')</div>
+<div class="cols">
+<section class="panel work {{ $state->value }}" aria-labelledby="stone-title">
+<h2 id="stone-title">{{ $step->title }}</h2>
+<p class="meta">{{ $step->presence->title() }} · about {{ $step->time->likely->label() }} ({{ $step->time->low->label() }} to {{ $step->time->high->label() }}) · {{ $step->stage->title() }}{{ $step->isOneWay() ? ' · one-way' : '' }}{{ ($tries = $progress->tries($step)) > 1 ? " · try {$tries}" : '' }}</p>
+@if ($progress->trouble($step) !== null)<p class="wrong">Problem: {{ $progress->trouble($step) }}</p>@endif
+@include('parts.step')
+@foreach ($step->gates as $gate)<p class="gate-line {{ in_array($gate, $progress->shutGates($step), true) ? 'shut' : 'open' }}">Gate: {{ $gate->title }} · {{ in_array($gate, $progress->shutGates($step), true) ? 'shut' : ($progress->isWaived($gate) ? 'waived' : 'open') }}</p>@endforeach
+<div class="acts">@if (auth()->user()->mayWork() && $job->isOpen())<a class="btn go" href="/jobs/{{ $job->id }}/run{{ request()->has('stone') ? '?stone='.$step->id : '' }}" data-key="r">Run mode <kbd>r</kbd></a><a class="btn" href="/jobs/{{ $job->id }}/intake" data-key="i">Intake <kbd>i</kbd></a>@endif<a class="btn" href="/jobs/{{ $job->id }}/log" data-key="l">Log <kbd>l</kbd></a><a class="btn" href="/jobs/{{ $job->id }}/paper">Path on paper</a>@unless ($job->isOpen())<a class="btn go" href="/jobs/{{ $job->id }}/handover">Handover sheet</a>@endunless</div>
+</section>
+<aside class="because" aria-label="Because"><h2>Because</h2>@include('parts.because')
+@if ($state === \Cobblestone\Runbook\StepState::Ahead)<h2>Waits for</h2><ul>@foreach ($progress->missing($step) as $fact)<li>{{ \Cobblestone\Runbook\Fact::spoken($fact) }}</li>@endforeach</ul>@endif
+</aside>
+</div>
+@include('jobs.questions')
+<div class="cols even">
+@foreach ($cores as $core)<section class="panel">@include('parts.core')</section>@endforeach
+<section class="panel"><h2>To put back</h2>
+@php($open = $progress->openPutBacks())
+@if ($open === [])<p class="fine">Nothing is weakened or changed at the moment.</p>@else<ul class="put-back">@foreach ($open as $item)<li><b>{{ $item['entry']->what }}</b> {{ $item['entry']->stays ? '· stays on purpose, to be signed' : '' }}<br><span class="fine">{{ $item['entry']->why }}</span></li>@endforeach</ul>@endif
+<h2>Lay out</h2><ul>@foreach ($p->gather as $item)<li>{{ $item->what }} <span class="fine">{{ $item->why }}</span></li>@endforeach</ul></section>
+</div>
+<section class="panel decisions"><h2>Decisions</h2>
+@foreach ($p->decisions as $decision)<details><summary>{{ $decision->title }}: <b>{{ $decision->chosen }}</b> <span class="rule">{{ $decision->rule }}</span></summary><p>{{ implode(' ', $decision->reasons) }}</p>@if ($decision->refused !== [])<ul>@foreach ($decision->refused as $option => $reasons)<li><s>{{ $option }}</s>: {{ implode(' ', $reasons) }}</li>@endforeach</ul>@endif<p class="src">{{ implode(' · ', $decision->facts) }}</p></details>@endforeach
+@if ($p->notes !== [])<h2>Noted while reading</h2><ul>@foreach ($p->notes as $note)<li>{{ $note }}</li>@endforeach</ul>@endif
+<p class="fine">Revision {{ $job->revision }} · <a href="/jobs/{{ $job->id }}/brief.yaml" hx-boost="false" download>brief as YAML</a> · <a href="/jobs/{{ $job->id }}/plan.json" hx-boost="false" download>plan as JSON</a> · <a href="/jobs/{{ $job->id }}/handover">handover sheet</a></p>
+@if (is_array($revisions))<details><summary>What revision {{ $job->revision }} changed</summary>@include('parts.difference', ['difference' => $revisions, 'reason' => $plan->reason])</details>@endif
+</section>
+@endsection

@@ -1,0 +1,12 @@
+@extends('layout')
+@section('title', 'Sign in')
+@section('page-class', 'narrow')
+@section('content')
+<h1>Cobblestone</h1>
+<p class="lead-in">Describe the machine and the goal; get a path that is computed, explained, gated, timed and recorded.</p>
+<form method="post" action="/login" class="panel" hx-boost="false">@csrf
+<div class="mb-3"><label for="login" class="form-label">Name at the bench</label><input id="login" name="login" class="form-control" value="{{ old('login') }}" autofocus autocomplete="username" required maxlength="60">@include('parts.error', ['field' => 'login'])</div>
+<div class="mb-3"><label for="password" class="form-label">Password</label><input id="password" name="password" type="password" class="form-control" autocomplete="current-password" required maxlength="200">@include('parts.error', ['field' => 'password'])</div>
+<button class="btn go">Sign in</button>
+</form>
+@endsection

@@ -1,0 +1,1 @@
+@error($field)<p class="wrong" id="wrong-{{ $field }}" role="alert">{{ $message }}</p>@enderror

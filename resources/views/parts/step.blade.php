@@ -1,0 +1,8 @@
+@if ($step->cautions !== [])
+<ul class="cautions">@foreach ($step->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+@endif
+<ol class="do">@foreach ($step->instructions as $line)<li>@words($line)</li>@endforeach</ol>
+@if ($step->rows !== [])
+<div class="table-responsive"><table class="plain rows"><thead><tr>@foreach (array_keys($step->rows[0]) as $head)<th>{{ $head }}</th>@endforeach</tr></thead>
+<tbody>@foreach ($step->rows as $row)<tr>@foreach ($row as $head => $cell)<td class="{{ $head === 'becomes' || $head === 'answer' || $head === 'must be' ? 'to' : ($head === 'was' ? 'was' : '') }}">{{ $cell }}</td>@endforeach</tr>@endforeach</tbody></table></div>
+@endif
