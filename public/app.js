@@ -121,6 +121,8 @@
         all('.key-flag').forEach((flag) => flag.remove());
         document.body.classList.remove('show-keys');
         tick();
+        const water = $('.water'), stone = $('.path .chosen') || $('.path .now');
+        if (water && stone && water.scrollHeight > water.clientHeight) water.scrollTop = stone.offsetTop - water.offsetTop - water.clientHeight / 3;
         const wrong = $('#page .wrong[role="alert"]');
         const field = wrong && wrong.parentElement.querySelector('input:not([type=hidden]),textarea,select');
         if (visible(field)) field.focus();

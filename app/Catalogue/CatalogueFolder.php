@@ -88,6 +88,9 @@ final class CatalogueFolder
         foreach ($this->entries['images'] ?? [] as $id => $image) {
             $this->mustExist("images/{$id}.yaml: system", 'systems', [$image['system']]);
         }
+        foreach ($this->entries['machines'] ?? [] as $id => $machine) {
+            $this->mustExist("machines/{$id}.yaml: usual_image", 'images', isset($machine['usual_image']) ? [$machine['usual_image']] : []);
+        }
         foreach ($this->entries['drivers'] ?? [] as $id => $driver) {
             $this->mustExist("drivers/{$id}.yaml: systems", 'systems', $driver['systems']);
             $this->mustExist("drivers/{$id}.yaml: needs", 'drivers', $driver['needs'] ?? []);

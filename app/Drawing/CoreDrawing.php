@@ -20,8 +20,8 @@ final class CoreDrawing
     /** Depth grows with this power of the place on the device. */
     public const EXPONENT = 0.32;
 
-    /** Texture and words for each role. */
-    public const ROLES = ['efi' => 'start files', 'reserved' => 'reserved', 'system' => 'system', 'recovery' => 'recovery', 'data' => 'data', 'installer' => 'installer', 'old' => 'as it is now', 'free' => 'unused'];
+    /** Role => its texture in words. */
+    public const ROLES = ['efi' => 'dots: start files', 'reserved' => 'plain: reserved', 'system' => 'waves: system', 'recovery' => 'slant: recovery', 'data' => 'crosses: data', 'installer' => 'waves: installer', 'old' => 'dashes: what is there now', 'free' => 'empty: unused'];
 
     /** @var list<array<string, mixed>> */
     public array $bands = [];
@@ -57,6 +57,14 @@ final class CoreDrawing
     public function height(): int
     {
         return self::HEIGHT + self::TOP + 16;
+    }
+
+    /** The textures that this drawing uses, in words. */
+    public function legend(): string
+    {
+        $used = array_intersect_key(self::ROLES, array_flip(array_column($this->bands, 'role')));
+
+        return $used === [] ? '' : ucfirst(implode('; ', $used)).'.';
     }
 
     public function depth(int $at): float

@@ -20,6 +20,8 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Planner;
 use Cobblestone\Runbook\PutBack;
@@ -56,7 +58,8 @@ final class JobPlanner
         $media = MediaPlanner::plan($machine, $image, $catalogue->sticks($brief->sticks), $policy, $drivers->offlineSize(), count($drivers->offline));
         $firmware = FirmwarePlanner::plan($machine, $system, $image, $media->stick?->connector(), $policy, $encryption->firmwareWaits ? $backup->gates : []);
         $power = PortPower::plan($machine, InstallPlanner::stickStaysIn($system));
-        $install = InstallPlanner::plan($machine, $system, $target, $backup->gates, [...$backup->erasingWaitsFor, ...$encryption->erasingWaitsFor()], $brief->owner);
+        $held = [...$backup->contribution->questions, ...$target->questions, ...$media->contribution->questions];
+        $install = InstallPlanner::plan($machine, $system, $target, [...$backup->gates, ...self::answerGates($held)], [...$backup->erasingWaitsFor, ...$encryption->erasingWaitsFor()], $brief->owner);
         $cable = array_filter($machine->devices, static fn (Device $device): bool => str_contains($device->name, 'wired')) !== [];
         $firstBoot = FirstBoot::plan($system, $drivers->offlineFacts(), $cable);
 
@@ -80,7 +83,7 @@ final class JobPlanner
             blockers: [...$all->blockers, ...$layoutBlockers],
             questions: self::heaviest($all->questions),
             decisions: [...$all->decisions, ...$layoutDecisions],
-            steps: Planner::order($steps, $all->initial),
+            steps: Planner::order($steps, $all->initial, array_map(static fn (Question $question): string => Fact::answered($question->fact), $held)),
             gather: $all->gather,
             initial: $all->initial,
             layouts: $layouts,
@@ -102,6 +105,18 @@ final class JobPlanner
         }
 
         return new Image(SystemDefaults::image($given));
+    }
+
+    /**
+     * What nobody knows yet holds the erasing back until it is answered.
+     *
+     * @param  list<Question>  $questions
+     * @return list<Gate>
+     */
+    private static function answerGates(array $questions): array
+    {
+        return array_map(static fn (Question $question): Gate => new Gate("answer-{$question->fact}", Fact::answered($question->fact), "Answer first: {$question->text}", ''),
+            array_values(array_filter($questions, static fn (Question $question): bool => $question->holds)));
     }
 
     private static function imageQuestions(Brief $brief): Contribution

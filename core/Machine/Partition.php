@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Machine;
 
 use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\PartitionType;
 
 /** One partition as a tool reported it; what the tool did not say is null. */
 final readonly class Partition
@@ -25,6 +26,10 @@ final readonly class Partition
     /** What a person would call it. */
     public function title(): string
     {
-        return $this->label ?? ($this->encrypted ? 'encrypted volume' : ($this->fileSystem ?? 'unnamed')).' · '.$this->name;
+        return $this->label ?? match (true) {
+            $this->encrypted => 'encrypted volume',
+            PartitionType::fromGuid((string) $this->type) !== null => PartitionType::fromGuid((string) $this->type)->title(),
+            default => $this->fileSystem ?? 'unnamed',
+        };
     }
 }

@@ -83,6 +83,12 @@ final class Fact
         return "put-back.{$entry}";
     }
 
+    /** The fact that an open question is answered; it holds once the path is computed without it. */
+    public static function answered(string $question): string
+    {
+        return "answered.{$question}";
+    }
+
     /** "the backup is verified or waived": for refusals and gates. */
     public static function spoken(string $fact): string
     {
@@ -121,6 +127,7 @@ final class Fact
             self::HANDED_OVER => 'the machine is handed over',
             default => match (true) {
                 str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
+                str_starts_with($fact, 'answered.') => 'an open question of this job is answered',
                 str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),
                 default => str_replace(['.', '-'], ' ', $fact),
             },

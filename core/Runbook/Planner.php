@@ -15,11 +15,12 @@ final class Planner
     /**
      * @param  list<Step>  $steps
      * @param  list<string>  $initial  facts that hold at the start
+     * @param  list<string>  $external  facts that no step brings about: an answer does, with a new plan
      * @return list<Step>
      *
      * @throws OrderImpossible
      */
-    public static function order(array $steps, array $initial = []): array
+    public static function order(array $steps, array $initial = [], array $external = []): array
     {
         $byId = [];
         foreach ($steps as $step) {
@@ -28,7 +29,7 @@ final class Planner
             }
             $byId[$step->id] = $step;
         }
-        $waitsFor = self::edges($byId, $initial);
+        $waitsFor = self::edges($byId, [...$initial, ...$external]);
         $rank = [];
         foreach ($steps as $index => $step) {
             $rank[$step->id] = [$step->stage->order(), $index];

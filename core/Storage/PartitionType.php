@@ -13,6 +13,28 @@ enum PartitionType: string
     case Recovery = 'recovery';
     case LinuxFilesystem = 'linux-filesystem';
 
+    /** The type a GUID names, in any case; null for one that is not ours. */
+    public static function fromGuid(string $guid): ?self
+    {
+        foreach (self::cases() as $type) {
+            if (strcasecmp($type->guid(), $guid) === 0) {
+                return $type;
+            }
+        }
+
+        return null;
+    }
+
+    public function title(): string
+    {
+        return match ($this) {
+            self::EfiSystem => 'EFI system',
+            self::BasicData => 'data',
+            self::LinuxFilesystem => 'Linux filesystem',
+            default => $this->value,
+        };
+    }
+
     public function guid(): string
     {
         return match ($this) {

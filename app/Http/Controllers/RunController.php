@@ -6,7 +6,7 @@ use App\Actions\WalkStep;
 use App\Bridge\BellBridge;
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use Cobblestone\Runbook\StepState;
+use App\View\CoreSample;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,8 +26,21 @@ final class RunController
             'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
-            'running' => $progress->state($step) === StepState::Running, 'now' => (int) now()->timestamp,
+            'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
+    }
+
+    /**
+     * The core of the device that the step writes to, if it writes to one.
+     *
+     * @param  array<string, mixed>  $layouts
+     * @return array<string, mixed>|null
+     */
+    private static function core(array $layouts, string $step): ?array
+    {
+        $which = ['media.write' => 'stick', 'target.erase' => 'target', 'target.find' => 'target'][$step] ?? null;
+
+        return $which === null ? null : (CoreSample::of([$which => $layouts[$which]])[0] ?? null);
     }
 
     public function act(Job $job, string $step, string $action, Request $request, WalkStep $walk): RedirectResponse

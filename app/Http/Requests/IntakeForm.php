@@ -32,7 +32,7 @@ final class IntakeForm
             $brief['catalogue'] = $before['catalogue'];
         }
         $brief['machine'] = $this->facts($machine);
-        $brief = [...$brief, ...$this->image($before)];
+        $brief = [...$brief, ...$this->image($before, $machine)];
         $backup = $this->backup();
         if ($backup !== []) {
             $brief['backup'] = $backup;
@@ -102,11 +102,12 @@ final class IntakeForm
 
     /**
      * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $machine
      * @return array<string, mixed>
      */
-    private function image(array $before): array
+    private function image(array $before, array $machine): array
     {
-        $id = $this->text('image');
+        $id = $this->text('image') ?? (isset($before['image']) ? null : $this->usualImage($machine));
         if ($id !== null && $id !== 'other') {
             $image = $this->catalogue->all('images')[$id] ?? null;
 
@@ -121,6 +122,12 @@ final class IntakeForm
         $described = is_array($before['image'] ?? null) ? $before['image'] : [];
 
         return ['system' => ['name' => $this->text('system_name')], 'image' => [...array_diff_key($described, ['name' => 1, 'bytes' => 1]), 'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'), 'bytes' => $this->size('image_bytes', 'image.bytes') ?? throw BriefFault::at('image.bytes', 'how large is the image file? A number with a unit will do, such as "3.6 GB".')]];
+    }
+
+    /** @param array<string, mixed> $machine */
+    private function usualImage(array $machine): ?string
+    {
+        return isset($machine['model']) ? ($this->catalogue->machine($machine['model'])['usual_image'] ?? null) : null;
     }
 
     /** @return array<string, mixed> */

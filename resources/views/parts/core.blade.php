@@ -4,6 +4,7 @@
 <figure class="core">
 <figcaption><b>{{ $core['title'] }}</b> · <span title="{{ \Cobblestone\Quantity\Bytes::of($core['bytes'])->exact() }}">{{ \Cobblestone\Quantity\Bytes::of($core['bytes'])->decimal() }}, shown as {{ \Cobblestone\Quantity\Bytes::of($core['bytes'])->binary() }}</span>. {{ $core['note'] }}</figcaption>
 <svg viewBox="0 0 360 {{ $d->height() }}" role="img" aria-label="{{ $core['title'] }}, cut open: left as it is now, right as it will be. The table below says the same.">
+@include('parts.textures')
 <text class="side" x="{{ $left + $width / 4 }}" y="16">now</text><text class="side" x="{{ $left + $width * 0.75 }}" y="16">after</text>
 @foreach ($d->bands as $band)
 <path class="band {{ $band['role'] }}" d="{{ $band['path'] }}"/>
@@ -18,7 +19,7 @@
 <path class="rim" d="M{{ $left - 3 }} {{ $d->depth(0) }}H{{ $left + $width + 3 }}M{{ $left - 3 }} {{ $d->depth($core['bytes']) }}H{{ $left + $width + 3 }}"/>
 <path class="cut" d="M{{ $left + $width / 2 }} {{ $d->depth(0) - 8 }}V{{ $d->depth($core['bytes']) + 8 }}"/>
 </svg>
-<p class="fine">Depth grows with place to the power {{ \App\Drawing\CoreDrawing::EXPONENT }}, so small parts stay visible. Teeth: lost.</p>
+<p class="fine">{{ $d->legend() }} Teeth: lost. Depth grows with place to the power {{ \App\Drawing\CoreDrawing::EXPONENT }}, so small parts stay visible.</p>
 <details><summary>Exact places</summary>
 <div class="table-responsive"><table class="plain"><thead><tr><th></th><th>part</th><th class="num">first sector</th><th class="num">sectors</th><th class="num">bytes</th></tr></thead><tbody>
 @foreach ($core['now'] ?? [] as $part)<tr><td>now</td><td>{{ $part['name'] }}</td><td class="num">{{ $part['first_sector'] ?? '–' }}</td><td class="num">{{ $part['sectors'] ?? '–' }}</td><td class="num">{{ number_format($part['bytes'], 0, '.', ' ') }}</td></tr>@endforeach

@@ -1,7 +1,7 @@
 <ol class="path" aria-label="Path of the job, {{ count($progress->plan->steps) }} stones">
 @foreach ($items as $item)
 @if ($item['kind'] === 'gate')
-<li class="gate {{ $item['open'] ? 'open' : 'shut' }}"><svg width="22" height="62" viewBox="0 0 22 62" role="img"><title>Gate. {{ $item['text'] }}</title><path d="M5 2V58M17 2V58"/>@if ($item['open'])<path d="M5 12L15 3"/>@else<path d="M5 12H17M5 20H17"/>@endif</svg></li>
+<li class="gate {{ $item['open'] ? 'open' : 'shut' }}"><svg width="22" height="62" viewBox="0 0 22 62" role="img"><title>Gate. {{ $item['text'] }}</title><path d="M5 2V58M17 2V58"/>@if ($item['open'])<path d="M5 12L15 3"/>@else<path d="M5 16H17"/>@endif</svg></li>
 @elseif ($item['kind'] === 'ring')
 <li class="ring"><svg width="16" height="54" viewBox="0 0 16 54" role="img"><title>restart</title><circle cx="8" cy="27" r="6"/></svg></li>
 @else

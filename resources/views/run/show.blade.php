@@ -18,7 +18,7 @@
 <section class="stone-card {{ $state->value }} {{ $step->isOneWay() ? 'one-way' : '' }}" data-space="{{ $open && ! $step->isOneWay() && $step->evidence === [] && $state !== \Cobblestone\Runbook\StepState::Trouble ? 'done' : ($open && $step->evidence !== [] ? 'evidence' : 'no') }}">
 <div class="card-head"><h1>{{ $step->title }}</h1>
 <div class="timer">@if ($started && ! $closed)<b class="clock" data-since="{{ $started }}" data-likely="{{ $step->time->likely->seconds }}" data-high="{{ $step->time->high->seconds }}">0:00</b><small>expected {{ $step->time->likely->label() }} · worry after {{ $step->time->high->label() }}</small>@else<small>{{ $closed ? ($state === \Cobblestone\Runbook\StepState::Waived ? 'fell away with a waiver' : 'laid') : 'about '.$step->time->likely->label() }}</small>@endif</div></div>
-<p class="meta">{{ $step->presence->title() }}{{ $step->isOneWay() ? ' · one-way' : '' }}{{ $step->needs ? ' · needs '.implode(', ', $step->needs) : '' }}{{ ($tries = $progress->tries($step)) > 1 ? " · try {$tries}" : '' }}</p>
+<p class="meta">{{ $step->presence->title() }}{{ $step->isOneWay() ? ' · one-way' : '' }}{{ ($needs = array_diff($step->needs, ['hands'])) ? ' · needs '.implode(', ', $needs) : '' }}{{ ($tries = $progress->tries($step)) > 1 ? " · try {$tries}" : '' }}</p>
 @if ($progress->isOverdue($step, $now))
 <div class="overdue" role="status"><b>Longer than it should.</b> {{ $step->waiting ? 'Usual is: '.implode('; ', $step->waiting->usual).'. Next: '.$step->waiting->nextTest : 'Look what is holding it up; note a problem if something is wrong.' }}</div>
 @elseif ($step->waiting && ! $closed && $started)
@@ -27,6 +27,7 @@
 @if (($trouble = $progress->trouble($step)) !== null)<div class="wrong trouble"><b>Problem:</b> {{ $trouble }}
 @if ($step->waiting)<br><b>Next test:</b> {{ $step->waiting->nextTest }}@endif</div>@endif
 @include('parts.step')
+@if ($core)<div class="run-core">@include('parts.core')</div>@endif
 @error('step')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @if ($mayWork && ! $closed)
 @if ($missing !== [])<p class="waits"><b>You can read this ahead.</b> It starts when {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $missing)) }}.</p>@endif
@@ -35,6 +36,7 @@
 <section class="gate-card" aria-label="Closed gate"><h2><svg width="26" height="30" viewBox="0 0 26 30" aria-hidden="true"><path d="M4 2V28M22 2V28M4 8H22M4 16H22"/></svg>Gate shut: {{ $gate->title }}</h2>
 @if ($opener && $opener->evidence !== [] && $progress->missing($opener) === [])
 @include('run.evidence', ['for' => $opener, 'button' => 'Open the gate'])
+@elseif (! $opener)<p>An answer on <a href="/jobs/{{ $job->id }}">the job's page</a> opens it.</p>
 @elseif ($opener)<p>It opens with the stone <a href="?stone={{ $opener->id }}">{{ $opener->title }}</a>@if ($progress->missing($opener) !== []), which itself waits until {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $progress->missing($opener))) }}@endif.</p>@endif
 @if (in_array(auth()->user()->role, $gate->waivableBy, true))
 <details @if ($errors->hasAny(['agreed_by'])) open @endif><summary>Waive it in writing</summary><form method="post" action="{{ $action('waive') }}">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><input type="hidden" name="gate" value="{{ $gate->id }}">

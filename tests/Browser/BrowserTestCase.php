@@ -1,0 +1,203 @@
+<?php
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+/** Runs the application in PHP's built-in server and Chromium through chromedriver, all on loopback. */
+abstract class BrowserTestCase extends TestCase
+{
+    private static ?Process $server = null;
+
+    private static ?Process $driver = null;
+
+    private static string $baseUrl = '';
+
+    private static string $driverUrl = '';
+
+    private static string $scratch = '';
+
+    private ?RemoteWebDriver $browser = null;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+
+        if (self::$server === null) {
+            self::startProcesses();
+        }
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser?->quit();
+        $this->browser = null;
+
+        parent::tearDown();
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::stop(self::$driver);
+        self::stop(self::$server);
+        self::$driver = self::$server = null;
+        if (self::$scratch !== '') {
+            (new \Illuminate\Filesystem\Filesystem)->deleteDirectory(self::$scratch);
+        }
+
+        parent::tearDownAfterClass();
+    }
+
+    public function browser(): RemoteWebDriver
+    {
+        if ($this->browser === null) {
+            $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments([
+                '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+                '--disable-background-networking', '--disable-component-update', '--disable-sync',
+                '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1',
+                '--window-size=1280,800', '--user-data-dir='.self::$scratch.'/profile-'.bin2hex(random_bytes(4)),
+            ]);
+            $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
+            $this->browser = RemoteWebDriver::create(self::$driverUrl, $capabilities, 20_000, 60_000);
+            $this->resize(1280, 800);
+        }
+
+        return $this->browser;
+    }
+
+    public function resize(int $width, int $height): void
+    {
+        $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+        ]);
+    }
+
+    /** Presses keys as a person does, wherever the focus is. */
+    public function press(string ...$keys): void
+    {
+        $this->browser()->getKeyboard()->sendKeys($keys);
+    }
+
+    /** Waits until the page shows a text. */
+    public function see(string $text, int $seconds = 8): void
+    {
+        $this->browser()->wait($seconds, 60)->until(
+            fn (RemoteWebDriver $browser): bool => str_contains((string) $browser->executeScript('return document.body.innerText'), $text),
+            "The page does not show \"{$text}\"."
+        );
+    }
+
+    public function text(): string
+    {
+        return (string) $this->browser()->executeScript('return document.body.innerText');
+    }
+
+    public function path(): string
+    {
+        return (string) $this->browser()->executeScript('return location.pathname + location.search');
+    }
+
+    public function signIn(string $login): void
+    {
+        $this->visit('/login');
+        $this->browser()->findElement(WebDriverBy::id('login'))->sendKeys($login);
+        $this->browser()->findElement(WebDriverBy::id('password'))->sendKeys("quillport\n");
+        $this->see('Bench');
+    }
+
+    /** @return list<string> serious accessibility faults that axe finds, with where */
+    public function axe(): array
+    {
+        $this->browser()->executeScript((string) file_get_contents(base_path('node_modules/axe-core/axe.min.js')));
+        $this->browser()->manage()->timeouts()->setScriptTimeout(30);
+        $found = $this->browser()->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ") + " " + (n.any[0]?.message || "")).slice(0, 4).join(" | "))));');
+
+        return array_values((array) $found);
+    }
+
+    public function visit(string $path): RemoteWebDriver
+    {
+        return $this->browser()->get(self::$baseUrl.$path);
+    }
+
+    private static function startProcesses(): void
+    {
+        self::$scratch = sys_get_temp_dir().'/browser-'.getmypid();
+        mkdir(self::$scratch);
+
+        [$webPort, $driverPort] = [self::freePort(), self::freePort()];
+        self::$baseUrl = "http://127.0.0.1:{$webPort}";
+        self::$driverUrl = "http://127.0.0.1:{$driverPort}";
+
+        self::$server = new Process(
+            ['setsid', PHP_BINARY, '-S', "127.0.0.1:{$webPort}", base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')],
+            public_path(),
+            [
+                'APP_ENV' => 'testing',
+                'APP_KEY' => config('app.key'),
+                'APP_URL' => self::$baseUrl,
+                'APP_CONFIG_CACHE' => 'bootstrap/cache/config.testing.php',
+                'APP_ROUTES_CACHE' => 'bootstrap/cache/routes.testing.php',
+                'VIEW_COMPILED_PATH' => config('view.compiled'),
+                'DB_DATABASE' => config('database.connections.pgsql.database'),
+                'DB_PORT' => (string) config('database.connections.pgsql.port'),
+                'DB_PASSWORD' => config('database.connections.pgsql.password'),
+                'LOG_CHANNEL' => 'single',
+                'SESSION_DRIVER' => 'database',
+                'CACHE_STORE' => 'database',
+                'QUEUE_CONNECTION' => 'sync',
+                'PHP_CLI_SERVER_WORKERS' => '4',
+            ],
+            timeout: null,
+        );
+        self::$driver = new Process(['setsid', '/usr/bin/chromedriver', "--port={$driverPort}", '--log-level=WARNING'], timeout: null);
+
+        foreach ([[self::$server, $webPort], [self::$driver, $driverPort]] as [$process, $port]) {
+            $process->disableOutput();
+            $process->start();
+            self::waitFor($process, $port);
+        }
+    }
+
+    /** The built-in server's workers outlive their parent, so the whole process group (made by setsid) is ended. */
+    private static function stop(?Process $process): void
+    {
+        if ($process !== null && ($pid = $process->getPid()) !== null) {
+            posix_kill(-$pid, SIGTERM);
+            $process->stop(3);
+        }
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No free port.');
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+
+    private static function waitFor(Process $process, int $port): void
+    {
+        for ($i = 0; $i < 100; $i++) {
+            if (! $process->isRunning()) {
+                throw new RuntimeException('Did not start: '.$process->getCommandLine());
+            }
+            if ($socket = @fsockopen('127.0.0.1', $port, $code, $message, 0.2)) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(50_000);
+        }
+
+        throw new RuntimeException("Nothing answers on port {$port}.");
+    }
+}

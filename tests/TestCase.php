@@ -1,0 +1,29 @@
+<?php
+
+namespace Tests;
+
+use App\Actions\DemoWorld;
+use App\Actions\OpenJob;
+use App\Catalogue\CatalogueFolder;
+use App\Catalogue\CatalogueStore;
+use App\Documents\BriefDocument;
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+
+abstract class TestCase extends BaseTestCase
+{
+    /** @return array<string, User> the demo people, and the demo catalogue stored */
+    public function bench(): array
+    {
+        app(CatalogueStore::class)->replace(CatalogueFolder::read(base_path('catalogue'))->catalogue()->toArray());
+
+        return app(DemoWorld::class)->people();
+    }
+
+    /** A job opened from one of the guide's briefs. */
+    public function jobFrom(string $brief, User $user): Job
+    {
+        return app(OpenJob::class)->handle($user, BriefDocument::fromFile(base_path("docs/guide/briefs/{$brief}.yaml")))->refresh();
+    }
+}
