@@ -27,7 +27,7 @@ final class JobSummary
         foreach ($progress->plan->steps as $step) {
             $state = $progress->state($step);
             $startedAt = $progress->startedAt($step);
-            $begun = $begun || $state === StepState::Done || $startedAt !== null;
+            $begun = $begun || $startedAt !== null || in_array($state, [StepState::Done, StepState::Trouble], true);
             if ($state->isClosed()) {
                 $done++;
 

@@ -27,9 +27,11 @@ final readonly class ChangePlan
             self::add($wanted, $need, $settings, []);
         }
         $changes = [];
+        // A setting that a described model does not have cannot be looked at: what is assumed of it stands.
         foreach ($wanted as $id => $need) {
             $was = $machine->fact("firmware.{$id}");
-            if (! ($was->isKnown() && $was->is($need->value))) {
+            $absent = $settings !== [] && ! isset($settings[$id]);
+            if (! ($was->is($need->value) && ($was->isKnown() || $absent))) {
                 $changes[$id] = ['setting' => $settings[$id] ?? Setting::undescribed($id), 'need' => $need, 'was' => $was];
             }
         }

@@ -30,7 +30,7 @@ final class LsblkReader
     {
         $drives = [];
         $entries = $this->entries($text);
-        $this->detailed = self::showsContents($entries);
+        $this->detailed = LsblkContents::areShown($entries);
         foreach ($entries as $index => $entry) {
             if (! is_array($entry)) {
                 $this->notes[] = 'Entry '.($index + 1).' of blockdevices is not a device and was left out.';
@@ -81,7 +81,7 @@ final class LsblkReader
 
             return null;
         }
-        $size = $this->size($entry, 'size', $name);
+        $size = self::bytes($entry, 'size', $name, $this->notes);
         if ($size === null || $size->count === 0) {
             $this->notes[] = $size === null ? "{$name}: left out, its size cannot be used." : "{$name}: 0 bytes, a reader with no medium in it; left out.";
 
@@ -106,40 +106,8 @@ final class LsblkReader
             table: self::text($entry, 'pttype'),
             partitions: LsblkPartitions::read($children, $size, $logical, $name, $this->notes),
             detailed: $this->detailed,
-            wholeFileSystem: self::text($entry, 'fstype') ?? (self::isInUse($entry) ? 'in use' : null),
+            wholeFileSystem: self::text($entry, 'fstype') ?? (LsblkContents::areInUse($entry) ? 'in use' : null),
         );
-    }
-
-    /**
-     * Without the right to look, lsblk prints null for every table and file system; only where it shows one anywhere is "none" a finding.
-     *
-     * @param  list<mixed>  $entries
-     */
-    private static function showsContents(array $entries): bool
-    {
-        foreach ($entries as $entry) {
-            if (! is_array($entry)) {
-                continue;
-            }
-            $children = is_array($entry['children'] ?? null) ? array_values($entry['children']) : [];
-            if (self::text($entry, 'pttype') !== null || self::text($entry, 'fstype') !== null || self::showsContents($children)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @param array<mixed> $entry */
-    private static function isInUse(array $entry): bool
-    {
-        return LsblkPartitions::mountpoints($entry) !== [] || self::number($entry, 'fsused') !== null;
-    }
-
-    /** @param array<mixed> $entry */
-    private function size(array $entry, string $key, string $name): ?Bytes
-    {
-        return self::bytes($entry, $key, $name, $this->notes);
     }
 
     /**

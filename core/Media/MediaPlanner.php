@@ -12,6 +12,7 @@ use Cobblestone\Machine\Port;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\GatherItem;
@@ -46,12 +47,9 @@ final class MediaPlanner
      */
     private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine): MediaPlan
     {
-        $bytes = $image->expanded();
-        if ($bytes === null) {
-            return new MediaPlan(WriteMode::Raw, null, null, null, new Contribution(decisions: $decisions, questions: [
-                new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it', 'M2', 85, true),
-            ]));
-        }
+        $expanded = $image->expanded() ?? self::typedSize($machine);
+        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; until then the compressed size is all that is sure', 'M2', 85, true)];
+        $bytes = $expanded ?? $image->size();
         $choice = StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
         $rates = self::hostRates($policy, $choice->stick);
         if ($image->kind() === 'raw-compressed') {
@@ -63,7 +61,7 @@ final class MediaPlanner
         $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $bytes, $write, $verify, null, null, $policy);
 
         return new MediaPlan(WriteMode::Raw, $choice->stick, $choice->stick === null ? null : self::rawLayout($image, $choice->stick, $bytes), null,
-            new Contribution($steps, $decisions, gather: self::gather($choice, $connectors), blockers: self::blockers($choice, $sticks)));
+            new Contribution($steps, $decisions, $questions, self::gather($choice, $connectors), blockers: self::blockers($choice, $sticks)));
     }
 
     /**
@@ -90,6 +88,17 @@ final class MediaPlanner
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
             gather: self::gather($choice, $connectors),
             blockers: [...array_filter([$fileSystem->blocker]), ...$blockers, ...self::blockers($choice, $sticks)]));
+    }
+
+    /** The expanded size as somebody answered it. */
+    private static function typedSize(Machine $machine): ?Bytes
+    {
+        $typed = $machine->fact('image.expanded_bytes')->value;
+        try {
+            return is_int($typed) || is_string($typed) ? Bytes::parse($typed) : null;
+        } catch (InvalidQuantity) {
+            return null;
+        }
     }
 
     /** @return array{0: array<string, mixed>|null, 1: list<string>} */

@@ -78,10 +78,10 @@ final readonly class Bytes implements JsonSerializable
         return $portion->count === 0 ? throw InvalidQuantity::negative('A portion must be at least one byte; it', 0) : intdiv($this->count + $portion->count - 1, $portion->count);
     }
 
-    /** This many bytes and a share more, rounded up. $share 0.10 is ten percent. */
+    /** This many bytes and a share more, rounded up. $share 0.10 is ten percent; it counts to the thousandth, in whole numbers. */
     public function withMargin(float $share): self
     {
-        return new self((int) ceil($this->count * (1 + $share)));
+        return new self($this->count + intdiv($this->count * (int) round($share * 1000) + 999, 1000));
     }
 
     public function isMoreThan(self $other): bool

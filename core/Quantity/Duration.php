@@ -31,9 +31,10 @@ final readonly class Duration
         return self::seconds((int) ceil(round($this->seconds * $factor, 6)));
     }
 
+    /** Minutes to the thousandth, so that whole seconds come back unchanged. */
     public function inMinutes(): float
     {
-        return round($this->seconds / 60, 1);
+        return round($this->seconds / 60, 3);
     }
 
     /** "40 s", "14 min", "1 h 11": what a person at the bench reads. */

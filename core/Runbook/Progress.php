@@ -45,7 +45,7 @@ final class Progress
         foreach ($entries as $entry) {
             $this->apply($entry);
         }
-        $this->facts = $this->foldFacts();
+        $this->facts = HeldFacts::of($plan, $this->done, array_keys($this->waivedSteps));
     }
 
     /** @param list<LogEntry> $entries oldest first */
@@ -230,29 +230,5 @@ final class Progress
                 }
             }
         }
-    }
-
-    /** @return list<string> */
-    private function foldFacts(): array
-    {
-        $facts = array_fill_keys($this->plan->initial, true);
-        $order = $this->done;
-        asort($order);
-        foreach ($this->waivedSteps as $id => $true) {
-            foreach ($this->plan->step($id)->after ?? [] as $fact) {
-                $facts[$fact] = true;
-            }
-        }
-        foreach (array_keys($order) as $id) {
-            $step = $this->plan->step($id);
-            foreach ($step->after ?? [] as $fact) {
-                $facts[$fact] = true;
-            }
-            foreach ($step->removes ?? [] as $fact) {
-                unset($facts[$fact]);
-            }
-        }
-
-        return array_keys($facts);
     }
 }

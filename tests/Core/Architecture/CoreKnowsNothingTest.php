@@ -1,0 +1,34 @@
+<?php
+
+use Tests\Support\Demo;
+
+/** @return iterable<string, array{string}> */
+function coreFiles(): iterable
+{
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(Demo::root().'/core', FilesystemIterator::SKIP_DOTS)) as $file) {
+        yield substr((string) $file, strlen(Demo::root()) + 1) => [(string) $file];
+    }
+}
+
+/** Functions that reach the clock, chance, files, the network or the surroundings. */
+const OUTSIDE = ['time', 'microtime', 'hrtime', 'date', 'gmdate', 'mktime', 'strtotime', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'uniqid', 'shuffle', 'array_rand', 'file_get_contents', 'file_put_contents', 'fopen', 'file', 'glob', 'scandir', 'is_file', 'is_dir', 'unlink', 'mkdir', 'exec', 'shell_exec', 'system', 'passthru', 'proc_open', 'popen', 'getenv', 'putenv', 'curl_init', 'fsockopen', 'stream_socket_client', 'mail', 'header', 'session_start', 'env', 'config', 'app', 'now', 'request', 'auth'];
+
+it('knows nothing outside itself', function (string $file) {
+    $tokens = PhpToken::tokenize((string) file_get_contents($file));
+    $code = array_values(array_filter($tokens, fn (PhpToken $token) => ! $token->is([T_WHITESPACE, T_COMMENT, T_DOC_COMMENT])));
+    foreach ($code as $index => $token) {
+        if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED])) {
+            expect(ltrim($token->text, '\\'))->toMatch('/^(Cobblestone\\\\|(Normalizer)$)/', basename($file).' uses '.$token->text);
+        }
+        if ($token->is(T_STRING) && ($code[$index + 1]->text ?? '') === '(' && ! in_array($code[$index - 1]->text, ['->', '?->', '::', 'function', 'new'], true)) {
+            expect(OUTSIDE)->not->toContain(strtolower($token->text), basename($file).' calls '.$token->text.'()');
+        }
+        expect($token->is(T_VARIABLE) && str_starts_with($token->text, '$_'))->toBeFalse();
+        expect($token->text === 'DateTimeImmutable' || $token->text === 'DateTime')->toBeFalse();
+    }
+})->with(fn () => coreFiles());
+
+it('keeps one idea in a file, and every file strict', function (string $file) {
+    $lines = file($file);
+    expect(count($lines))->toBeLessThanOrEqual(250)->and($lines[2])->toBe("declare(strict_types=1);\n");
+})->with(fn () => coreFiles());

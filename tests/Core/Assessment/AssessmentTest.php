@@ -1,0 +1,96 @@
+<?php
+
+use Cobblestone\Assessment\BackupEvidence;
+use Cobblestone\Job\BriefFault;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Refused;
+use Tests\Support\Demo;
+
+function decision(Plan $plan, string $id): Cobblestone\Runbook\Decision
+{
+    return array_values(array_filter($plan->decisions, fn ($decision) => $decision->id === $id))[0];
+}
+
+$proof = ['files_source' => '11 840', 'files_copy' => '11840', 'bytes_source' => '24117248000', 'bytes_copy' => '24117248000', 'checksums' => 'equal', 'samples' => '3'];
+
+it('takes a backup as proven when count, bytes, checksums and samples say so', function () use ($proof) {
+    BackupEvidence::check($proof);
+    expect(array_map(fn ($evidence) => $evidence->id, BackupEvidence::wanted()))->toBe(array_keys($proof));
+});
+
+it('says which part of the proof is missing', function (array $change, string $field, string $sentence) use ($proof) {
+    try {
+        BackupEvidence::check([...$proof, ...$change]);
+        $this->fail();
+    } catch (Refused $e) {
+        expect($e->field)->toBe($field)->and($e->getMessage())->toContain($sentence);
+    }
+})->with([
+    [['files_copy' => '11839'], 'files_copy', 'The copy has 11839 files, the original folders 11840'], [['bytes_copy' => '24117247999'], 'bytes_copy', 'differ by 1 bytes'], [['checksums' => 'differ'], 'checksums', 'all checksums are equal'], [['checksums' => 'not-made'], 'checksums', 'equal'],
+    [['samples' => '2'], 'samples', 'at least 3'], [['files_source' => '0', 'files_copy' => '0'], 'files_source', 'no files proves nothing'],
+]);
+
+it('gates both the firmware and the erasing while a chip-bound drive has something to keep', function () {
+    $plan = Demo::plan('fairlead-13');
+    expect($plan->step('firmware.set')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.check-backup')->and($plan->step('target.erase')?->before)->toContain(Fact::BACKUP_DETACHED);
+});
+
+it('leaves the firmware free where its change cannot lock anything', function (string $state) {
+    $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => $state]]]);
+    expect($plan->step('firmware.set')?->gates)->toBe([])->and($plan->step('target.erase')?->gates)->toHaveCount(1);
+})->with(['none', 'key-in-clear', 'passphrase']);
+
+it('asks how the drive is protected only where the answer decides something', function () {
+    $asks = fn (Plan $plan) => in_array('drive.encryption', array_map(fn ($question) => $question->fact, $plan->questions), true);
+    expect($asks(Demo::plan('capstan-t3')))->toBeTrue()->and($asks(Demo::plan('fairlead-13')))->toBeFalse()->and($asks(Demo::plan('pocket-lantern')))->toBeFalse()
+        ->and(decision(Demo::plan('fairlead-13'), 'assess.encryption')->chosen)->toContain('nothing to decrypt')->and(decision(Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'none']]]), 'assess.encryption')->chosen)->toBe('none');
+});
+
+it('has no backup gate for a blank drive', function () {
+    $blank = json_encode(['blockdevices' => [['name' => 'nvme0n1', 'size' => 256060514304, 'type' => 'disk', 'serial' => 'BLANK-1', 'pttype' => null], ['name' => 'sda', 'size' => 9, 'type' => 'disk', 'rm' => true, 'pttype' => 'dos']]]);
+    $plan = Demo::plan('fairlead-13', ['machine' => ['lsblk' => $blank, 'facts' => []]]);
+    expect($plan->step('target.erase')?->gates)->toBe([])->and($plan->step('protect.back-up'))->toBeNull()->and($plan->step('target.erase')?->confirmation?->loses)->toBe('nothing: the drive is blank')->and($plan->verdict()->value)->toBe('go')->and($plan->questions)->toBe([]);
+});
+
+it('opens the gate by the owner\'s word where nothing is kept', function () {
+    $plan = Demo::plan('pocket-lantern');
+    expect($plan->step('protect.back-up'))->toBeNull()->and($plan->step('protect.owner-word')?->after)->toContain(Fact::BACKUP_SETTLED)->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.owner-word')->and($plan->step('target.erase')?->gates[0]->waivableBy)->toBe([]);
+});
+
+it('stops where the backup does not fit or would go onto the erased drive', function () {
+    $short = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Small', 'free_bytes' => 26_528_972_799]]]);
+    $fits = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Small', 'free_bytes' => 26_528_972_800]]]);
+    $same = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Itself', 'serial' => 'SM3-2207-88415D']]]);
+    expect($short->verdict()->value)->toBe('stop')->and($short->blockers[0])->toContain('short by 1 B')->and($fits->blockers)->toBe([])->and($same->blockers[0])->toContain('is the drive that is erased');
+});
+
+it('times the copy at the slower end plus the files', function () {
+    expect(Demo::plan('fairlead-13')->step('protect.back-up')?->time->likely->seconds)->toBe((int) ceil(24_117_248_000 / 120_000_000) + 178);
+    expect(Demo::plan('fairlead-13', ['backup' => ['source_mb_s' => 60]])->step('protect.back-up')?->time->likely->seconds)->toBe((int) ceil(24_117_248_000 / 60_000_000) + 178);
+});
+
+it('counts the used part of the drive where no size is given, and says so where nothing is known', function () {
+    $brief = fn (array $backup) => Demo::plan('fairlead-13', ['backup' => ['bytes' => null, 'files' => null, ...$backup]]);
+    expect(decision(Demo::plan('capstan-t3', ['backup' => ['bytes' => null, 'files' => null]]), 'assess.backup')->reasons[0])->toContain('148.2 GB in the used part');
+    expect(decision($brief([]), 'assess.backup')->reasons[0])->toContain('not known yet');
+    expect(fn () => $brief(['bytes' => 'lots']))->toThrow(BriefFault::class, 'backup.bytes');
+    expect(fn () => $brief(['destination' => ['name' => 'x', 'free_bytes' => '5G']]))->toThrow(BriefFault::class, 'backup.destination.free_bytes');
+});
+
+it('asks for the key of an encrypted drive that stays', function () {
+    $brief = Demo::brief('capstan-t3');
+    $plan = Demo::plan('capstan-t3', ['machine' => ['lsblk' => str_replace('"fstype": "ext4",'."\n".'          "label": "Timetables",', '"fstype": "crypto_LUKS",'."\n".'          "label": "Timetables",', $brief['machine']['lsblk'])]]);
+    expect($plan->step('protect.key-sda')?->evidence[0]->id)->toBe('key_kept')->and($plan->step('target.erase')?->before)->toContain('encryption.key-sda')->and($plan->step('protect.key-sdb'))->toBeNull();
+});
+
+it('holds hard floors against the machine only where they are known', function (array $facts, string $sentence) {
+    $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => $facts]]);
+    expect($plan->verdict()->value)->toBe('stop')->and(implode(' ', $plan->blockers))->toContain($sentence);
+})->with([[['architecture' => 'arm-64'], 'made for x86-64, this machine is arm-64'], [['memory_bytes' => 4_294_967_295], 'needs 4.0 GiB of memory'], [['firmware.kind' => 'bios'], 'starts only by UEFI']]);
+
+it('takes memory and drive that just meet the floor', function () {
+    $disk = fn (int $bytes) => (string) json_encode(['blockdevices' => [['name' => 'sda', 'size' => $bytes, 'type' => 'disk', 'serial' => 'S-1234', 'pttype' => 'gpt', 'children' => [['name' => 'sda1', 'size' => 5, 'fstype' => 'ext4']]]]]);
+    $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['memory_bytes' => 4_294_967_296], 'lsblk' => $disk(64_000_000_000)]]);
+    expect($plan->blockers)->toBe([])->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs a drive of 64.0 GB');
+});
