@@ -10,7 +10,7 @@ use RuntimeException;
 /** Somebody else worked on the job since this person's page was made; nothing is overwritten silently. */
 final class ChangedMeanwhile extends RuntimeException
 {
-    /** @param Collection<int, LogEntry> $entries what happened since */
+    /** @param  Collection<int, LogEntry>  $entries what happened since */
     private function __construct(public readonly Job $job, public readonly Collection $entries)
     {
         parent::__construct('This job changed while you were looking at it.');
@@ -22,7 +22,7 @@ final class ChangedMeanwhile extends RuntimeException
         if ($seen === $job->last_entry) {
             return;
         }
-        $since = LogEntry::query()->with('user')->where('job_id', $job->id)->where('id', '>', $seen)->where('kind', '!=', 'note')->orderBy('id')->get();
+        $since = LogEntry::query()->with('user')->where('job_id', $job->id)->where('id', '>', $seen)->where('kind', '!=', 'note')->get()->sortBy('id');
         if ($since->isNotEmpty()) {
             throw new self($job, $since);
         }

@@ -15,7 +15,9 @@ final class DemoWorld
 {
     private const PASSWORD = 'quillport';
 
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk) {}
+    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk)
+    {
+    }
 
     public function load(): void
     {
@@ -37,7 +39,7 @@ final class DemoWorld
     {
         $people = [];
         foreach ([['lead', 'bench lead', 'lead'], ['evening', 'evening technician', 'technician'], ['viewer', 'ferry office', 'viewer']] as [$login, $title, $role]) {
-            $people[$login] = User::create(['login' => $login, 'title' => $title, 'role' => $role, 'password' => self::PASSWORD]);
+            $people[$login] = User::query()->create(['login' => $login, 'title' => $title, 'role' => $role, 'password' => self::PASSWORD]);
         }
 
         return $people;
@@ -58,7 +60,7 @@ final class DemoWorld
         Date::setTestNow();
     }
 
-    /** @param array<string, mixed> $step */
+    /** @param  array<string, mixed>  $step */
     private function lay(Job $job, User $user, array $step): void
     {
         $act = function (string $action, array $input = []) use ($job, $user, $step): void {

@@ -11,12 +11,14 @@ use Cobblestone\Runbook\EntryKind;
 /** Writes one line to a job's log and folds the job's summary anew, in the caller's transaction. */
 final class LogBook
 {
-    public function __construct(private readonly JobBridge $bridge) {}
+    public function __construct(private readonly JobBridge $bridge)
+    {
+    }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
     {
-        $entry = LogEntry::create([
+        $entry = LogEntry::query()->create([
             'job_id' => $job->id, 'user_id' => $user->id, 'revision' => $job->revision, 'role' => $user->role,
             'kind' => $kind->value, 'step' => $step, 'data' => $data, 'created_at' => now(),
         ]);

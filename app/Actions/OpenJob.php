@@ -14,7 +14,9 @@ use Symfony\Component\Yaml\Yaml;
 /** Opens a job from a brief: plans first, stores all or nothing. */
 final class OpenJob
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log) {}
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $brief
@@ -29,8 +31,8 @@ final class OpenJob
         $plan = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($user, $brief, $plan): Job {
-            $job = Job::create(['title' => $brief['title'], 'slot' => $brief['slot'] ?? null, 'brief' => self::yaml($brief), 'summary' => [], 'user_id' => $user->id]);
-            Plan::create(['job_id' => $job->id, 'revision' => 1, 'plan' => $plan->toArray(), 'reason' => 'first path', 'user_id' => $user->id, 'created_at' => now()]);
+            $job = Job::query()->create(['title' => $brief['title'], 'slot' => $brief['slot'] ?? null, 'brief' => self::yaml($brief), 'summary' => [], 'user_id' => $user->id]);
+            Plan::query()->create(['job_id' => $job->id, 'revision' => 1, 'plan' => $plan->toArray(), 'reason' => 'first path', 'user_id' => $user->id, 'created_at' => now()]);
             $job->refresh();
             $this->log->write($job, $user, EntryKind::Created);
 
@@ -38,7 +40,7 @@ final class OpenJob
         });
     }
 
-    /** @param array<string, mixed> $brief */
+    /** @param  array<string, mixed>  $brief */
     public static function yaml(array $brief): string
     {
         return Yaml::dump($brief, 5, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK);

@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\DB;
 /** Plans a job again from a changed brief, as a new revision; finished steps stay finished. */
 final class ReplanJob
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log) {}
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $brief
@@ -29,13 +31,13 @@ final class ReplanJob
         $fresh = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($job, $user, $brief, $fresh, $reason, $seen): PlanDifference {
-            $job = Job::query()->lockForUpdate()->findOrFail($job->id);
+            $job = Job::locked($job->id);
             ChangedMeanwhile::check($job, $seen);
             $progress = $this->bridge->progress($job);
             $plan = Revision::keeping($progress->plan, $fresh, $progress->finished());
             $difference = PlanDifference::between($progress->plan, $plan);
             $job->update(['revision' => $job->revision + 1, 'brief' => OpenJob::yaml($brief), 'title' => $brief['title'], 'slot' => $brief['slot'] ?? null]);
-            Plan::create(['job_id' => $job->id, 'revision' => $job->revision, 'plan' => $plan->toArray(), 'difference' => $difference->toArray(), 'reason' => mb_substr($reason, 0, 400), 'user_id' => $user->id, 'created_at' => now()]);
+            Plan::query()->create(['job_id' => $job->id, 'revision' => $job->revision, 'plan' => $plan->toArray(), 'difference' => $difference->toArray(), 'reason' => mb_substr($reason, 0, 400), 'user_id' => $user->id, 'created_at' => now()]);
             $this->log->write($job, $user, EntryKind::Replanned, null, ['text' => $reason, 'revision' => $job->revision]);
 
             return $difference;

@@ -14,19 +14,20 @@ use Illuminate\Support\Facades\DB;
 /** One action of a person on one stone: the core says whether it may be, the log keeps it. */
 final class WalkStep
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log) {}
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $input  evidence, text, serial, ... as typed
      * @param  int  $seen  id of the newest log entry the person had before them
      *
-     * @throws Refused
      * @throws ChangedMeanwhile
      */
     public function handle(Job $job, User $user, string $stepId, string $action, array $input, int $seen): LogEntry
     {
         return DB::transaction(function () use ($job, $user, $stepId, $action, $input, $seen): LogEntry {
-            $job = Job::query()->lockForUpdate()->findOrFail($job->id);
+            $job = Job::locked($job->id);
             if ($action !== 'note') {
                 ChangedMeanwhile::check($job, $seen);
             }

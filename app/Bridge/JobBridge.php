@@ -19,9 +19,11 @@ use Cobblestone\Runbook\Progress;
 /** Stored jobs to core values and back. */
 final class JobBridge
 {
-    public function __construct(private readonly CatalogueStore $catalogue) {}
+    public function __construct(private readonly CatalogueStore $catalogue)
+    {
+    }
 
-    /** @param array<string, mixed> $brief */
+    /** @param  array<string, mixed>  $brief */
     public function plan(array $brief): Plan
     {
         return JobPlanner::plan(Brief::fromArray($brief), $this->catalogue->catalogue(), BenchPolicy::present());
@@ -40,7 +42,7 @@ final class JobBridge
 
     public function progressOf(Job $job, PlanModel $plan): Progress
     {
-        $entries = $job->relationLoaded('entries') ? $job->entries : $job->entries()->get();
+        $entries = $job->entries->sortBy('id');
 
         return Progress::of(Plan::fromArray($plan->plan), array_values($entries->map($this->entry(...))->all()));
     }

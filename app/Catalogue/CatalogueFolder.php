@@ -18,7 +18,9 @@ final class CatalogueFolder
     /** @var list<string> */
     private array $faults = [];
 
-    private function __construct(private readonly string $path) {}
+    private function __construct(private readonly string $path)
+    {
+    }
 
     public static function read(string $path): self
     {
@@ -73,7 +75,7 @@ final class CatalogueFolder
                 continue;
             }
             $faults = SchemaCheck::faults($document, self::schema($kind));
-            if ($faults === [] && $document['id'].'.yaml' !== basename($file) && $document['id'].'.yml' !== basename($file)) {
+            if ($faults === [] && basename($file) !== $document['id'].'.yaml' && basename($file) !== $document['id'].'.yml') {
                 $faults[] = "id: \"{$document['id']}\" and the file's name must be the same.";
             }
             array_push($this->faults, ...array_map(fn (string $fault): string => "{$shown}: {$fault}", $faults));
@@ -103,7 +105,7 @@ final class CatalogueFolder
         }
     }
 
-    /** @param list<string> $ids */
+    /** @param  list<string>  $ids */
     private function mustExist(string $where, string $kind, array $ids): void
     {
         foreach ($ids as $id) {

@@ -10,14 +10,14 @@ use Symfony\Component\Yaml\Yaml;
 /** The catalogue in the database: replaced whole or not at all. */
 final class CatalogueStore
 {
-    /** @param array<string, array<string, array<string, mixed>>> $entries kind => id => document */
+    /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
     public function replace(array $entries): void
     {
         DB::transaction(function () use ($entries): void {
             CatalogueEntry::query()->delete();
             foreach ($entries as $kind => $documents) {
                 foreach ($documents as $slug => $document) {
-                    CatalogueEntry::create(['kind' => $kind, 'slug' => $slug, 'name' => trim(($document['maker'] ?? '').' '.$document['name']), 'document' => $document]);
+                    CatalogueEntry::query()->create(['kind' => $kind, 'slug' => $slug, 'name' => trim(($document['maker'] ?? '').' '.$document['name']), 'document' => $document]);
                 }
             }
         });

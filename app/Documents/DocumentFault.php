@@ -7,7 +7,7 @@ use RuntimeException;
 /** A YAML document that cannot be used; says where and why. */
 final class DocumentFault extends RuntimeException
 {
-    /** @param list<string> $faults one sentence each */
+    /** @param  list<string>  $faults one sentence each */
     private function __construct(public readonly array $faults)
     {
         parent::__construct(implode("\n", $faults));
@@ -43,7 +43,7 @@ final class DocumentFault extends RuntimeException
         return new self(["{$name}, line {$line}: anchors and aliases (& and *) are not accepted here. Write the value out."]);
     }
 
-    /** @param list<string> $faults */
+    /** @param  list<string>  $faults */
     public static function of(array $faults): self
     {
         return new self($faults);

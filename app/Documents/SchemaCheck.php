@@ -10,10 +10,10 @@ use Opis\JsonSchema\Validator;
 final class SchemaCheck
 {
     /**
-     * @param  array<mixed>  $document
+     * @param  array<mixed>|object  $document  an array from YAML, or objects from JSON
      * @return list<string> "path: reason", empty where the schema accepts it
      */
-    public static function faults(array $document, string $schemaFile): array
+    public static function faults(array|object $document, string $schemaFile): array
     {
         $validator = new Validator(max_errors: 20, stop_at_first_error: false);
         $schema = json_decode((string) file_get_contents($schemaFile));
@@ -36,9 +36,25 @@ final class SchemaCheck
         return array_slice(array_values(array_unique($faults)), 0, 20);
     }
 
-    private static function asJson(mixed $document): mixed
+    /**
+     * YAML's arrays do not say whether an empty one was a list or a block: an empty one counts as not given.
+     *
+     * @param  array<mixed>|object  $document
+     */
+    private static function asJson(array|object $document): mixed
     {
-        return json_decode((string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
+        return is_object($document) ? $document : json_decode((string) json_encode(self::withoutEmpty($document), JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @return array<mixed>
+     */
+    private static function withoutEmpty(array $document): array
+    {
+        $kept = array_filter($document, static fn (mixed $value): bool => $value !== []);
+
+        return array_map(static fn (mixed $value): mixed => is_array($value) ? self::withoutEmpty($value) : $value, $kept);
     }
 
     /** Fields that failed for another reason are listed here too; only those the schema does not name are unknown. */

@@ -29,7 +29,9 @@ final class CoreDrawing
     /** @var list<array<string, mixed>> */
     public array $labels = [];
 
-    private function __construct(private readonly int $total) {}
+    private function __construct(private readonly int $total)
+    {
+    }
 
     /**
      * @param  int  $total  bytes of the device
@@ -82,7 +84,7 @@ final class CoreDrawing
         return self::CORE;
     }
 
-    /** @param array<string, mixed> $part */
+    /** @param  array<string, mixed>  $part */
     private function band(array $part, bool $left): void
     {
         [$y0, $y1] = [$this->depth($part['from']), $this->depth($part['from'] + $part['bytes'])];

@@ -49,7 +49,7 @@ final class StoneShape
         return $path.sprintf('L%.1f %.1fQ%.1f %.1f %.1f %.1fZ', $x, $y + 7, $x, $y, $x + 6, $y);
     }
 
-    /** @param list<array{0: float, 1: float}> $points */
+    /** @param  list<array{0: float, 1: float}>  $points */
     private static function smooth(array $points): string
     {
         $n = count($points);

@@ -22,7 +22,11 @@ final class BenchPolicy extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['schools' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['schools' => 'array'];
+    }
 
     public static function present(): Policy
     {

@@ -14,5 +14,9 @@ final class CatalogueEntry extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['document' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['document' => 'array'];
+    }
 }

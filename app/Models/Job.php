@@ -29,12 +29,16 @@ final class Job extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['summary' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['summary' => 'array'];
+    }
 
     /** @return HasMany<LogEntry, $this> */
     public function entries(): HasMany
     {
-        return $this->hasMany(LogEntry::class)->orderBy('id');
+        return $this->hasMany(LogEntry::class);
     }
 
     /** @return HasMany<Plan, $this> */
@@ -47,6 +51,15 @@ final class Job extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** The job, held by this transaction until it ends, so that two people cannot write at once. */
+    public static function locked(int $id): self
+    {
+        $query = self::query()->whereKey($id);
+        $query->getQuery()->lockForUpdate();
+
+        return $query->firstOrFail();
     }
 
     public function currentPlan(): Plan

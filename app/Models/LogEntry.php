@@ -26,7 +26,11 @@ final class LogEntry extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['data' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['data' => 'array'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -23,7 +23,11 @@ final class Plan extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['plan' => 'array', 'difference' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['plan' => 'array', 'difference' => 'array'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

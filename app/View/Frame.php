@@ -4,6 +4,7 @@ namespace App\View;
 
 use App\Bridge\BellBridge;
 use Illuminate\Contracts\View\View;
+use Illuminate\Support\Facades\Auth;
 
 /** What every page carries: the bell strip and the kerb. */
 final class Frame
@@ -14,12 +15,14 @@ final class Frame
         'Catalogue' => ['/catalogue', 'c', 'k4'], 'Logbook' => ['/logbook', 'l', 'k3'], 'Policy' => ['/policy', 'p', 'k2'], 'Find' => ['/find', '/', 'k4'],
     ];
 
-    public function __construct(private readonly BellBridge $bell) {}
+    public function __construct(private readonly BellBridge $bell)
+    {
+    }
 
     public function compose(View $view): void
     {
         $path = '/'.ltrim(request()->path(), '/');
         $here = array_key_first(array_filter(self::PLACES, static fn (array $place): bool => $place[0] !== '/' && str_starts_with($path, $place[0]))) ?? ($path === '/' ? 'Bench' : null);
-        $view->with(['places' => self::PLACES, 'here' => $here, 'bell' => auth()->check() ? $this->bell->items() : []]);
+        $view->with(['places' => self::PLACES, 'here' => $here, 'bell' => Auth::check() ? $this->bell->items() : []]);
     }
 }

@@ -8,7 +8,7 @@ use Cobblestone\Runbook\EntryKind;
 /** One log entry in words. */
 final class LogLine
 {
-    /** @param array<string, string> $titles step id => title */
+    /** @param  array<string, string>  $titles step id => title */
     public static function text(LogEntry $entry, array $titles = []): string
     {
         $step = $entry->step === null ? '' : ($titles[$entry->step] ?? str_replace(['.', '-'], ' ', $entry->step)).': ';

@@ -30,7 +30,9 @@ final readonly class BackupPlan
      * @param  list<Gate>  $gates  what every erasing step carries
      * @param  list<string>  $erasingWaitsFor  facts for the erasing step
      */
-    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution) {}
+    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $wish  the brief's backup block
@@ -93,7 +95,7 @@ final readonly class BackupPlan
         ));
     }
 
-    /** @param array<string, mixed> $wish */
+    /** @param  array<string, mixed>  $wish */
     private static function bytes(array $wish, ?Drive $target): ?Bytes
     {
         try {

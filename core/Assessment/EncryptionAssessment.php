@@ -12,7 +12,6 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
@@ -30,8 +29,10 @@ final readonly class EncryptionAssessment
         'passphrase' => 'protected by a passphrase',
     ];
 
-    /** @param bool $firmwareWaits whether firmware settings may change only once the backup is settled */
-    private function __construct(public string $state, public bool $firmwareWaits, public Contribution $contribution) {}
+    /** @param  bool  $firmwareWaits whether firmware settings may change only once the backup is settled */
+    private function __construct(public string $state, public bool $firmwareWaits, public Contribution $contribution)
+    {
+    }
 
     public static function assess(Machine $machine, TargetDrive $target, bool $somethingToKeep): self
     {

@@ -9,8 +9,10 @@ final readonly class Catalogue
 {
     public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers'];
 
-    /** @param array<string, array<string, array<string, mixed>>> $entries kind => id => document */
-    public function __construct(private array $entries) {}
+    /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
+    public function __construct(private array $entries)
+    {
+    }
 
     public static function none(): self
     {

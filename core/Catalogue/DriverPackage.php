@@ -14,7 +14,7 @@ final readonly class DriverPackage
 
     public string $name;
 
-    /** @param array<string, mixed> $entry a document that the drivers schema accepts */
+    /** @param  array<string, mixed>  $entry a document that the drivers schema accepts */
     public function __construct(public array $entry)
     {
         $this->id = $entry['id'];

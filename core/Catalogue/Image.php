@@ -13,7 +13,7 @@ final readonly class Image
 
     public string $name;
 
-    /** @param array<string, mixed> $entry a document that the images schema accepts */
+    /** @param  array<string, mixed>  $entry a document that the images schema accepts */
     public function __construct(public array $entry)
     {
         $this->id = $entry['id'];

@@ -14,7 +14,7 @@ final readonly class Stick
 
     public string $name;
 
-    /** @param array<string, mixed> $entry a document that the sticks schema accepts */
+    /** @param  array<string, mixed>  $entry a document that the sticks schema accepts */
     public function __construct(public array $entry)
     {
         $this->id = $entry['id'];

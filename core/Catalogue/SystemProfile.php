@@ -13,7 +13,7 @@ final readonly class SystemProfile
 
     public string $name;
 
-    /** @param array<string, mixed> $entry a document that the systems schema accepts */
+    /** @param  array<string, mixed>  $entry a document that the systems schema accepts */
     public function __construct(public array $entry)
     {
         $this->id = $entry['id'];

@@ -14,7 +14,7 @@ final class UnknownEntry extends OutOfBoundsException
         parent::__construct($message);
     }
 
-    /** @param list<string> $known */
+    /** @param  list<string>  $known */
     public static function of(string $field, string $kind, string $id, array $known): self
     {
         $shown = mb_substr($id, 0, 60);
@@ -28,7 +28,7 @@ final class UnknownEntry extends OutOfBoundsException
         return new self("{$field}: the catalogue holds no {$kind} \"{$shown}\". {$hint}", $field);
     }
 
-    /** @param list<string> $known */
+    /** @param  list<string>  $known */
     private static function nearest(string $id, array $known): ?string
     {
         $best = null;

@@ -19,7 +19,9 @@ final readonly class DriverPlan
      * @param  list<Device>  $builtIn
      * @param  list<Device>  $unresolved
      */
-    public function __construct(public array $ordered, public array $offline, public array $builtIn, public array $unresolved, public Contribution $contribution) {}
+    public function __construct(public array $ordered, public array $offline, public array $builtIn, public array $unresolved, public Contribution $contribution)
+    {
+    }
 
     public function offlineSize(): Bytes
     {

@@ -16,7 +16,7 @@ use Cobblestone\Runbook\Decision;
 /** Which package for which device, which of them travel on the stick, and in which order (rules D4, D5). */
 final class DriverPlanner
 {
-    /** @param list<DriverPackage> $shelf */
+    /** @param  list<DriverPackage>  $shelf */
     public static function plan(Machine $machine, SystemProfile $system, array $shelf, Policy $policy): DriverPlan
     {
         $packages = [];
@@ -124,7 +124,7 @@ final class DriverPlanner
         return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(new Contribution(decisions: $decisions));
     }
 
-    /** @param list<DriverPackage> $packages */
+    /** @param  list<DriverPackage>  $packages */
     public static function size(array $packages): Bytes
     {
         return Bytes::of(array_sum(array_map(static fn (DriverPackage $package): int => $package->size()->count, $packages)));

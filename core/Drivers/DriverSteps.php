@@ -53,7 +53,7 @@ final class DriverSteps
         );
     }
 
-    /** @param list<DriverPackage> $ordered */
+    /** @param  list<DriverPackage>  $ordered */
     private static function install(DriverPackage $package, array $ordered, bool $offline, bool $restart): Step
     {
         $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);

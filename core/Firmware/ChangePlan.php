@@ -11,8 +11,10 @@ use DomainException;
 /** The changes one visit to the setup makes: needs minus what already is, in an order the settings' dependencies allow (rule F3). */
 final readonly class ChangePlan
 {
-    /** @param list<array{setting: Setting, need: Need, was: Fact}> $changes */
-    private function __construct(public array $changes) {}
+    /** @param  list<array{setting: Setting, need: Need, was: Fact}>  $changes */
+    private function __construct(public array $changes)
+    {
+    }
 
     /**
      * @param  list<Need>  $needs

@@ -7,6 +7,7 @@ namespace Cobblestone\Firmware;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
+use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\Power;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -14,10 +15,8 @@ use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Quantity\Estimate;
 
 /** Whether power lasts while the stick takes the socket the charger needs, with the figures shown (rules F8, J5). */
 final class PortPower
@@ -25,7 +24,7 @@ final class PortPower
     /** Charge to start from while the draw is unknown, percent. */
     public const UNKNOWN_DRAW_PERCENT = 40;
 
-    /** @param Duration $stickIn how long the stick stays in the machine */
+    /** @param  Duration  $stickIn how long the stick stays in the machine */
     public static function plan(Machine $machine, Duration $stickIn): Contribution
     {
         if (! $machine->kind->isPortable()) {

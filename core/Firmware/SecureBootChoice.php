@@ -12,8 +12,10 @@ use Cobblestone\Runbook\Decision;
 /** What Secure Boot must be for the stick and afterwards; the signer is compared before off is ever proposed (rules F6, F10, M2). */
 final readonly class SecureBootChoice
 {
-    /** @param list<Need> $needs */
-    private function __construct(public Decision $decision, public array $needs) {}
+    /** @param  list<Need>  $needs */
+    private function __construct(public Decision $decision, public array $needs)
+    {
+    }
 
     public static function decide(Machine $machine, SystemProfile $system, Image $image): self
     {
@@ -29,13 +31,13 @@ final readonly class SecureBootChoice
         };
     }
 
-    /** @param list<string> $facts */
+    /** @param  list<string>  $facts */
     private static function unknown(array $facts): self
     {
         return new self(self::decision('leave as it is', ['Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything is erased.'], ['off' => ['Not before there is a reason: the loader may well be signed.']], $facts, 'M2'), []);
     }
 
-    /** @param list<string> $facts */
+    /** @param  list<string>  $facts */
     private static function unsigned(SystemProfile $system, Image $image, array $facts): self
     {
         $stays = $system->secureBootAfter() === 'off';
@@ -47,7 +49,7 @@ final readonly class SecureBootChoice
         );
     }
 
-    /** @param list<string> $facts */
+    /** @param  list<string>  $facts */
     private static function thirdParty(Machine $machine, SystemProfile $system, array $facts): self
     {
         $switch = array_column($machine->model['firmware']['settings'] ?? [], null, 'id')['third_party_signer'] ?? null;

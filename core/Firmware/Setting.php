@@ -14,9 +14,11 @@ final readonly class Setting
      * @param  list<string>  $values
      * @param  array<string, string>  $requires  other settings and the values they must have first
      */
-    private function __construct(public string $id, public string $title, public string $place, public array $values, public array $requires) {}
+    private function __construct(public string $id, public string $title, public string $place, public array $values, public array $requires)
+    {
+    }
 
-    /** @param array<string, mixed> $entry */
+    /** @param  array<string, mixed>  $entry */
     public static function fromArray(array $entry): self
     {
         return new self($entry['id'], $entry['title'], $entry['place'], $entry['values'], $entry['requires'] ?? []);

@@ -10,8 +10,10 @@ use Cobblestone\Machine\Machine;
 /** How to get into the setup or the one-time menu of this machine, best known way first (rule F1). */
 final readonly class WayIn
 {
-    /** @param list<array<string, mixed>> $ways ranked */
-    private function __construct(public array $ways, public bool $forThisModel, public string $source) {}
+    /** @param  list<array<string, mixed>>  $ways ranked */
+    private function __construct(public array $ways, public bool $forThisModel, public string $source)
+    {
+    }
 
     public static function setup(Machine $machine): self
     {

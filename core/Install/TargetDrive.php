@@ -20,7 +20,9 @@ final readonly class TargetDrive
      * @param  list<Decision>  $decisions
      * @param  list<Question>  $questions
      */
-    private function __construct(public ?Drive $drive, public array $others, public array $decisions, public array $questions) {}
+    private function __construct(public ?Drive $drive, public array $others, public array $decisions, public array $questions)
+    {
+    }
 
     public static function choose(Machine $machine): self
     {
@@ -61,7 +63,7 @@ final readonly class TargetDrive
         return implode(' · ', array_filter([$drive->path, $drive->model, $drive->size->decimal(), $drive->serial === null ? 'no serial' : 'serial '.Confirmation::mask($drive->serial), $contents]));
     }
 
-    /** @param list<Drive> $others */
+    /** @param  list<Drive>  $others */
     private static function chosen(Drive $drive, array $others, string $because): self
     {
         $refused = [];

@@ -13,5 +13,7 @@ final readonly class InventoryReading
      * @param  list<Drive>  $drives
      * @param  list<string>  $notes  one sentence for each entry that was left out or is doubtful
      */
-    public function __construct(public array $drives, public array $notes) {}
+    public function __construct(public array $drives, public array $notes)
+    {
+    }
 }

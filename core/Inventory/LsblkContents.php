@@ -27,7 +27,7 @@ final class LsblkContents
         return false;
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     public static function areInUse(array $entry): bool
     {
         return LsblkPartitions::mountpoints($entry) !== [] || LsblkReader::number($entry, 'fsused') !== null;

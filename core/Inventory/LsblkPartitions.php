@@ -52,7 +52,7 @@ final class LsblkPartitions
         return $partitions;
     }
 
-    /** @param array<mixed> $child */
+    /** @param  array<mixed>  $child */
     private static function isEncrypted(array $child, ?string $fileSystem): bool
     {
         if ($fileSystem !== null && str_starts_with(strtolower($fileSystem), 'crypto_')) {

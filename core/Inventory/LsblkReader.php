@@ -18,7 +18,9 @@ final class LsblkReader
 
     private bool $detailed = false;
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /** @throws UnreadableInventory when the text as a whole cannot be read; single entries become notes */
     public static function read(string $text): InventoryReading
@@ -71,7 +73,7 @@ final class LsblkReader
         return array_values($data['blockdevices']);
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     private function drive(array $entry, int $index): ?Drive
     {
         $name = self::text($entry, 'name') ?? self::text($entry, 'kname') ?? 'entry '.($index + 1);
@@ -136,7 +138,7 @@ final class LsblkReader
         return null;
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     public static function text(array $entry, string $key): ?string
     {
         $value = $entry[$key] ?? null;
@@ -145,7 +147,7 @@ final class LsblkReader
         return $text === '' ? null : mb_substr($text, 0, 120);
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     public static function number(array $entry, string $key): ?int
     {
         $value = $entry[$key] ?? null;

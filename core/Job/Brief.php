@@ -30,7 +30,8 @@ final readonly class Brief
         public array $policy,
         public bool $emptyCatalogue,
         public ?string $readAt,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, mixed>  $data  a document that docs/guide/schema/brief.schema.json accepts

@@ -53,7 +53,7 @@ final class IntakeSteps
         );
     }
 
-    /** @param list<GatherItem> $items */
+    /** @param  list<GatherItem>  $items */
     public static function gather(array $items): Step
     {
         return new Step('gather.lay-out', Stage::Gather, 'Lay out tools', Presence::Hands, Estimate::minutes(1, 3, 8),

@@ -57,7 +57,7 @@ final class MachineBuilder
         }
     }
 
-    /** @param array<string, mixed> $model */
+    /** @param  array<string, mixed>  $model */
     private static function facts(Brief $brief, array $model, Kind $kind): FactSheet
     {
         $sheet = FactSheet::empty();

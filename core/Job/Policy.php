@@ -44,7 +44,9 @@ final readonly class Policy
      * @param  array<string, string>  $schools
      * @param  array<string, int|float>  $figures
      */
-    private function __construct(private array $schools, private array $figures) {}
+    private function __construct(private array $schools, private array $figures)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $chosen  schools that differ from the defaults

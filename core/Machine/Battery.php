@@ -15,9 +15,10 @@ final readonly class Battery
         public ?Power $draw,
         public float $health = 1.0,
         public float $usable = 0.9,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, mixed> $entry */
+    /** @param  array<string, mixed>  $entry */
     public static function fromArray(array $entry): self
     {
         return new self(

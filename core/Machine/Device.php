@@ -7,9 +7,11 @@ namespace Cobblestone\Machine;
 /** A part that wants a driver, named by its identifier (rule D1). */
 final readonly class Device
 {
-    public function __construct(public string $name, public string $identifier, public string $family) {}
+    public function __construct(public string $name, public string $identifier, public string $family)
+    {
+    }
 
-    /** @param array<string, mixed> $entry */
+    /** @param  array<string, mixed>  $entry */
     public static function fromArray(array $entry): self
     {
         return new self($entry['name'], strtolower($entry['id']), $entry['family']);

@@ -9,7 +9,7 @@ use Cobblestone\Quantity\Bytes;
 /** A drive as read from a running system; its path is a hint, its serial and exact size are its identity (rule M10). */
 final readonly class Drive
 {
-    /** @param list<Partition> $partitions */
+    /** @param  list<Partition>  $partitions */
     public function __construct(
         public string $path,
         public Bytes $size,
@@ -24,7 +24,8 @@ final readonly class Drive
         public bool $serialRepeated = false,
         public bool $detailed = true,
         public ?string $wholeFileSystem = null,
-    ) {}
+    ) {
+    }
 
     /** Same serial and exactly the same byte count; a missing or repeated serial proves nothing (rule M10). */
     public function isSameDeviceAs(self $other): bool

@@ -7,7 +7,7 @@ namespace Cobblestone\Machine;
 /** One thing held to be so about a machine, with where it comes from and since when (rule A1). */
 final readonly class Fact
 {
-    /** @param bool|int|float|string|list<string>|null $value null only while unknown */
+    /** @param  bool|int|float|string|list<string>|null  $value null only while unknown */
     private function __construct(
         public string $name,
         public bool|int|float|string|array|null $value,
@@ -15,7 +15,8 @@ final readonly class Fact
         public ?Source $source,
         public string $origin,
         public ?string $at,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  bool|int|float|string|list<string>  $value

@@ -11,7 +11,9 @@ final readonly class FactSheet
      * @param  array<string, Fact>  $facts
      * @param  list<array{kept: Fact, set_aside: Fact}>  $contradictions
      */
-    private function __construct(private array $facts, public array $contradictions) {}
+    private function __construct(private array $facts, public array $contradictions)
+    {
+    }
 
     public static function empty(): self
     {

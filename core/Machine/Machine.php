@@ -22,7 +22,8 @@ final readonly class Machine
         public array $devices = [],
         public ?Battery $battery = null,
         public array $model = [],
-    ) {}
+    ) {
+    }
 
     public function isCatalogued(): bool
     {

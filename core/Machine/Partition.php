@@ -10,7 +10,7 @@ use Cobblestone\Storage\PartitionType;
 /** One partition as a tool reported it; what the tool did not say is null. */
 final readonly class Partition
 {
-    /** @param list<string> $mountpoints */
+    /** @param  list<string>  $mountpoints */
     public function __construct(
         public string $name,
         public Bytes $size,
@@ -21,7 +21,8 @@ final readonly class Partition
         public ?Bytes $used = null,
         public array $mountpoints = [],
         public bool $encrypted = false,
-    ) {}
+    ) {
+    }
 
     /** What a person would call it. */
     public function title(): string

@@ -13,9 +13,10 @@ final readonly class Port
         public string $where,
         public int $megabitsPerSecond,
         public bool $charges = false,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, mixed> $entry */
+    /** @param  array<string, mixed>  $entry */
     public static function fromArray(array $entry): self
     {
         return new self($entry['id'], $entry['connector'], $entry['where'], $entry['megabits_per_second'] ?? 5000, $entry['charges'] ?? false);

@@ -12,7 +12,9 @@ use Cobblestone\Storage\Fat32Geometry;
 /** FAT32, because UEFI reads it; a file past its limit is split where the installer joins parts, never cut short (rule M5). */
 final readonly class FileSystemChoice
 {
-    private function __construct(public Decision $decision, public ?Split $split, public ?string $blocker) {}
+    private function __construct(public Decision $decision, public ?Split $split, public ?string $blocker)
+    {
+    }
 
     public static function decide(Image $image, Bytes $part): self
     {

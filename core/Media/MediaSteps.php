@@ -9,7 +9,6 @@ use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
-use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Fact;

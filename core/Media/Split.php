@@ -11,8 +11,10 @@ use InvalidArgumentException;
 /** A file too large for FAT32, in parts that are legal to the byte (rule M5). */
 final readonly class Split
 {
-    /** @param list<array{name: string, bytes: int}> $parts */
-    private function __construct(public string $path, public Bytes $size, public array $parts) {}
+    /** @param  list<array{name: string, bytes: int}>  $parts */
+    private function __construct(public string $path, public Bytes $size, public array $parts)
+    {
+    }
 
     /**
      * @param  string  $pattern  how the installer numbers parts, with one %d, e.g. "payload.p%d"

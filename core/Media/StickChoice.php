@@ -11,7 +11,9 @@ use Cobblestone\Runbook\Decision;
 /** Which stick: fits, healthy, contents may go; then by school and speed; every other one refused with its reason (rule M7). */
 final readonly class StickChoice
 {
-    private function __construct(public ?Stick $stick, public Decision $decision) {}
+    private function __construct(public ?Stick $stick, public Decision $decision)
+    {
+    }
 
     /**
      * @param  list<Stick>  $sticks
@@ -64,7 +66,7 @@ final readonly class StickChoice
         return $against;
     }
 
-    /** @param non-empty-list<Stick> $fit smallest first */
+    /** @param  non-empty-list<Stick>  $fit smallest first */
     private static function nextSizeUp(array $fit): Stick
     {
         foreach ($fit as $stick) {
@@ -76,13 +78,13 @@ final readonly class StickChoice
         return $fit[0];
     }
 
-    /** @param list<string> $connectors */
+    /** @param  list<string>  $connectors */
     private static function needsAdapter(Stick $stick, array $connectors): int
     {
         return $connectors !== [] && ! in_array($stick->connector(), $connectors, true) ? 1 : 0;
     }
 
-    /** @param list<string> $connectors */
+    /** @param  list<string>  $connectors */
     private static function whyNot(Stick $stick, Stick $chosen, array $connectors): string
     {
         return match (true) {

@@ -18,7 +18,7 @@ enum WriteMode: string
         return $this === self::Raw ? 'written raw, byte for byte' : 'files copied';
     }
 
-    /** @param bool $wantsMore whether the stick has to carry drivers as well */
+    /** @param  bool  $wantsMore whether the stick has to carry drivers as well */
     public static function decide(Image $image, bool $wantsMore): Decision
     {
         $mode = self::for($image);

@@ -11,7 +11,9 @@ use Cobblestone\Quantity\Duration;
 /** How long writing or reading back takes, and which part sets the pace (rule M9). */
 final readonly class WriteTime
 {
-    private function __construct(public Duration $time, public DataRate $rate, public string $limit) {}
+    private function __construct(public Duration $time, public DataRate $rate, public string $limit)
+    {
+    }
 
     /**
      * @param  non-empty-array<string, DataRate>  $parts  name => rate of every part the bytes go through

@@ -20,7 +20,9 @@ final readonly class Bytes implements JsonSerializable
         'kib' => self::KIBI, 'mib' => self::MEBI, 'gib' => self::GIBI, 'tib' => 1_099_511_627_776,
     ];
 
-    private function __construct(public int $count) {}
+    private function __construct(public int $count)
+    {
+    }
 
     /** @throws InvalidQuantity for a negative count */
     public static function of(int $count): self
@@ -118,7 +120,7 @@ final readonly class Bytes implements JsonSerializable
         return $this->count;
     }
 
-    /** @param list<string> $units */
+    /** @param  list<string>  $units */
     private static function scaled(int $count, int $base, array $units): string
     {
         $value = (float) $count;

@@ -7,7 +7,9 @@ namespace Cobblestone\Quantity;
 /** Bytes per second, at least one (rule M9). */
 final readonly class DataRate
 {
-    private function __construct(public int $bytesPerSecond) {}
+    private function __construct(public int $bytesPerSecond)
+    {
+    }
 
     /** @throws InvalidQuantity below one byte per second */
     public static function of(int $bytesPerSecond): self

@@ -7,7 +7,9 @@ namespace Cobblestone\Quantity;
 /** A whole number of seconds, never negative. */
 final readonly class Duration
 {
-    private function __construct(public int $seconds) {}
+    private function __construct(public int $seconds)
+    {
+    }
 
     /** @throws InvalidQuantity for negative seconds */
     public static function seconds(int $seconds): self

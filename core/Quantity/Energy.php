@@ -7,7 +7,9 @@ namespace Cobblestone\Quantity;
 /** Electric energy in milliwatt-hours (rule F8). */
 final readonly class Energy
 {
-    private function __construct(public int $milliwattHours) {}
+    private function __construct(public int $milliwattHours)
+    {
+    }
 
     public static function milliwattHours(int $milliwattHours): self
     {

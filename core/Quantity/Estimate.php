@@ -10,7 +10,9 @@ use JsonSerializable;
 /** How long something takes: at best, most likely, and the mark after which to worry. */
 final readonly class Estimate implements JsonSerializable
 {
-    private function __construct(public Duration $low, public Duration $likely, public Duration $high) {}
+    private function __construct(public Duration $low, public Duration $likely, public Duration $high)
+    {
+    }
 
     /** @throws InvalidArgumentException unless low ≤ likely ≤ high */
     public static function of(Duration $low, Duration $likely, Duration $high): self

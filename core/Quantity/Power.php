@@ -7,7 +7,9 @@ namespace Cobblestone\Quantity;
 /** Electric power in milliwatts; may be negative where a balance is drawn up (rule F8). */
 final readonly class Power
 {
-    private function __construct(public int $milliwatts) {}
+    private function __construct(public int $milliwatts)
+    {
+    }
 
     public static function watts(float $watts): self
     {

@@ -17,7 +17,8 @@ final readonly class Confirmation
         public string $loses,
         public string $forWhom,
         public bool $typed,
-    ) {}
+    ) {
+    }
 
     /** Whether these are the last characters of the serial, as printed: case and spaces do not matter. */
     public function accepts(string $typed): bool
@@ -41,7 +42,7 @@ final readonly class Confirmation
         return ['device' => $this->device, 'bytes' => $this->bytes, 'serial' => $this->serial, 'loses' => $this->loses, 'for_whom' => $this->forWhom, 'typed' => $this->typed];
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
         return new self($data['device'], $data['bytes'], $data['serial'], $data['loses'], $data['for_whom'], $data['typed']);

@@ -22,7 +22,8 @@ final readonly class Contribution
         public array $gather = [],
         public array $initial = [],
         public array $blockers = [],
-    ) {}
+    ) {
+    }
 
     public function and(self $other): self
     {

@@ -20,14 +20,15 @@ final readonly class Decision
         public array $refused,
         public array $facts,
         public string $rule,
-    ) {}
+    ) {
+    }
 
     public function asReason(): Reason
     {
         return new Reason("{$this->title}: {$this->chosen}. ".implode(' ', $this->reasons), $this->rule, implode(', ', $this->facts));
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
         return new self($data['id'], $data['title'], $data['chosen'], $data['reasons'], array_column($data['refused'], 'reasons', 'option'), $data['facts'], $data['rule']);

@@ -12,7 +12,9 @@ final readonly class Evidence
      * @param  array<string, string>  $options  for a choice
      * @param  int|null  $least  the smallest number that proves it
      */
-    public function __construct(public string $id, public string $label, public string $kind, public array $options = [], public ?string $hint = null, public ?int $least = null) {}
+    public function __construct(public string $id, public string $label, public string $kind, public array $options = [], public ?string $hint = null, public ?int $least = null)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -20,7 +22,7 @@ final readonly class Evidence
         return ['id' => $this->id, 'label' => $this->label, 'kind' => $this->kind, 'options' => (object) $this->options, 'hint' => $this->hint, 'least' => $this->least];
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
         return new self($data['id'], $data['label'], $data['kind'], (array) $data['options'], $data['hint'] ?? null, $data['least'] ?? null);

@@ -20,7 +20,8 @@ final readonly class Gate
         public string $opensBy,
         public array $waivableBy = [],
         public array $waives = [],
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -28,7 +29,7 @@ final readonly class Gate
         return ['id' => $this->id, 'fact' => $this->fact, 'title' => $this->title, 'opens_by' => $this->opensBy, 'waivable_by' => $this->waivableBy, 'waives' => $this->waives];
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
         return new self($data['id'], $data['fact'], $data['title'], $data['opens_by'], $data['waivable_by'], $data['waives']);

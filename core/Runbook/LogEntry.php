@@ -7,7 +7,7 @@ namespace Cobblestone\Runbook;
 /** One line of a job's log, never edited. */
 final readonly class LogEntry
 {
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public function __construct(
         public int $id,
         public EntryKind $kind,
@@ -15,5 +15,6 @@ final readonly class LogEntry
         public int $at,
         public string $role,
         public array $data = [],
-    ) {}
+    ) {
+    }
 }

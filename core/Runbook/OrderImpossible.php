@@ -9,7 +9,7 @@ use DomainException;
 /** Steps whose facts cannot be brought into one order; says which steps. */
 final class OrderImpossible extends DomainException
 {
-    /** @param list<string> $steps */
+    /** @param  list<string>  $steps */
     private function __construct(string $message, public readonly array $steps)
     {
         parent::__construct($message);
@@ -20,7 +20,7 @@ final class OrderImpossible extends DomainException
         return new self("Step \"{$step}\" waits for \"{$fact}\", but no step brings it about and it does not hold at the start.", [$step]);
     }
 
-    /** @param list<string> $steps in the order of waiting, first one repeated at the end */
+    /** @param  list<string>  $steps in the order of waiting, first one repeated at the end */
     public static function cycle(array $steps): self
     {
         return new self('These steps wait for each other: '.implode(' → ', $steps).'.', $steps);

@@ -37,7 +37,8 @@ final readonly class Plan
         public array $facts,
         public array $notes,
         public array $defaults,
-    ) {}
+    ) {
+    }
 
     public function verdict(): Verdict
     {
@@ -81,7 +82,7 @@ final readonly class Plan
         return $sum;
     }
 
-    /** @param array<string, mixed> $data what toArray() gave, as decoded from JSON */
+    /** @param  array<string, mixed>  $data what toArray() gave, as decoded from JSON */
     public static function fromArray(array $data): self
     {
         return new self(

@@ -13,7 +13,9 @@ final readonly class PlanDifference
      * @param  list<array{title: string, what: list<string>}>  $changed
      * @param  list<string>  $decided  decisions that now fall out differently
      */
-    private function __construct(public array $added, public array $dropped, public array $changed, public array $decided) {}
+    private function __construct(public array $added, public array $dropped, public array $changed, public array $decided)
+    {
+    }
 
     public static function between(Plan $old, Plan $new): self
     {

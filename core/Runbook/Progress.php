@@ -39,7 +39,7 @@ final class Progress
     /** @var list<string> */
     private array $facts;
 
-    /** @param list<LogEntry> $entries oldest first */
+    /** @param  list<LogEntry>  $entries oldest first */
     private function __construct(public readonly Plan $plan, array $entries)
     {
         foreach ($entries as $entry) {
@@ -48,7 +48,7 @@ final class Progress
         $this->facts = HeldFacts::of($plan, $this->done, array_keys($this->waivedSteps));
     }
 
-    /** @param list<LogEntry> $entries oldest first */
+    /** @param  list<LogEntry>  $entries oldest first */
     public static function of(Plan $plan, array $entries): self
     {
         return new self($plan, $entries);

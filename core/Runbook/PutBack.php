@@ -17,7 +17,8 @@ final readonly class PutBack
         public string $why,
         public string $closedBy,
         public bool $stays = false,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -25,7 +26,7 @@ final readonly class PutBack
         return ['id' => $this->id, 'what' => $this->what, 'why' => $this->why, 'closed_by' => $this->closedBy, 'stays' => $this->stays];
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
         return new self($data['id'], $data['what'], $data['why'], $data['closed_by'], $data['stays']);

@@ -21,9 +21,10 @@ final readonly class Question
         public string $rule,
         public int $weight,
         public bool $holds = false,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
         return new self($data['fact'], $data['text'], (array) $data['options'], $data['decides'], $data['rule'], $data['weight'], $data['holds']);

@@ -19,7 +19,7 @@ final class Refused extends DomainException
         return new self("The path has no step \"{$step}\" any more. Open the job again to see its present path.");
     }
 
-    /** @param list<string> $missing */
+    /** @param  list<string>  $missing */
     public static function notReady(Step $step, array $missing): self
     {
         return new self("\"{$step->title}\" cannot start yet: first ".implode(', and ', array_map(Fact::spoken(...), $missing)).'. You can read it ahead.');

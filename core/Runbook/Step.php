@@ -42,7 +42,8 @@ final readonly class Step
         public array $rows = [],
         public ?Confirmation $confirmation = null,
         public ?Waiting $waiting = null,
-    ) {}
+    ) {
+    }
 
     /** Whether it cannot be undone: exactly those steps carry a confirmation. */
     public function isOneWay(): bool
@@ -71,7 +72,7 @@ final readonly class Step
         ];
     }
 
-    /** @param array<string, mixed> $data what toArray() gave */
+    /** @param  array<string, mixed>  $data what toArray() gave */
     public static function fromArray(array $data): self
     {
         return new self(

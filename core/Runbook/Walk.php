@@ -11,7 +11,9 @@ final class Walk
 {
     private const TEXT_LIMIT = 4000;
 
-    public function __construct(private readonly Progress $progress) {}
+    public function __construct(private readonly Progress $progress)
+    {
+    }
 
     public function step(string $id): Step
     {

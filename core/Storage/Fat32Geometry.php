@@ -28,7 +28,8 @@ final readonly class Fat32Geometry
         public int $sectorsPerCluster,
         public int $fatSectors,
         public int $clusters,
-    ) {}
+    ) {
+    }
 
     /**
      * The geometry of a volume of so many sectors, its cluster chosen by size.

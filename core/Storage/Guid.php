@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** A GUID in text and in the mixed byte order that GPT stores (UEFI specification, appendix A). */
 final readonly class Guid
 {
-    private function __construct(public string $text) {}
+    private function __construct(public string $text)
+    {
+    }
 
     /** @throws InvalidArgumentException for anything but 8-4-4-4-12 hexadecimal digits */
     public static function of(string $text): self

@@ -9,14 +9,15 @@ use Cobblestone\Quantity\Bytes;
 /** Where everything on a device is, in sectors. Made by LayoutBuilder, which guarantees the order and the bounds. */
 final readonly class Layout
 {
-    /** @param list<PlannedPartition> $partitions */
+    /** @param  list<PlannedPartition>  $partitions */
     public function __construct(
         public Scheme $scheme,
         public SectorSize $sector,
         public Bytes $device,
         public Guid $diskGuid,
         public array $partitions,
-    ) {}
+    ) {
+    }
 
     public function sectors(): int
     {

@@ -16,5 +16,6 @@ final readonly class PartitionRequest
         public string $fileSystem = 'none',
         public string $role = 'data',
         public bool $active = false,
-    ) {}
+    ) {
+    }
 }

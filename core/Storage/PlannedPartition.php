@@ -16,5 +16,6 @@ final readonly class PlannedPartition
         public string $role,
         public bool $active,
         public ?Fat32Geometry $fat32,
-    ) {}
+    ) {
+    }
 }

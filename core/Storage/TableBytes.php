@@ -85,7 +85,7 @@ final class TableBytes
         return ($active ? "\x80" : "\0").($first === 1 ? "\0\x02\0" : $end).chr($type).$end.pack('VV', $first, $count);
     }
 
-    /** @param list<string> $entries */
+    /** @param  list<string>  $entries */
     private static function mbrSector(Layout $layout, array $entries): string
     {
         $identifier = $layout->scheme === Scheme::Mbr ? substr($layout->diskGuid->bytes(), 0, 4) : "\0\0\0\0";

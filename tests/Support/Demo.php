@@ -75,7 +75,7 @@ final class Demo
         return new Plan([], [], [], [], $steps, [], $initial, [], [], [], []);
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public static function entry(int $id, EntryKind $kind, ?string $step, int $at = 0, array $data = []): LogEntry
     {
         return new LogEntry($id, $kind, $step, $at, 'technician', $data);

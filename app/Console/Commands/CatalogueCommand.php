@@ -73,7 +73,7 @@ final class CatalogueCommand extends Command
         return self::FAILURE;
     }
 
-    /** @param array<string, array<string, mixed>> $entries */
+    /** @param  array<string, array<string, mixed>>  $entries */
     private function counted(array $entries): string
     {
         return implode(', ', array_map(fn (string $kind, array $of): string => count($of)." {$kind}", array_keys($entries), $entries)) ?: 'nothing';

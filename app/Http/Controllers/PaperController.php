@@ -14,7 +14,7 @@ final class PaperController
     {
         $job->load('entries.user');
 
-        return view('paper.handover', ['job' => $job, 'progress' => $bridge->progress($job), 'entries' => $job->entries]);
+        return view('paper.handover', ['job' => $job, 'progress' => $bridge->progress($job), 'entries' => $job->entries->sortBy('id')->values()]);
     }
 
     public function path(Job $job, JobBridge $bridge): View
@@ -29,7 +29,9 @@ final class PaperController
 
     public function plan(Job $job): Response
     {
-        $json = json_encode($job->currentPlan()->plan, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        // Decoded as objects, so that an empty one stays an object.
+        $plan = json_decode((string) $job->currentPlan()->getRawOriginal('plan'));
+        $json = json_encode($plan, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
 
         return response($json."\n", 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"job-{$job->id}-plan.json\""]);
     }

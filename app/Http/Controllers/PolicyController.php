@@ -25,7 +25,7 @@ final class PolicyController
         } catch (BriefFault $e) {
             throw ValidationException::withMessages([$e->field => $e->getMessage()]);
         }
-        BenchPolicy::create(['schools' => $policy->schools(), 'user_id' => $request->user()?->id, 'created_at' => now()]);
+        BenchPolicy::query()->create(['schools' => $policy->schools(), 'user_id' => $request->user()?->id, 'created_at' => now()]);
 
         return redirect('/policy', 303)->with('did', 'saved');
     }

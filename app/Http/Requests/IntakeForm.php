@@ -12,8 +12,10 @@ final class IntakeForm
 {
     public const KINDS = ['laptop' => 'a laptop the catalogue does not hold', 'desktop' => 'a desktop the catalogue does not hold', 'handheld' => 'a handheld the catalogue does not hold'];
 
-    /** @param array<string, mixed> $typed */
-    public function __construct(private readonly array $typed, private readonly Catalogue $catalogue, private readonly string $who, private readonly string $at) {}
+    /** @param  array<string, mixed>  $typed */
+    public function __construct(private readonly array $typed, private readonly Catalogue $catalogue, private readonly string $who, private readonly string $at)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $before
@@ -109,9 +111,9 @@ final class IntakeForm
     {
         $id = $this->text('image') ?? (isset($before['image']) ? null : $this->usualImage($machine));
         if ($id !== null && $id !== 'other') {
-            $image = $this->catalogue->all('images')[$id] ?? null;
+            $image = $this->catalogue->image($id)->entry;
 
-            return ['system' => $image['system'] ?? $id, ...(isset($image['edition']) ? ['edition' => $image['edition']] : []), 'image' => $id];
+            return ['system' => $image['system'], ...(isset($image['edition']) ? ['edition' => $image['edition']] : []), 'image' => $id];
         }
         if ($id === null && isset($before['image'])) {
             return array_intersect_key($before, array_flip(['system', 'edition', 'image']));
@@ -124,7 +126,7 @@ final class IntakeForm
         return ['system' => ['name' => $this->text('system_name')], 'image' => [...array_diff_key($described, ['name' => 1, 'bytes' => 1]), 'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'), 'bytes' => $this->size('image_bytes', 'image.bytes') ?? throw BriefFault::at('image.bytes', 'how large is the image file? A number with a unit will do, such as "3.6 GB".')]];
     }
 
-    /** @param array<string, mixed> $machine */
+    /** @param  array<string, mixed>  $machine */
     private function usualImage(array $machine): ?string
     {
         return isset($machine['model']) ? ($this->catalogue->machine($machine['model'])['usual_image'] ?? null) : null;
@@ -177,7 +179,7 @@ final class IntakeForm
         return $text === '' ? null : $text;
     }
 
-    /** @param array<string, mixed> $machine */
+    /** @param  array<string, mixed>  $machine */
     private static function titleOf(array $machine, Catalogue $catalogue): string
     {
         return isset($machine['model']) ? $catalogue->machine($machine['model'])['name'] : (string) $machine['title'];

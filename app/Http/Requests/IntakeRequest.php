@@ -4,11 +4,11 @@ namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueStore;
 use App\Documents\DocumentFault;
+use Closure;
 use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Runbook\OrderImpossible;
-use Closure;
 use DomainException;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;

@@ -15,7 +15,6 @@ use Cobblestone\Machine\Source;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
 use Cobblestone\Quantity\Power;
-use Cobblestone\Runbook\Plan;
 use Tests\Support\Demo;
 
 /**

@@ -6,7 +6,7 @@ use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Tests\Support\Demo;
 
-/** @param list<Step> $steps */
+/** @param  list<Step>  $steps */
 function ids(array $steps): array
 {
     return array_map(fn (Step $step) => $step->id, $steps);
