@@ -90,6 +90,8 @@
         if (event.ctrlKey || event.metaKey || event.altKey) return;
         if (event.key === 'Escape' && typing(document.activeElement)) { document.activeElement.blur(); return; }
         if (typing(document.activeElement) && document.activeElement.type !== 'radio') return;
+        // On a one-way stone space does nothing at all, not even on the button that has the focus.
+        if (event.key === ' ' && document.activeElement.closest?.('.one-way .strip button,.one-way #done button')) { event.preventDefault(); return; }
         if (event.key === ' ' && document.activeElement.closest?.('button,summary,input')) return;
         if (kerbHeld) {
             const place = $(`.kerb [data-place="${CSS.escape(event.key)}"]`);

@@ -26,7 +26,7 @@ final class DemoWorld
             $this->catalogue->replace(CatalogueFolder::read(config('cobblestone.catalogue'))->catalogue()->toArray());
             $now = Date::now();
             $this->walked($people, 'fairlead-13', $now->clone()->subMinutes(17), 3);
-            $this->walked($people, 'capstan-t3', $now->clone()->subMinutes(96), 14);
+            $this->walked($people, 'capstan-t3', $now->clone()->subMinutes(110), 18);
             $this->walked($people, 'pocket-lantern', $now->clone()->subMinutes(31), 5);
             Date::setTestNow($now->clone()->subMinutes(4));
             $this->open->handle($people['lead'], BriefDocument::fromFile(base_path('docs/guide/briefs/unknown-laptop.yaml')));

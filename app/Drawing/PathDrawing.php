@@ -58,7 +58,7 @@ final class PathDrawing
             'post' => $step->presence === Presence::StayNear,
             'label' => $state === StepState::Waived ? '–' : ($state === StepState::Done ? ($minutes === null ? '' : self::short($minutes)) : self::short($step->time->likely->label())),
             'one_way' => $step->isOneWay(),
-            'text' => implode(', ', array_filter([$step->title, $step->presence->title(), 'about '.$step->time->likely->label(), $step->isOneWay() ? 'one-way' : null, self::spoken($state, $current), $minutes === null ? null : "took {$minutes}"])),
+            'text' => implode(', ', array_filter([$step->presence->title(), 'about '.$step->time->likely->label(), self::spoken($state, $current), $minutes === null ? null : "took {$minutes}"])),
         ];
     }
 

@@ -5,7 +5,7 @@
 @elseif ($item['kind'] === 'ring')
 <li class="ring"><svg width="16" height="54" viewBox="0 0 16 54" role="img"><title>restart</title><circle cx="8" cy="27" r="6"/></svg></li>
 @else
-<li class="stone {{ $item['class'] }}"><a href="/jobs/{{ $job->id }}?stone={{ $item['id'] }}" aria-label="{{ $item['text'] }}" @if (str_contains($item['class'], 'chosen')) aria-current="step" @endif><span class="ow">{{ $item['one_way'] ? 'one-way' : '' }}</span><svg width="{{ $item['width'] }}" height="{{ $item['height'] }}" viewBox="0 0 {{ $item['width'] }} {{ $item['height'] }}" aria-hidden="true">@if ($item['halo'])<path class="halo" d="{{ $item['halo'] }}"/>@endif<path class="body" d="{{ $item['shape'] }}"/>@if ($item['post'])<path class="post" d="M{{ $item['width'] - 14 }} 2V26"/>@endif<text x="{{ $item['width'] / 2 }}" y="32">{{ $item['label'] }}</text></svg><span class="name">{{ $item['title'] }}</span></a></li>
+<li class="stone {{ $item['class'] }}"><a href="/jobs/{{ $job->id }}?stone={{ $item['id'] }}" @if (str_contains($item['class'], 'chosen')) aria-current="step" @endif><span class="ow">{{ $item['one_way'] ? 'one-way' : '' }}</span><svg width="{{ $item['width'] }}" height="{{ $item['height'] }}" viewBox="0 0 {{ $item['width'] }} {{ $item['height'] }}" aria-hidden="true">@if ($item['halo'])<path class="halo" d="{{ $item['halo'] }}"/>@endif<path class="body" d="{{ $item['shape'] }}"/>@if ($item['post'])<path class="post" d="M{{ $item['width'] - 14 }} 2V26"/>@endif<text x="{{ $item['width'] / 2 }}" y="32">{{ $item['label'] }}</text></svg><span class="name">{{ $item['title'] }}<span class="visually-hidden">, {{ $item['text'] }}</span></span></a></li>
 @endif
 @endforeach
 </ol>

@@ -1,0 +1,11 @@
+<form method="post" action="/jobs/<?php echo e($job->id); ?>/steps/<?php echo e($for->id); ?>/done" class="evidence"><?php echo csrf_field(); ?><input type="hidden" name="seen" value="<?php echo e($job->last_entry); ?>">
+<div class="row g-2"><?php $__currentLoopData = $for->evidence; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $wanted): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?>
+<?php ($value = old('evidence')[$wanted->id] ?? ''); ?>
+<div class="<?php echo e(in_array($wanted->kind, ['count', 'bytes'], true) ? 'col-sm-6' : 'col-12'); ?>">
+<?php if($wanted->kind === 'choice'): ?><span class="form-label"><?php echo e($wanted->label); ?></span><div class="choices"><?php $__currentLoopData = $wanted->options; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $option => $words): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><label><input type="radio" name="evidence[<?php echo e($wanted->id); ?>]" value="<?php echo e($option); ?>" <?php if($value === (string) $option): echo 'checked'; endif; ?>> <?php echo e($words); ?></label><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></div>
+<?php else: ?><label class="form-label" for="e-<?php echo e($wanted->id); ?>"><?php echo e($wanted->label); ?></label><input id="e-<?php echo e($wanted->id); ?>" name="evidence[<?php echo e($wanted->id); ?>]" class="form-control <?php echo e($wanted->kind === 'text' ? '' : 'mono'); ?>" <?php echo e($wanted->kind === 'text' ? '' : 'inputmode=numeric'); ?> value="<?php echo e($value); ?>" autocomplete="off" maxlength="4000"><?php endif; ?>
+<?php if($wanted->hint): ?><div class="form-text mono"><?php echo e($wanted->hint); ?></div><?php endif; ?>
+<?php echo $__env->make('parts.error', ['field' => $wanted->id], array_diff_key(get_defined_vars(), ['__data' => 1, '__path' => 1]))->render(); ?></div>
+<?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></div>
+<button class="btn go mt-2"><?php echo e($button); ?> <kbd>Enter</kbd></button></form>
+<?php /**PATH /work/main/resources/views/run/evidence.blade.php ENDPATH**/ ?>

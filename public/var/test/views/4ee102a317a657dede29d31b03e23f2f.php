@@ -1,0 +1,11 @@
+<?php $__env->startSection('title', 'Find'); ?>
+<?php $__env->startSection('content'); ?>
+<header class="head"><h1>Find</h1></header>
+<form method="get" action="/find" class="search" role="search"><label for="q" class="visually-hidden">Words to find</label><input id="q" name="q" class="form-control" value="<?php echo e($query); ?>" autofocus placeholder="a job's title or number, a model, a stick, an image, a driver" maxlength="100"><button class="btn go">Find</button></form>
+<?php if($query !== ''): ?>
+<div class="cols even"><section class="panel"><h2>Jobs</h2><?php $__empty_1 = true; $__currentLoopData = $jobs; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $job): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); $__empty_1 = false; ?><p><a href="/jobs/<?php echo e($job->id); ?>"><?php echo e($job->title); ?></a> <span class="fine">job <?php echo e(sprintf('%04d', $job->id)); ?>, <?php echo e($job->isOpen() ? 'open' : 'handed over'); ?></span></p><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); if ($__empty_1): ?><p class="fine">No job carries these words.</p><?php endif; ?></section>
+<section class="panel"><h2>Catalogue</h2><?php $__empty_1 = true; $__currentLoopData = $entries; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $entry): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); $__empty_1 = false; ?><p><a href="/catalogue/<?php echo e($entry->kind); ?>/<?php echo e($entry->slug); ?>"><?php echo e($entry->name); ?></a> <span class="fine"><?php echo e(rtrim($entry->kind, 's')); ?></span></p><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); if ($__empty_1): ?><p class="fine">Nothing in the catalogue carries these words.</p><?php endif; ?></section></div>
+<?php endif; ?>
+<?php $__env->stopSection(); ?>
+
+<?php echo $__env->make('layout', array_diff_key(get_defined_vars(), ['__data' => 1, '__path' => 1]))->render(); ?><?php /**PATH /work/main/resources/views/find/index.blade.php ENDPATH**/ ?>

@@ -1,0 +1,103 @@
+<?php
+
+use App\Actions\DemoWorld;
+use App\Models\Job;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/catalogue/machines/norrel-fairlead-13', '/logbook', '/find?q=fair', '/policy', '/bell', '{job}', '{job}?stone=target.erase', '{job}/run', '{job}/run?stone=target.erase', '{job}/log', '{job}/intake', '{job}/handover', '{job}/paper', '{hold}'];
+
+beforeEach(function () {
+    app(DemoWorld::class)->load();
+    $this->pages = array_map(fn (string $page) => strtr($page, ['{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->value('id'), '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id')]), PAGES);
+});
+
+it('fits both widths without sideways scrolling, and passes the accessibility rules in light and dark', function () {
+    $this->signIn('lead');
+    $faults = [];
+    foreach ([[1280, 800, 'light'], [390, 844, 'dark']] as [$width, $height, $scheme]) {
+        $this->resize($width, $height);
+        $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
+        foreach ($this->pages as $page) {
+            $this->visit($page);
+            $wide = (int) $this->browser()->executeScript('return document.documentElement.scrollWidth');
+            if ($wide > $width) {
+                $faults[] = "{$page} at {$width}: {$wide} wide";
+            }
+            foreach ($this->axe() as $fault) {
+                $faults[] = "{$page} {$scheme}: {$fault}";
+            }
+        }
+    }
+    expect(array_values(array_unique($faults)))->toBe([]);
+});
+
+it('loads nothing from anywhere else and reports no script errors', function () {
+    $this->signIn('lead');
+    foreach ($this->pages as $page) {
+        $this->visit($page);
+        $foreign = $this->browser()->executeScript('return performance.getEntriesByType("resource").map((r) => r.name).filter((n) => !n.startsWith(location.origin) && !n.startsWith("data:"))');
+        expect($foreign)->toBe([], $page);
+    }
+    expect(array_values(array_filter(array_column($this->browser()->manage()->getLog('browser'), 'message'), fn (string $line) => ! str_contains($line, 'favicon'))))->toBe([]);
+});
+
+it('goes to a place by holding k, and shows keys with h', function () {
+    $this->signIn('evening');
+    $down = fn (string $key, string $type) => $this->browser()->executeScript('document.dispatchEvent(new KeyboardEvent(arguments[1], {key: arguments[0], bubbles: true}))', [$key, $type]);
+    $down('k', 'keydown');
+    expect($this->browser()->findElement(WebDriverBy::id('kerb'))->getAttribute('class'))->toContain('letters');
+    $down('s', 'keydown');
+    $down('s', 'keyup');
+    $this->see('in the register');
+    expect($this->path())->toBe('/sticks');
+    $down('k', 'keyup');
+    $this->press('/');
+    $this->browser()->wait(6, 60)->until(fn () => $this->path() === '/find');
+    $this->visit('/');
+    $this->press('h');
+    expect($this->browser()->findElements(WebDriverBy::cssSelector('.key-flag')))->not->toBe([]);
+    $this->press('h');
+    expect($this->browser()->findElements(WebDriverBy::cssSelector('.key-flag')))->toBe([]);
+});
+
+it('swaps parts without a reload, and the back button returns', function () {
+    $this->signIn('lead');
+    $this->browser()->executeScript('window.stayed = true');
+    $this->browser()->findElement(WebDriverBy::cssSelector('[data-place=f]'))->click();
+    $this->see('Driver packages');
+    expect($this->browser()->executeScript('return window.stayed === true'))->toBeTrue()->and($this->path())->toBe('/shelf')->and($this->browser()->getTitle())->toBe('Shelf · Cobblestone');
+    $this->browser()->navigate()->back();
+    $this->see('open jobs');
+    expect($this->path())->toBe('/');
+});
+
+it('keeps what was typed when a form is refused, with the message beside the field', function () {
+    $this->signIn('lead');
+    $this->visit('/jobs/new');
+    $this->press('fairlead', WebDriverKeys::ENTER);
+    $this->see('fits Norrel Fairlead 13 and Norrel Fairlead 15 G');
+    expect($this->browser()->findElement(WebDriverBy::id('machine'))->getAttribute('value'))->toBe('fairlead');
+});
+
+it('works as plain pages without any script', function () {
+    $this->signIn('lead');
+    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setScriptExecutionDisabled', 'params' => ['value' => true]]);
+    $job = Job::query()->where('title', 'like', 'Fairlead%')->firstOrFail();
+    $this->visit("/jobs/{$job->id}/run");
+    $this->browser()->findElement(WebDriverBy::cssSelector('button.walk'))->click();
+    usleep(800_000);
+    expect($job->refresh()->summary['away'][0]['title'])->toBe('Back up')->and($this->browser()->findElement(WebDriverBy::cssSelector('.stone-card h1'))->getText())->toBe('Lay out tools');
+});
+
+it('tells the second of two people what the first did', function () {
+    $this->signIn('lead');
+    $job = Job::query()->where('title', 'like', 'Fairlead%')->firstOrFail();
+    $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
+    $evening = App\Models\User::query()->where('login', 'evening')->firstOrFail();
+    app(App\Actions\WalkStep::class)->handle($job, $evening, 'protect.back-up', 'walk', [], $job->last_entry);
+    $this->press('p');
+    $this->press('the drive clicks', WebDriverKeys::TAB, WebDriverKeys::ENTER);
+    $this->see('Somebody was here before you');
+    expect($this->text())->toContain('evening technician')->toContain('the drive clicks');
+});

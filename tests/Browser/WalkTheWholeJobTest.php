@@ -1,0 +1,186 @@
+<?php
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Symfony\Component\Yaml\Yaml;
+
+/** Types evidence into the form that stands on the page, field by field, with the keyboard. */
+function fillEvidence(object $test, array $values): void
+{
+    foreach ($values as $id => $value) {
+        $fields = $test->browser()->findElements(WebDriverBy::cssSelector("[name='evidence[{$id}]']"));
+        if ($fields === []) {
+            continue;
+        }
+        if ($fields[0]->getAttribute('type') === 'radio') {
+            $test->browser()->findElement(WebDriverBy::cssSelector("[name='evidence[{$id}]'][value='{$value}']"))->sendKeys(' ');
+        } else {
+            $fields[0]->clear();
+            $fields[0]->sendKeys($value);
+        }
+    }
+    $form = $test->browser()->findElement(WebDriverBy::cssSelector('form.evidence'));
+    $form->findElement(WebDriverBy::cssSelector('button'))->sendKeys(WebDriverKeys::ENTER);
+}
+
+const EVIDENCE = ['condition' => 'one scratch', 'agreed_by' => 'crew office lead', 'agreed_how' => 'in-writing', 'files_source' => '11840', 'files_copy' => '11840', 'bytes_source' => '24117248000', 'bytes_copy' => '24117248000', 'checksums' => 'equal', 'samples' => '3', 'readings' => 'as-listed', 'reading_note' => 'as listed', 'received_by' => 'crew office', 'charge' => '80'];
+
+it('takes a laptop in, walks its path by keyboard and prints the sheet', function () {
+    $this->bench();
+    $this->signIn('lead');
+    $given = Yaml::parseFile(base_path('docs/guide/briefs/fairlead-13.yaml'));
+
+    // New job: machine by a few letters, reading pasted, what is known answered.
+    $this->press('n');
+    $this->see('Show the path');
+    $this->press('fair 13');
+    foreach ($this->browser()->findElements(WebDriverBy::cssSelector('details.more > summary')) as $summary) {
+        $this->browser()->executeScript('arguments[0].parentElement.open = true', [$summary]);
+    }
+    $this->browser()->executeScript('document.getElementById("lsblk").value = arguments[0]', [$given['machine']['lsblk']]);
+    $this->browser()->findElement(WebDriverBy::cssSelector('[name=keep][value=some]'))->sendKeys(' ');
+    $this->browser()->findElement(WebDriverBy::id('backup_bytes'))->sendKeys('24117248000');
+    $this->browser()->findElement(WebDriverBy::id('dest_name'))->sendKeys('Bollard external drive');
+    $this->browser()->findElement(WebDriverBy::id('slot'))->sendKeys('1');
+    $this->browser()->findElement(WebDriverBy::id('machine'))->sendKeys(WebDriverKeys::ENTER);
+    $this->see('Take in');
+    $job = Job::query()->firstOrFail();
+    $this->see('One question');
+    expect($this->text())->toContain('Because')->toContain('How is the present drive protected?');
+    $this->browser()->findElement(WebDriverBy::cssSelector('[name="facts[drive.encryption]"][value=chip]'))->sendKeys(' ');
+    $this->browser()->findElement(WebDriverBy::cssSelector('form.questions button'))->sendKeys(WebDriverKeys::ENTER);
+    $this->see('Revision 2');
+
+    // Run mode, by keys alone.
+    $this->press('r');
+    $this->see('stone 1 of');
+    $step = fn () => (string) $this->browser()->executeScript('return document.querySelector(".stone-card h1").innerText');
+    expect($step())->toBe('Take in');
+    usleep(1_000_000);
+    $this->press(' ');
+    expect($this->browser()->switchTo()->activeElement()->getAttribute('name'))->toBe('evidence[condition]');
+    $this->press('one scratch', WebDriverKeys::ENTER);
+    $this->see('Take in is done.');
+    expect($step())->toBe('Look at the label');
+
+    // A done is taken back, then done again.
+    $this->press('u');
+    $this->see('stone 1 of');
+    expect($step())->toBe('Take in')->and(LogEntry::query()->where('kind', 'taken-back')->count())->toBe(1);
+    fillEvidence($this, EVIDENCE);
+    $this->see('Take in is done.');
+    $this->see('Look at the label');
+
+    // Space counts only once the stone was there long enough to be read.
+    $this->press(' ');
+    usleep(200_000);
+    expect($step())->toBe('Look at the label');
+    usleep(1_000_000);
+    $this->press(' ');
+    $this->see('Look at the label is done.');
+    fillEvidence($this, EVIDENCE);
+    $this->see('The owner\'s word is done.');
+
+    // Walk away from the copy: the next stone for hands comes up.
+    $this->see('Back up');
+    $this->press('w');
+    $this->see('Lay out tools');
+    expect(Job::query()->firstOrFail()->summary['away'][0]['title'])->toBe('Back up');
+
+    // Read ahead to the closed gate: space does nothing there.
+    $this->visit("/jobs/{$job->id}/run?stone=target.erase");
+    $this->see('Gate shut: Backup verified');
+    usleep(1_000_000);
+    $this->press(' ');
+    usleep(300_000);
+    expect(LogEntry::query()->where('step', 'target.erase')->count())->toBe(0)->and($this->text())->toContain('You can read this ahead');
+
+    // The copy is done; a first proof is refused beside its field and what was typed is kept; the second opens the gate.
+    $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
+    usleep(1_000_000);
+    $this->press(' ');
+    $this->see('Back up is done.');
+    $this->visit("/jobs/{$job->id}/run?stone=target.erase");
+    $this->see('Open the gate');
+    fillEvidence($this, [...EVIDENCE, 'files_copy' => '11839']);
+    $this->see('The copy has 11839 files');
+    expect($this->browser()->findElement(WebDriverBy::name('evidence[bytes_copy]'))->getAttribute('value'))->toBe('24117248000');
+    fillEvidence($this, EVIDENCE);
+    $this->see('Check the backup is done.');
+
+    // The rest of the path, stone by stone.
+    $problem = false;
+    for ($i = 0; $i < 60; $i++) {
+        $job = Job::query()->firstOrFail();
+        if (! $job->isOpen()) {
+            break;
+        }
+        $current = $job->summary['current'];
+        $this->visit("/jobs/{$job->id}/run");
+        $this->see($current['title']);
+        if ($current['id'] === 'boot.start' && ! $problem) {
+            $problem = true;
+            $this->press('p');
+            $this->press('not in the list', WebDriverKeys::TAB, WebDriverKeys::ENTER);
+            $this->see('Problem: not in the list');
+            expect($this->text())->toContain('Next test')->toContain('another port');
+            $this->press('t');
+            $this->see('try 2');
+            usleep(1_000_000);
+            $this->press(' ');
+            $this->see('is done.');
+
+            continue;
+        }
+        if ($current['one_way']) {
+            if ($current['id'] === 'target.erase') {
+                expect($this->browser()->getPageSource())->not->toContain('415D');
+                $this->press('g');
+                $this->press('0000', WebDriverKeys::ENTER);
+                $this->see('These are not the last four');
+                $this->press('415d', WebDriverKeys::ENTER);
+            } else {
+                $this->press('g');
+            }
+            $this->browser()->wait(6, 60)->until(fn () => LogEntry::query()->where('kind', 'confirmed')->where('step', $current['id'])->exists());
+            $this->see('expected');
+            usleep(1_000_000);
+            $this->press(' ');
+            usleep(300_000);
+            expect(LogEntry::query()->where('kind', 'done')->where('step', $current['id'])->exists())->toBeFalse();
+            $this->browser()->findElement(WebDriverBy::cssSelector('#done button'))->sendKeys(WebDriverKeys::ENTER);
+        } elseif ($this->browser()->findElements(WebDriverBy::cssSelector('form.evidence')) !== []) {
+            fillEvidence($this, EVIDENCE);
+        } else {
+            usleep(950_000);
+            $this->press(' ');
+        }
+        $this->browser()->wait(8, 60)->until(fn () => LogEntry::query()->where('kind', 'done')->where('step', $current['id'])->exists());
+    }
+    $job = Job::query()->firstOrFail();
+    expect($job->status)->toBe('handed-over')->and($problem)->toBeTrue()->and(LogEntry::query()->whereIn('kind', ['problem', 'retry'])->count())->toBe(2)->and(LogEntry::query()->where('kind', 'confirmed')->count())->toBe(2);
+
+    // The sheet an owner can read, without the frame when printed.
+    $this->visit("/jobs/{$job->id}/handover");
+    $this->see('Handover sheet');
+    expect($this->text())->toContain('Tansy Desktop 7 Dock')->toContain('11 840 files were copied')->not->toContain('Draft')->not->toContain('415D');
+    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']]);
+    expect($this->browser()->findElement(WebDriverBy::id('kerb'))->isDisplayed())->toBeFalse();
+});
+
+it('reaches the first action on a known model within 15 keystrokes', function () {
+    $this->bench();
+    $this->signIn('lead');
+    $keys = ['n', 'd', ' ', '1', '3', WebDriverKeys::ENTER, 'r', 's'];
+    $this->press($keys[0]);
+    $this->see('Show the path');
+    $this->press(...array_slice($keys, 1, 5));
+    $this->see('Path on paper');
+    $this->press($keys[6]);
+    $this->see('stone 1 of');
+    $this->press($keys[7]);
+    $this->see('expected');
+    expect(LogEntry::query()->orderByDesc('id')->value('kind'))->toBe('started')->and(Job::query()->firstOrFail()->currentPlan()->plan['job']['model'])->toBe('norrel-fairlead-13')->and(count($keys))->toBeLessThanOrEqual(15);
+});
