@@ -82,9 +82,11 @@ listen_addresses = '127.0.0.1'
 unix_socket_directories = ''
 max_connections = 60
 shared_buffers = 64MB
+# Sessions need not survive a power cut to the second; the log asks for it in its own transactions.
+synchronous_commit = off
 CONF
         # Only the cluster of the tests may forget what a power cut takes.
-        [ "$durable" = yes ] || printf 'fsync = off\nsynchronous_commit = off\nfull_page_writes = off\n' | as_pg tee -a "$dir/data/postgresql.conf" >/dev/null
+        [ "$durable" = yes ] || printf 'fsync = off\nfull_page_writes = off\n' | as_pg tee -a "$dir/data/postgresql.conf" >/dev/null
     fi
     if pg_running "$dir"; then
         pg_port=$(as_pg sed -n 4p "$dir/data/postmaster.pid")

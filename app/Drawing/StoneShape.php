@@ -56,8 +56,11 @@ final class StoneShape
         $path = '';
         for ($i = 0; $i < $n; $i++) {
             [$p0, $p1, $p2, $p3] = [$points[($i + $n - 1) % $n], $points[$i], $points[($i + 1) % $n], $points[($i + 2) % $n]];
-            $path .= ($i === 0 ? sprintf('M%.1f %.1f', ...$p1) : '').sprintf('C%.1f %.1f %.1f %.1f %.1f %.1f',
-                $p1[0] + ($p2[0] - $p0[0]) / 6, $p1[1] + ($p2[1] - $p0[1]) / 6, $p2[0] - ($p3[0] - $p1[0]) / 6, $p2[1] - ($p3[1] - $p1[1]) / 6, ...$p2);
+            // A tenth of a unit is finer than any screen; concatenating is several times faster here than sprintf.
+            $path .= ($i === 0 ? 'M'.round($p1[0], 1).' '.round($p1[1], 1) : '')
+                .'C'.round($p1[0] + ($p2[0] - $p0[0]) / 6, 1).' '.round($p1[1] + ($p2[1] - $p0[1]) / 6, 1)
+                .' '.round($p2[0] - ($p3[0] - $p1[0]) / 6, 1).' '.round($p2[1] - ($p3[1] - $p1[1]) / 6, 1)
+                .' '.round($p2[0], 1).' '.round($p2[1], 1);
         }
 
         return $path.'Z';

@@ -38,7 +38,6 @@ final class JobController
 
     public function show(Job $job, Request $request, JobBridge $bridge): View
     {
-        $job->load('entries.user');
         $plan = $job->currentPlan();
         $progress = $bridge->progressOf($job, $plan);
         $chosen = $progress->plan->step((string) $request->query('stone')) ?? $progress->current() ?? $progress->plan->steps[0];

@@ -12,7 +12,7 @@
 <li class="panel {{ ($s['current']['state'] ?? '') === 'trouble' ? 'in-trouble' : '' }}">
 <a class="cover" href="/jobs/{{ $job->id }}" aria-label="Open {{ $job->title }}"></a>
 <div class="slot">{{ $job->slot ?? '–' }}<small>slot</small></div>
-<div class="what"><h2>{{ $job->title }}</h2><p>job {{ sprintf('%04d', $job->id) }} · {{ $last[$job->id]->user->title ?? $job->user->title }}@if (isset($last[$job->id])), {{ $last[$job->id]->created_at->diffForHumans(['short' => true]) }}@endif</p></div>
+<div class="what"><h2>{{ $job->title }}</h2><p>job {{ sprintf('%04d', $job->id) }} · {{ $last[$job->id]->user->title ?? $job->user->title }}@if (isset($last[$job->id])), {{ \App\View\Words::ago($now - $last[$job->id]->created_at->timestamp) }}@endif</p></div>
 <div class="where">
 <div class="steps" role="img" aria-label="{{ $s['done'] }} of {{ $s['total'] }} stones laid">@for ($i = 0; $i < $s['total']; $i++)<i class="{{ $i < $s['done'] ? 'laid' : '' }}"></i>@endfor</div>
 <p><b>{{ $s['done'] }}</b> of {{ $s['total'] }} laid · <span class="hands">hands {{ round($s['hands_left']) }} min</span> · <span class="walk">walk away {{ round($s['walk_left']) }} min</span> left</p>

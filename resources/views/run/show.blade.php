@@ -26,8 +26,9 @@
 @endif
 @if (($trouble = $progress->trouble($step)) !== null)<div class="wrong trouble"><b>Problem:</b> {{ $trouble }}
 @if ($step->waiting)<br><b>Next test:</b> {{ $step->waiting->nextTest }}@endif</div>@endif
+@if ($core)<div class="run-split"><div>@include('parts.step')</div><div class="run-core">@include('parts.core')</div></div>@else
 @include('parts.step')
-@if ($core)<div class="run-core">@include('parts.core')</div>@endif
+@endif
 @error('step')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @if ($mayWork && ! $closed)
 @if ($missing !== [])<p class="waits"><b>You can read this ahead.</b> It starts when {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $missing)) }}.</p>@endif
