@@ -106,7 +106,7 @@ pg_stop() { if pg_running "$1"; then as_pg "$pg_bin/pg_ctl" -D "$1/data" -m fast
 # ---- Servers: only processes whose command line names this checkout are ours.
 run=$root/var/run
 [ ${#run} -gt 80 ] && run=/tmp/cobblestone-$mark
-is_ours() { [ -r "$run/$1.pid" ] && tr '\0' ' ' <"/proc/$(cat "$run/$1.pid")/cmdline" 2>/dev/null | grep -qF -e "$run" -e "$root"; }
+is_ours() { [ -r "$run/$1.pid" ] && { tr '\0' ' ' <"/proc/$(cat "$run/$1.pid")/cmdline" | grep -qF -e "$run" -e "$root"; } 2>/dev/null; }
 end() {
     local name=$1 pid
     is_ours "$name" || { rm -f "$run/$name.pid"; return 0; }

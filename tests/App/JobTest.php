@@ -41,7 +41,7 @@ it('keeps what was typed and says which field is wrong', function (array $input,
     $this->get('/jobs/new')->assertOk()->assertSee('Kept &lt;b&gt;title&lt;/b&gt;', false);
 })->with([
     'no machine' => [['machine' => ''], 'machine', 'type a few letters'], 'unknown machine' => [['machine' => 'zeppelin'], 'machine', 'no model fits'], 'two fit' => [['machine' => 'fairlead'], 'machine', 'fits Norrel Fairlead 13 and Norrel Fairlead 15 G'],
-    'lsblk no JSON' => [['lsblk' => "NAME\nsda"], 'lsblk', 'Line 1 is not JSON'], 'lsblk of another tool' => [['lsblk' => '{"disks":[]}'], 'lsblk', 'blockdevices'], 'far too much text' => [['lsblk' => str_repeat('x', 2_000_001)], 'lsblk', 'larger than lsblk ever prints'],
+    'lsblk no JSON' => [['lsblk' => "NAME\nsda"], 'lsblk', 'Line 1 is not JSON'], 'lsblk of another tool' => [['lsblk' => '{"disks":[]}'], 'lsblk', 'blockdevices'], 'far too much text' => [['lsblk' => str_repeat('x', 2_000_001)], 'lsblk', 'far more than lsblk ever prints'],
     'size no size' => [['backup_bytes' => 'heaps', 'keep' => 'some'], 'backup_bytes', 'cannot be read as a size'], 'slot' => [['slot' => '-3'], 'slot', 'whole number'], 'image unknown' => [['image' => 'nope'], 'image', 'nope'],
     'no system named' => [['image' => 'other'], 'system_name', 'what is to be installed'], 'image without size' => [['image' => 'other', 'system_name' => 'X'], 'image_bytes', 'how large'],
 ]);

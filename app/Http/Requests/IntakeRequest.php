@@ -22,6 +22,16 @@ final class IntakeRequest extends FormRequest
         'backup.bytes' => 'backup_bytes', 'backup.files' => 'backup_files', 'backup.destination.free_bytes' => 'dest_free', 'backup.destination' => 'dest_name', 'backup.folders' => 'folders', 'backup' => 'keep', 'owner' => 'owner', 'slot' => 'slot', 'title' => 'title', 'policy' => 'policy',
     ];
 
+    /** More text than lsblk ever prints is let go at once: kept for the form, it would only fill the session. */
+    protected function prepareForValidation(): void
+    {
+        $text = $this->input('lsblk');
+        if (is_string($text) && strlen($text) > LsblkReader::LIMIT) {
+            $this->merge(['lsblk' => '']);
+            throw ValidationException::withMessages(['lsblk' => sprintf('The pasted text has %.1f MB, far more than lsblk ever prints; it was let go. Paste only the output of "lsblk -J -b".', strlen($text) / 1e6)]);
+        }
+    }
+
     /** @return array<string, string> */
     public function rules(): array
     {
@@ -31,7 +41,7 @@ final class IntakeRequest extends FormRequest
             'image' => 'nullable|string|max:120', 'image_name' => 'nullable|string|max:200', 'image_bytes' => 'nullable|string|max:40', 'system_name' => 'nullable|string|max:120',
             'keep' => 'nullable|in:some,nothing', 'folders' => 'nullable|string|max:4000', 'backup_bytes' => 'nullable|string|max:40', 'backup_files' => 'nullable|integer|min:0',
             'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000',
-            'lsblk' => 'nullable|string|max:'.LsblkReader::LIMIT, 'facts' => 'nullable|array|max:60', 'facts.*' => 'nullable|string|max:200',
+            'lsblk' => 'nullable|string', 'facts' => 'nullable|array|max:60', 'facts.*' => 'nullable|string|max:200',
         ];
     }
 
@@ -39,7 +49,6 @@ final class IntakeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'lsblk.max' => 'The pasted text is larger than lsblk ever prints. Paste only the output of "lsblk -J -b".',
             'slot.*' => 'A slot is a whole number from 1 to 99, or empty.', 'usb_a.*' => 'A whole number from 0 to 16.', 'usb_c.*' => 'A whole number from 0 to 16.',
             'backup_files.*' => 'A whole number of files.', 'dest_rate.*' => 'Megabytes per second, above 0.', '*.max' => 'This is too long.',
         ];

@@ -13,6 +13,8 @@ use Cobblestone\Storage\TableBytes;
 use Symfony\Component\Process\Process;
 use Tests\Support\Demo;
 
+pest()->group('tools');
+
 beforeEach(function () {
     $this->file = tempnam(sys_get_temp_dir(), 'cobble');
     $this->device = function (int $bytes) {
