@@ -145,7 +145,8 @@ abstract class BrowserTestCase extends TestCase
                 'APP_URL' => self::$baseUrl,
                 'APP_CONFIG_CACHE' => 'bootstrap/cache/config.testing.php',
                 'APP_ROUTES_CACHE' => 'bootstrap/cache/routes.testing.php',
-                'VIEW_COMPILED_PATH' => config('view.compiled'),
+                // The server's own folder is public/: a relative path would put the compiled views there.
+                'VIEW_COMPILED_PATH' => base_path(config('view.compiled')),
                 'DB_DATABASE' => config('database.connections.pgsql.database'),
                 'DB_PORT' => (string) config('database.connections.pgsql.port'),
                 'DB_PASSWORD' => config('database.connections.pgsql.password'),

@@ -1,7 +1,0 @@
-<?php $__env->startSection('title', 'Catalogue'); ?>
-<?php $__env->startSection('content'); ?>
-<header class="head"><h1>Catalogue</h1><span class="goal">what the bench knows; changed with <code>php artisan cobblestone:catalogue import</code></span></header>
-<div class="cols even"><?php $__currentLoopData = $kinds; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $kind): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><section class="panel"><h2><?php echo e(ucfirst($kind)); ?></h2><?php $__empty_1 = true; $__currentLoopData = $entries[$kind] ?? []; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $entry): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); $__empty_1 = false; ?><p><a href="/catalogue/<?php echo e($kind); ?>/<?php echo e($entry->slug); ?>"><?php echo e($entry->name); ?></a> <span class="fine">as of <?php echo e($entry->document['as_of'] ?? $entry->document['date']); ?></span></p><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); if ($__empty_1): ?><p class="fine">None yet. A job can be planned without.</p><?php endif; ?></section><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></div>
-<?php $__env->stopSection(); ?>
-
-<?php echo $__env->make('layout', array_diff_key(get_defined_vars(), ['__data' => 1, '__path' => 1]))->render(); ?><?php /**PATH /work/main/resources/views/catalogue/index.blade.php ENDPATH**/ ?>

@@ -1,9 +1,0 @@
-<?php if($step->cautions !== []): ?>
-<ul class="cautions"><?php $__currentLoopData = $step->cautions; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $caution): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><li><?php echo e($caution); ?></li><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></ul>
-<?php endif; ?>
-<ol class="do"><?php $__currentLoopData = $step->instructions; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $line): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><li><?php echo \App\View\Words::html($line); ?></li><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></ol>
-<?php if($step->rows !== []): ?>
-<div class="table-responsive"><table class="plain rows"><thead><tr><?php $__currentLoopData = array_keys($step->rows[0]); $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $head): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><th><?php echo e($head); ?></th><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></tr></thead>
-<tbody><?php $__currentLoopData = $step->rows; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $row): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><tr><?php $__currentLoopData = $row; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $head => $cell): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><td class="<?php echo e($head === 'becomes' || $head === 'answer' || $head === 'must be' ? 'to' : ($head === 'was' ? 'was' : '')); ?>"><?php echo e($cell); ?></td><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></tr><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></tbody></table></div>
-<?php endif; ?>
-<?php /**PATH /work/main/resources/views/parts/step.blade.php ENDPATH**/ ?>

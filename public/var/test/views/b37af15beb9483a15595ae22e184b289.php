@@ -1,8 +1,0 @@
-<?php $__env->startSection('title', "Log of {$job->title}"); ?>
-<?php $__env->startSection('content'); ?>
-<header class="head"><h1><?php echo e($job->title); ?></h1><span class="goal">log, newest first; it only grows</span><a class="btn ms-auto" href="/jobs/<?php echo e($job->id); ?>">Back to the path</a></header>
-<section class="panel"><ol class="log"><?php $__currentLoopData = $entries; $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $entry): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><li class="<?php echo e($entry->kind); ?>"><span class="when"><?php echo $__env->make('parts.time', ['at' => $entry->created_at], array_diff_key(get_defined_vars(), ['__data' => 1, '__path' => 1]))->render(); ?></span><div><b><?php echo e(\App\View\LogLine::text($entry, $titles)); ?></b> <span class="fine"><?php echo e($entry->user->title); ?></span><?php $__currentLoopData = \App\View\LogLine::details($entry); $__env->addLoop($__currentLoopData); foreach($__currentLoopData as $detail): $__env->incrementLoopIndices(); $loop = $__env->getLastLoop(); ?><br><span class="fine"><?php echo e($detail); ?></span><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></div></li><?php endforeach; $__env->popLoop(); $loop = $__env->getLastLoop(); ?></ol>
-<?php echo e($entries->links('parts.pages')); ?></section>
-<?php $__env->stopSection(); ?>
-
-<?php echo $__env->make('layout', array_diff_key(get_defined_vars(), ['__data' => 1, '__path' => 1]))->render(); ?><?php /**PATH /work/main/resources/views/jobs/log.blade.php ENDPATH**/ ?>
