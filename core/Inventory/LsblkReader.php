@@ -6,7 +6,6 @@ namespace Cobblestone\Inventory;
 
 use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Bytes;
-use JsonException;
 
 /** Reads `lsblk -J -b`, with or without the extra columns, old and new forms of it (rule A1). */
 final class LsblkReader
@@ -54,19 +53,8 @@ final class LsblkReader
         if (strlen($text) > self::LIMIT) {
             throw UnreadableInventory::tooLarge(strlen($text), self::LIMIT);
         }
-        if (trim($text) === '') {
-            throw UnreadableInventory::empty();
-        }
-        if (! mb_check_encoding($text, 'UTF-8')) {
-            throw UnreadableInventory::notText();
-        }
-        try {
-            $data = json_decode($text, true, 32, JSON_THROW_ON_ERROR | JSON_BIGINT_AS_STRING);
-        } catch (JsonException $e) {
-            [$line, $near] = JsonFault::locate($text);
-            throw UnreadableInventory::notJson($line, $near, strtolower($e->getMessage()));
-        }
-        if (! is_array($data) || ! is_array($data['blockdevices'] ?? null)) {
+        $data = JsonText::decode($text, 'lsblk -J -b');
+        if (! is_array($data['blockdevices'] ?? null)) {
             throw UnreadableInventory::noBlockDevices();
         }
 

@@ -16,6 +16,7 @@ use Cobblestone\Firmware\PortPower;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\TargetDrive;
+use Cobblestone\Machine\Contradiction;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlanner;
@@ -151,6 +152,6 @@ final class JobPlanner
     /** @return list<string> */
     private static function contradictions(Machine $machine): array
     {
-        return array_map(static fn (array $pair): string => "{$pair['kept']->name}: {$pair['kept']->origin} says {$pair['kept']->spoken()}, {$pair['set_aside']->origin} said {$pair['set_aside']->spoken()}. The first is used.", $machine->facts->contradictions);
+        return array_map(static fn (Contradiction $one): string => $one->spoken(), $machine->facts->contradictions);
     }
 }

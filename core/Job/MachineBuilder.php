@@ -7,19 +7,20 @@ namespace Cobblestone\Job;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Inventory\InventoryReading;
 use Cobblestone\Inventory\LsblkReader;
+use Cobblestone\Inventory\Reading;
 use Cobblestone\Inventory\UnreadableInventory;
 use Cobblestone\Machine\Battery;
 use Cobblestone\Machine\Device;
-use Cobblestone\Machine\Fact;
-use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
-use Cobblestone\Machine\Source;
 
 /** Brings catalogue, readings and answers together into one machine (rules A1, J7). */
 final class MachineBuilder
 {
+    /** Families of parts that want a driver; others a reading shows need none of their own. */
+    private const DRIVEN = ['graphics', 'network', 'audio', 'chipset', 'storage', 'camera', 'sensor'];
+
     /**
      * @return array{0: Machine, 1: list<string>} the machine, and notes on what was not understood
      *
@@ -30,83 +31,111 @@ final class MachineBuilder
     {
         $model = isset($brief->machine['model']) ? $catalogue->machine($brief->machine['model']) : [];
         $kind = Kind::tryFrom($model['kind'] ?? $brief->machine['kind'] ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
-        $reading = self::reading($brief);
+        $readings = self::readings($brief);
+        $drives = self::drives($brief, $readings);
+        $facts = MachineFacts::of($brief, $model, $kind, $readings);
         $machine = new Machine(
             title: $model === [] ? ($brief->machine['title'] ?? 'Unknown '.$kind->value) : "{$model['maker']} {$model['name']}",
             kind: $kind,
-            facts: self::facts($brief, $model, $kind),
-            drives: $reading->drives,
+            facts: $facts,
+            drives: $drives->drives,
             ports: self::ports($brief, $model),
-            devices: array_map(Device::fromArray(...), $model['devices'] ?? []),
-            battery: isset($model['battery']) ? Battery::fromArray($model['battery']) : null,
+            devices: self::devices(array_map(Device::fromArray(...), $model['devices'] ?? []), $readings),
+            battery: self::battery($model, $facts->get('battery.design_wh')->value, $facts->get('battery.health')->value),
             model: $model,
+            modules: self::modules($readings),
+            health: array_merge(...array_map(static fn (Reading $reading): array => $reading->health, $readings), ...[[]]),
         );
+        $notes = array_merge($drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
 
-        return [$machine, $reading->notes];
+        return [$machine, $notes];
     }
 
-    private static function reading(Brief $brief): InventoryReading
+    /** @return list<Reading> oldest first, of each tool and drive the newest */
+    private static function readings(Brief $brief): array
     {
-        if (! isset($brief->machine['lsblk'])) {
+        $newest = [];
+        foreach ($brief->machine['readings'] ?? [] as $entry) {
+            $reading = Reading::fromArray($entry);
+            unset($newest[$reading->key()]);
+            $newest[$reading->key()] = $reading;
+        }
+
+        return array_values($newest);
+    }
+
+    /** @param  list<Reading>  $readings */
+    private static function drives(Brief $brief, array $readings): InventoryReading
+    {
+        $text = $brief->machine['lsblk'] ?? null;
+        foreach ($readings as $reading) {
+            $text = $reading->lsblk ?? $text;
+        }
+        if ($text === null) {
             return new InventoryReading([], []);
         }
         try {
-            return LsblkReader::read((string) $brief->machine['lsblk']);
+            return LsblkReader::read((string) $text);
         } catch (UnreadableInventory $e) {
             throw BriefFault::at('machine.lsblk', $e->getMessage());
         }
     }
 
-    /** @param  array<string, mixed>  $model */
-    private static function facts(Brief $brief, array $model, Kind $kind): FactSheet
+    /**
+     * A reading of the PCI bus outranks what the catalogue says is on it; other buses only add to it, as they show what is plugged in by chance.
+     *
+     * @param  list<Device>  $catalogued
+     * @param  list<Reading>  $readings
+     * @return list<Device>
+     */
+    private static function devices(array $catalogued, array $readings): array
     {
-        $sheet = FactSheet::empty();
-        foreach (KindDefaults::facts($kind) as $name => $value) {
-            $sheet = $sheet->with(Fact::of($name, $value, Source::KindDefault, "usual for a {$kind->value}"));
+        $read = [];
+        foreach ($readings as $reading) {
+            foreach ($reading->devices as $device) {
+                $read[$device->identifier] = $device;
+            }
         }
-        foreach (self::modelFacts($model) as $name => $value) {
-            $sheet = $sheet->with(Fact::of($name, $value, Source::Catalogue, "catalogue, {$model['name']}, as of {$model['as_of']}"));
-        }
-        foreach ($brief->machine['facts'] ?? [] as $name => $value) {
-            $sheet = $sheet->with(Fact::of((string) $name, self::plain((string) $name, $value), Source::Person, $brief->machine['facts_from'] ?? 'entered at the bench', $brief->readAt));
+        $seesPci = array_filter($read, static fn (Device $device): bool => $device->bus() === 'pci') !== [];
+        $devices = [];
+        foreach ($catalogued as $device) {
+            if (! $seesPci || $device->bus() !== 'pci' || isset($read[$device->identifier])) {
+                $devices[] = $device;
+                unset($read[$device->identifier]);
+            }
         }
 
-        return $sheet;
+        return [...$devices, ...array_values(array_filter($read, static fn (Device $device): bool => in_array($device->family, self::DRIVEN, true)))];
     }
 
     /**
-     * @param  array<string, mixed>  $model
-     * @return array<string, bool|int|float|string>
+     * @param  list<Reading>  $readings
+     * @return list<\Cobblestone\Machine\MemoryModule> from the reading that says most of them
      */
-    private static function modelFacts(array $model): array
+    private static function modules(array $readings): array
     {
-        $facts = [];
-        foreach (['architecture', 'memory_bytes', 'cores', 'drive_bytes'] as $key) {
-            if (isset($model[$key])) {
-                $facts[$key] = $model[$key];
+        $modules = [];
+        foreach ($readings as $reading) {
+            if ($reading->modules !== [] && ($reading->tool === 'dmidecode' || $modules === [])) {
+                $modules = $reading->modules;
             }
         }
-        if (isset($model['firmware']['kind'])) {
-            $facts['firmware.kind'] = $model['firmware']['kind'];
-        }
-        foreach ($model['firmware']['settings'] ?? [] as $setting) {
-            $facts["firmware.{$setting['id']}"] = $setting['default'];
-        }
 
-        return $facts;
+        return $modules;
     }
 
-    /** YAML reads a bare on or off as text or truth depending on its writer; settings are words. */
-    private static function plain(string $name, mixed $value): bool|int|float|string
+    /** @param  array<string, mixed>  $model */
+    private static function battery(array $model, mixed $design, mixed $health): ?Battery
     {
-        if (is_bool($value) && str_starts_with($name, 'firmware.')) {
-            return $value ? 'on' : 'off';
+        $entry = $model['battery'] ?? [];
+        if (is_numeric($design) && $design > 0) {
+            $entry['design_wh'] = (float) $design;
         }
-        if (! is_scalar($value)) {
-            throw BriefFault::at("machine.facts.{$name}", 'a single value is wanted.');
+        if (is_numeric($health) && $health > 0) {
+            $entry['health'] = (float) $health;
         }
 
-        return $value;
+        return isset($entry['design_wh']) ? Battery::fromArray($entry) : null;
     }
 
     /**

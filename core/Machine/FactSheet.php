@@ -9,7 +9,7 @@ final readonly class FactSheet
 {
     /**
      * @param  array<string, Fact>  $facts
-     * @param  list<array{kept: Fact, set_aside: Fact}>  $contradictions
+     * @param  list<Contradiction>  $contradictions
      */
     private function __construct(private array $facts, public array $contradictions)
     {
@@ -31,17 +31,40 @@ final readonly class FactSheet
         $kept = $wins ? $fact : $present;
         $contradictions = $this->contradictions;
         $weak = $present->source === Source::KindDefault || $fact->source === Source::KindDefault;
-        if (! $weak && $fact->value !== $present->value) {
-            $contradictions[] = ['kept' => $kept, 'set_aside' => $wins ? $present : $fact];
+        if ($fact->source === Source::Settled && array_filter($contradictions, static fn (Contradiction $one): bool => $one->kept->name === $fact->name) !== []) {
+            $contradictions = array_map(static fn (Contradiction $one): Contradiction => $one->kept->name === $fact->name ? $one->settled($fact) : $one, $contradictions);
+        } elseif (! $weak && ! self::agree($fact, $present)) {
+            $contradictions[] = new Contradiction($kept, $wins ? $present : $fact, self::settledBy($fact, $present));
         }
 
         return new self([...$this->facts, $fact->name => $kept], $contradictions);
+    }
+
+    /** A reading in MHz or a rounded figure of another tool is the same fact said otherwise; words differ only by case. */
+    private static function agree(Fact $a, Fact $b): bool
+    {
+        return $a->value === $b->value || (is_scalar($a->value) && is_scalar($b->value) && mb_strtolower(trim((string) $a->value)) === mb_strtolower(trim((string) $b->value)));
+    }
+
+    private static function settledBy(Fact $a, Fact $b): ?string
+    {
+        return match (true) {
+            $a->source === Source::Settled || $b->source === Source::Settled => Contradiction::BY_PERSON,
+            $a->source?->rank() !== $b->source?->rank() => Contradiction::BY_RULE,
+            default => null,
+        };
     }
 
     /** The fact of that name; an unknown one where nobody has looked. */
     public function get(string $name): Fact
     {
         return $this->facts[$name] ?? Fact::unknown($name);
+    }
+
+    /** @return list<Contradiction> those that wait for a person */
+    public function open(): array
+    {
+        return array_values(array_filter($this->contradictions, static fn (Contradiction $one): bool => $one->isOpen()));
     }
 
     /** @return array<string, Fact> */

@@ -11,6 +11,8 @@ final readonly class Machine
      * @param  list<Drive>  $drives  as read; empty while nobody has read them
      * @param  list<Port>  $ports
      * @param  list<Device>  $devices
+     * @param  list<MemoryModule>  $modules  as read, empty slots included
+     * @param  list<HealthReading>  $health  every reading of every drive, oldest first
      * @param  array<string, mixed>  $model  the catalogue entry it was taken from, empty for an unknown machine
      */
     public function __construct(
@@ -22,6 +24,8 @@ final readonly class Machine
         public array $devices = [],
         public ?Battery $battery = null,
         public array $model = [],
+        public array $modules = [],
+        public array $health = [],
     ) {
     }
 

@@ -11,10 +11,12 @@ enum Source: string
     case Person = 'person';
     case Catalogue = 'catalogue';
     case KindDefault = 'kind default';
+    case Settled = 'settled';
 
     public function rank(): int
     {
         return match ($this) {
+            self::Settled => 4,
             self::Reading, self::Person => 3,
             self::Catalogue => 2,
             self::KindDefault => 1,
@@ -24,6 +26,6 @@ enum Source: string
     /** What the catalogue says of a model is assumed until a reading or a person at the machine confirms it (rule J7). */
     public function certainty(): Certainty
     {
-        return $this->rank() === 3 ? Certainty::Known : Certainty::Assumed;
+        return $this->rank() >= 3 ? Certainty::Known : Certainty::Assumed;
     }
 }

@@ -25,4 +25,9 @@ final class InvalidQuantity extends InvalidArgumentException
     {
         return new self("{$what} is larger than this machine can count.");
     }
+
+    public static function notAMoment(string $text): self
+    {
+        return new self('"'.mb_substr($text, 0, 40).'" is not a date. Write year, month and day, such as 2026-11-24 or 2026-11-24T15:40.');
+    }
 }

@@ -17,7 +17,7 @@ it('lets a reading outrank the catalogue in any order, and says so', function (S
     $sheet = FactSheet::empty()->with(Fact::of('x', 'first', $first, 'a'))->with(Fact::of('x', 'second', $second, 'b'));
     expect($sheet->get('x')->value)->toBe($kept)->and($sheet->contradictions)->toHaveCount($contradictions);
     if ($contradictions > 0) {
-        expect($sheet->contradictions[0]['kept']->value)->toBe($kept)->and($sheet->contradictions[0]['set_aside']->value)->not->toBe($kept);
+        expect($sheet->contradictions[0]->kept->value)->toBe($kept)->and($sheet->contradictions[0]->setAside->value)->not->toBe($kept);
     }
 })->with([
     [Source::Catalogue, Source::Reading, 'second', 1], [Source::Reading, Source::Catalogue, 'first', 1], [Source::Person, Source::Reading, 'second', 1], [Source::Reading, Source::Person, 'second', 1],

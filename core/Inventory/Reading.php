@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Inventory;
+
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\HealthReading;
+use Cobblestone\Machine\MemoryModule;
+
+/** What one tool's output says about a machine, and by line what was not understood (rule A1). */
+final readonly class Reading
+{
+    /**
+     * @param  string  $tool  the tool's own name, as in Tools::NAMES
+     * @param  string  $origin  the file it came from, or "pasted"
+     * @param  array<string, bool|int|float|string|list<string>>  $facts
+     * @param  list<Device>  $devices
+     * @param  list<MemoryModule>  $modules
+     * @param  list<HealthReading>  $health
+     * @param  list<string>  $notes
+     * @param  string|null  $lsblk  the block-device list as printed, where that is what was read
+     */
+    public function __construct(
+        public string $tool,
+        public string $origin,
+        public ?string $at = null,
+        public array $facts = [],
+        public array $devices = [],
+        public array $modules = [],
+        public array $health = [],
+        public array $notes = [],
+        public ?string $lsblk = null,
+    ) {
+    }
+
+    /** Whether anything of it was understood. */
+    public function isEmpty(): bool
+    {
+        return $this->facts === [] && $this->devices === [] && $this->modules === [] && $this->health === [] && $this->lsblk === null;
+    }
+
+    /** What the reading is about: a newer reading with the same key takes the place of this one. */
+    public function key(): string
+    {
+        $about = $this->health === [] ? '' : ' '.$this->health[0]->serial.' '.($this->at ?? '');
+
+        return $this->tool.$about;
+    }
+
+    /** The same reading with the origin and time that the caller knows. */
+    public function from(string $origin, ?string $at): self
+    {
+        return new self($this->tool, $origin, $this->at ?? $at, $this->facts, $this->devices, $this->modules, array_map(
+            static fn (HealthReading $one): HealthReading => $one->at !== null || $at === null ? $one : HealthReading::fromArray([...$one->toArray(), 'at' => $at]),
+            $this->health,
+        ), $this->notes, $this->lsblk);
+    }
+
+    /** @param  array<string, mixed>  $entry an entry of the brief's machine.readings */
+    public static function fromArray(array $entry): self
+    {
+        return new self(
+            $entry['tool'], $entry['origin'] ?? 'brief', $entry['at'] ?? null, $entry['facts'] ?? [],
+            array_map(Device::fromArray(...), $entry['devices'] ?? []), array_map(MemoryModule::fromArray(...), $entry['modules'] ?? []),
+            array_map(HealthReading::fromArray(...), $entry['health'] ?? []), $entry['notes'] ?? [], $entry['lsblk'] ?? null,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return array_filter([
+            'tool' => $this->tool, 'origin' => $this->origin, 'at' => $this->at, 'facts' => $this->facts,
+            'devices' => array_map(static fn (Device $device): array => $device->toArray(), $this->devices),
+            'modules' => array_map(static fn (MemoryModule $module): array => $module->toArray(), $this->modules),
+            'health' => array_map(static fn (HealthReading $one): array => $one->toArray(), $this->health),
+            'notes' => $this->notes, 'lsblk' => $this->lsblk,
+        ], static fn ($value): bool => $value !== null && $value !== []);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Inventory;
+
+/** Reads the collector's own note: architecture, whether the kernel's EFI folder stands, battery, tools that were missing (rule A1). */
+final class SystemNoteReader
+{
+    public const HEAD = 'cobblestone-collect 1';
+
+    private const ARCHITECTURES = ['x86_64' => 'x86-64', 'amd64' => 'x86-64', 'i386' => 'x86-32', 'i586' => 'x86-32', 'i686' => 'x86-32', 'aarch64' => 'arm-64', 'arm64' => 'arm-64'];
+
+    public static function read(string $text): Reading
+    {
+        $facts = [];
+        $notes = [];
+        $at = null;
+        foreach (explode("\n", $text) as $index => $line) {
+            $line = trim($line);
+            if ($line === '' || $index === 0) {
+                continue;
+            }
+            [$key, $value] = array_pad(array_map(trim(...), explode(':', $line, 2)), 2, '');
+            switch ($key) {
+                case 'time':
+                    $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?Z$/', $value) === 1 ? substr($value, 0, 16).'Z' : null;
+                    break;
+                case 'architecture':
+                    isset(self::ARCHITECTURES[$value]) ? $facts['architecture'] = self::ARCHITECTURES[$value] : $notes[] = "The collector ran on \"{$value}\", an architecture that is not known here.";
+                    break;
+                case 'efi folder':
+                    $facts += $value === 'present' ? ['firmware.kind' => 'uefi', 'boot.started_by' => 'uefi'] : ['boot.started_by' => 'legacy'];
+                    break;
+                case 'battery':
+                    $facts += self::battery($value);
+                    break;
+                case 'missing':
+                    $notes[] = "The collector found no {$value} on that system, so nothing is known from it.";
+                    break;
+                case 'refused':
+                    $notes[] = "The collector was not allowed to run {$value}; start it as root for more.";
+                    break;
+                default:
+                    $notes[] = 'system.txt, line '.($index + 1).': "'.mb_substr($line, 0, 40).'" was not understood; left out.';
+            }
+        }
+
+        return new Reading('collector', 'pasted', $at, $facts, notes: $notes);
+    }
+
+    /**
+     * "design 52000 full 47800 mWh, charge 63 %".
+     *
+     * @return array<string, int|float>
+     */
+    private static function battery(string $value): array
+    {
+        $facts = [];
+        if (preg_match('/design ([0-9]{3,7}) full ([0-9]{3,7}) mWh/', $value, $match) === 1) {
+            $facts['battery.design_wh'] = round((int) $match[1] / 1000, 1);
+            $facts['battery.health'] = round(min(1.2, (int) $match[2] / (int) $match[1]), 3);
+        }
+        if (preg_match('/charge ([0-9]{1,3}) %/', $value, $match) === 1) {
+            $facts['battery.charge_percent'] = min(100, (int) $match[1]);
+        }
+
+        return $facts;
+    }
+}

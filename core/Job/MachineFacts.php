@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job;
+
+use Cobblestone\Inventory\InventoryReader;
+use Cobblestone\Inventory\Reading;
+use Cobblestone\Machine\Fact;
+use Cobblestone\Machine\FactSheet;
+use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Source;
+
+/** The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled (rule A1). */
+final class MachineFacts
+{
+    /**
+     * @param  array<string, mixed>  $model
+     * @param  list<Reading>  $readings
+     *
+     * @throws BriefFault
+     */
+    public static function of(Brief $brief, array $model, Kind $kind, array $readings): FactSheet
+    {
+        $sheet = FactSheet::empty();
+        foreach (KindDefaults::facts($kind) as $name => $value) {
+            $sheet = $sheet->with(Fact::of($name, $value, Source::KindDefault, "usual for a {$kind->value}"));
+        }
+        foreach (self::modelFacts($model) as $name => $value) {
+            $sheet = $sheet->with(Fact::of($name, $value, Source::Catalogue, "catalogue, {$model['name']}, as of {$model['as_of']}"));
+        }
+        foreach ($readings as $reading) {
+            foreach ($reading->facts as $name => $value) {
+                $sheet = $sheet->with(Fact::of((string) $name, $value, Source::Reading, self::origin($reading), $reading->at));
+            }
+        }
+        foreach ($brief->machine['facts'] ?? [] as $name => $value) {
+            $sheet = $sheet->with(Fact::of((string) $name, self::plain((string) $name, $value), Source::Person, $brief->machine['facts_from'] ?? 'entered at the bench', $brief->readAt));
+        }
+        foreach ($brief->machine['settled'] ?? [] as $name => $value) {
+            $sheet = $sheet->with(Fact::of((string) $name, self::plain((string) $name, $value), Source::Settled, $brief->machine['facts_from'] ?? 'a person at the machine', $brief->readAt));
+        }
+
+        return $sheet;
+    }
+
+    private static function origin(Reading $reading): string
+    {
+        $command = InventoryReader::COMMANDS[$reading->tool] ?? $reading->tool;
+
+        return in_array($reading->origin, ['pasted', 'brief'], true) ? $command : "{$command} ({$reading->origin})";
+    }
+
+    /**
+     * @param  array<string, mixed>  $model
+     * @return array<string, bool|int|float|string>
+     */
+    private static function modelFacts(array $model): array
+    {
+        $facts = [];
+        foreach (['architecture', 'memory_bytes', 'cores', 'drive_bytes', 'clock_mhz'] as $key) {
+            if (isset($model[$key])) {
+                $facts[$key] = $model[$key];
+            }
+        }
+        foreach (['security_chip.version' => 'security_chip_version', 'graphics.features' => 'graphics_features', 'display.pixels' => 'display_pixels'] as $fact => $key) {
+            if (isset($model[$key])) {
+                $facts[$fact] = $model[$key];
+            }
+        }
+        if (isset($model['firmware']['kind'])) {
+            $facts['firmware.kind'] = $model['firmware']['kind'];
+        }
+        foreach ($model['firmware']['settings'] ?? [] as $setting) {
+            $facts["firmware.{$setting['id']}"] = $setting['default'];
+        }
+
+        return $facts;
+    }
+
+    /** YAML reads a bare on or off as text or truth depending on its writer; settings are words; typed numbers are numbers. */
+    private static function plain(string $name, mixed $value): bool|int|float|string
+    {
+        if (is_bool($value) && str_starts_with($name, 'firmware.')) {
+            return $value ? 'on' : 'off';
+        }
+        if (! is_scalar($value)) {
+            throw BriefFault::at("machine.facts.{$name}", 'a single value is wanted.');
+        }
+        if (is_string($value) && preg_match('/^(memory_bytes|drive_bytes|cores|threads|clock_mhz|memory\.(slots|max_bytes|pool_size))$/', $name) === 1 && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
+            return (int) $value;
+        }
+
+        return $value;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine;
+
+/** What one drive said of its health at one time; figures it did not give are absent, not zero (rule A5). */
+final readonly class HealthReading
+{
+    public const KINDS = ['ata', 'nvme', 'unknown'];
+
+    /**
+     * @param  string  $kind  ata, nvme, or unknown where a bridge hid the figures
+     * @param  array<int|string, int>  $figures  ATA attribute numbers ("5", "197") or NVMe log names
+     * @param  bool|null  $passed  the drive's own verdict
+     */
+    public function __construct(
+        public string $serial,
+        public string $model,
+        public string $kind,
+        public array $figures,
+        public ?bool $passed,
+        public ?bool $rotating,
+        public ?int $bytes = null,
+        public ?string $at = null,
+    ) {
+    }
+
+    public function figure(string $name): ?int
+    {
+        return $this->figures[$name] ?? null;
+    }
+
+    /** @param  array<string, mixed>  $entry what toArray() gave */
+    public static function fromArray(array $entry): self
+    {
+        $figures = [];
+        foreach ($entry['figures'] ?? [] as $name => $value) {
+            $figures[$name] = (int) $value;
+        }
+
+        return new self($entry['serial'], $entry['model'], $entry['kind'], $figures, $entry['passed'] ?? null, $entry['rotating'] ?? null, $entry['bytes'] ?? null, $entry['at'] ?? null);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return array_filter([
+            'serial' => $this->serial, 'model' => $this->model, 'kind' => $this->kind, 'figures' => $this->figures === [] ? null : $this->figures,
+            'passed' => $this->passed, 'rotating' => $this->rotating, 'bytes' => $this->bytes, 'at' => $this->at,
+        ], static fn ($value): bool => $value !== null);
+    }
+}

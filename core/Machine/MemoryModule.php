@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine;
+
+use Cobblestone\Quantity\Bytes;
+
+/** One memory module as a tool reported it; an empty slot has no size. */
+final readonly class MemoryModule
+{
+    /**
+     * @param  int|null  $ratedTransfers  million transfers a second it can do at most
+     * @param  int|null  $setTransfers  million transfers a second it is set to now
+     */
+    public function __construct(
+        public string $slot,
+        public ?Bytes $size,
+        public ?string $type = null,
+        public ?string $maker = null,
+        public ?string $part = null,
+        public ?string $serial = null,
+        public ?int $ratedTransfers = null,
+        public ?int $setTransfers = null,
+        public bool $soldered = false,
+    ) {
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->size === null;
+    }
+
+    public function title(): string
+    {
+        return $this->size === null ? "{$this->slot}, empty" : trim("{$this->slot}, {$this->size->binary()} {$this->part}");
+    }
+
+    /** @param  array<string, mixed>  $entry what toArray() gave */
+    public static function fromArray(array $entry): self
+    {
+        return new self(
+            $entry['slot'], isset($entry['bytes']) ? Bytes::of($entry['bytes']) : null, $entry['type'] ?? null, $entry['maker'] ?? null,
+            $entry['part'] ?? null, $entry['serial'] ?? null, $entry['rated_mt_s'] ?? null, $entry['set_mt_s'] ?? null, $entry['soldered'] ?? false,
+        );
+    }
+
+    /** @return array<string, mixed> what is known of it */
+    public function toArray(): array
+    {
+        return array_filter([
+            'slot' => $this->slot, 'bytes' => $this->size?->count, 'type' => $this->type, 'maker' => $this->maker, 'part' => $this->part,
+            'serial' => $this->serial, 'rated_mt_s' => $this->ratedTransfers, 'set_mt_s' => $this->setTransfers, 'soldered' => $this->soldered ?: null,
+        ], static fn ($value): bool => $value !== null);
+    }
+}
