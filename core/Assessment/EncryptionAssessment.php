@@ -4,100 +4,141 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
-use Cobblestone\Install\TargetDrive;
+use Cobblestone\Assessment\Encryption\Binding;
+use Cobblestone\Assessment\Encryption\EncryptionBranch;
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\EncryptionSteps;
+use Cobblestone\Assessment\Encryption\Protection;
+use Cobblestone\Assessment\Encryption\RecoveryPrompt;
+use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
-use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Question;
-use Cobblestone\Runbook\Reason;
-use Cobblestone\Runbook\Stage;
-use Cobblestone\Runbook\Step;
 
-/** Drive encryption before a wipe: known, unknown, or erased anyway (the part of rule A7 that a wipe needs). */
+/** Drive encryption before anything that could ask for a key, and before a drive is erased (rule A7). */
 final readonly class EncryptionAssessment
 {
-    public const STATES = [
-        'none' => 'not encrypted',
-        'key-in-clear' => 'encrypted, with the key still in clear',
-        'chip' => 'protected by the security chip',
-        'chip-and-pin' => 'protected by chip and PIN',
-        'passphrase' => 'protected by a passphrase',
-    ];
-
-    /** @param  bool  $firmwareWaits whether firmware settings may change only once the backup is settled */
-    private function __construct(public string $state, public bool $firmwareWaits, public Contribution $contribution)
-    {
+    /**
+     * @param  bool  $firmwareWaits  whether firmware settings may change only once the backup is settled
+     * @param  list<string>  $keysOfOthers  facts: the keys of encrypted drives that stay are known
+     */
+    private function __construct(
+        public Protection $protection,
+        public Binding $binding,
+        public EncryptionBranch $branch,
+        public bool $firmwareWaits,
+        public Contribution $contribution,
+        private array $keysOfOthers,
+        private EncryptionIntent $intent,
+    ) {
     }
 
-    public static function assess(Machine $machine, TargetDrive $target, bool $somethingToKeep): self
+    /** @param  list<Drive>  $others internal drives that stay beside it */
+    public static function assess(Machine $machine, ?Drive $drive, array $others, EncryptionIntent $intent): self
     {
-        $state = self::state($machine, $target->drive);
-        $known = isset(self::STATES[$state]);
-        $waits = $somethingToKeep && ! in_array($state, ['none', 'key-in-clear', 'passphrase'], true);
-        $questions = $known || ! $somethingToKeep ? [] : [new Question('drive.encryption', 'How is the present drive protected?', self::STATES, 'whether a firmware change could lock the old system before the backup is proven', 'A7', 60)];
-        $others = self::encryptedOthers($target->others);
+        $protection = self::protection($machine, $drive);
+        $binding = Binding::tryFrom($machine->fact('encryption.binding')->spoken()) ?? Binding::Unknown;
+        $branch = EncryptionBranch::of($protection, $binding, $intent, self::answer($machine, 'encryption.key'), self::answer($machine, 'old_system.starts'));
+        $waits = ! $intent->staysAfter && $intent->somethingToKeep && $protection->mayAskForKey();
+        $keys = EncryptionSteps::keysOf(array_values(array_filter($others, self::isEncrypted(...))));
+        $suspend = $branch === EncryptionBranch::SuspendAndResume ? EncryptionSteps::suspend($machine, $drive, $binding, $intent) : [];
+        $initial = $suspend === [] && $branch !== EncryptionBranch::Ask ? [Fact::ENCRYPTION_SETTLED] : [];
 
-        return new self($state, $waits, new Contribution(
-            steps: array_map(self::keyOf(...), $others),
-            decisions: [self::decision($state, $waits, $somethingToKeep)],
-            questions: $questions,
-        ));
+        return new self($protection, $binding, $branch, $waits, new Contribution(
+            steps: [...$keys, ...$suspend],
+            decisions: [self::decision($protection, $binding, $branch, $waits, $intent)],
+            questions: self::questions($machine, $protection, $binding, $branch, $intent),
+            initial: $initial,
+            blockers: $branch === EncryptionBranch::Stop ? [self::stop($intent)] : [],
+        ), array_merge(...array_map(static fn ($step): array => $step->after, $keys), ...[[]]), $intent);
     }
 
     /** @return list<string> facts that the erasing step waits for besides its gate */
     public function erasingWaitsFor(): array
     {
-        return array_merge(...array_map(static fn (Step $step): array => $step->after, $this->contribution->steps), ...[[]]);
+        return $this->keysOfOthers;
     }
 
-    private static function state(Machine $machine, ?Drive $drive): string
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'protection' => $this->protection->value, 'title' => $this->protection->title(), 'binding' => $this->binding->title(), 'branch' => $this->branch->value,
+            'triggers' => array_map(static fn (Trigger $trigger): array => ['what' => $trigger->title(), 'asks' => $this->protection->mayAskForKey() && $trigger->bites($this->binding)], $this->intent->triggers),
+            'at_the_prompt' => $this->protection->mayAskForKey() ? RecoveryPrompt::advice($this->intent->triggers, ! $this->intent->staysAfter) : [],
+        ];
+    }
+
+    private static function protection(Machine $machine, ?Drive $drive): Protection
     {
         if ($drive?->isBlank() === true) {
-            return 'none';
+            return Protection::None;
         }
-        $fact = $machine->fact('drive.encryption');
-        if (is_string($fact->value) && isset(self::STATES[$fact->value])) {
-            return $fact->value;
-        }
+        $told = Protection::tryFrom($machine->fact('drive.encryption')->spoken());
 
-        return 'unknown';
+        return $told ?? Protection::Unknown;
     }
 
-    private static function decision(string $state, bool $waits, bool $somethingToKeep): Decision
+    private static function answer(Machine $machine, string $fact): ?bool
     {
-        $because = match (true) {
-            $state === 'none' => ['There is no encrypted volume on the drive that is erased.'],
-            ! $somethingToKeep => ['The drive is erased, and nothing on it has to be kept.'],
-            $waits => ['The drive is erased once its backup is verified or waived; until then no firmware setting is touched, because a changed setting could ask the old system for its recovery key.'],
-            default => ['The drive is erased after its backup, and a firmware change does not lock it.'],
+        return match (mb_strtolower($machine->fact($fact)->spoken())) {
+            'yes', 'known', 'in-hand' => true,
+            'no', 'none', 'lost' => false,
+            default => null,
+        };
+    }
+
+    private static function isEncrypted(Drive $drive): bool
+    {
+        return array_filter($drive->partitions, static fn (Partition $partition): bool => $partition->encrypted) !== [];
+    }
+
+    private static function stop(EncryptionIntent $intent): string
+    {
+        return $intent->staysAfter
+            ? 'The drive is bound to the security chip, what is planned would ask for its recovery key, and nobody has it. Find the key with the owner first; without it nothing here may be changed.'
+            : 'The drive is encrypted, the old system does not start, nobody has the recovery key, and data on it is wanted: it cannot be copied. Find the key with the owner, or have the owner give the data up in writing.';
+    }
+
+    /** @return list<Question> */
+    private static function questions(Machine $machine, Protection $protection, Binding $binding, EncryptionBranch $branch, EncryptionIntent $intent): array
+    {
+        $questions = [];
+        if ($protection === Protection::Unknown && ($branch === EncryptionBranch::Ask || (! $intent->staysAfter && $intent->somethingToKeep))) {
+            $questions[] = new Question('drive.encryption', 'How is the present drive protected?', Protection::ANSWERS, $intent->staysAfter ? 'whether what is planned makes the old system ask for its recovery key' : 'whether a firmware change could lock the old system before the backup is proven', 'A7', 60, $intent->staysAfter);
+        }
+        if ($branch === EncryptionBranch::SuspendAndResume && $machine->fact('encryption.key')->isUnknown()) {
+            $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the key a slip locks the drive for good', 'A7', 70);
+        }
+        if ($protection->mayAskForKey() && $protection !== Protection::Unknown && $intent->staysAfter && $binding === Binding::Unknown && in_array($branch, [EncryptionBranch::SuspendAndResume], true)) {
+            $questions[] = new Question('encryption.binding', 'What is the drive\'s protection bound to?', Binding::ANSWERS, 'which changes bring up the prompt; until then the wider binding is assumed', 'A7', 20);
+        }
+
+        return $questions;
+    }
+
+    private static function decision(Protection $protection, Binding $binding, EncryptionBranch $branch, bool $waits, EncryptionIntent $intent): Decision
+    {
+        $suspended = 'suspend over '.max(1, $intent->restarts).' restarts, then resume';
+        [$chosen, $because, $refused] = match ($branch) {
+            EncryptionBranch::NotEncrypted => ['none', ['There is no encrypted volume on this drive.'], []],
+            EncryptionBranch::KeyInClear => ['nothing to do: the key is in clear', ['It is encrypted without a protector, so no recovery key exists yet and nothing can ask for one. That is the evidence.'], ['look for a recovery key' => ['There is none.']]],
+            EncryptionBranch::FirmwareDoesNotMatter => ['nothing to do: a passphrase', ['A passphrase is asked at every start anyway; firmware changes do not matter to it.'], ['suspend protection' => ['There is nothing that a firmware change could trip.']]],
+            EncryptionBranch::NothingTouchesIt => ['nothing to do', ['It is bound to the security chip, but nothing on this path touches what it is bound to.'], ['suspend protection' => ['It would only be weaker for a while.']]],
+            EncryptionBranch::SuspendAndResume => [$suspended, ['The old system stays, and a planned change would ask for its recovery key.', 'The key is in hand first: suspending can fail.'], ['decrypt first' => ['Hours of work, and it has to be encrypted again.'], 'just go on' => ['The machine would stop at the recovery prompt.']]],
+            EncryptionBranch::ErasedAnyway => ['nothing to decrypt: the drive is erased', [match (true) {
+                ! $intent->somethingToKeep => 'The drive is erased, and nothing on it has to be kept.',
+                $waits => 'The drive is erased once its backup is verified or waived; until then no firmware setting is touched, because a changed setting could ask the old system for its recovery key.',
+                default => 'The drive is erased after its backup, and a firmware change does not lock it.',
+            }, 'The stick is started by the one-time menu, so that the old system is not started in between.'], ['decrypt first' => ['Hours of work on data that is erased afterwards.'], 'suspend protection' => ['Needed only where the old system stays.']]],
+            EncryptionBranch::Stop => ['stop', [self::stop($intent)], ['go on' => ['It could not be undone.']]],
+            EncryptionBranch::Ask => ['ask first', ['Nobody has said how the drive is protected, and a planned change would trip a chip-bound one.'], ['assume that it is not encrypted' => ['If it is, the machine stops at the recovery prompt.']]],
         };
 
-        return new Decision('assess.encryption', 'Drive encryption', $state === 'none' ? 'none' : 'nothing to decrypt: the drive is erased', [...$because, 'State: '.(self::STATES[$state] ?? 'unknown').'.'],
-            $state === 'none' ? [] : ['decrypt first' => ['Hours of work on data that is erased afterwards.'], 'suspend protection' => ['Needed only where the old system stays.']],
-            ["drive.encryption = {$state}"], 'A7');
-    }
-
-    /**
-     * @param  list<Drive>  $others
-     * @return list<Drive>
-     */
-    private static function encryptedOthers(array $others): array
-    {
-        return array_values(array_filter($others, static fn (Drive $drive): bool => array_filter($drive->partitions, static fn (Partition $partition): bool => $partition->encrypted) !== []));
-    }
-
-    private static function keyOf(Drive $drive): Step
-    {
-        return new Step("protect.key-{$drive->path}", Stage::Protect, "Key for {$drive->path}", Presence::Hands, Estimate::minutes(1, 3, 15),
-            ["{$drive->title()} stays, and it is encrypted. Its key may be kept by the system that is about to be erased.", 'Ask the owner where the key is kept and try it once. Do not write the key itself down here.'],
-            after: ["encryption.key-{$drive->path}"], needs: ['hands'],
-            because: [new Reason('An encrypted volume that stays needs its own key before the system drive is erased.', 'A7', 'reading of '.$drive->path)],
-            evidence: [new Evidence('key_kept', 'Where the owner keeps the key', 'text')],
-        );
+        return new Decision('assess.encryption', 'Drive encryption', $chosen, [...$because, "State: {$protection->title()}."], $refused, array_values(array_filter(["drive.encryption = {$protection->value}", $protection->mayAskForKey() ? "binding: {$binding->title()}" : null, $intent->triggers === [] ? null : 'planned: '.implode(', ', array_map(static fn (Trigger $trigger): string => $trigger->title(), $intent->triggers))])), 'A7');
     }
 }

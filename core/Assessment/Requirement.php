@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment;
+
+/** One need of a system against what is known of the machine (rule A2). */
+final readonly class Requirement
+{
+    public const MEETS = 'meets';
+
+    public const SHORT = 'short';
+
+    public const UNKNOWN = 'unknown';
+
+    public const AFTER_SETTING = 'meets after a setting';
+
+    /**
+     * @param  string  $needs  in words and units
+     * @param  string  $has  in words and units, with its source
+     * @param  string  $note  the margin, what it is short by, or which setting
+     * @param  bool  $bypassable  whether the publisher's check can be passed without meeting it
+     * @param  string|null  $question  the fact to ask for while unknown
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $needs,
+        public string $has,
+        public string $verdict,
+        public string $note = '',
+        public bool $bypassable = false,
+        public ?string $question = null,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'title' => $this->title, 'needs' => $this->needs, 'has' => $this->has, 'verdict' => $this->verdict, 'note' => $this->note, 'bypassable' => $this->bypassable];
+    }
+}

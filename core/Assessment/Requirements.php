@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment;
+
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\PutBack;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/** Whether the wanted system fits the machine, need by need, and what a bypass would cost (rules A2, A10). */
+final readonly class Requirements
+{
+    private const QUESTIONS = [
+        'memory_bytes' => 'How much memory is fitted, in bytes or as "16 GiB"?', 'cores' => 'How many cores has the processor?', 'clock_mhz' => 'What is the processor\'s clock, in MHz?',
+        'firmware.kind' => 'Does the machine start by UEFI or the old way?', 'security_chip.version' => 'Which version is the security chip?', 'graphics.features' => 'Which graphics features does it have?',
+        'display.pixels' => 'How many pixels high is the display?', 'firmware.secure_boot' => 'Is Secure Boot set on or off?', 'architecture' => 'Which architecture is the processor?',
+    ];
+
+    private const OPTIONS = [
+        'firmware.kind' => ['uefi' => 'by UEFI', 'bios' => 'only the old way'], 'firmware.secure_boot' => ['on' => 'on', 'off' => 'off'], 'security_chip.version' => ['2.0' => '2.0', '1.2' => '1.2', 'none' => 'there is none'],
+        'architecture' => ['x86-64' => 'x86, 64 bit', 'x86-32' => 'x86, 32 bit', 'arm-64' => 'ARM, 64 bit'],
+    ];
+
+    /** @param  list<Requirement>  $rows */
+    private function __construct(public Fit $fit, public array $rows, public Contribution $contribution)
+    {
+    }
+
+    /** @param  string  $school  the bench's policy on bypasses: off or recorded */
+    public static function assess(Machine $machine, SystemProfile $system, ?Image $image, ?Drive $target, ?string $edition, string $school): self
+    {
+        $rows = RequirementRows::of($machine, $system, $image, $target, $edition);
+        $short = array_values(array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT && ! str_ends_with($row->id, '_ceiling')));
+        $hard = array_values(array_filter($short, static fn (Requirement $row): bool => ! $row->bypassable));
+        $fit = match (true) {
+            $hard !== [] => Fit::Cannot,
+            $short !== [] => Fit::OnlyWithBypass,
+            array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::AFTER_SETTING) !== [] => Fit::AfterSettings,
+            default => Fit::Fits,
+        };
+        $blockers = array_map(static fn (Requirement $row): string => self::sentence($system, $row), $hard);
+        if ($fit === Fit::OnlyWithBypass && $school === 'off') {
+            foreach ($short as $row) {
+                $blockers[] = self::sentence($system, $row).' It can be bypassed, but the bench\'s policy does not allow it.';
+            }
+        }
+        $steps = $fit === Fit::OnlyWithBypass && $school !== 'off' ? [self::record($system, $short)] : [];
+
+        return new self($fit, $rows, new Contribution($steps, $rows === [] ? [] : [self::decision($system, $fit, $rows)], self::questions($system, $rows), blockers: $blockers));
+    }
+
+    private static function sentence(SystemProfile $system, Requirement $row): string
+    {
+        return "{$system->name} needs {$row->title}: {$row->needs}; this machine: {$row->has}.".($row->note === '' ? '' : ' '.ucfirst($row->note).(str_ends_with($row->note, '.') ? '' : '.'));
+    }
+
+    /** @param  list<Requirement>  $rows */
+    private static function decision(SystemProfile $system, Fit $fit, array $rows): Decision
+    {
+        $unknown = array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::UNKNOWN);
+        $reasons = array_map(static fn (Requirement $row): string => "{$row->title}: {$row->verdict}".($row->note === '' ? '' : " ({$row->note})").'.', $rows);
+
+        return new Decision('assess.fit', "Does {$system->name} fit", $fit->title().($unknown === [] ? '' : ', as far as is known'), array_values($reasons), [], array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows), 'A2');
+    }
+
+    /**
+     * @param  list<Requirement>  $rows
+     * @return list<Question>
+     */
+    private static function questions(SystemProfile $system, array $rows): array
+    {
+        $questions = [];
+        foreach ($rows as $row) {
+            if ($row->verdict === Requirement::UNKNOWN && $row->question !== null && isset(self::QUESTIONS[$row->question])) {
+                $questions[] = new Question($row->question, self::QUESTIONS[$row->question], self::OPTIONS[$row->question] ?? [], "whether {$system->name} fits: it needs {$row->needs}", 'A2', 30);
+            }
+        }
+
+        return $questions;
+    }
+
+    /** @param  list<Requirement>  $short */
+    private static function record(SystemProfile $system, array $short): Step
+    {
+        $what = implode(', ', array_map(static fn (Requirement $row): string => mb_strtolower($row->title), $short));
+        $consequences = $system->entry['bypass']['consequences'] ?? ['The publisher may end updates and support for this machine.'];
+
+        return new Step('route.bypass', Stage::Route, 'Record the bypass', Presence::Hands, Estimate::minutes(1, 2, 6),
+            ["Tell the owner what is bypassed: {$what}.", ...$consequences, 'Later upgrades and repairs need the same bypass again: it is printed on the handover sheet.'],
+            before: [Fact::TAKEN_IN], after: [Fact::BYPASS_RECORDED], needs: ['hands'],
+            because: array_map(static fn (Requirement $row): Reason => new Reason(self::sentence($system, $row), 'A2', $system->dated()), $short),
+            cautions: ['Bypassing a maker\'s requirement may end updates and support.'],
+            evidence: [new Evidence('bypass_agreed_by', 'Who agreed to it', 'text')],
+            opens: [new PutBack('bypass', "Requirement bypassed: {$what}", "{$system->name} asks for it and this machine does not have it. It stays so.", 'put-back.sign', stays: true)],
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['fit' => $this->fit->value, 'title' => $this->fit->title(), 'rows' => array_map(static fn (Requirement $row): array => $row->toArray(), $this->rows)];
+    }
+}
