@@ -29,17 +29,27 @@ final readonly class BackupPlan
     /**
      * @param  list<Gate>  $gates  what every erasing step carries
      * @param  list<string>  $erasingWaitsFor  facts for the erasing step
+     * @param  array<string, mixed>  $figures  size, destination, what is not covered: for the page
      */
-    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution)
+    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution, private array $figures = [])
     {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['keep' => $this->keep, ...$this->figures];
     }
 
     /**
      * @param  array<string, mixed>  $wish  the brief's backup block
+     * @param  bool  $rescue  whether the drive is failing, so that its data is rescued before anything else
+     * @param  bool  $staysOn  whether the present system is worked on and so is not shut down for good
+     * @param  Gate|null  $memory  shut while a memory fault is open: nothing is copied through it
      *
      * @throws BriefFault
      */
-    public static function plan(Machine $machine, ?Drive $target, array $wish, string $owner, Policy $policy): self
+    public static function plan(Machine $machine, ?Drive $target, array $wish, string $owner, Policy $policy, bool $rescue = false, ?Gate $memory = null, bool $staysOn = false): self
     {
         if ($target?->isBlank() === true) {
             $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
@@ -52,7 +62,7 @@ final readonly class BackupPlan
         }
         $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in writing'], 'whether the path begins with a backup', 'A6', 100, true)];
 
-        return self::some($target, $wish, $policy, $questions);
+        return self::some($machine, $target, $wish, $policy, $questions, $rescue, $memory, $staysOn);
     }
 
     public function somethingToKeep(): bool
@@ -72,7 +82,7 @@ final readonly class BackupPlan
      * @param  array<string, mixed>  $wish
      * @param  list<Question>  $questions
      */
-    private static function some(?Drive $target, array $wish, Policy $policy, array $questions): self
+    private static function some(Machine $machine, ?Drive $target, array $wish, Policy $policy, array $questions, bool $rescue, ?Gate $memory, bool $staysOn): self
     {
         $bytes = self::bytes($wish, $target);
         $rate = DataRate::megabytes(min($wish['source_mb_s'] ?? INF, $wish['destination']['mb_s'] ?? self::UNMEASURED_MB_S));
@@ -83,16 +93,18 @@ final readonly class BackupPlan
         $destination = $wish['destination']['name'] ?? 'an external drive';
         $need = $bytes?->withMargin($policy->figure('backup_margin'));
         $size = $bytes === null ? 'The size is not known yet: measure the folders first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
-        $decision = new Decision('assess.backup', 'Backup', "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the one erased.'], ['no backup' => ['The owner has data to keep, or nobody has said otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
+        $starts = ! $machine->fact('old_system.starts')->is('no') && ! $machine->fact('symptom.starts')->is('no') && ! $machine->fact('symptom.starts')->is('recovery');
+        $decision = new Decision('assess.backup', 'Backup', $rescue ? "rescue to {$destination}, then verify" : "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the one erased.', ...($rescue ? ['The drive is failing: every hour it runs may cost data, so this comes before everything.'] : []), ...($starts ? [] : ['The old system does not start, so a live system does the copying.'])], ['no backup' => ['The owner has data to keep, or nobody has said otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
         $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
-            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision),
+            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, $rescue, $starts, $memory === null ? [] : [$memory], ! $staysOn),
             decisions: [$decision],
             questions: $questions,
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
+            initial: $staysOn ? [Fact::SHUT_DOWN] : [],
             blockers: self::blockers($wish, $need, $target),
-        ));
+        ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish['folders'] ?? [], 'not_covered' => self::notCovered($wish, $target)]);
     }
 
     /** @param  array<string, mixed>  $wish */
@@ -125,5 +137,23 @@ final readonly class BackupPlan
         }
 
         return $blockers;
+    }
+
+    /**
+     * What of the owner's the copy leaves out: folders named at intake and not chosen, and volumes nobody looked into.
+     *
+     * @param  array<string, mixed>  $wish
+     * @return list<string>
+     */
+    private static function notCovered(array $wish, ?Drive $target): array
+    {
+        $left = array_values(array_diff($wish['seen_folders'] ?? [], $wish['folders'] ?? []));
+        foreach ($target->partitions ?? [] as $partition) {
+            if ($partition->encrypted) {
+                $left[] = "{$partition->title()}: an encrypted volume, unless it was opened for the copy";
+            }
+        }
+
+        return [...$left, ...($wish['excluded'] ?? [])];
     }
 }

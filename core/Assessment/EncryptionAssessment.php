@@ -46,7 +46,8 @@ final readonly class EncryptionAssessment
         $waits = ! $intent->staysAfter && $intent->somethingToKeep && $protection->mayAskForKey();
         $keys = EncryptionSteps::keysOf(array_values(array_filter($others, self::isEncrypted(...))));
         $suspend = $branch === EncryptionBranch::SuspendAndResume ? EncryptionSteps::suspend($machine, $drive, $binding, $intent) : [];
-        $initial = $suspend === [] && $branch !== EncryptionBranch::Ask ? [Fact::ENCRYPTION_SETTLED] : [];
+        // While it is asked, the answer's own gate holds the step back.
+        $initial = $suspend === [] ? [Fact::ENCRYPTION_SETTLED] : [];
 
         return new self($protection, $binding, $branch, $waits, new Contribution(
             steps: [...$keys, ...$suspend],
@@ -68,7 +69,7 @@ final readonly class EncryptionAssessment
     {
         return [
             'protection' => $this->protection->value, 'title' => $this->protection->title(), 'binding' => $this->binding->title(), 'branch' => $this->branch->value,
-            'triggers' => array_map(static fn (Trigger $trigger): array => ['what' => $trigger->title(), 'asks' => $this->protection->mayAskForKey() && $trigger->bites($this->binding)], $this->intent->triggers),
+            'triggers' => array_map(fn (Trigger $trigger): array => ['what' => $trigger->title(), 'asks' => $this->protection->mayAskForKey() && $trigger->bites($this->binding)], $this->intent->triggers),
             'at_the_prompt' => $this->protection->mayAskForKey() ? RecoveryPrompt::advice($this->intent->triggers, ! $this->intent->staysAfter) : [],
         ];
     }

@@ -73,7 +73,7 @@ final readonly class Requirements
         $unknown = array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::UNKNOWN);
         $reasons = array_map(static fn (Requirement $row): string => "{$row->title}: {$row->verdict}".($row->note === '' ? '' : " ({$row->note})").'.', $rows);
 
-        return new Decision('assess.fit', "Does {$system->name} fit", $fit->title().($unknown === [] ? '' : ', as far as is known'), array_values($reasons), [], array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows), 'A2');
+        return new Decision('assess.fit', "Does {$system->name} fit", $fit->title().($unknown === [] ? '' : ', as far as is known'), $reasons, [], array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows), 'A2');
     }
 
     /**

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
+use Cobblestone\Assessment\Health\HealthRule;
+use Cobblestone\Assessment\Route\RouteLadder;
+
 /** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
 final readonly class Catalogue
 {
-    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers'];
+    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues'];
+
+    /** What holds for any machine, and so is kept where a bench has described none of its own. */
+    private const KNOWLEDGE = ['health', 'routes', 'issues'];
 
     /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
     public function __construct(private array $entries)
@@ -17,6 +23,37 @@ final readonly class Catalogue
     public static function none(): self
     {
         return new self([]);
+    }
+
+    /** The same catalogue without anything that names a model, system or image (rule J13). */
+    public function knowledge(): self
+    {
+        return new self(array_intersect_key($this->entries, array_flip(self::KNOWLEDGE)));
+    }
+
+    /**
+     * The marks of drive health, by kind of drive (rule A5).
+     *
+     * @return array<string, list<HealthRule>>
+     */
+    public function healthRules(): array
+    {
+        $rules = [];
+        foreach ($this->all('health') as $entry) {
+            foreach ($entry['rules'] as $kind => $list) {
+                $rules[$kind] = [...($rules[$kind] ?? []), ...array_map(HealthRule::fromArray(...), $list)];
+            }
+        }
+
+        return $rules;
+    }
+
+    /** The route ladder, or null where the catalogue holds none (rule A3). */
+    public function ladder(): ?RouteLadder
+    {
+        $entries = array_values($this->all('routes'));
+
+        return $entries === [] ? null : RouteLadder::fromArray($entries[0]);
     }
 
     /** @throws UnknownEntry */

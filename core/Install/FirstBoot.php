@@ -7,6 +7,8 @@ namespace Cobblestone\Install;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -20,15 +22,16 @@ final class FirstBoot
     /**
      * @param  list<string>  $offline  facts of driver packages that come before the network
      * @param  bool  $cable  whether the machine can go online by cable
+     * @param  string  $autoEncryption  the bench's policy: off or owner-keeps-key
      */
-    public static function plan(SystemProfile $system, array $offline, bool $cable): Contribution
+    public static function plan(SystemProfile $system, array $offline, bool $cable, string $autoEncryption = 'off'): Contribution
     {
         $steps = [
             new Step('first-boot.answers', Stage::FirstBoot, 'First boot', Presence::Hands, $system->estimate('first_boot'),
                 ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
                 before: [Fact::SYSTEM_INSTALLED], after: [Fact::FIRST_BOOT_DONE], needs: ['hands'],
                 because: [new Reason('These are the questions this system asks and what the bench answers.', 'I4', $system->dated())],
-                rows: array_map(static fn (array $row): array => ['asked' => $row['ask'], 'answer' => $row['answer']], $system->entry['first_boot']['rows']),
+                rows: [...array_map(static fn (array $row): array => ['asked' => $row['ask'], 'answer' => $row['answer']], $system->entry['first_boot']['rows']), ...self::encryptionRow($system, $autoEncryption)],
             ),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(1, 2, 10),
                 [$cable ? 'Plug in the network cable, or join the bench\'s wireless network.' : 'Join the bench\'s wireless network.', 'Open one page to see that it answers.'],
@@ -42,15 +45,25 @@ final class FirstBoot
                 waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->entry['updates']['restarts'] ?? 1),
             ),
         ];
-        if ($system->entry['activation'] ?? false) {
-            $steps[] = new Step('activation.check', Stage::Activation, 'Activate', Presence::Hands, Estimate::minutes(0.5, 2, 15),
-                ['Open the page that shows edition and activation: the edition must be the one of this job.', 'Not active? Edition first, then the key, then the network.'],
-                before: [Fact::ONLINE], after: [Fact::ACTIVATED], needs: ['hands', 'network'],
-                because: [new Reason("{$system->name} is licensed per machine.", 'A8', $system->dated())],
-                cautions: ['Install only what the owner is entitled to.'],
+        if (! ($system->entry['auto_encryption'] ?? false)) {
+            return new Contribution($steps);
+        }
+        $on = $autoEncryption === 'owner-keeps-key';
+        if ($on) {
+            $steps[] = new Step('first-boot.new-key', Stage::FirstBoot, 'New recovery key', Presence::Hands, Estimate::minutes(1, 3, 10),
+                ['Have the system show where the new recovery key went, or save it to a stick of the owner\'s.', 'The owner keeps it; write down only where.'],
+                before: [Fact::ONLINE], after: [Fact::NEW_KEY_KEPT], needs: ['hands'],
+                because: [new Reason("{$system->name} encrypts its drive by itself; without the key the next repair could lock it for good.", 'A7', $system->dated())],
+                evidence: [new Evidence('new_key_kept', 'Where the owner keeps the new key', 'text')],
             );
         }
 
-        return new Contribution($steps);
+        return new Contribution($steps, [new Decision('install.encryption', 'Automatic drive encryption', $on ? 'on, the owner keeps the key' : 'off', [$on ? 'The bench\'s policy leaves it on.' : 'The bench\'s policy switches it off during the first start.'], [$on ? 'off' : 'on' => [$on ? 'A lost machine would show its data to anybody.' : 'A key nobody keeps locks the owner out one day.']], ["policy auto_encryption = {$autoEncryption}"], 'A7')]);
+    }
+
+    /** @return list<array<string, string>> */
+    private static function encryptionRow(SystemProfile $system, string $policy): array
+    {
+        return ($system->entry['auto_encryption'] ?? false) ? [['asked' => 'Drive encryption', 'answer' => $policy === 'owner-keeps-key' ? 'on; the owner keeps the key' : 'off, before the first restart']] : [];
     }
 }

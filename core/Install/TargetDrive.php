@@ -49,6 +49,33 @@ final readonly class TargetDrive
         return new self(null, $internal, [], [new Question('target.path', 'Which drive is to be erased?', $options, 'the drive that the one-way step names; installers number drives differently at every start', 'I1', 90, true)]);
     }
 
+    /**
+     * A drive that is new: named by the serial and size on its label, or the only blank one that was read.
+     *
+     * @param  list<Drive>|null  $read  the drives inside, where the machine is new too; null where the new drive is not in it yet
+     */
+    public static function fitted(Machine $machine, ?array $read): self
+    {
+        $blank = array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive->isBlank()));
+        if (count($blank) === 1) {
+            return self::chosen($blank[0], array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive !== $blank[0])), 'It is the only blank drive in the reading.');
+        }
+        $others = $read === null ? array_values(array_filter($machine->internalDrives(), static fn (Drive $drive): bool => count($machine->internalDrives()) > 1 && ! $machine->fact('swap.path')->is($drive->path))) : [];
+        $serial = $machine->fact('target.serial')->value;
+        $bytes = $machine->fact('target.bytes')->value;
+        $size = null;
+        try {
+            $size = is_int($bytes) || is_string($bytes) ? Bytes::parse($bytes) : null;
+        } catch (InvalidQuantity) {
+            // asked again below
+        }
+        if (is_scalar($serial) && trim((string) $serial) !== '' && $size !== null && $size->count > 0) {
+            return self::chosen(new Drive('new', $size, trim((string) $serial), 'New drive'), $others, 'Its serial and size are on its label.');
+        }
+
+        return new self(null, $others, [], [new Question('target.reading', 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its label.', [], 'the drive that is written to and its layout to the sector', 'A1, I1', 90, true)]);
+    }
+
     /** "Saltmarsh NV-3 · 512.1 GB · serial SM88-…•••• · old system inside". */
     public static function describe(Drive $drive): string
     {

@@ -11,25 +11,27 @@ final readonly class Brief
 
     /**
      * @param  array<string, mixed>  $machine  model or kind and ports, facts, lsblk text
-     * @param  string|array<string, mixed>  $system  identifier, or a description where the catalogue has none
-     * @param  string|array<string, mixed>  $image  the same
+     * @param  string|array<string, mixed>|null  $system  identifier, or a description where the catalogue has none
+     * @param  string|array<string, mixed>|null  $image  the same
      * @param  list<string>|null  $sticks
      * @param  array<string, mixed>  $backup
      * @param  array<string, string>  $policy
+     * @param  array<string, mixed>  $blocks  memory, licence, depends, extras, update, card: what some kinds of job ask for besides
      */
     private function __construct(
         public string $title,
         public string $goal,
         public string $owner,
         public array $machine,
-        public string|array $system,
+        public string|array|null $system,
         public ?string $edition,
-        public string|array $image,
+        public string|array|null $image,
         public ?array $sticks,
         public array $backup,
         public array $policy,
         public bool $emptyCatalogue,
         public ?string $readAt,
+        public array $blocks = [],
     ) {
     }
 
@@ -49,7 +51,7 @@ final readonly class Brief
             }
         }
         foreach (['system', 'image'] as $field) {
-            if (! is_string($data[$field] ?? null) && ! is_array($data[$field] ?? null)) {
+            if (isset($data[$field]) && ! is_string($data[$field]) && ! is_array($data[$field])) {
                 throw BriefFault::at($field, 'an identifier of the catalogue or a description is wanted.');
             }
         }
@@ -58,9 +60,10 @@ final readonly class Brief
         }
 
         return new self(
-            trim($data['title']), $data['goal'] ?? 'clean-install', $data['owner'] ?? 'the owner', $data['machine'], $data['system'],
-            $data['edition'] ?? null, $data['image'], $data['sticks'] ?? null, $data['backup'] ?? [], $data['policy'] ?? [],
+            trim($data['title']), $data['goal'] ?? 'clean-install', $data['owner'] ?? 'the owner', $data['machine'], $data['system'] ?? null,
+            $data['edition'] ?? null, $data['image'] ?? null, $data['sticks'] ?? null, $data['backup'] ?? [], $data['policy'] ?? [],
             ($data['catalogue'] ?? null) === 'none', $data['read_at'] ?? null,
+            array_intersect_key($data, array_flip(['memory', 'licence', 'depends', 'extras', 'update', 'card'])),
         );
     }
 }

@@ -38,7 +38,7 @@ final class ClosingSteps
             ['Print the handover sheet.', 'The owner sets their own password now, while you look away.', 'Tick out the accessories; open and show one program.', 'Agree when the backup is deleted.'],
             before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'], gates: $gates,
             because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
-            evidence: [new Evidence('received_by', 'Received by', 'text')],
+            evidence: [new Evidence('accessories_back', 'What came with it goes back', 'choice', ['all' => 'all of it', 'missing' => 'not all: see the note']), new Evidence('received_by', 'Received by', 'text')],
         );
 
         return $steps;

@@ -15,6 +15,7 @@ final class KindDefaults
         return match ($kind) {
             Kind::Desktop, Kind::Laptop, Kind::Handheld => ['architecture' => 'x86-64', 'firmware.kind' => 'uefi', 'firmware.boot_mode' => 'uefi'],
             Kind::Sealed => ['firmware.kind' => 'sealed'],
+            Kind::Any => [],
         };
     }
 
@@ -34,7 +35,7 @@ final class KindDefaults
                 'setup' => [['how' => 'hold', 'key' => 'volume down', 'press' => 'power', 'seconds' => 5]],
                 'menu' => [['how' => 'hold', 'key' => 'volume up', 'press' => 'power', 'seconds' => 5]],
             ],
-            Kind::Sealed => ['setup' => [], 'menu' => []],
+            Kind::Sealed, Kind::Any => ['setup' => [], 'menu' => []],
         };
     }
 }

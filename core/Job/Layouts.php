@@ -20,7 +20,7 @@ final class Layouts
     /** @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<string>} layouts, decisions, blockers */
     public static function of(Machine $machine, SystemProfile $system, ?Drive $target, MediaPlan $media): array
     {
-        $stick = $media->stick === null ? null : ['name' => $media->stick->name, 'bytes' => $media->stick->size()->count, 'contents' => $media->stick->contents(), 'after' => $media->layout];
+        $stick = self::stick($media);
         $assumed = $machine->fact('drive_bytes')->value;
         $bytes = $target !== null ? $target->size : (is_int($assumed) ? Bytes::of($assumed) : null);
         if ($bytes === null) {
@@ -35,6 +35,12 @@ final class Layouts
         }
 
         return [['stick' => $stick, 'target' => ['bytes' => $bytes->count, 'sector_bytes' => $sector, 'assumed' => $target === null, 'model' => $target?->model, 'now' => $target === null ? null : self::now($target), 'after' => $after]], [$decision], []];
+    }
+
+    /** @return array<string, mixed>|null */
+    public static function stick(MediaPlan $media): ?array
+    {
+        return $media->stick === null ? null : ['name' => $media->stick->name, 'bytes' => $media->stick->size()->count, 'contents' => $media->stick->contents(), 'after' => $media->layout];
     }
 
     /** @return list<array<string, mixed>> */

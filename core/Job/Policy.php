@@ -28,11 +28,27 @@ final readonly class Policy
             'one-time-menu' => 'One-time menu: nothing is left to put back.',
             'permanent-order' => 'Permanent order: stick first until the job is done, then put back.',
         ],
+        'bypass' => [
+            'off' => 'Off: a system is installed only where the machine meets what its publisher asks for.',
+            'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the consequences and signs.',
+        ],
+        'extras' => [
+            'off' => 'Off: nothing that does not come from the publisher or maker.',
+            'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',
+        ],
+        'auto_encryption' => [
+            'owner-keeps-key' => 'On: new systems encrypt their drive where they do so by themselves, and the owner keeps the key.',
+            'off' => 'Off: it is switched off during the first start.',
+        ],
+        'keys' => [
+            'place-only' => 'Where the owner keeps it: the key itself is never written down here.',
+            'sealed' => 'Sealed: a key may be kept here encrypted until the handover, every showing logged.',
+        ],
     ];
 
-    private const TITLES = ['scheme' => 'Partition scheme of a stick', 'stick' => 'Which stick', 'driver_order' => 'Order of drivers', 'boot' => 'How the stick is started'];
+    private const TITLES = ['scheme' => 'Partition scheme of a stick', 'stick' => 'Which stick', 'driver_order' => 'Order of drivers', 'boot' => 'How the stick is started', 'bypass' => 'Bypassing requirements', 'extras' => 'What comes from elsewhere', 'auto_encryption' => 'Automatic drive encryption', 'keys' => 'Recovery and licence keys'];
 
-    private const RULES = ['scheme' => 'M4', 'stick' => 'M7', 'driver_order' => 'D4', 'boot' => 'F1'];
+    private const RULES = ['scheme' => 'M4', 'stick' => 'M7', 'driver_order' => 'D4', 'boot' => 'F1', 'bypass' => 'A2', 'extras' => 'A15', 'auto_encryption' => 'A7', 'keys' => 'A7, A8'];
 
     /** Figures the rulebook calls default. */
     private const FIGURES = [

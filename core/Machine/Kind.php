@@ -11,6 +11,12 @@ enum Kind: string
     case Laptop = 'laptop';
     case Handheld = 'handheld';
     case Sealed = 'sealed';
+    case Any = 'any';
+
+    public function title(): string
+    {
+        return $this === self::Any ? 'any machine' : $this->value;
+    }
 
     public function isPortable(): bool
     {

@@ -71,6 +71,42 @@ final class Fact
 
     public const HANDED_OVER = 'job.handed-over';
 
+    public const BYPASS_RECORDED = 'route.bypass-recorded';
+
+    public const KEY_IN_HAND = 'encryption.key-in-hand';
+
+    public const NEW_KEY_KEPT = 'encryption.new-key-kept';
+
+    public const DECRYPTED = 'encryption.decrypted';
+
+    public const EXTRAS_RECORDED = 'owner.extras-recorded';
+
+    public const ACCOUNT_OUT = 'owner.account-out';
+
+    public const POWERED_ONCE = 'hardware.powered-once';
+
+    public const PART_FITTED = 'hardware.part-fitted';
+
+    public const SAFE_MODE = 'system.safe-mode';
+
+    public const OLD_DRIVER_GONE = 'drivers.old-gone';
+
+    public const CASE_CLOSED = 'hardware.closed';
+
+    public const FIRMWARE_FETCHED = 'firmware.fetched';
+
+    public const FIRMWARE_UPDATED = 'firmware.updated';
+
+    public const SETTINGS_BACK = 'firmware.settings-back';
+
+    public const HELPER_READY = 'helper.ready';
+
+    public const RECOVERY_STARTED = 'recovery.started';
+
+    public const REPAIR_DONE = 'route.done';
+
+    public const SHELVED = 'media.shelved';
+
     /** The fact that one driver package is installed. */
     public static function driver(string $package): string
     {
@@ -125,6 +161,24 @@ final class Fact
             self::PROVEN => 'the readings are proven',
             self::STAYS_SIGNED => 'what stays changed is signed',
             self::HANDED_OVER => 'the machine is handed over',
+            self::BYPASS_RECORDED => 'the bypass is recorded',
+            self::KEY_IN_HAND => 'the recovery key is in hand',
+            self::NEW_KEY_KEPT => 'the new recovery key is kept by the owner',
+            self::DECRYPTED => 'the drive is decrypted to 100 %',
+            self::EXTRAS_RECORDED => 'what comes from elsewhere is recorded',
+            self::ACCOUNT_OUT => 'the owner is signed out of the account lock',
+            self::POWERED_ONCE => 'the new build has started once',
+            self::PART_FITTED => 'the new part is fitted and seen in setup',
+            self::SAFE_MODE => 'the old system runs in its safe mode',
+            self::OLD_DRIVER_GONE => 'the old card\'s driver is removed',
+            self::CASE_CLOSED => 'the case is closed, screws out are in',
+            self::FIRMWARE_FETCHED => 'the firmware file lies on its stick',
+            self::FIRMWARE_UPDATED => 'the firmware is updated',
+            self::SETTINGS_BACK => 'the recorded settings are entered again',
+            self::HELPER_READY => 'the helper machine is ready',
+            self::RECOVERY_STARTED => 'the machine is in its recovery mode',
+            self::REPAIR_DONE => 'the repair has run through',
+            self::SHELVED => 'the stick is labelled and shelved',
             default => match (true) {
                 str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
                 str_starts_with($fact, 'answered.') => 'an open question of this job is answered',

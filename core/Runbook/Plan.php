@@ -24,6 +24,7 @@ final readonly class Plan
      * @param  list<array<string, mixed>>  $facts
      * @param  list<string>  $notes
      * @param  array<string, mixed>  $defaults  policy and catalogue figures this plan rests on
+     * @param  array<string, mixed>  $assessment  requirements, route, health, encryption, contradictions: what the page shows of them
      */
     public function __construct(
         public array $job,
@@ -37,6 +38,7 @@ final readonly class Plan
         public array $facts,
         public array $notes,
         public array $defaults,
+        public array $assessment = [],
     ) {
     }
 
@@ -88,7 +90,7 @@ final readonly class Plan
         return new self(
             $data['job'], $data['blockers'], array_map(Question::fromArray(...), $data['questions']), array_map(Decision::fromArray(...), $data['decisions']),
             array_map(Step::fromArray(...), $data['steps']), array_map(GatherItem::fromArray(...), $data['gather']),
-            $data['initial'], $data['layouts'], $data['facts'], $data['notes'], $data['defaults'],
+            $data['initial'], $data['layouts'], $data['facts'], $data['notes'], $data['defaults'], $data['assessment'] ?? [],
         );
     }
 
@@ -120,6 +122,7 @@ final readonly class Plan
                 'stay_near' => $this->total(Presence::StayNear)->jsonSerialize(),
                 'walk_away' => $this->total(Presence::WalkAway)->jsonSerialize(),
             ],
+            'assessment' => $this->assessment,
             'facts' => $this->facts,
             'notes' => $this->notes,
             'defaults' => $this->defaults,

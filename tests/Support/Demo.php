@@ -20,6 +20,11 @@ final class Demo
 {
     public const BRIEFS = ['fairlead-13', 'capstan-t3', 'pocket-lantern', 'unknown-laptop'];
 
+    /** One brief for each further kind of job. */
+    public const KINDS = ['stick-for-any', 'new-capstan', 'drive-swap', 'factory-restore', 'firmware-update', 'card-swap', 'repair', 'cable-restore', 'upgrade'];
+
+    public const ALL = [...self::BRIEFS, ...self::KINDS];
+
     public static function catalogue(): Catalogue
     {
         static $catalogue = null;

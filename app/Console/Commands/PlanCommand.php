@@ -47,7 +47,7 @@ final class PlanCommand extends Command
 
     private function print(Plan $plan): void
     {
-        $this->line("{$plan->job['title']} · {$plan->job['system']} · verdict {$plan->verdict()->value}");
+        $this->line("{$plan->job['title']} · ".($plan->job['system'] ?? $plan->job['goal_title'])." · verdict {$plan->verdict()->value}");
         foreach ($plan->blockers as $blocker) {
             $this->line("  stop: {$blocker}");
         }

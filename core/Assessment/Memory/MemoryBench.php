@@ -52,7 +52,7 @@ final readonly class MemoryBench
             }
         }
 
-        return new self($modules, array_values($slots), $populations, $soldered, $spare);
+        return new self($modules, $slots, $populations, $soldered, $spare);
     }
 
     /** @param  array<string, string>  $placed  module => slot */

@@ -87,10 +87,10 @@ it('asks for the key of an encrypted drive that stays', function () {
 it('holds hard floors against the machine only where they are known', function (array $facts, string $sentence) {
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => $facts]]);
     expect($plan->verdict()->value)->toBe('stop')->and(implode(' ', $plan->blockers))->toContain($sentence);
-})->with([[['architecture' => 'arm-64'], 'made for x86-64, this machine is arm-64'], [['memory_bytes' => 4_294_967_295], 'needs 4.0 GiB of memory'], [['firmware.kind' => 'bios'], 'starts only by UEFI']]);
+})->with([[['architecture' => 'arm-64'], 'needs Architecture: x86-64; this machine: arm-64 (bench lead at the machine). Choose an image made for arm-64.'], [['memory_bytes' => 4_294_967_295], 'needs Memory: 4.0 GiB; this machine: 4.0 GiB (bench lead at the machine). Short by 1 B. It can be bypassed, but the bench\'s policy does not allow it.'], [['firmware.kind' => 'bios'], 'needs UEFI: starts by UEFI; this machine: bios (bench lead at the machine). This machine has no UEFI.']]);
 
 it('takes memory and drive that just meet the floor', function () {
     $disk = fn (int $bytes) => (string) json_encode(['blockdevices' => [['name' => 'sda', 'size' => $bytes, 'type' => 'disk', 'serial' => 'S-1234', 'pttype' => 'gpt', 'children' => [['name' => 'sda1', 'size' => 5, 'fstype' => 'ext4']]]]]);
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['memory_bytes' => 4_294_967_296], 'lsblk' => $disk(64_000_000_000)]]);
-    expect($plan->blockers)->toBe([])->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs a drive of 64.0 GB');
+    expect($plan->blockers)->toBe([])->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs Drive: 64.0 GB; this machine: 64.0 GB (reading of the drive). Short by 1 B');
 });

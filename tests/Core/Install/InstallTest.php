@@ -75,5 +75,5 @@ it('walks through the phases, with the stick out at the first restart', function
 });
 
 it('reads answers from a sheet and activates only what is licensed', function () {
-    expect(Demo::plan('fairlead-13')->step('first-boot.answers')?->rows)->toHaveCount(5)->and(Demo::plan('fairlead-13')->step('activation.check'))->not->toBeNull()->and(Demo::plan('capstan-t3')->step('activation.check'))->toBeNull();
+    expect(Demo::plan('fairlead-13')->step('first-boot.answers')?->rows)->toHaveCount(6)->and(Demo::plan('fairlead-13')->step('activation.check'))->not->toBeNull()->and(Demo::plan('capstan-t3')->step('activation.check'))->toBeNull();
 });

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment\Health;
+
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+
+/** The health of the drives of a job, and what it forbids (rule A5). */
+final readonly class HealthAssessment
+{
+    /** @param  list<DriveHealth>  $drives most urgent first */
+    private function __construct(public array $drives, public ?DriveHealth $target, public Contribution $contribution)
+    {
+    }
+
+    /**
+     * @param  array<string, list<HealthRule>>  $rules
+     * @param  bool  $installs  whether the path writes a system onto the target
+     */
+    public static function assess(Machine $machine, ?Drive $target, array $rules, bool $installs): self
+    {
+        $drives = DriveHealth::all($machine->health, $rules);
+        $mine = null;
+        foreach ($drives as $drive) {
+            if ($target !== null && $drive->serial === $target->serial) {
+                $mine = $drive;
+            }
+        }
+        // One drive inside and one read, with no serial to tell: it is that one.
+        if ($mine === null && count($drives) === 1 && count($machine->internalDrives()) <= 1 && ($target?->serial === null || $drives[0]->serial === 'no serial')) {
+            $mine = $drives[0];
+        }
+        $decisions = array_map(static fn (DriveHealth $drive): Decision => new Decision("assess.health-{$drive->serial}", "Health of {$drive->model}", $drive->grade->title(), $drive->facts, [], ["{$drive->readings} readings", ...($drive->at === null ? [] : ["newest {$drive->at}"])], 'A5'), $drives);
+        $blockers = $installs && $mine?->grade === HealthGrade::Replace
+            ? ["{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install on the new one (kind of job: swap the drive)."]
+            : [];
+
+        return new self($drives, $mine, new Contribution(decisions: $decisions, blockers: $blockers));
+    }
+
+    /** Whether what is on the target has to be rescued before anything else. */
+    public function rescueFirst(): bool
+    {
+        return $this->target?->grade === HealthGrade::Replace;
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function toArray(): array
+    {
+        return array_map(static fn (DriveHealth $drive): array => $drive->toArray(), $this->drives);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment;
+
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/** Where the licence comes from, whether its edition matches, and what activating then takes (rule A8). */
+final readonly class Licence
+{
+    public const KINDS = [
+        'firmware-key' => 'a key in the firmware',
+        'entitlement' => 'the machine or account is entitled already',
+        'retail' => 'a key the owner bought',
+        'none' => 'there is none yet',
+        'unclear' => 'a key of unclear origin',
+    ];
+
+    private function __construct(public string $kind, public Contribution $contribution)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $licence  the brief's block: kind, edition it fits, when the key is typed
+     * @param  list<string>  $after  facts that hold once the system is online and up to date
+     */
+    public static function assess(Machine $machine, SystemProfile $system, ?string $edition, array $licence, array $after = [Fact::ONLINE]): self
+    {
+        if (! ($system->entry['activation'] ?? false)) {
+            return new self('not needed', new Contribution(initial: [Fact::ACTIVATED]));
+        }
+        $kind = (string) ($licence['kind'] ?? $machine->fact('licence.kind')->value ?? '');
+        $fits = (string) ($licence['edition'] ?? $machine->fact('licence.edition')->value ?? '');
+        if (! isset(self::KINDS[$kind])) {
+            return new self('unknown', new Contribution([self::step($system, $edition, 'unknown', $after)], [], [new Question('licence.kind', "Where does the licence for {$system->name} come from?", self::KINDS, 'how it is activated, and whether its edition matches', 'A8', 40)]));
+        }
+        $blockers = [];
+        if ($fits !== '' && $edition !== null && strcasecmp($fits, $edition) !== 0 && $kind !== 'none' && $kind !== 'unclear') {
+            $blockers[] = self::wrongEdition($system, $kind, $fits, $edition);
+        }
+        $decision = new Decision('assess.licence', 'Licence', self::KINDS[$kind], [self::because($kind, $edition)], [], array_values(array_filter(["licence.kind = {$kind}", $fits === '' ? null : "fits edition {$fits}", $edition === null ? null : "wanted edition {$edition}"])), 'A8');
+
+        return new self($kind, new Contribution([self::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers));
+    }
+
+    /** Paper and screens show the last characters of a key at most. */
+    public static function masked(string $key): string
+    {
+        $plain = (string) preg_replace('/[^A-Za-z0-9]/', '', $key);
+
+        return '…'.mb_substr($plain, -min(5, intdiv(mb_strlen($plain), 2)));
+    }
+
+    private static function wrongEdition(SystemProfile $system, string $kind, string $fits, string $edition): string
+    {
+        return $kind === 'firmware-key'
+            ? "The key in the firmware fits edition {$fits}, {$edition} is wanted: the installer would pick {$fits} by itself. Choose {$fits}, or a medium that asks for the edition."
+            : "The key fits edition {$fits} of {$system->name}, and {$edition} is to be installed: activation would refuse it. Choose an image with {$fits}, or have the owner get a key for {$edition}.";
+    }
+
+    private static function because(string $kind, ?string $edition): string
+    {
+        return match ($kind) {
+            'firmware-key' => 'The installer reads it and picks the edition by itself.',
+            'entitlement' => 'Skip the key page and install the same edition'.($edition === null ? '' : ", {$edition}").'; it activates by itself once online.',
+            'retail' => 'The key is typed now or later; its edition must be the one installed.',
+            'none' => 'The job ends with a licence due, not with an active system.',
+            default => 'A key of unclear origin is never used: until there is a clear one the licence is due.',
+        };
+    }
+
+    /** @param  list<string>  $after */
+    private static function step(SystemProfile $system, ?string $edition, string $kind, array $after): Step
+    {
+        $due = in_array($kind, ['none', 'unclear'], true);
+
+        return new Step('activation.check', Stage::Activation, $due ? 'Licence due' : 'Activate', Presence::Hands, Estimate::minutes(0.5, 2, 15),
+            $due
+                ? ['Tell the owner that a licence is due, and by when the system asks for it.', ...($kind === 'unclear' ? ['Do not type a key whose origin is not clear.'] : [])]
+                : array_values(array_filter([$kind === 'entitlement' ? 'No key is typed: wait a minute online.' : null, $kind === 'retail' ? 'The owner types the key, or hands it over sealed.' : null, 'Open the page that shows edition and activation: the edition must be '.($edition ?? 'the one of this job').'.', 'Not active? Edition first, then the key, then the network.'])),
+            before: $after, after: [Fact::ACTIVATED], needs: ['hands', 'network'],
+            because: [new Reason("{$system->name} is licensed per machine.".($kind === 'unknown' ? '' : ' '.self::because($kind, $edition)), 'A8', $system->dated())],
+            cautions: ['Install only what the owner is entitled to.'],
+            evidence: $due ? [new Evidence('licence_due', 'Who gets it, and by when', 'text')] : [],
+        );
+    }
+}

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment\Route;
+
+use Cobblestone\Machine\Fact;
+use Cobblestone\Machine\FactSheet;
+use Cobblestone\Machine\Source;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Question;
+
+/** The gentlest way that can work, from the catalogue's rungs and the facts of the job (rule A3). */
+final readonly class RouteLadder
+{
+    /**
+     * @param  list<Rung>  $rungs  gentlest first
+     * @param  array<string, array{text: string, options: array<string, string>}>  $questions  fact => how to ask for it
+     */
+    private function __construct(private array $rungs, private array $questions)
+    {
+    }
+
+    /** @param  array<string, mixed>  $entry a document of the routes catalogue */
+    public static function fromArray(array $entry): self
+    {
+        $rungs = array_map(Rung::fromArray(...), $entry['rungs']);
+        usort($rungs, static fn (Rung $a, Rung $b): int => [$a->order, $a->id] <=> [$b->order, $b->id]);
+
+        return new self($rungs, $entry['questions']);
+    }
+
+    public function rung(string $id): ?Rung
+    {
+        foreach ($this->rungs as $rung) {
+            if ($rung->id === $id) {
+                return $rung;
+            }
+        }
+
+        return null;
+    }
+
+    public function recommend(FactSheet $facts): RouteAdvice
+    {
+        $at = $this->best($facts);
+        $rung = $at === null ? null : $this->rungs[$at];
+        $ladder = [];
+        $refused = [];
+        $provisional = false;
+        foreach ($this->rungs as $index => $one) {
+            $against = $one->against($facts);
+            $unknown = $one->unknown($facts);
+            $gentler = $at === null || $index < $at;
+            [$standing, $why] = match (true) {
+                $index === $at => ['recommended', []],
+                $against !== [] => ['out', $against],
+                $unknown !== [] => [$gentler ? 'possible' : 'harsher', array_map(fn (string $fact): string => 'Not known: '.lcfirst(rtrim($this->questions[$fact]['text'] ?? str_replace(['.', '_'], ' ', $fact), '?')).'.', $unknown)],
+                default => ['harsher', ['A gentler way can work.']],
+            };
+            $provisional = $provisional || $standing === 'possible';
+            $ladder[] = ['id' => $one->id, 'title' => $one->title, 'standing' => $standing, 'why' => $why, 'keeps' => $one->keeps];
+            if ($gentler && $standing !== 'recommended') {
+                $refused[$one->title] = $why;
+            }
+        }
+        $settles = $this->settling($facts, $at);
+
+        return new RouteAdvice($rung, $ladder, $settles, $provisional, new Decision('assess.route', 'Route', self::chosen($rung, $ladder), [
+            $rung === null ? 'Every rung is out; see why beside each.' : self::keeping($rung),
+            ...($provisional ? ['A gentler way is still possible: '.($settles === null ? 'more has to be known.' : "\"{$settles->text}\" would settle most.")] : []),
+        ], $refused, $this->known($facts), 'A3'));
+    }
+
+    /** Place of the first rung of which everything is known and nothing speaks against it. */
+    private function best(FactSheet $facts): ?int
+    {
+        foreach ($this->rungs as $index => $rung) {
+            if ($rung->against($facts) === [] && $rung->unknown($facts) === []) {
+                return $index;
+            }
+        }
+
+        return null;
+    }
+
+    /** The unknown fact whose answers move the recommendation furthest, on average over its answers. */
+    private function settling(FactSheet $facts, ?int $at): ?Question
+    {
+        $reach = $at ?? count($this->rungs);
+        $best = null;
+        $most = 0.0;
+        foreach ($this->unknownUpTo($facts, $reach) as $fact) {
+            $options = $this->questions[$fact]['options'] ?? [];
+            $moved = 0.0;
+            foreach (array_keys($options) as $answer) {
+                $with = $facts->with(Fact::of($fact, (string) $answer, Source::Person, 'what if'));
+                $moved += abs(($this->best($with) ?? count($this->rungs)) - $reach) + 0.1 * $this->closed($with, $facts, $reach);
+            }
+            $moved = $options === [] ? 0.0 : $moved / count($options);
+            if ($moved > $most) {
+                [$best, $most] = [$fact, $moved];
+            }
+        }
+        if ($best === null) {
+            return null;
+        }
+        $ask = $this->questions[$best];
+
+        return new Question($best, $ask['text'], $ask['options'], 'which way is the gentlest that works', 'A3', 95);
+    }
+
+    /** How many rungs an answer settles one way or the other. */
+    private function closed(FactSheet $with, FactSheet $without, int $reach): int
+    {
+        $closed = 0;
+        foreach (array_slice($this->rungs, 0, $reach) as $rung) {
+            $open = $rung->against($without) === [] && $rung->unknown($without) !== [];
+            $closed += $open && ($rung->against($with) !== [] || $rung->unknown($with) === []) ? 1 : 0;
+        }
+
+        return $closed;
+    }
+
+    /** @return list<string> */
+    private function unknownUpTo(FactSheet $facts, int $reach): array
+    {
+        $unknown = [];
+        foreach (array_slice($this->rungs, 0, $reach) as $rung) {
+            if ($rung->against($facts) === []) {
+                $unknown = [...$unknown, ...array_filter($rung->unknown($facts), fn (string $fact): bool => isset($this->questions[$fact]))];
+            }
+        }
+
+        return array_values(array_unique($unknown));
+    }
+
+    /**
+     * @param  list<array{id: string, title: string, standing: string, why: list<string>, keeps: list<string>}>  $ladder
+     */
+    private static function chosen(?Rung $rung, array $ladder): string
+    {
+        foreach ($ladder as $row) {
+            if ($row['standing'] === 'possible') {
+                return "{$row['title']}, if an answer allows it; else ".($rung === null ? 'what the answers leave' : lcfirst($rung->title));
+            }
+        }
+
+        return $rung === null ? 'none can work as things stand' : $rung->title;
+    }
+
+    private static function keeping(Rung $rung): string
+    {
+        $loses = array_diff(['files', 'programs', 'settings'], $rung->keeps);
+
+        return match (true) {
+            $loses === [] => 'It keeps files, programs and settings.',
+            count($loses) === 3 => 'It keeps nothing on the drive.',
+            default => 'It keeps '.implode(' and ', $rung->keeps).'; it loses '.implode(' and ', $loses).'.',
+        };
+    }
+
+    /** @return list<string> */
+    private function known(FactSheet $facts): array
+    {
+        $known = [];
+        foreach (array_keys($this->questions) as $fact) {
+            $value = $facts->get((string) $fact);
+            if (! $value->isUnknown()) {
+                $known[] = "{$fact} = {$value->spoken()}";
+            }
+        }
+
+        return $known;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Firmware;
+
+/** The shortest way through firmware releases that each name the oldest version they may be written over (rule F5). */
+final class ReleasePath
+{
+    /**
+     * @param  list<array<string, mixed>>  $releases  version, from (oldest it may be written over), gives
+     * @return list<array<string, mixed>>|null in order; empty where the version is there already, null where no way leads there
+     */
+    public static function shortest(array $releases, string $from, string $to): ?array
+    {
+        if (version_compare($from, $to, '>=')) {
+            return [];
+        }
+        $queue = [[$from, []]];
+        $seen = [];
+        while ($queue !== []) {
+            [$at, $way] = array_shift($queue);
+            foreach ($releases as $release) {
+                $reachable = version_compare($at, (string) ($release['from'] ?? '0'), '>=') && version_compare($release['version'], $at, '>') && version_compare($release['version'], $to, '<=');
+                if (! $reachable || isset($seen[$release['version']])) {
+                    continue;
+                }
+                if ($release['version'] === $to) {
+                    return [...$way, $release];
+                }
+                $seen[$release['version']] = true;
+                $queue[] = [$release['version'], [...$way, $release]];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The lowest release that gives what is needed; the newest where only "newer" is wanted.
+     *
+     * @param  list<array<string, mixed>>  $releases
+     */
+    public static function lowestGiving(array $releases, ?string $need): ?string
+    {
+        $versions = array_column(array_filter($releases, static fn (array $release): bool => $need === null || in_array($need, $release['gives'] ?? [], true)), 'version');
+        usort($versions, version_compare(...));
+
+        return $versions === [] ? null : ($need === null ? $versions[count($versions) - 1] : $versions[0]);
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Hardware;
+
+use Cobblestone\Assessment\Encryption\EncryptionSteps;
+use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\Path\Protection;
+use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\DataRate;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\PutBack;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+
+/** The old drive out and kept, the new one in; data carried over from the old one afterwards (rules H1–H3, I1, A7). */
+final class DriveSwap
+{
+    private const CAUTIONS = ['Fully off, mains out, and first of all inside the battery lead. Wait, and discharge yourself.', 'A swollen cell: stop, do not charge, follow the local disposal rules.'];
+
+    /** Rate at which a system decrypts its drive, where nobody has measured it. */
+    private const DECRYPT_MB_S = 60.0;
+
+    /** The drive that comes out: the named one, else the only internal one. */
+    public static function oldDrive(Machine $machine): ?Drive
+    {
+        $wish = $machine->fact('swap.path');
+        foreach ($machine->internalDrives() as $drive) {
+            if ($wish->is($drive->path)) {
+                return $drive;
+            }
+        }
+
+        return count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
+    }
+
+    /** @param  array<string, mixed>  $wish  the brief's backup block */
+    public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Protection $protection, array $wish, Policy $policy): Contribution
+    {
+        [$encryption, $backup, $rescued] = [$protection->encryption, $protection->backup, $protection->health->rescueFirst()];
+        $name = $old === null ? 'the old drive' : TargetDrive::describe($old);
+        $decrypt = $old !== null && $backup->somethingToKeep() && $encryption->protection->needsKeyElsewhere() && $machine->fact('encryption.key')->is('no') ? EncryptionSteps::decrypt($old, self::DECRYPT_MB_S) : null;
+        $steps = [...($decrypt === null ? [] : [$decrypt]), self::swap($name, $new, $decrypt), self::close(), ...($backup->somethingToKeep() ? [self::carryOver($rescued ? 'the rescued copy' : $name, $old, $wish, ! $rescued && $encryption->protection->needsKeyElsewhere(), $policy)] : []), self::giveBack($name, $backup->somethingToKeep())];
+
+        return new Contribution($steps, [new Decision('hardware.old-drive', 'The old drive', 'comes out and stays untouched until the handover', ['It is the way back until the new system is proven.'], ['erase it now' => ['There would be no way back.']], [$name], 'J2, I1')],
+            gather: [new GatherItem('screwdriver and a tray', 'the machine is opened; screws out = screws in'), new GatherItem('new drive', $new === null ? 'its form and keying as the old one' : $new->title()), ...($backup->somethingToKeep() ? [new GatherItem('adapter or enclosure for the old drive', 'its data is carried over from outside')] : [])],
+            initial: $rescued ? [] : [Fact::BACKUP_SETTLED, Fact::BACKUP_DETACHED]);
+    }
+
+    private static function swap(string $name, ?Drive $new, ?Step $decrypt): Step
+    {
+        return new Step('hardware.swap-drive', Stage::Hardware, 'Swap the drive', Presence::Hands, Estimate::minutes(6, 12, 40),
+            ["Take out {$name}. Label it with the job and \"do not erase\".", 'New drive: same form and keying, height with its spreader, and an interface the slot really has.', $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
+            before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+            because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
+            cautions: self::CAUTIONS,
+            evidence: [new Evidence('screws_out', 'Screws taken out', 'count')],
+            opens: [new PutBack('old-drive', "Kept apart: {$name}", 'It is the way back until the new system is proven.', 'put-back.old-drive')],
+        );
+    }
+
+    private static function close(): Step
+    {
+        return new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(3, 6, 15),
+            ['Before any screw: start once and see the new drive with its size in the setup.', 'Then power off and close; screws in by type as they came out.'],
+            before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'],
+            because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
+            evidence: [new Evidence('screws_in', 'Screws put in', 'count')],
+        );
+    }
+
+    /** @param  array<string, mixed>  $wish */
+    private static function carryOver(string $from, ?Drive $old, array $wish, bool $asksForKey, Policy $policy): Step
+    {
+        $bytes = isset($wish['bytes']) ? Bytes::parse($wish['bytes']) : $old?->used();
+        $time = $bytes === null ? Estimate::minutes(15, 45, 180) : Estimate::around(DataRate::megabytes(min($policy->figure('host_port_mb_s'), $wish['source_mb_s'] ?? 100))->timeFor($bytes));
+        $what = ($wish['folders'] ?? []) === [] ? 'the folders the owner named' : implode(', ', $wish['folders']);
+
+        return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
+            ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
+            before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
+            because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
+            evidence: [new Evidence('files_over', 'Files carried over', 'count'), new Evidence('files_old', 'Files where they came from', 'count')],
+            waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),
+        );
+    }
+
+    private static function giveBack(string $name, bool $carried): Step
+    {
+        return new Step('put-back.old-drive', Stage::PutBack, 'The old drive', Presence::Hands, Estimate::minutes(1, 2, 8),
+            ["{$name}: back to the owner, kept until an agreed day, or erased by the drive's own command with a certificate.", 'Deleting its partitions is not erasing.'],
+            before: [Fact::PROVEN, Fact::PART_FITTED, ...($carried ? ['data.carried-over'] : [])], after: [Fact::putBack('old-drive')], needs: ['hands'],
+            because: [new Reason('It holds the owner\'s data.', 'L5, J4')],
+            evidence: [new Evidence('old_drive', 'What becomes of it', 'choice', ['given-back' => 'given back', 'kept' => 'kept until the agreed day', 'erased' => 'erased, with certificate'])],
+        );
+    }
+}

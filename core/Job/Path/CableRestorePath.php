@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Ownership;
+use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Install\FirstBoot;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Quantity\DataRate;
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+use Cobblestone\Tuning\Acceptance;
+
+/** A sealed machine over a cable from a helper: revive before restore, and restore only once nothing is kept (rules J1, F7). */
+final class CableRestorePath
+{
+    /** Rate over the recovery cable, while nobody has measured it (default, MB/s). */
+    private const CABLE_MB_S = 30.0;
+
+    public static function draft(JobContext $context): PathDraft
+    {
+        [$machine, $system, $brief, $image] = [$context->machine, $context->system(), $context->brief, $context->image()];
+        $recovery = $machine->model['recovery'] ?? [];
+        $protection = Protection::of($context, null, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), false);
+        $tried = explode(', ', (string) $machine->fact('tried')->spoken());
+        $restores = $protection->backup->keep === 'nothing' || in_array('revive', $tried, true);
+        [$owner, $ownerWaits] = Ownership::assess($machine, $restores, $brief->owner);
+        $held = array_values(array_filter([...$protection->backup->contribution->questions, ...$owner->questions], static fn (Question $question): bool => $question->holds));
+        $gates = [...$protection->gates(), ...InstallPath::answerGates($held)];
+        $first = $restores ? FirstBoot::plan($system, [], false) : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
+        $blockers = $image->kind() === 'device-restore' ? [] : ["{$image->name} is no restore image of a sealed machine: choose the one for exactly this model."];
+        $all = $protection->backup->contribution->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
+        $steps = [
+            ...IntakeSteps::first($machine, null, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: ! $restores),
+            IntakeSteps::gather($all->gather),
+            ...$all->steps,
+            self::helper($recovery, $image->entry['file'] ?? $image->name, $image->entry['sha256'] ?? null),
+            self::start($recovery),
+            ...($restores ? self::restore($context, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]) : [self::revive($context)]),
+            Acceptance::step($machine, $system, $brief->edition, null, $restores ? [Fact::UPDATED, Fact::SYSTEM_INSTALLED] : [Fact::REPAIR_DONE]),
+        ];
+
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+            assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+    }
+
+    private static function decision(bool $restores, bool $nothing): Decision
+    {
+        return $restores
+            ? new Decision('install.cable', 'Over the cable', 'restore, which erases', [$nothing ? 'Nothing has to be kept.' : 'Reviving was tried and did not help.'], ['revive' => [$nothing ? 'A clean state is wanted.' : 'Tried already.']], [], 'F7')
+            : new Decision('install.cable', 'Over the cable', 'revive first, which keeps the data', ['It writes the system anew and leaves the owner\'s data where it is.', 'Marked as tried without success, the path becomes a restore.'], ['restore' => ['It erases everything.']], [], 'F7');
+    }
+
+    /**
+     * @param  array<string, mixed>  $recovery
+     * @return list<GatherItem>
+     */
+    private static function gather(array $recovery): array
+    {
+        return [new GatherItem('helper machine', 'system at least '.($recovery['helper_minimum'] ?? 'as the maker asks').', network, 30 GB free'), new GatherItem($recovery['cable'] ?? 'cable of the right kind', 'a charging-only cable carries no data'), new GatherItem('charger', 'the machine must not run empty')];
+    }
+
+    /** @param  array<string, mixed>  $recovery */
+    private static function helper(array $recovery, string $file, ?string $hash): Step
+    {
+        return new Step('media.helper', Stage::Media, 'Ready the helper', Presence::Hands, Estimate::minutes(3, 8, 40),
+            ['Update the helper machine: at least '.($recovery['helper_minimum'] ?? 'the version the maker asks for').'.', "Fetch `{$file}`, the image for exactly this model.", $hash === null ? 'The publisher gives no checksum: note the one you got.' : "`sha256sum` must print `{$hash}`.", 'Keep the helper from sleeping.'],
+            before: [Fact::GATHERED], after: [Fact::HELPER_READY], needs: ['hands', 'bench computer', 'network'],
+            because: [new Reason('An older helper refuses the newer image half-way.', 'F7')],
+        );
+    }
+
+    /** @param  array<string, mixed>  $recovery */
+    private static function start(array $recovery): Step
+    {
+        $port = isset($recovery['port']) ? "Cable into the socket {$recovery['port']}, seen from {$recovery['seen_from']}." : 'Cable into the socket the maker names for recovery; others charge only.';
+        $sequence = array_map(static fn (array $move): string => $move['do'].(isset($move['seconds']) ? ", {$move['seconds']} s" : '').'.', $recovery['sequence'] ?? []);
+
+        return new Step('boot.recovery', Stage::Boot, 'Into recovery', Presence::Hands, Estimate::minutes(1, 3, 15),
+            [$port, 'Fully off first.', ...($sequence === [] ? ['Hold the combination of this model until the helper shows it.'] : $sequence), 'The helper must show the machine. At most three tries; then cable and socket are checked again.'],
+            before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'],
+            because: [new Reason('Socket, cable and combination belong to this exact model.', 'F7', $recovery === [] ? 'usual for sealed machines' : 'catalogue')],
+            waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other socket, once more from fully off.'),
+        );
+    }
+
+    private static function revive(JobContext $context): Step
+    {
+        return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
+            ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
+            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
+            because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
+            evidence: [new Evidence('revived', 'It', 'choice', ['starts' => 'starts again'])],
+            waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'Failed or not starting: note a problem, then mark reviving as tried; the path becomes a restore.', 2),
+        );
+    }
+
+    /**
+     * @param  list<\Cobblestone\Runbook\Gate>  $gates
+     * @param  list<string>  $waits
+     * @return list<Step>
+     */
+    private static function restore(JobContext $context, array $gates, array $waits): array
+    {
+        return [
+            new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6), ['Choose restore on the helper; compare the serial it shows with the one on the case.'],
+                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], gates: $gates,
+                because: [new Reason('From here on everything on the machine is gone.', 'F7')], cautions: ['Everything on the machine is lost.'],
+                confirmation: new Confirmation($context->machine->title, 0, null, 'everything on it', $context->brief->owner, typed: false)),
+            new Step('install.restore', Stage::Install, 'Restore', Presence::StayNear, self::time($context), ['Leave cable and both machines alone.'],
+                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
+                waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'At most three tries; then cable and socket are checked again.', 2)),
+        ];
+    }
+
+    private static function time(JobContext $context): Estimate
+    {
+        $image = $context->image()->size();
+
+        return Estimate::around(DataRate::megabytes(self::CABLE_MB_S)->timeFor($image)->plus(Duration::minutes(8)));
+    }
+}

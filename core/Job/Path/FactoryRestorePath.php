@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Ownership;
+use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Firmware\PortPower;
+use Cobblestone\Firmware\WayIn;
+use Cobblestone\Install\FirstBoot;
+use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\GatherList;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+use Cobblestone\Tuning\Acceptance;
+
+/** The maker's own image back onto its drive; everything since purchase is lost (rules J1, A3 rung 9). */
+final class FactoryRestorePath
+{
+    private const WAYS = ['yes' => 'from the running system or by its key', 'media' => 'only from the maker\'s recovery medium', 'no' => 'not at all'];
+
+    public static function draft(JobContext $context): PathDraft
+    {
+        [$machine, $system, $brief] = [$context->machine, $context->system(), $context->brief];
+        $target = TargetDrive::choose($machine);
+        $protection = Protection::of($context, $target->drive, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), true);
+        [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
+        $way = $machine->fact('factory.image');
+        $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, true)] : [];
+        $blockers = $way->is('no') ? ['The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).'] : [];
+        $held = [...$protection->backup->contribution->questions, ...$questions, ...array_filter($target->questions, static fn (Question $question): bool => $question->fact === 'target.path')];
+        $gates = [...$protection->gates(), ...InstallPath::answerGates($held)];
+        $power = PortPower::plan($machine, Duration::minutes(75));
+        $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'));
+        $all = $protection->contribution()->and($owner)->and($power)->and($first)
+            ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$target->questions], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: $blockers));
+        $steps = [
+            ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing'),
+            IntakeSteps::gather($all->gather),
+            ...$all->steps,
+            self::detach(),
+            self::start($context, $way->is('media')),
+            ...self::restore($target->drive, $brief->owner, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]),
+            Acceptance::step($machine, $system, $brief->edition, $target->drive, [Fact::UPDATED, Fact::ONLINE]),
+        ];
+
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+            assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+    }
+
+    private static function decision(bool $medium): Decision
+    {
+        return new Decision('install.factory', 'How the factory image comes back', $medium ? 'from the maker\'s recovery medium' : 'from the running system, or by its key at power-on', ['It brings the maker\'s own functions and needs no network.'], ['clean install' => ['Functions that exist only in the factory image would be gone.']], [], 'A3');
+    }
+
+    private static function detach(): Step
+    {
+        return new Step('protect.detach-all', Stage::Protect, 'Detach everything', Presence::Hands, Estimate::minutes(0.5, 2, 6),
+            ['Unplug every stick, card, dock, drive and printer. Only charger, keyboard and screen stay.'],
+            before: [Fact::SHUT_DOWN], after: ['protect.detached-all'], needs: ['hands'],
+            because: [new Reason('A factory restore may take any drive it finds for its own.', 'A3')],
+        );
+    }
+
+    private static function start(JobContext $context, bool $medium): Step
+    {
+        $way = $context->machine->model['firmware']['ways_in']['recovery'] ?? null;
+        $lines = match (true) {
+            $medium => ['Plug in the maker\'s recovery medium for exactly this model.', ...WayIn::menu($context->machine)->instructions('the list of devices')],
+            $way !== null && $way['how'] === 'hold' => ["Fully off. Hold `{$way['key']}`, press `{$way['press']}` once, hold about {$way['seconds']} s, let go at the maker's sign."],
+            $way !== null => ["Power on and tap `{$way['key']}` until the recovery page stands."],
+            default => ['In the running system: its settings, then recovery, then everything removed.', 'Not starting? The maker\'s key for recovery, tapped at power-on; look it up by exact model.'],
+        };
+
+        return new Step('boot.recovery', Stage::Boot, 'Open the recovery', Presence::Hands, Estimate::minutes(1, 4, 15), $lines,
+            before: ['protect.detached-all', Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'],
+            because: [new Reason($medium ? 'The image on the drive is damaged; the medium brings it.' : 'The image stands on the drive itself.', 'A3')],
+            waiting: new Waiting(['a black screen for a minute', 'touch that does not answer: use the keyboard'], 'Shut down fully, and press earlier or longer.', 1),
+        );
+    }
+
+    /**
+     * @param  list<\Cobblestone\Runbook\Gate>  $gates
+     * @param  list<string>  $waits
+     * @return list<Step>
+     */
+    private static function restore(?Drive $drive, string $owner, array $gates, array $waits): array
+    {
+        return [
+            new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6),
+                ['Choose to remove everything, the whole drive.', 'Read what it lists as removed before going on.'],
+                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], gates: $gates,
+                because: [new Reason('From here on everything since purchase is gone.', 'A3')],
+                cautions: ['Everything on the drive is lost. Deleting is not secure erasure.'],
+                confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
+            ),
+            new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), ['Leave it alone: no key, no lid, no power button. Paperwork beside it is fine.'],
+                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
+                because: [new Reason('It writes the drive from its own image; cutting it short leaves neither system.', 'J3, I5')],
+                waiting: new Waiting(['several restarts', 'the maker\'s sign for ten minutes at a time'], 'Wait the same time once more; only then the recovery medium.', 3),
+            ),
+        ];
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Firmware\ReleasePath;
+use Cobblestone\Firmware\UpdateSupply;
+use Cobblestone\Firmware\WayIn;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Quantity\Duration;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+use Cobblestone\Tuning\Acceptance;
+
+/** Firmware only: with a reason, through the required stops, settings recorded and entered again (rules J1, F5). */
+final class FirmwareUpdatePath
+{
+    public static function draft(JobContext $context): PathDraft
+    {
+        $machine = $context->machine;
+        $wish = $context->brief->blocks['update'] ?? [];
+        $reason = trim((string) ($wish['reason'] ?? ''));
+        $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
+        [$stops, $questions, $blockers, $decision] = self::route($context, $wish);
+        if ($reason === '') {
+            $blockers[] = 'A firmware update without a reason is refused: say what it mends or brings.';
+        }
+        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::FirmwareVersion], max(1, count($stops)) + 1, $keep), false);
+        $minutes = array_sum(array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $stops)) ?: 6.0;
+        $supply = UpdateSupply::plan($machine, Duration::minutes($minutes));
+        $gates = [...InstallPath::answerGates([...$questions, ...$protection->encryption->contribution->questions])];
+        $all = $protection->encryption->contribution->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
+        $steps = [
+            ...IntakeSteps::first($machine, $drive, $context->brief->owner, false, keepsSystem: true),
+            IntakeSteps::gather($all->gather),
+            ...$all->steps,
+            ...self::fetchAndRecord($context, $stops),
+            ...self::writing($context, $stops, $gates),
+            ...self::after($context, $stops),
+            Acceptance::step($machine, $context->system, null, null, [Fact::SETTINGS_BACK]),
+        ];
+
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
+            array_values(array_filter([...$questions, ...$protection->encryption->contribution->questions], static fn (Question $question): bool => $question->holds)),
+            assessment: ['encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @return array{0: list<array<string, mixed>>, 1: list<Question>, 2: list<string>, 3: Decision}
+     */
+    private static function route(JobContext $context, array $wish): array
+    {
+        $machine = $context->machine;
+        $releases = $machine->model['firmware']['releases'] ?? [];
+        $now = $machine->fact('firmware.version');
+        $target = $wish['to'] ?? ReleasePath::lowestGiving($releases, $wish['gives'] ?? null);
+        $none = static fn (string $chosen, string $why): Decision => new Decision('firmware.update', 'Firmware update', $chosen, [$why], [], ["firmware.version = {$now->spoken()}"], 'F5');
+        if ($now->isUnknown()) {
+            return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, true)], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
+        }
+        if ($releases === [] || $target === null) {
+            return [[], [], [], $none($target === null ? 'from the maker\'s page' : "to {$target}", 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
+        }
+        $stops = ReleasePath::shortest($releases, (string) $now->value, $target);
+        if ($stops === null) {
+            return [[], [], ["No way leads from firmware {$now->spoken()} to {$target}: a required stop is missing in the catalogue."], $none('stop', 'No way leads there.')];
+        }
+        if ($stops === []) {
+            return [[], [], ["Firmware {$now->spoken()} is there already; {$target} would bring nothing."], $none('none', 'The version wanted is there already.')];
+        }
+
+        return [$stops, [], [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_column($stops, 'version')), ['Each release may only be written over the one it names or a newer one.', "{$target} is the lowest that gives what is needed."], ['newest at once' => ['A required stop would be skipped.']], ["firmware.version = {$now->spoken()}", ...array_map(static fn (array $stop): string => "{$stop['version']} from ".($stop['from'] ?? 'any'), $stops)], 'F5')];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $stops
+     * @return list<Step>
+     */
+    private static function fetchAndRecord(JobContext $context, array $stops): array
+    {
+        $files = $stops === [] ? ['The file for exactly this board and revision.'] : array_map(static fn (array $stop): string => "`{$stop['file']}` for {$stop['version']}.", $stops);
+
+        return [
+            new Step('firmware.fetch', Stage::FirmwareUpdate, 'Firmware file', Presence::Hands, Estimate::minutes(3, 6, 20),
+                ['Compare board name and revision on the board with the file: another revision is another board.', ...$files, 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.'],
+                before: [Fact::MACHINE_IDENTIFIED, Fact::GATHERED], after: [Fact::FIRMWARE_FETCHED], needs: ['hands', 'stick'],
+                because: [new Reason('A file for another revision can leave the board dead.', 'F5', $context->machine->fact('board.name')->spoken().' '.$context->machine->fact('board.revision')->spoken())],
+            ),
+            new Step('firmware.snapshot', Stage::FirmwareUpdate, 'Record settings', Presence::Hands, Estimate::minutes(3, 6, 15),
+                [...WayIn::setup($context->machine)->instructions('the setup'), 'Photograph or note every page: the update sets them back to their defaults.'],
+                before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
+                because: [new Reason('What was set is entered again afterwards.', 'F3, F5')],
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $stops
+     * @param  list<\Cobblestone\Runbook\Gate>  $gates
+     * @return list<Step>
+     */
+    private static function writing(JobContext $context, array $stops, array $gates): array
+    {
+        $steps = [];
+        $before = [Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
+        $stops = $stops === [] ? [['version' => 'the new version']] : $stops;
+        foreach ($stops as $index => $stop) {
+            $last = $index === count($stops) - 1;
+            $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$index}";
+            $steps[] = new Step("firmware.write-{$index}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
+                ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop['version']}."],
+                before: $before, after: [$after], needs: ['slot', 'power', 'stick'], gates: $gates,
+                because: [new Reason('Stop '.($index + 1).' of '.count($stops).(isset($stop['from']) ? ", may be written over {$stop['from']} or newer." : '.'), 'F5', $context->machine->title)],
+                cautions: ['A power cut or a wrong file can leave the board dead. If the firmware offers to clear the security chip, refuse.'],
+                confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
+                waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
+            );
+            $before = [$after, Fact::POWER_SAFE];
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $stops
+     * @return list<Step>
+     */
+    private static function after(JobContext $context, array $stops): array
+    {
+        $version = $stops === [] ? 'the new version' : $stops[count($stops) - 1]['version'];
+
+        return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
+            [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
+            before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'],
+            because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
+            evidence: [new Evidence('version', 'Firmware version shown', 'text', hint: $version)],
+        )];
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\Licence;
+use Cobblestone\Assessment\Ownership;
+use Cobblestone\Assessment\Requirements;
+use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Drivers\DriverPlanner;
+use Cobblestone\Firmware\FirmwarePlanner;
+use Cobblestone\Firmware\PortPower;
+use Cobblestone\Hardware\DriveSwap;
+use Cobblestone\Hardware\FirstPower;
+use Cobblestone\Install\FirstBoot;
+use Cobblestone\Install\InstallPlanner;
+use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\GatherList;
+use Cobblestone\Job\Goal;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Job\Layouts;
+use Cobblestone\Machine\Device;
+use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Tuning\Acceptance;
+
+/** A system from a stick onto a drive: clean install, first power-on of a new build, new drive (rules J1, J2). */
+final class InstallPath
+{
+    public static function draft(JobContext $context): PathDraft
+    {
+        [$machine, $system, $image, $brief, $policy] = [$context->machine, $context->system(), $context->image(), $context->brief, $context->policy];
+        $swap = $context->goal === Goal::DriveSwap;
+        $new = $context->goal === Goal::FirstPowerOn;
+        $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives()) : TargetDrive::choose($machine);
+        $protected = $swap ? DriveSwap::oldDrive($machine) : $target->drive;
+        $protection = Protection::of($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep), ! $swap);
+        $hardware = match (true) {
+            $swap => DriveSwap::plan($machine, $protected, $target->drive, $protection, $brief->backup, $policy),
+            $new => FirstPower::plan($machine),
+            default => new Contribution,
+        };
+        $drivers = DriverPlanner::plan($machine, $system, $context->catalogue->drivers(), $policy);
+        $media = MediaPlanner::plan($machine, $image, $context->catalogue->sticks($brief->sticks), $policy, $drivers->offlineSize(), count($drivers->offline));
+        $firmware = FirmwarePlanner::plan($machine, $system, $image, $media->stick?->connector(), $policy, $protection->encryption->firmwareWaits && ! $swap ? $protection->backup->gates : []);
+        $stickIn = InstallPlanner::stickStaysIn($system);
+        $power = PortPower::plan($machine, $stickIn);
+        $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $policy->school('bypass'));
+        [$owner, $ownerWaits] = Ownership::assess($machine, ! $new, $brief->owner);
+        $licence = Licence::assess($machine, $system, $brief->edition, $brief->blocks['licence'] ?? []);
+        $extras = Ownership::extras($brief->blocks['extras'] ?? [], $policy->school('extras'));
+        $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
+        $ends = [SupportEnds::of($system, $context->today())];
+        $memory = $protection->memory?->gate();
+        $gates = $swap || $new ? ($memory === null ? [] : [$memory]) : $protection->gates();
+        $held = [...($new ? [] : $protection->backup->contribution->questions), ...$target->questions, ...$media->contribution->questions];
+        $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...$protection->encryption->erasingWaitsFor(), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
+        $install = InstallPlanner::plan($machine, $system, $target, [...$gates, ...self::answerGates($held)], $waits, $brief->owner);
+        $cable = array_filter($machine->devices, static fn (Device $device): bool => str_contains($device->name, 'wired')) !== [];
+        $firstBoot = FirstBoot::plan($system, $drivers->offlineFacts(), $cable, $policy->school('auto_encryption'));
+        $protecting = match (true) {
+            $new => $protection->health->contribution->and($protection->memory?->contribution() ?? new Contribution)->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),
+            $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN])),
+            default => $protection->contribution(),
+        };
+
+        $all = $protecting->and($owner)->and($requirements->contribution)->and($extras)->and($hardware)->and($media->contribution)->and($power)->and($firmware)->and($install)->and($firstBoot)->and($drivers->contribution)->and($licence->contribution)
+            ->and(self::imageQuestions($context))
+            ->and(new Contribution(decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)], gather: GatherList::forMachine($machine)));
+        [$layouts, $layoutDecisions, $layoutBlockers] = Layouts::of($machine, $system, $target->drive, $media);
+        $steps = [
+            ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new),
+            IntakeSteps::gather($all->gather),
+            ...$all->steps,
+            Acceptance::step($machine, $system, $brief->edition, $target->drive),
+        ];
+
+        return new PathDraft(
+            (new Contribution($steps))->and(new Contribution([], [...$all->decisions, ...$layoutDecisions], $all->questions, $all->gather, $all->initial, [...$all->blockers, ...$layoutBlockers])),
+            held: $held,
+            layouts: $layouts,
+            assessment: [...$protection->toArray(), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep())],
+            stick: $media->stick?->name,
+        );
+    }
+
+    /**
+     * Records that have to exist before the drive is erased.
+     *
+     * @return list<string>
+     */
+    private static function recorded(Requirements $requirements, Contribution $extras): array
+    {
+        return array_merge(...array_map(static fn ($step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]]);
+    }
+
+    /**
+     * What nobody knows yet holds the erasing back until it is answered.
+     *
+     * @param  list<Question>  $questions
+     * @return list<Gate>
+     */
+    public static function answerGates(array $questions): array
+    {
+        return array_map(static fn (Question $question): Gate => new Gate("answer-{$question->fact}", Fact::answered($question->fact), "Answer first: {$question->text}", ''),
+            array_values(array_filter($questions, static fn (Question $question): bool => $question->holds)));
+    }
+
+    private static function imageQuestions(JobContext $context): Contribution
+    {
+        $brief = $context->brief;
+        if (is_string($brief->image) || isset($brief->image['kind']) || isset($brief->machine['facts']['image.kind'])) {
+            return new Contribution;
+        }
+
+        return new Contribution(questions: [new Question('image.kind', 'What does the publisher call this image?', ['optical-hybrid' => 'an image to write to a stick as it is', 'raw' => 'a disk image'], 'how the stick is written; until then "to write as it is" is assumed', 'M3', 50)]);
+    }
+}

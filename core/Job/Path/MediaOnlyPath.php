@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Job\Layouts;
+use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/** A stick and nothing else, for this machine or for any (rule J1). */
+final class MediaOnlyPath
+{
+    public static function draft(JobContext $context): PathDraft
+    {
+        $media = MediaPlanner::plan($context->machine, $context->image(), $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0);
+        $steps = [
+            IntakeSteps::gather($media->contribution->gather),
+            ...$media->contribution->steps,
+            new Step('hand-over.shelve', Stage::HandOver, 'Label and shelve', Presence::Hands, Estimate::minutes(1, 2, 5),
+                ['Label: image, version, day, by whom, read back and equal'.($media->label === null ? '' : ", volume `{$media->label}`").'.', $context->machine->kind->title() === 'any machine' ? 'It says which machines it starts: those by UEFI'.($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.') : "Made for {$context->machine->title}."],
+                before: [Fact::STICK_PROVEN], after: [Fact::SHELVED, Fact::HANDED_OVER], needs: ['hands'],
+                because: [new Reason('"What is this stick?" is answered from its label in seconds.', 'M12')],
+                evidence: [new Evidence('shelved', 'Where it lies', 'text')],
+            ),
+        ];
+
+        return new PathDraft(
+            (new Contribution($steps, initial: [Fact::DRIVERS_FETCHED, Fact::TAKEN_IN]))->and(new Contribution([], $media->contribution->decisions, $media->contribution->questions, $media->contribution->gather, [], $media->contribution->blockers)),
+            layouts: ['stick' => Layouts::stick($media), 'target' => null],
+            stick: $media->stick?->name,
+        );
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\Licence;
+use Cobblestone\Assessment\Ownership;
+use Cobblestone\Assessment\Requirements;
+use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\DataRate;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
+use Cobblestone\Tuning\Acceptance;
+
+/** The wanted system over the present one, everything kept, with a way back for some days (rules J1, A3, I6). */
+final class UpgradePath
+{
+    /** Step after which the way back counts. */
+    public const INSTALLED = 'install.upgrade';
+
+    public static function draft(JobContext $context): PathDraft
+    {
+        [$machine, $system, $brief, $image] = [$context->machine, $context->system(), $context->brief, $context->image()];
+        $target = TargetDrive::choose($machine);
+        $protection = Protection::of($context, $target->drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 4, $keep), false);
+        $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $context->policy->school('bypass'));
+        $licence = Licence::assess($machine, $system, $brief->edition, $brief->blocks['licence'] ?? ['kind' => 'entitlement']);
+        $extras = Ownership::extras($brief->blocks['extras'] ?? [], $context->policy->school('extras'));
+        $present = $machine->fact('present.system')->value;
+        $ends = array_values(array_filter([is_string($present) ? self::presentEnds($context, $present) : null, SupportEnds::of($system, $context->today())]));
+        $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
+        [$room, $roomBlockers] = self::room($context, $system);
+        $held = array_values(array_filter([...$protection->backup->contribution->questions, ...$protection->encryption->contribution->questions], static fn (Question $question): bool => $question->holds));
+        $gates = [...$protection->gates(), ...InstallPath::answerGates($held)];
+        $days = (int) ($system->entry['rollback_days'] ?? 10);
+        $all = $protection->contribution()->and($requirements->contribution)->and($licence->contribution)->and($extras)->and(new Contribution(decisions: [self::decision($days), $room, SupportEnds::decision($gaps, $ends)], gather: [new GatherItem('charger and network', 'in for the whole upgrade')], initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED, Fact::SHUT_DOWN], blockers: $roomBlockers));
+        $steps = [
+            ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true),
+            IntakeSteps::gather($all->gather),
+            ...$all->steps,
+            ...self::steps($context, $gates, [...($protection->backup->somethingToKeep() ? [Fact::BACKUP_DETACHED] : []), ...array_merge(...array_map(static fn (Step $step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]])], $days),
+            Acceptance::step($machine, $system, $brief->edition, null, [Fact::UPDATED, Fact::ACTIVATED]),
+        ];
+
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+            assessment: [...$protection->toArray(), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'rollback' => ['step' => self::INSTALLED, 'days' => $days]]);
+    }
+
+    private static function decision(int $days): Decision
+    {
+        return new Decision('install.upgrade', 'In place or clean', 'in place', ["Files, programs and settings stay, and for {$days} days it can be taken back."], ['clean install' => ['Programs and settings would have to be set up again. It is the choice where the present system is in trouble.']], ["rollback_days = {$days}"], 'A3, I6');
+    }
+
+    /** @return array{name: string, ends: string|null, days: int|null, sentence: string}|null */
+    private static function presentEnds(JobContext $context, string $id): ?array
+    {
+        $entry = $context->catalogue->all('systems')[$id] ?? null;
+
+        return $entry === null ? null : SupportEnds::of(new SystemProfile($entry), $context->today());
+    }
+
+    /** @return array{0: Decision, 1: list<string>} */
+    private static function room(JobContext $context, SystemProfile $system): array
+    {
+        $need = $system->entry['upgrade_free_bytes'] ?? null;
+        $free = $context->machine->fact('drive.free_bytes')->value;
+        if ($need === null || ! is_numeric($free)) {
+            return [new Decision('assess.room', 'Free space for the upgrade', $need === null ? 'as the installer asks' : 'at least '.Bytes::of($need)->decimal(), ['The free space on the drive is not known: look before starting.'], [], [], 'A2'), []];
+        }
+        $short = $need - (int) $free;
+
+        return [new Decision('assess.room', 'Free space for the upgrade', $short > 0 ? 'too little' : 'enough', [Bytes::of((int) $free)->decimal().' free, '.Bytes::of($need)->decimal().' wanted.'], [], ['drive.free_bytes'], 'A2'),
+            $short > 0 ? ["{$system->name} wants ".Bytes::of($need)->decimal().' free for an upgrade in place: short by '.Bytes::of($short)->decimal().'. Make room first.'] : []];
+    }
+
+    /**
+     * @param  list<\Cobblestone\Runbook\Gate>  $gates
+     * @param  list<string>  $waits
+     * @return list<Step>
+     */
+    private static function steps(JobContext $context, array $gates, array $waits, int $days): array
+    {
+        [$system, $image] = [$context->system(), $context->image()];
+        $minutes = array_reduce($system->phases(), static fn (array $sum, array $phase): array => [$sum[0] + $phase['minutes'][0], $sum[1] + $phase['minutes'][1], $sum[2] + $phase['minutes'][2]], [10.0, 20.0, 45.0]);
+        $restarts = count(array_filter($system->phases(), static fn (array $phase): bool => $phase['restart'])) + 1;
+        $hash = $image->entry['sha256'] ?? null;
+        $file = $image->entry['file'] ?? $image->name;
+
+        return [
+            new Step('image.check', Stage::Image, 'Check the image', Presence::WalkAway, Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
+                ["Run `sha256sum {$file}`.", $hash === null ? 'The publisher gives no checksum: note the one you got.' : "It must print `{$hash}`."],
+                after: [Fact::IMAGE_PROVEN], needs: ['bench computer'], because: [new Reason('A damaged image shows here, not in the middle of the upgrade.', 'M2', $image->dated())]),
+            new Step('install.start', Stage::Install, 'Start the upgrade', Presence::Hands, Estimate::minutes(3, 6, 20),
+                ['In the running system open the image and start its installer.', 'Choose to keep files, programs and settings. Greyed out: edition or language differ; stop.', 'Third-party guards and drive tools off for the upgrade.'],
+                before: [Fact::IMAGE_PROVEN, Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, Fact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], gates: $gates,
+                because: [new Reason('In place keeps everything, with a way back.', 'A3', $system->dated())],
+                evidence: [new Evidence('keeps', 'The installer says it keeps', 'choice', ['all' => 'files, programs and settings'])]),
+            new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, Estimate::minutes(...$minutes), ['Leave it alone, charger in.'],
+                before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
+                waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts)),
+            new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], because: [new Reason('Network settings are kept.', 'D5')]),
+            new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
+                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
+                waiting: new Waiting(['the same percentage twice'], 'Restart once and look again.', 1)),
+        ];
+    }
+}
