@@ -1,14 +1,21 @@
 <?php
 
+use App\Http\Controllers\AssessmentController;
+use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BellController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JobController;
+use App\Http\Controllers\JobStateController;
+use App\Http\Controllers\KeyController;
+use App\Http\Controllers\LearnedController;
 use App\Http\Controllers\LogbookController;
+use App\Http\Controllers\MemoryController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PolicyController;
+use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SessionController;
 use App\Http\Middleware\RequiresRole;
@@ -33,10 +40,25 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/jobs/{job}/intake', [IntakeController::class, 'edit']);
         Route::post('/jobs/{job}/intake', [IntakeController::class, 'update']);
         Route::post('/jobs/{job}/answers', [IntakeController::class, 'answer']);
+        Route::post('/jobs/{job}/readings', [ReadingController::class, 'store']);
+        Route::post('/jobs/{job}/settle', [ReadingController::class, 'settle']);
+        Route::post('/jobs/{job}/learn', [ReadingController::class, 'learn']);
+        Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);
+        Route::post('/jobs/{job}/memory', [MemoryController::class, 'update']);
+        Route::post('/jobs/{job}/memory/tests', [MemoryController::class, 'test']);
+        Route::post('/jobs/{job}/backup', [BackupController::class, 'compare']);
+        Route::post('/jobs/{job}/state/{change}', [JobStateController::class, 'change'])->where('change', '[a-z-]+');
+        Route::get('/jobs/{job}/keys', [KeyController::class, 'index']);
+        Route::post('/jobs/{job}/keys', [KeyController::class, 'store']);
+        Route::post('/jobs/{job}/keys/{key}/show', [KeyController::class, 'show']);
+        Route::post('/jobs/{job}/keys/{key}/delete', [KeyController::class, 'delete']);
         Route::post('/jobs/{job}/steps/{step}/{action}', [RunController::class, 'act'])->where('step', '[a-z0-9.-]+')->where('action', '[a-z-]+');
     });
     Route::get('/jobs/{job}', [JobController::class, 'show']);
     Route::get('/jobs/{job}/run', [RunController::class, 'show']);
+    Route::get('/jobs/{job}/assessment', [AssessmentController::class, 'show']);
+    Route::get('/jobs/{job}/memory', [MemoryController::class, 'show']);
+    Route::get('/jobs/{job}/backup', [BackupController::class, 'show']);
     Route::get('/jobs/{job}/log', [JobController::class, 'log']);
     Route::get('/jobs/{job}/handover', [PaperController::class, 'handover']);
     Route::get('/jobs/{job}/paper', [PaperController::class, 'path']);
@@ -47,6 +69,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/shelf', [CatalogueController::class, 'shelf']);
     Route::get('/catalogue', [CatalogueController::class, 'index']);
     Route::get('/catalogue/{kind}/{slug}', [CatalogueController::class, 'show']);
+    Route::get('/learned', [LearnedController::class, 'index']);
+    Route::post('/learned/{fact}', [LearnedController::class, 'decide'])->middleware(RequiresRole::class.':lead');
     Route::get('/logbook', [LogbookController::class, 'index']);
     Route::get('/find', [FindController::class, 'index']);
     Route::get('/policy', [PolicyController::class, 'edit']);

@@ -28,6 +28,8 @@ final class DemoWorld
             $this->walked($people, 'fairlead-13', $now->clone()->subMinutes(17), 3);
             $this->walked($people, 'capstan-t3', $now->clone()->subMinutes(110), 18);
             $this->walked($people, 'pocket-lantern', $now->clone()->subMinutes(31), 5);
+            $this->walked($people, 'repair', $now->clone()->subMinutes(46), 2);
+            $this->walked($people, 'drive-swap', $now->clone()->subMinutes(75), 4);
             Date::setTestNow($now->clone()->subMinutes(4));
             $this->open->handle($people['lead'], BriefDocument::fromFile(base_path('docs/guide/briefs/unknown-laptop.yaml')));
             Date::setTestNow();

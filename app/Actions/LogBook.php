@@ -5,6 +5,7 @@ namespace App\Actions;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\LogEntry;
+use App\Models\SealedKey;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
@@ -29,10 +30,24 @@ final class LogBook
         $progress = $this->bridge->progress($job);
         $job->update([
             'last_entry' => $entry->id,
-            'summary' => $this->bridge->summary($progress),
+            'summary' => $summary = $this->bridge->summary($progress),
             'status' => $progress->isComplete() ? 'handed-over' : 'open',
+            'remind_at' => isset($summary['reminders'][0]) ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at']) : null,
+            'machine_serial' => self::serial($progress->plan->facts),
         ]);
+        if ($progress->isComplete()) {
+            // Keys are kept no longer than the machine is here (rule A7).
+            SealedKey::query()->where('job_id', $job->id)->where('deleted_at', null)->get()->each(fn (SealedKey $key) => $key->forget());
+        }
 
         return $entry;
+    }
+
+    /** @param  list<array<string, mixed>>  $facts */
+    private static function serial(array $facts): ?string
+    {
+        $serial = array_column($facts, 'value', 'name')['machine.serial'] ?? null;
+
+        return is_scalar($serial) ? mb_substr((string) $serial, 0, 120) : null;
     }
 }

@@ -8,9 +8,14 @@ use App\Models\BenchPolicy;
 use App\Models\Job;
 use App\Models\LogEntry as LogEntryModel;
 use App\Models\Plan as PlanModel;
+use Cobblestone\Assessment\Memory\MemorySheet;
+use Cobblestone\Assessment\Symptom\Symptom;
+use Cobblestone\Assessment\Symptom\SymptomIndex;
 use Cobblestone\Bench\JobSummary;
 use Cobblestone\Job\Brief;
 use Cobblestone\Job\JobPlanner;
+use Cobblestone\Job\MachineBuilder;
+use Cobblestone\Machine\FactSheet;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Plan;
@@ -35,6 +40,29 @@ final class JobBridge
         return BriefDocument::parse($job->brief, 'The brief of this job');
     }
 
+    /**
+     * What a memory sheet starts from: the modules that were read, else the slots the model has.
+     *
+     * @return array<string, mixed>
+     */
+    public function memoryStart(Job $job): array
+    {
+        [$machine] = MachineBuilder::build(Brief::fromArray($this->brief($job)), $this->catalogue->catalogue());
+
+        return MemorySheet::prefill($machine->modules) ?? ['modules' => [], 'slots' => $machine->model['memory']['slots'] ?? [], 'profile' => 'standard', 'soldered' => $machine->model['memory']['soldered'] ?? false, 'tests' => []];
+    }
+
+    /** @return list<Symptom> what is known of a step on this job */
+    public function symptomsFor(Plan $plan, string $step): array
+    {
+        return $this->symptoms()->forStep($step, FactSheet::fromArray($plan->facts));
+    }
+
+    public function symptoms(): SymptomIndex
+    {
+        return SymptomIndex::of($this->catalogue->kind('issues'));
+    }
+
     public function progress(Job $job): Progress
     {
         return $this->progressOf($job, $job->currentPlan());
@@ -55,6 +83,6 @@ final class JobBridge
     /** @return array<string, mixed> */
     public function summary(Progress $progress): array
     {
-        return JobSummary::of($progress);
+        return JobSummary::of($progress, (string) config('cobblestone.timezone'));
     }
 }

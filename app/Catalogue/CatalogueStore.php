@@ -23,6 +23,18 @@ final class CatalogueStore
         });
     }
 
+    /** @return array<string, array<string, mixed>> the documents of one kind */
+    public function kind(string $kind): array
+    {
+        $documents = [];
+        foreach (CatalogueEntry::query()->where('kind', $kind)->get() as $entry) {
+            $documents[$entry->slug] = $entry->document;
+        }
+        ksort($documents);
+
+        return $documents;
+    }
+
     public function catalogue(): Catalogue
     {
         $entries = [];

@@ -20,6 +20,8 @@ use Illuminate\Support\Carbon;
  * @property string $brief YAML
  * @property array<string, mixed> $summary
  * @property int $user_id
+ * @property string|null $machine_serial
+ * @property Carbon|null $remind_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property-read User $user
@@ -32,7 +34,7 @@ final class Job extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['summary' => 'array'];
+        return ['summary' => 'array', 'remind_at' => 'datetime'];
     }
 
     /** @return HasMany<LogEntry, $this> */

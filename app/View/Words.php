@@ -18,6 +18,18 @@ final class Words
         };
     }
 
+    /** A moment as readings and briefs write it, said in the bench's local time; other text as it is. */
+    public static function moment(?string $text): string
+    {
+        if ($text === null || preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d/', $text) !== 1) {
+            return (string) $text;
+        }
+        $zone = (string) config('cobblestone.timezone');
+        $local = \Illuminate\Support\Carbon::parse($text, $zone)->timezone($zone);
+
+        return $local->isToday() ? $local->format('H:i') : $local->format('j M H:i');
+    }
+
     public static function html(string $text): string
     {
         return (string) preg_replace_callback('/`([^`]+)`/', static function (array $match): string {

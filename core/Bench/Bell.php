@@ -18,6 +18,17 @@ final class Bell
     {
         $items = [];
         foreach ($jobs as $job) {
+            foreach ($job['summary']['reminders'] ?? [] as $reminder) {
+                if ($reminder['at'] <= $now) {
+                    $items[] = self::item($job, '', $reminder['what'], 0, false);
+
+                    break;
+                }
+            }
+            // What waits for somebody else frees hands and slot.
+            if (($job['summary']['waiting'] ?? null) !== null || $job['summary']['complete']) {
+                continue;
+            }
             foreach ($job['summary']['away'] as $wait) {
                 $due = $wait['started_at'] + $wait['likely'] - $now;
                 if ($due <= self::SOON) {

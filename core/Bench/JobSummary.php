@@ -12,12 +12,14 @@ use Cobblestone\Runbook\StepState;
 final class JobSummary
 {
     /**
+     * @param  string  $zone  the bench's time zone, for deadlines that a calendar counts
      * @return array{verdict: string, questions: int, done: int, total: int, begun: bool, complete: bool,
      *   hands_left: float, walk_left: float, put_back: int,
      *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool, shut: bool, started_at: int|null, high: int}|null,
-     *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>}
+     *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>,
+     *   waiting: array{for: string, since: int, remind: int|null, text: string}|null, reminders: list<array{at: int, what: string}>}
      */
-    public static function of(Progress $progress): array
+    public static function of(Progress $progress, string $zone = 'UTC'): array
     {
         $done = 0;
         $handsLeft = 0.0;
@@ -54,6 +56,8 @@ final class JobSummary
                 'started_at' => $progress->startedAt($current), 'high' => $current->time->high->seconds,
             ],
             'away' => $away,
+            'waiting' => $progress->job->waiting,
+            'reminders' => Reminders::of($progress, $zone),
         ];
     }
 }

@@ -16,7 +16,6 @@ use Cobblestone\Job\Path\RepairPath;
 use Cobblestone\Job\Path\UpgradePath;
 use Cobblestone\Machine\Contradiction;
 use Cobblestone\Machine\Machine;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Planner;
 use Cobblestone\Runbook\PutBack;
@@ -51,7 +50,7 @@ final class JobPlanner
             blockers: array_values(array_unique($part->blockers)),
             questions: self::heaviest($questions),
             decisions: $part->decisions,
-            steps: Planner::order($steps, $part->initial, [...array_map(static fn (Question $question): string => Fact::answered($question->fact), $draft->held), Fact::answered('memory.trusted')]),
+            steps: Planner::order($steps, $part->initial),
             gather: $part->gather,
             initial: $part->initial,
             layouts: $draft->layouts,

@@ -22,7 +22,7 @@ final class MachineFacts
      */
     public static function of(Brief $brief, array $model, Kind $kind, array $readings): FactSheet
     {
-        $sheet = FactSheet::empty();
+        $sheet = FactSheet::empty()->with($model === [] ? Fact::of('machine.kind', $kind->value, Source::Person, 'this job', $brief->readAt) : Fact::of('machine.kind', $kind->value, Source::Catalogue, "catalogue, {$model['name']}, as of {$model['as_of']}"));
         foreach (KindDefaults::facts($kind) as $name => $value) {
             $sheet = $sheet->with(Fact::of($name, $value, Source::KindDefault, "usual for a {$kind->value}"));
         }

@@ -20,6 +20,24 @@ final readonly class FactSheet
         return new self([], []);
     }
 
+    /**
+     * The facts of a plan as it was stored, for rules that read them later.
+     *
+     * @param  list<array<string, mixed>>  $facts what toArray() gave
+     */
+    public static function fromArray(array $facts): self
+    {
+        $sheet = self::empty();
+        foreach ($facts as $fact) {
+            $source = Source::tryFrom((string) ($fact['source'] ?? ''));
+            if ($source !== null && $fact['value'] !== null) {
+                $sheet = $sheet->with(Fact::of($fact['name'], $fact['value'], $source, $fact['origin'], $fact['at'] ?? null));
+            }
+        }
+
+        return $sheet;
+    }
+
     /** The sheet with one more fact: the higher-ranked source wins, among equals the later one. */
     public function with(Fact $fact): self
     {

@@ -18,6 +18,14 @@ enum EntryKind: string
     case Retry = 'retry';
     case Note = 'note';
     case Waived = 'waived';
+    case Waiting = 'waiting';
+    case Resumed = 'resumed';
+    case Unproven = 'unproven';
+    case RollbackLost = 'rollback-lost';
+    case Reminded = 'reminded';
+    case KeySealed = 'key-sealed';
+    case KeyShown = 'key-shown';
+    case KeyDeleted = 'key-deleted';
 
     /** The past tense a log line reads. */
     public function title(): string
@@ -29,6 +37,14 @@ enum EntryKind: string
             self::Confirmed => 'one-way step confirmed',
             self::TakenBack => 'taken back',
             self::Waived => 'gate waived',
+            self::Waiting => 'waits for somebody',
+            self::Resumed => 'goes on',
+            self::Unproven => 'lost its proof',
+            self::RollbackLost => 'the old system\'s folder is gone',
+            self::Reminded => 'reminder seen',
+            self::KeySealed => 'key sealed',
+            self::KeyShown => 'key shown',
+            self::KeyDeleted => 'key deleted',
             default => $this->value,
         };
     }

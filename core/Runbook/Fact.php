@@ -125,6 +125,12 @@ final class Fact
         return "answered.{$question}";
     }
 
+    /** Whether only an answer brings it about, and no step. */
+    public static function isAnswer(string $fact): bool
+    {
+        return str_starts_with($fact, 'answered.');
+    }
+
     /** "the backup is verified or waived": for refusals and gates. */
     public static function spoken(string $fact): string
     {
@@ -181,7 +187,8 @@ final class Fact
             self::SHELVED => 'the stick is labelled and shelved',
             default => match (true) {
                 str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
-                str_starts_with($fact, 'answered.') => 'an open question of this job is answered',
+                $fact === 'answered.memory.trusted' => 'the memory fault is settled and mended',
+                self::isAnswer($fact) => 'an open question of this job is answered',
                 str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),
                 default => str_replace(['.', '-'], ' ', $fact),
             },

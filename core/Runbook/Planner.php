@@ -8,6 +8,7 @@ namespace Cobblestone\Runbook;
  * Puts steps in one order so that every step's facts hold when it is reached.
  *
  * The order follows from before- and after-facts alone. A step that removes a fact comes after all that need it.
+ * A fact that only an answer brings about holds no order: its gate opens with the plan that the answer makes.
  * Where facts leave a choice, the stage decides, then the order in which the parts contributed.
  */
 final class Planner
@@ -15,12 +16,11 @@ final class Planner
     /**
      * @param  list<Step>  $steps
      * @param  list<string>  $initial  facts that hold at the start
-     * @param  list<string>  $external  facts that no step brings about: an answer does, with a new plan
      * @return list<Step>
      *
      * @throws OrderImpossible
      */
-    public static function order(array $steps, array $initial = [], array $external = []): array
+    public static function order(array $steps, array $initial = []): array
     {
         $byId = [];
         foreach ($steps as $step) {
@@ -29,7 +29,7 @@ final class Planner
             }
             $byId[$step->id] = $step;
         }
-        $waitsFor = self::edges($byId, [...$initial, ...$external]);
+        $waitsFor = self::edges($byId, $initial);
         $rank = [];
         foreach ($steps as $index => $step) {
             $rank[$step->id] = [$step->stage->order(), $index];
@@ -71,7 +71,7 @@ final class Planner
         $edges = array_fill_keys(array_keys($steps), []);
         foreach ($steps as $step) {
             foreach ($step->required() as $fact) {
-                if (! isset($producers[$fact]) && ! in_array($fact, $initial, true)) {
+                if (! isset($producers[$fact]) && ! in_array($fact, $initial, true) && ! Fact::isAnswer($fact)) {
                     throw OrderImpossible::unmeetable($step->id, $fact);
                 }
                 foreach ($producers[$fact] ?? [] as $producer) {

@@ -34,6 +34,8 @@ final class Progress
     /** @var array<string, true> steps whose holder said that they walk away */
     private array $away = [];
 
+    public readonly JobState $job;
+
     private ?LogEntry $lastDone = null;
 
     /** @var list<string> */
@@ -42,6 +44,7 @@ final class Progress
     /** @param  list<LogEntry>  $entries oldest first */
     private function __construct(public readonly Plan $plan, array $entries)
     {
+        $this->job = JobState::of($entries);
         foreach ($entries as $entry) {
             $this->apply($entry);
         }
@@ -209,6 +212,9 @@ final class Progress
                 unset($this->trouble[$id], $this->away[$id]);
                 $this->done[$id] = $entry->at;
                 $this->lastDone = $entry;
+                break;
+            case EntryKind::Unproven:
+                unset($this->done[$id], $this->started[$id]);
                 break;
             case EntryKind::TakenBack:
                 unset($this->done[$id]);

@@ -25,9 +25,7 @@ final class Revision
         $open = array_values(array_filter($new->steps, static fn (Step $step): bool => ! in_array($step->id, $finished, true)));
         $open = [...$open, ...self::stillOwed($old, $kept, $open, $finished)];
 
-        $external = array_map(static fn (Question $question): string => Fact::answered($question->fact), $new->questions);
-
-        return $new->withSteps([...$kept, ...Planner::order($open, $facts, $external)]);
+        return $new->withSteps([...$kept, ...Planner::order($open, $facts)]);
     }
 
     /**

@@ -2,20 +2,23 @@
 
 namespace App\Http\Controllers;
 
+use App\Bridge\JobBridge;
 use App\Models\CatalogueEntry;
 use App\Models\Job;
+use Cobblestone\Machine\FactSheet;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
 final class FindController
 {
-    public function index(Request $request): View
+    public function index(Request $request, JobBridge $bridge): View
     {
         $query = mb_substr(trim((string) $request->query('q', '')), 0, 100);
         $like = '%'.addcslashes($query, '%_\\').'%';
 
         return view('find.index', [
             'query' => $query,
+            'symptoms' => $query === '' ? [] : array_slice($bridge->symptoms()->search($query, FactSheet::empty()), 0, 8),
             'jobs' => $query === '' ? collect() : Job::query()->where('title', 'ilike', $like)->orWhere(fn ($jobs) => ctype_digit($query) && strlen($query) < 10 ? $jobs->whereKey((int) $query) : $jobs->whereRaw('false'))->latest('id')->limit(20)->get(),
             'entries' => $query === '' ? collect() : CatalogueEntry::query()->where('name', 'ilike', $like)->orderBy('name')->limit(30)->get(),
         ]);

@@ -10,6 +10,7 @@ use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\View\CoreSample;
+use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -44,6 +45,8 @@ final class JobController
 
         return view('jobs.show', [
             'job' => $job, 'plan' => $plan, 'progress' => $progress, 'step' => $chosen, 'items' => PathDrawing::items($progress, $chosen->id),
+            'before' => $job->machine_serial === null ? null : Job::query()->where('machine_serial', $job->machine_serial)->where('id', '<', $job->id)->latest('id')->first(),
+            'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone')),
             'cores' => CoreSample::of($progress->plan->layouts), 'revisions' => $job->revision > 1 ? $plan->difference : null,
         ]);
     }

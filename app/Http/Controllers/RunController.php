@@ -26,6 +26,7 @@ final class RunController
             'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
+            'symptoms' => $bridge->symptomsFor($progress->plan, $step->id),
             'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
     }

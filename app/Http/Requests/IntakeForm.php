@@ -2,15 +2,18 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\ReadInventory;
 use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Job\BriefFault;
+use Cobblestone\Job\Goal;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 
 /** Typed fields to a brief. What was typed into the machine field is looked up by its words. */
 final class IntakeForm
 {
-    public const KINDS = ['laptop' => 'a laptop the catalogue does not hold', 'desktop' => 'a desktop the catalogue does not hold', 'handheld' => 'a handheld the catalogue does not hold'];
+    public const KINDS = ['laptop' => 'a laptop the catalogue does not hold', 'desktop' => 'a desktop the catalogue does not hold', 'handheld' => 'a handheld the catalogue does not hold', 'any' => 'any machine, for a stick only'];
 
     /** @param  array<string, mixed>  $typed */
     public function __construct(private readonly array $typed, private readonly Catalogue $catalogue, private readonly string $who, private readonly string $at)
@@ -25,8 +28,9 @@ final class IntakeForm
      */
     public function over(array $before): array
     {
+        $goal = Goal::tryFrom((string) ($this->text('goal') ?? $before['goal'] ?? '')) ?? Goal::CleanInstall;
         $machine = $this->machine($before['machine'] ?? []);
-        $brief = ['brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => 'clean-install', 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
+        $brief = ['brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => $goal->value, 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
         if ($this->text('slot') !== null) {
             $brief['slot'] = (int) $this->text('slot');
         }
@@ -34,7 +38,7 @@ final class IntakeForm
             $brief['catalogue'] = $before['catalogue'];
         }
         $brief['machine'] = $this->facts($machine);
-        $brief = [...$brief, ...$this->image($before, $machine)];
+        $brief = [...$brief, ...($goal->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal)), ...(new IntakeBlocks($this->typed))->over($before)];
         $backup = $this->backup();
         if ($backup !== []) {
             $brief['backup'] = $backup;
@@ -47,6 +51,31 @@ final class IntakeForm
         $brief['read_at'] = $this->at;
 
         return $brief;
+    }
+
+    /**
+     * What stands on the machine, for a job that brings no image of its own.
+     *
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $machine
+     * @return array<string, mixed>
+     */
+    private function system(array $before, array $machine, Goal $goal): array
+    {
+        $image = $this->text('image');
+        if ($image !== null && $image !== 'other') {
+            return $this->image($before, $machine);
+        }
+        $usual = $this->usualImage($machine);
+        $system = $this->text('system_id') ?? $before['system'] ?? ($usual === null ? null : $this->catalogue->image($usual)->entry['system']);
+        if ($system === null && $this->text('system_name') !== null) {
+            $system = ['name' => $this->text('system_name')];
+        }
+        if ($system === null && $goal->wantsSystem()) {
+            throw BriefFault::at('system', 'which system is on it? Choose one, or name it.');
+        }
+
+        return array_filter(['system' => $system, 'edition' => $before['edition'] ?? null], static fn ($value): bool => $value !== null);
     }
 
     /**
@@ -66,12 +95,16 @@ final class IntakeForm
      */
     private function machine(array $before): array
     {
-        $kept = array_intersect_key($before, array_flip(['facts', 'facts_from', 'lsblk']));
+        $kept = array_intersect_key($before, array_flip(['facts', 'facts_from', 'lsblk', 'readings', 'settled']));
         $text = $this->text('machine');
         if ($text === null) {
             throw BriefFault::at('machine', 'type a few letters of the model, or "laptop", "desktop" or "handheld" for one the catalogue does not hold.');
         }
         if (isset(self::KINDS[strtolower($text)])) {
+            if (strtolower($text) === 'any') {
+                return ['kind' => 'any', 'title' => 'any machine'];
+            }
+
             return ['kind' => strtolower($text), 'title' => $this->text('machine_title') ?? 'Unknown '.strtolower($text), 'ports' => ['usb-a' => (int) $this->text('usb_a'), 'usb-c' => (int) ($this->text('usb_c') ?? 1)], ...$kept];
         }
 
@@ -85,7 +118,17 @@ final class IntakeForm
     private function facts(array $machine): array
     {
         if ($this->text('lsblk') !== null) {
-            $machine['lsblk'] = str_replace("\r\n", "\n", (string) $this->typed['lsblk']);
+            $text = str_replace("\r\n", "\n", (string) $this->typed['lsblk']);
+            // Whatever tool it was: another one than lsblk is read for what it is.
+            if (! in_array(InventoryReader::recognise($text), [null, 'lsblk'], true)) {
+                [$machine] = (new ReadInventory(now()->utc()->format('Y-m-d\TH:i\Z')))->text($text)->into($machine);
+            } else {
+                $machine['lsblk'] = $text;
+                $machine['readings'] = array_values(array_filter($machine['readings'] ?? [], static fn (array $reading): bool => $reading['tool'] !== 'lsblk'));
+                if ($machine['readings'] === []) {
+                    unset($machine['readings']);
+                }
+            }
         }
         foreach ($this->typed['facts'] ?? [] as $name => $value) {
             if (is_string($value) && trim($value) !== '') {
@@ -141,6 +184,9 @@ final class IntakeForm
         }
         if ($this->text('folders') !== null) {
             $backup['folders'] = array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,]/', (string) $this->text('folders')))));
+        }
+        if ($this->text('seen_folders') !== null) {
+            $backup['seen_folders'] = array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,]/', (string) $this->text('seen_folders')))));
         }
         if (($bytes = $this->size('backup_bytes', 'backup.bytes')) !== null) {
             $backup['bytes'] = $bytes;

@@ -3,13 +3,10 @@
 namespace App\Http\Requests;
 
 use App\Catalogue\CatalogueStore;
-use App\Documents\DocumentFault;
 use Closure;
-use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Assessment\Licence;
 use Cobblestone\Inventory\LsblkReader;
-use Cobblestone\Job\BriefFault;
-use Cobblestone\Runbook\OrderImpossible;
-use DomainException;
+use Cobblestone\Job\Goal;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
@@ -19,7 +16,7 @@ final class IntakeRequest extends FormRequest
     /** Start of a brief's path => field of the form. */
     private const FIELDS = [
         'machine.lsblk' => 'lsblk', 'machine.model' => 'machine', 'machine.facts' => 'facts', 'machine' => 'machine', 'image.name' => 'image_name', 'image.bytes' => 'image_bytes', 'image' => 'image', 'system' => 'system_name',
-        'backup.bytes' => 'backup_bytes', 'backup.files' => 'backup_files', 'backup.destination.free_bytes' => 'dest_free', 'backup.destination' => 'dest_name', 'backup.folders' => 'folders', 'backup' => 'keep', 'owner' => 'owner', 'slot' => 'slot', 'title' => 'title', 'policy' => 'policy',
+        'card' => 'card_new', 'update' => 'update_reason', 'licence' => 'licence_edition', 'depends' => 'depends', 'goal' => 'goal', 'memory' => 'facts', 'backup.bytes' => 'backup_bytes', 'backup.files' => 'backup_files', 'backup.destination.free_bytes' => 'dest_free', 'backup.destination' => 'dest_name', 'backup.folders' => 'folders', 'backup' => 'keep', 'owner' => 'owner', 'slot' => 'slot', 'title' => 'title', 'policy' => 'policy',
     ];
 
     /** More text than lsblk ever prints is let go at once: kept for the form, it would only fill the session. */
@@ -39,6 +36,8 @@ final class IntakeRequest extends FormRequest
             'machine' => 'nullable|string|max:120', 'machine_title' => 'nullable|string|max:120', 'usb_a' => 'nullable|integer|min:0|max:16', 'usb_c' => 'nullable|integer|min:0|max:16',
             'title' => 'nullable|string|max:120', 'owner' => 'nullable|string|max:120', 'slot' => 'nullable|integer|min:1|max:99',
             'image' => 'nullable|string|max:120', 'image_name' => 'nullable|string|max:200', 'image_bytes' => 'nullable|string|max:40', 'system_name' => 'nullable|string|max:120',
+            'goal' => 'nullable|in:'.implode(',', array_column(Goal::cases(), 'value')), 'system_id' => 'nullable|string|max:120', 'depends' => 'nullable|string|max:2000', 'licence_kind' => 'nullable|in:'.implode(',', array_keys(Licence::KINDS)), 'licence_edition' => 'nullable|string|max:120',
+            'update_reason' => 'nullable|string|max:400', 'update_to' => 'nullable|string|max:60', 'card_new' => 'nullable|string|max:120', 'card_old' => 'nullable|string|max:120', 'card_watts' => 'nullable|numeric|min:1|max:2000', 'card_supply_w' => 'nullable|numeric|min:1|max:5000', 'card_processor_w' => 'nullable|numeric|min:1|max:1000', 'seen_folders' => 'nullable|string|max:4000',
             'keep' => 'nullable|in:some,nothing', 'folders' => 'nullable|string|max:4000', 'backup_bytes' => 'nullable|string|max:40', 'backup_files' => 'nullable|integer|min:0',
             'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000',
             'lsblk' => 'nullable|string', 'facts' => 'nullable|array|max:60', 'facts.*' => 'nullable|string|max:200',
@@ -84,30 +83,6 @@ final class IntakeRequest extends FormRequest
      */
     public function guarded(Closure $work): mixed
     {
-        try {
-            return $work();
-        } catch (DocumentFault $e) {
-            $messages = [];
-            foreach ($e->faults as $fault) {
-                $fault = (string) preg_replace('/^This job: /', '', $fault);
-                $messages[self::field($fault)][] = $fault;
-            }
-            throw ValidationException::withMessages($messages);
-        } catch (BriefFault|UnknownEntry $e) {
-            throw ValidationException::withMessages([self::field($e->field) => $e->getMessage()]);
-        } catch (OrderImpossible|DomainException $e) {
-            throw ValidationException::withMessages(['machine' => $e->getMessage()]);
-        }
-    }
-
-    private static function field(string $path): string
-    {
-        foreach (self::FIELDS as $start => $field) {
-            if (str_starts_with($path, $start)) {
-                return $field;
-            }
-        }
-
-        return 'machine';
+        return FieldFaults::asMessages($work, self::FIELDS, 'machine');
     }
 }

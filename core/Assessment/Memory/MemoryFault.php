@@ -60,12 +60,18 @@ final readonly class MemoryFault
         };
     }
 
+    /** Boards name them "DIMM A2" or "Slot B": the word stands once. */
+    private static function slotWords(string $slot): string
+    {
+        return stripos($slot, 'slot') === 0 ? lcfirst($slot) : "slot {$slot}";
+    }
+
     public function title(): string
     {
         return match ($this->kind) {
             self::MODULE => "module {$this->module}",
-            self::SLOT => "slot {$this->slot}",
-            self::PAIR => "module {$this->module} in slot {$this->slot} together",
+            self::SLOT => self::slotWords((string) $this->slot),
+            self::PAIR => "module {$this->module} in ".self::slotWords((string) $this->slot).' together',
             self::BOARD => 'board',
             self::PROFILE => 'the faster profile is unstable',
             default => 'not memory',

@@ -56,7 +56,7 @@ final class CableRestorePath
             Acceptance::step($machine, $system, $brief->edition, null, $restores ? [Fact::UPDATED, Fact::SYSTEM_INSTALLED] : [Fact::REPAIR_DONE]),
         ];
 
-        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
     }
 

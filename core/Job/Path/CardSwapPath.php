@@ -47,7 +47,7 @@ final class CardSwapPath
             Acceptance::step($machine, $context->system, $context->brief->edition, null, [Fact::DRIVERS_COMPLETE, Fact::CASE_CLOSED]),
         ];
 
-        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: ['encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
     }
 

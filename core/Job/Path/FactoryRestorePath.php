@@ -59,7 +59,7 @@ final class FactoryRestorePath
             Acceptance::step($machine, $system, $brief->edition, $target->drive, [Fact::UPDATED, Fact::ONLINE]),
         ];
 
-        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
     }
 

@@ -56,7 +56,6 @@ final class FirmwareUpdatePath
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
-            array_values(array_filter([...$questions, ...$protection->encryption->contribution->questions], static fn (Question $question): bool => $question->holds)),
             assessment: ['encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
     }
 

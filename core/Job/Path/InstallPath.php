@@ -84,7 +84,6 @@ final class InstallPath
 
         return new PathDraft(
             (new Contribution($steps))->and(new Contribution([], [...$all->decisions, ...$layoutDecisions], $all->questions, $all->gather, $all->initial, [...$all->blockers, ...$layoutBlockers])),
-            held: $held,
             layouts: $layouts,
             assessment: [...$protection->toArray(), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep())],
             stick: $media->stick?->name,

@@ -5,20 +5,17 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Runbook\Contribution;
-use Cobblestone\Runbook\Question;
 
 /** What the path of one kind of job is made of, before it is put in order. */
 final readonly class PathDraft
 {
     /**
-     * @param  list<Question>  $held  questions whose answer a gate waits for
      * @param  array<string, mixed>  $layouts
      * @param  array<string, mixed>  $assessment  what the assessment found, for the page
      * @param  string|null  $stick  name of the stick
      */
     public function __construct(
         public Contribution $contribution,
-        public array $held = [],
         public array $layouts = ['stick' => null, 'target' => null],
         public array $assessment = [],
         public ?string $stick = null,

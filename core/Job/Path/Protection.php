@@ -59,14 +59,6 @@ final readonly class Protection
         return [...$this->backup->gates, ...($memory === null ? [] : [$memory])];
     }
 
-    /** @return list<string> facts that no step of the path brings about */
-    public function external(): array
-    {
-        $gate = $this->memory?->gate();
-
-        return $gate === null ? [] : [$gate->fact];
-    }
-
     /** @return list<string> */
     public function erasingWaitsFor(): array
     {

@@ -62,7 +62,7 @@ final class RepairPath
             Acceptance::step($machine, $context->system(), $context->brief->edition, null, [Fact::REPAIR_DONE]),
         ];
 
-        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: [...$protection->toArray(), 'requirements' => $requirements->toArray(), 'route' => $advice->toArray(), 'support' => [SupportEnds::of($context->system(), $context->today())]]);
     }
 

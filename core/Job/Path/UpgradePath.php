@@ -60,7 +60,7 @@ final class UpgradePath
             Acceptance::step($machine, $system, $brief->edition, null, [Fact::UPDATED, Fact::ACTIVATED]),
         ];
 
-        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)), $held,
+        return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: [...$protection->toArray(), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'rollback' => ['step' => self::INSTALLED, 'days' => $days]]);
     }
 

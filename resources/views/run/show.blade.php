@@ -26,6 +26,7 @@
 @endif
 @if (($trouble = $progress->trouble($step)) !== null)<div class="wrong trouble"><b>Problem:</b> {{ $trouble }}
 @if ($step->waiting)<br><b>Next test:</b> {{ $step->waiting->nextTest }}@endif</div>@endif
+@if ($symptoms !== [] && ! $closed && ($started || $trouble !== null))<details class="is-normal" @if ($trouble !== null || $progress->isOverdue($step, $now)) open @endif><summary>Is this normal? {{ count($symptoms) }} {{ count($symptoms) === 1 ? 'thing' : 'things' }} seen at this stone before</summary>@foreach ($symptoms as $symptom)@include('parts.symptom')@endforeach</details>@endif
 @if ($core)<div class="run-split"><div>@include('parts.step')</div><div class="run-core">@include('parts.core')</div></div>@else
 @include('parts.step')
 @endif
@@ -37,6 +38,7 @@
 <section class="gate-card" aria-label="Closed gate"><h2><svg width="26" height="30" viewBox="0 0 26 30" aria-hidden="true"><path d="M4 2V28M22 2V28M4 8H22M4 16H22"/></svg>Gate shut: {{ $gate->title }}</h2>
 @if ($opener && $opener->evidence !== [] && $progress->missing($opener) === [])
 @include('run.evidence', ['for' => $opener, 'button' => 'Open the gate'])
+@elseif ($gate->id === 'memory')<p>It opens when the <a href="/jobs/{{ $job->id }}/memory">memory sheet</a> says that the fault is found and the memory tested clean.</p>
 @elseif (! $opener)<p>An answer on <a href="/jobs/{{ $job->id }}">the job's page</a> opens it.</p>
 @elseif ($opener)<p>It opens with the stone <a href="?stone={{ $opener->id }}">{{ $opener->title }}</a>@if ($progress->missing($opener) !== []), which itself waits until {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $progress->missing($opener))) }}@endif.</p>@endif
 @if (in_array(auth()->user()->role, $gate->waivableBy, true))

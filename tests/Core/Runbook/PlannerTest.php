@@ -31,7 +31,7 @@ it('puts a step that removes a fact after all that need or make it', function ()
 });
 
 it('takes facts that hold from the start, or come from outside', function () {
-    expect(ids(Planner::order([Demo::step('a', ['given', 'outside'])], ['given'], ['outside'])))->toBe(['a']);
+    expect(ids(Planner::order([Demo::step('a', ['given', 'answered.outside'])], ['given'])))->toBe(['a']);
 });
 
 it('counts a gate\'s fact like any other', function () {

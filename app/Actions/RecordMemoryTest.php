@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Actions;
+
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use App\Models\User;
+use Cobblestone\Assessment\Memory\MemorySheet;
+use Cobblestone\Runbook\EntryKind;
+use Illuminate\Support\Facades\DB;
+
+/** Adds a test to the memory sheet; errors take the proof from what was copied through that memory (rules A4, A13). */
+final class RecordMemoryTest
+{
+    private const COPIED_THROUGH_IT = ['protect.back-up', 'protect.check-backup'];
+
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log, private readonly ChangeBrief $change)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $test  placed, profile, passes, outcome
+     *
+     * @throws ChangedMeanwhile
+     */
+    public function handle(Job $job, User $user, array $test, int $seen): void
+    {
+        DB::transaction(function () use ($job, $user, $test, $seen): void {
+            $job = Job::locked($job->id);
+            ChangedMeanwhile::check($job, $seen);
+            $brief = $this->bridge->brief($job);
+            $sheet = [...$brief['memory'], 'tests' => [...($brief['memory']['tests'] ?? []), $test]];
+            if (MemorySheet::of($sheet)->fact() === 'bad') {
+                $this->takeProof($job, $user);
+            }
+            $this->change->handle($job, $user, static fn (array $brief): array => [...$brief, 'memory' => $sheet], 'memory tested: '.['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'][$test['outcome']], $job->last_entry, 'placed');
+        });
+    }
+
+    private function takeProof(Job $job, User $user): void
+    {
+        $progress = $this->bridge->progress($job);
+        foreach (self::COPIED_THROUGH_IT as $id) {
+            $step = $progress->plan->step($id);
+            if ($step !== null && $progress->doneAt($step) !== null) {
+                $this->log->write($job, $user, EntryKind::Unproven, $id, ['text' => 'It went through memory that has errors: copy and prove it again once the fault is mended.']);
+            }
+        }
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A recovery or licence key, encrypted until the handover; no list, log or page holds the key itself.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property string $kind
+ * @property string $label
+ * @property string|null $sealed
+ * @property Carbon $expires_at
+ * @property Carbon|null $deleted_at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class SealedKey extends Model
+{
+    public const KINDS = ['recovery' => 'recovery key', 'licence' => 'licence key'];
+
+    protected $guarded = [];
+
+    protected $hidden = ['sealed'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['sealed' => 'encrypted', 'expires_at' => 'datetime', 'deleted_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public function isKept(): bool
+    {
+        return $this->deleted_at === null && $this->expires_at->isFuture();
+    }
+
+    /** Deletes the key itself; that there was one stays on record. */
+    public function forget(): void
+    {
+        $this->update(['sealed' => null, 'deleted_at' => $this->deleted_at ?? now()]);
+    }
+
+    /** Deletes keys whose time is over. */
+    public static function forgetExpired(): void
+    {
+        self::query()->where('deleted_at', null)->where('expires_at', '<=', now())->get()->each(fn (self $key) => $key->forget());
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment\Backup;
+
+use Cobblestone\Inventory\UnreadableInventory;
+
+/** A list of files as one side of a backup has them: from `sha256sum`, or size and path, or paths alone (rule A6). */
+final readonly class Manifest
+{
+    public const LIMIT = 40_000_000;
+
+    /**
+     * @param  array<string, array{hash: string|null, bytes: int|null}>  $files  path => what is known of it
+     * @param  list<string>  $notes  lines that were not understood
+     */
+    private function __construct(public array $files, public array $notes)
+    {
+    }
+
+    /**
+     * Lines of `sha256sum` ("hash  path", "hash *path", escaped with a backslash), "bytes<tab>path" as `find -printf '%s\t%p\n'` prints, or a path alone.
+     *
+     * @throws UnreadableInventory
+     */
+    public static function read(string $text): self
+    {
+        if (trim($text) === '') {
+            throw UnreadableInventory::empty('sha256sum');
+        }
+        if (strlen($text) > self::LIMIT) {
+            throw UnreadableInventory::tooLarge(strlen($text), self::LIMIT, 'sha256sum');
+        }
+        $files = [];
+        $notes = [];
+        foreach (explode("\n", $text) as $index => $line) {
+            $line = rtrim($line, "\r");
+            if (trim($line) === '' || $line[0] === '#') {
+                continue;
+            }
+            if (preg_match('/^(\\\\?)([0-9a-f]{64}) [ *](.+)$/i', $line, $match) === 1) {
+                $path = $match[1] === '' ? $match[3] : strtr($match[3], ['\\\\' => '\\', '\\n' => "\n", '\\r' => "\r"]);
+                $entry = ['hash' => strtolower($match[2]), 'bytes' => null];
+            } elseif (preg_match('/^([0-9]{1,18})[\t ]+(.+)$/', $line, $match) === 1) {
+                [$path, $entry] = [$match[2], ['hash' => null, 'bytes' => (int) $match[1]]];
+            } elseif (preg_match('/^[0-9a-f]{32,128}\s/i', $line) === 1 || preg_match('/^sha256sum: /', $line) === 1) {
+                $notes[] = 'Line '.($index + 1).': "'.mb_substr($line, 0, 50).'" is not a line of sha256sum; left out.';
+
+                continue;
+            } else {
+                [$path, $entry] = [$line, ['hash' => null, 'bytes' => null]];
+            }
+            $path = self::plain($path);
+            if (isset($files[$path])) {
+                $notes[] = 'Line '.($index + 1).": \"{$path}\" stands there twice; the later line counts.";
+            }
+            $files[$path] = $entry;
+        }
+
+        return new self($files, $notes);
+    }
+
+    /** Bytes of all files; null where one does not say. */
+    public function bytes(): ?int
+    {
+        $sum = 0;
+        foreach ($this->files as $file) {
+            if ($file['bytes'] === null) {
+                return null;
+            }
+            $sum += $file['bytes'];
+        }
+
+        return $sum;
+    }
+
+    /** "./pictures//a.jpg" and "pictures/a.jpg" are the same file. */
+    private static function plain(string $path): string
+    {
+        $path = (string) preg_replace('#/{2,}#', '/', str_replace('\\', '/', $path));
+
+        return (string) preg_replace('#^(\./)+#', '', $path);
+    }
+}
