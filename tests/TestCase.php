@@ -13,10 +13,15 @@ use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 
 abstract class TestCase extends BaseTestCase
 {
+    /** @var array<string, array<string, array<string, mixed>>>|null */
+    private static ?array $demoCatalogue = null;
+
     /** @return array<string, User> the demo people, and the demo catalogue stored */
     public function bench(): array
     {
-        app(CatalogueStore::class)->replace(CatalogueFolder::read(base_path('catalogue'))->catalogue()->toArray());
+        // Read and checked once; every test stores it anew.
+        self::$demoCatalogue ??= CatalogueFolder::read(base_path('catalogue'))->catalogue()->toArray();
+        app(CatalogueStore::class)->replace(self::$demoCatalogue);
 
         return app(DemoWorld::class)->people();
     }

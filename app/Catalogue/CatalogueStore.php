@@ -15,10 +15,14 @@ final class CatalogueStore
     {
         DB::transaction(function () use ($entries): void {
             CatalogueEntry::query()->delete();
+            $rows = [];
             foreach ($entries as $kind => $documents) {
                 foreach ($documents as $slug => $document) {
-                    CatalogueEntry::query()->create(['kind' => $kind, 'slug' => $slug, 'name' => trim(($document['maker'] ?? '').' '.$document['name']), 'document' => $document]);
+                    $rows[] = ['kind' => $kind, 'slug' => $slug, 'name' => trim(($document['maker'] ?? '').' '.$document['name']), 'document' => json_encode($document, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()];
                 }
+            }
+            foreach (array_chunk($rows, 200) as $some) {
+                CatalogueEntry::query()->insert($some);
             }
         });
     }

@@ -88,6 +88,12 @@ final class Bundle
 
                 continue;
             }
+            if ($type === 'x' && $size < 65_536) {
+                // POSIX.1-2001 extended header: its "path" is the name of the member that follows.
+                $long = preg_match('/^[0-9]+ path=(.*)$/m', $this->exactly($stream, $padded), $match) === 1 ? $match[1] : null;
+
+                continue;
+            }
             if ($type === '5' || $type === 'x' || $type === 'g') {
                 $this->skip($stream, $padded);
 

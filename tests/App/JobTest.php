@@ -84,7 +84,7 @@ it('computes the path again from an answer, as a new revision with the differenc
 
 it('keeps finished stones when the path is computed again', function () {
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean']])->assertRedirect();
+    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean', 'accessories' => 'charger']])->assertRedirect();
     ($this->act)($job, 'identify.look', 'done')->assertRedirect();
     $this->post("/jobs/{$job->id}/answers", ['seen' => $job->refresh()->last_entry, 'facts' => ['drive.encryption' => 'none']])->assertSessionHasNoErrors();
     $job->refresh();
@@ -101,7 +101,7 @@ it('refuses a bad answer and keeps everything as it was', function () {
 it('lets the later of two people see what changed, and overwrites nothing', function () {
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
     $seen = $job->last_entry;
-    $this->actingAs($this->people['evening'])->post("/jobs/{$job->id}/steps/intake.take-in/done", ['seen' => $seen, 'evidence' => ['condition' => 'clean']])->assertRedirect();
+    $this->actingAs($this->people['evening'])->post("/jobs/{$job->id}/steps/intake.take-in/done", ['seen' => $seen, 'evidence' => ['condition' => 'clean', 'accessories' => 'charger']])->assertRedirect();
     $late = $this->actingAs($this->people['lead'])->post("/jobs/{$job->id}/steps/intake.take-in/problem", ['seen' => $seen, 'text' => 'the lid is cracked']);
     $late->assertStatus(409)->assertSee('Somebody was here before you')->assertSee('evening technician')->assertSee('the lid is cracked');
     expect(LogEntry::query()->where('kind', 'problem')->count())->toBe(0);
@@ -118,7 +118,7 @@ it('writes a log that only grows: the database refuses to change it', function (
 
 it('stands after a power cut where its last log entry left it', function () {
     $job = $this->jobFrom('pocket-lantern', $this->people['lead']);
-    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean']]);
+    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean', 'accessories' => 'charger']]);
     ($this->act)($job, 'identify.look', 'start');
     $kept = $job->refresh()->summary;
     $job->update(['summary' => ['lost' => true]]);
@@ -162,11 +162,11 @@ it('waives a gate only by a lead and in writing', function () {
 
 it('takes a done back for ten seconds, and keeps both entries', function () {
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean']]);
+    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean', 'accessories' => 'charger']]);
     $this->travel(9)->seconds();
     ($this->act)($job, 'intake.take-in', 'take-back')->assertSessionHasNoErrors();
     expect($job->refresh()->summary['done'])->toBe(0)->and(LogEntry::query()->orderBy('id')->pluck('kind')->all())->toBe(['created', 'done', 'taken-back']);
-    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean']]);
+    ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean', 'accessories' => 'charger']]);
     $this->travel(11)->seconds();
     ($this->act)($job, 'intake.take-in', 'take-back')->assertSessionHasErrors('step');
 });

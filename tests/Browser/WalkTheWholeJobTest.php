@@ -25,7 +25,7 @@ function fillEvidence(object $test, array $values): void
     $form->findElement(WebDriverBy::cssSelector('button'))->sendKeys(WebDriverKeys::ENTER);
 }
 
-const EVIDENCE = ['condition' => 'one scratch', 'agreed_by' => 'crew office lead', 'agreed_how' => 'in-writing', 'files_source' => '11840', 'files_copy' => '11840', 'bytes_source' => '24117248000', 'bytes_copy' => '24117248000', 'checksums' => 'equal', 'samples' => '3', 'readings' => 'as-listed', 'reading_note' => 'as listed', 'received_by' => 'crew office', 'charge' => '80'];
+const EVIDENCE = ['condition' => 'one scratch', 'accessories' => 'charger', 'promised' => 'papers, rota and pictures stay', 'accessories_back' => 'all', 'new_key_kept' => 'in the owner\'s wallet', 'agreed_by' => 'crew office lead', 'agreed_how' => 'in-writing', 'files_source' => '11840', 'files_copy' => '11840', 'bytes_source' => '24117248000', 'bytes_copy' => '24117248000', 'checksums' => 'equal', 'samples' => '3', 'readings' => 'as-listed', 'reading_note' => 'as listed', 'received_by' => 'crew office', 'charge' => '80'];
 
 it('takes a laptop in, walks its path by keyboard and prints the sheet', function () {
     $this->bench();
@@ -47,8 +47,9 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     $this->browser()->findElement(WebDriverBy::id('machine'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Take in');
     $job = Job::query()->firstOrFail();
-    $this->see('One question');
-    expect($this->text())->toContain('Because')->toContain('How is the present drive protected?');
+    $this->see('2 questions');
+    expect($this->text())->toContain('Because')->toContain('How is the present drive protected?')->toContain('Where does the licence for Tansy Desktop 7 come from?');
+    $this->browser()->findElement(WebDriverBy::cssSelector('[name="facts[licence.kind]"][value=entitlement]'))->sendKeys(' ');
     $this->browser()->findElement(WebDriverBy::cssSelector('[name="facts[drive.encryption]"][value=chip]'))->sendKeys(' ');
     $this->browser()->findElement(WebDriverBy::cssSelector('form.questions button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Revision 2');
@@ -61,7 +62,7 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     usleep(1_000_000);
     $this->press(' ');
     expect($this->browser()->switchTo()->activeElement()->getAttribute('name'))->toBe('evidence[condition]');
-    $this->press('one scratch', WebDriverKeys::ENTER);
+    $this->press('one scratch', WebDriverKeys::TAB, 'charger', WebDriverKeys::ENTER);
     $this->see('Take in is done.');
     expect($step())->toBe('Look at the label');
 

@@ -52,7 +52,10 @@ final readonly class Manifest
                 [$path, $entry] = [$line, ['hash' => null, 'bytes' => null]];
             }
             $path = self::plain($path);
-            if (isset($files[$path])) {
+            $present = $files[$path] ?? null;
+            if ($present !== null && ($entry['hash'] === null) !== ($present['hash'] === null) && ($entry['bytes'] === null) !== ($present['bytes'] === null)) {
+                $entry = ['hash' => $entry['hash'] ?? $present['hash'], 'bytes' => $entry['bytes'] ?? $present['bytes']];
+            } elseif ($present !== null) {
                 $notes[] = 'Line '.($index + 1).": \"{$path}\" stands there twice; the later line counts.";
             }
             $files[$path] = $entry;
