@@ -18,6 +18,15 @@ final class Words
         };
     }
 
+    /** A moment of ours as an element of time: local, the date when it is not today. */
+    public static function time(\Illuminate\Support\Carbon $at): string
+    {
+        $zone = (string) config('cobblestone.timezone');
+        $local = $at->copy()->timezone($zone);
+
+        return '<time datetime="'.$at->toIso8601String().'">'.$local->format($local->format('Y-m-d') === now($zone)->format('Y-m-d') ? 'H:i' : 'j M H:i').'</time>';
+    }
+
     /** A moment as readings and briefs write it, said in the bench's local time; other text as it is. */
     public static function moment(?string $text): string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Assessment\Backup\Destination;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Drive;
@@ -65,6 +66,12 @@ final readonly class BackupPlan
         return self::some($machine, $target, $wish, $policy, $questions, $rescue, $memory, $staysOn);
     }
 
+    /** @return list<string> what of the owner's is not copied */
+    public function notCoveredAtAll(): array
+    {
+        return $this->figures['not_covered'] ?? [];
+    }
+
     public function somethingToKeep(): bool
     {
         return $this->keep === 'some';
@@ -98,12 +105,12 @@ final readonly class BackupPlan
         $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
-            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, $rescue, $starts, $memory === null ? [] : [$memory], ! $staysOn),
+            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, $rescue, $starts, $memory === null ? [] : [$memory], ! $staysOn, Destination::cautions($wish)),
             decisions: [$decision],
             questions: $questions,
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
             initial: $staysOn ? [Fact::SHUT_DOWN] : [],
-            blockers: self::blockers($wish, $need, $target),
+            blockers: Destination::blockers($wish, $need, $target),
         ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish['folders'] ?? [], 'not_covered' => self::notCovered($wish, $target)]);
     }
 
@@ -115,28 +122,6 @@ final readonly class BackupPlan
         } catch (InvalidQuantity $e) {
             throw BriefFault::at('backup.bytes', $e->getMessage());
         }
-    }
-
-    /**
-     * @param  array<string, mixed>  $wish
-     * @return list<string>
-     */
-    private static function blockers(array $wish, ?Bytes $need, ?Drive $target): array
-    {
-        $blockers = [];
-        try {
-            $free = isset($wish['destination']['free_bytes']) ? Bytes::parse($wish['destination']['free_bytes']) : null;
-        } catch (InvalidQuantity $e) {
-            throw BriefFault::at('backup.destination.free_bytes', $e->getMessage());
-        }
-        if ($free !== null && $need !== null && $need->isMoreThan($free)) {
-            $blockers[] = "The backup needs {$need->decimal()} with its margin, {$wish['destination']['name']} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.";
-        }
-        if (isset($wish['destination']['serial'], $target->serial) && $wish['destination']['serial'] === $target->serial) {
-            $blockers[] = "{$wish['destination']['name']} is the drive that is erased. Copy to another physical drive.";
-        }
-
-        return $blockers;
     }
 
     /**

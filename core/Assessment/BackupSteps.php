@@ -23,10 +23,11 @@ final class BackupSteps
      * @param  bool  $rescue  whether the drive is failing
      * @param  bool  $starts  whether the old system starts
      * @param  list<Gate>  $gates  what copying waits for
+     * @param  list<string>  $minded  what has to be minded at this destination
      * @param  bool  $shutDown  whether the old system is shut down for good afterwards
      * @return list<Step>
      */
-    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, bool $rescue = false, bool $starts = true, array $gates = [], bool $shutDown = true): array
+    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, bool $rescue = false, bool $starts = true, array $gates = [], bool $shutDown = true, array $minded = []): array
     {
         $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
 
@@ -35,7 +36,7 @@ final class BackupSteps
                 [...($starts && ! $rescue ? ["Attach {$destination} to the running old system."] : ["Start a live system, attach {$destination}, and open the old drive read-only."]), ...($rescue ? ['Copy the whole drive as an image first, easy parts before hard ones, and take the folders from the image.'] : []), "Copy {$what}.", 'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.', 'List what is not copied: online-only files, files encrypted for one user.'],
                 before: [Fact::MACHINE_IDENTIFIED], after: [Fact::BACKUP_COPIED], needs: ['slot', 'external drive'], gates: $gates,
                 because: [$decision->asReason()],
-                cautions: $rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.', 'Personal data: copy only what was agreed.'] : ['Personal data: copy only what was agreed.'],
+                cautions: [...($rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.'] : []), 'Personal data: copy only what was agreed.', ...$minded],
                 waiting: new Waiting(['many small files go slower than the rate says'], 'Look whether the count of copied files still grows.'),
             ),
             new Step('protect.check-backup', Stage::Protect, 'Check the backup', Presence::Hands, Estimate::minutes(3, 6, 20),

@@ -20,9 +20,10 @@ final class IntakeSteps
 {
     /**
      * @param  bool  $keepsSystem  whether the present system stays: then nothing is lost on purpose
+     * @param  list<string>  $notCopied  what of the owner's is known not to be copied
      * @return list<Step>
      */
-    public static function first(Machine $machine, ?Drive $target, string $owner, bool $nothingToKeep, bool $keepsSystem = false): array
+    public static function first(Machine $machine, ?Drive $target, string $owner, bool $nothingToKeep, bool $keepsSystem = false, array $notCopied = []): array
     {
         $ports = array_count_values(array_map(static fn ($port): string => $port->connector, $machine->ports));
         $count = implode(', ', array_map(static fn (string $connector, int $n): string => "{$n} × {$connector}", array_keys($ports), $ports));
@@ -40,16 +41,17 @@ final class IntakeSteps
                 before: [Fact::TAKEN_IN], after: [Fact::MACHINE_IDENTIFIED], needs: ['hands'],
                 because: [new Reason($machine->isCatalogued() ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone has looked.' : 'Nothing is known of this model yet; what is found here can be kept for the next one.', 'J7')],
             ),
-            self::ownersWord($target, $owner, $nothingToKeep, $keepsSystem),
+            self::ownersWord($target, $owner, $nothingToKeep, $keepsSystem, $notCopied),
         ];
     }
 
-    private static function ownersWord(?Drive $target, string $owner, bool $nothingToKeep, bool $keepsSystem): Step
+    /** @param  list<string>  $notCopied */
+    private static function ownersWord(?Drive $target, string $owner, bool $nothingToKeep, bool $keepsSystem, array $notCopied): Step
     {
         $loses = $target === null || $target->partitions === [] ? 'everything on the drive that is not copied before' : 'everything on '.$target->title().' that is not copied before';
 
         return new Step('protect.owner-word', Stage::Protect, 'The owner\'s word', Presence::Hands, Estimate::minutes(1, 3, 10),
-            [$keepsSystem ? "Tell {$owner} what is done and what could go wrong; files and programs are meant to stay." : "Tell {$owner}: lost is {$loses} — programs, settings, sign-ins, and files outside the agreed folders.", $nothingToKeep ? 'Have them say in writing that nothing has to be kept.' : 'Go through the folders that are copied.'],
+            [$keepsSystem ? "Tell {$owner} what is done and what could go wrong; files and programs are meant to stay." : "Tell {$owner}: lost is {$loses} — programs, settings, sign-ins, and files outside the agreed folders.", $nothingToKeep ? 'Have them say in writing that nothing has to be kept.' : 'Go through the folders that are copied.', ...($notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.'])],
             before: [Fact::TAKEN_IN], after: $nothingToKeep ? [Fact::OWNER_AGREED, Fact::BACKUP_SETTLED] : [Fact::OWNER_AGREED], needs: ['hands'],
             because: [new Reason($keepsSystem ? 'What was promised is on record: who agreed, when and how.' : 'A drive is erased only after its owner has agreed, and the record says who, when and how.', 'J9')],
             evidence: [new Evidence('agreed_by', 'Who agreed', 'text'), new Evidence('promised', 'What was promised', 'text', hint: 'in their words'), new Evidence('agreed_how', 'How', 'choice', ['in-writing' => 'in writing', 'in-person' => 'in person', 'by-phone' => 'by phone'])],

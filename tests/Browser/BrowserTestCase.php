@@ -137,7 +137,7 @@ abstract class BrowserTestCase extends TestCase
         self::$driverUrl = "http://127.0.0.1:{$driverPort}";
 
         self::$server = new Process(
-            ['setsid', PHP_BINARY, '-S', "127.0.0.1:{$webPort}", base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')],
+            ['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', '-S', "127.0.0.1:{$webPort}", base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')],
             public_path(),
             [
                 'APP_ENV' => 'testing',

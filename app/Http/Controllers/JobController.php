@@ -20,7 +20,7 @@ final class JobController
     public function index(Request $request): View
     {
         $query = trim((string) $request->query('q', ''));
-        $jobs = Job::query()->with('user')->when($query !== '', fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'))->latest('id')->paginate(40)->withQueryString();
+        $jobs = Job::query()->with('user')->when($query !== '', fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'))->latest('id')->paginate(25)->withQueryString();
 
         return view('jobs.index', ['jobs' => $jobs, 'query' => $query]);
     }

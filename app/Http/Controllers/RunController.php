@@ -7,6 +7,8 @@ use App\Bridge\BellBridge;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\View\CoreSample;
+use Cobblestone\Runbook\Progress;
+use Cobblestone\Runbook\Step;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,9 +28,15 @@ final class RunController
             'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
-            'symptoms' => $bridge->symptomsFor($progress->plan, $step->id),
+            'symptoms' => self::wantsSymptoms($progress, $step) ? $bridge->symptomsFor($progress->plan, $step->id) : [],
             'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
+    }
+
+    /** Only a stone that is under way or in trouble raises the question what is normal. */
+    private static function wantsSymptoms(Progress $progress, Step $step): bool
+    {
+        return ! $progress->state($step)->isClosed() && ($progress->startedAt($step) !== null || $progress->trouble($step) !== null);
     }
 
     /**

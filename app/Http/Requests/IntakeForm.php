@@ -194,10 +194,16 @@ final class IntakeForm
         if ($this->text('backup_files') !== null) {
             $backup['files'] = (int) $this->text('backup_files');
         }
+        if (($largest = $this->size('backup_largest', 'backup.largest_bytes')) !== null) {
+            $backup['largest_bytes'] = $largest;
+        }
         if ($this->text('dest_name') !== null) {
             $backup['destination'] = ['name' => $this->text('dest_name')];
             if (($free = $this->size('dest_free', 'backup.destination.free_bytes')) !== null) {
                 $backup['destination']['free_bytes'] = $free;
+            }
+            if ($this->text('dest_fs') !== null) {
+                $backup['destination']['file_system'] = $this->text('dest_fs');
             }
             if ($this->text('dest_rate') !== null) {
                 $backup['destination']['mb_s'] = (float) $this->text('dest_rate');

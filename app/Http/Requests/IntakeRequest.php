@@ -16,7 +16,7 @@ final class IntakeRequest extends FormRequest
     /** Start of a brief's path => field of the form. */
     private const FIELDS = [
         'machine.lsblk' => 'lsblk', 'machine.model' => 'machine', 'machine.facts' => 'facts', 'machine' => 'machine', 'image.name' => 'image_name', 'image.bytes' => 'image_bytes', 'image' => 'image', 'system' => 'system_name',
-        'card' => 'card_new', 'update' => 'update_reason', 'licence' => 'licence_edition', 'depends' => 'depends', 'goal' => 'goal', 'memory' => 'facts', 'backup.bytes' => 'backup_bytes', 'backup.files' => 'backup_files', 'backup.destination.free_bytes' => 'dest_free', 'backup.destination' => 'dest_name', 'backup.folders' => 'folders', 'backup' => 'keep', 'owner' => 'owner', 'slot' => 'slot', 'title' => 'title', 'policy' => 'policy',
+        'card' => 'card_new', 'update' => 'update_reason', 'licence' => 'licence_edition', 'depends' => 'depends', 'goal' => 'goal', 'memory' => 'facts', 'backup.bytes' => 'backup_bytes', 'backup.files' => 'backup_files', 'backup.largest_bytes' => 'backup_largest', 'backup.destination.free_bytes' => 'dest_free', 'backup.destination' => 'dest_name', 'backup.folders' => 'folders', 'backup' => 'keep', 'owner' => 'owner', 'slot' => 'slot', 'title' => 'title', 'policy' => 'policy',
     ];
 
     /** More text than lsblk ever prints is let go at once: kept for the form, it would only fill the session. */
@@ -39,7 +39,7 @@ final class IntakeRequest extends FormRequest
             'goal' => 'nullable|in:'.implode(',', array_column(Goal::cases(), 'value')), 'system_id' => 'nullable|string|max:120', 'depends' => 'nullable|string|max:2000', 'licence_kind' => 'nullable|in:'.implode(',', array_keys(Licence::KINDS)), 'licence_edition' => 'nullable|string|max:120',
             'update_reason' => 'nullable|string|max:400', 'update_to' => 'nullable|string|max:60', 'card_new' => 'nullable|string|max:120', 'card_old' => 'nullable|string|max:120', 'card_watts' => 'nullable|numeric|min:1|max:2000', 'card_supply_w' => 'nullable|numeric|min:1|max:5000', 'card_processor_w' => 'nullable|numeric|min:1|max:1000', 'seen_folders' => 'nullable|string|max:4000',
             'keep' => 'nullable|in:some,nothing', 'folders' => 'nullable|string|max:4000', 'backup_bytes' => 'nullable|string|max:40', 'backup_files' => 'nullable|integer|min:0',
-            'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000',
+            'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000', 'dest_fs' => 'nullable|in:fat32,exfat,ntfs,ext4,other', 'backup_largest' => 'nullable|string|max:40',
             'lsblk' => 'nullable|string', 'facts' => 'nullable|array|max:60', 'facts.*' => 'nullable|string|max:200',
         ];
     }

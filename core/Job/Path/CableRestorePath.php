@@ -47,7 +47,7 @@ final class CableRestorePath
         $blockers = $image->kind() === 'device-restore' ? [] : ["{$image->name} is no restore image of a sealed machine: choose the one for exactly this model."];
         $all = $protection->backup->contribution->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
         $steps = [
-            ...IntakeSteps::first($machine, null, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: ! $restores),
+            ...IntakeSteps::first($machine, null, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: ! $restores, notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             self::helper($recovery, $image->entry['file'] ?? $image->name, $image->entry['sha256'] ?? null),

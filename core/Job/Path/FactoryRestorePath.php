@@ -50,7 +50,7 @@ final class FactoryRestorePath
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
             ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$target->questions], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: $blockers));
         $steps = [
-            ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing'),
+            ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing', notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             self::detach(),

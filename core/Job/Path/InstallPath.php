@@ -76,7 +76,7 @@ final class InstallPath
             ->and(new Contribution(decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)], gather: GatherList::forMachine($machine)));
         [$layouts, $layoutDecisions, $layoutBlockers] = Layouts::of($machine, $system, $target->drive, $media);
         $steps = [
-            ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new),
+            ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new, notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             Acceptance::step($machine, $system, $brief->edition, $target->drive),

@@ -54,7 +54,7 @@ final class RepairPath
         $protecting = (new Contribution($key))->and($protection->backup->contribution)->and($protection->health->contribution)->and($protection->memory?->contribution() ?? new Contribution);
         $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
         $steps = [
-            ...IntakeSteps::first($machine, $drive, $context->brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true),
+            ...IntakeSteps::first($machine, $drive, $context->brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true, notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...self::rungSteps($rung, $gates, [...($media->steps === [] ? [] : [Fact::STICK_PROVEN]), ...($key === [] ? [] : [Fact::KEY_IN_HAND])]),

@@ -6,8 +6,8 @@
 @error('key')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 <section class="panel"><h2>Keys</h2>
 @if ($keys->isEmpty())<p>No key is kept here. {{ $allowed ? '' : 'The bench\'s policy is to write down only where the owner keeps a key.' }}</p>@else
-<div class="table-responsive"><table class="plain"><thead><tr><th>key</th><th>sealed by</th><th>kept until</th><th></th></tr></thead><tbody>
-@foreach ($keys as $key)<tr><td><b>{{ \App\Models\SealedKey::KINDS[$key->kind] ?? $key->kind }}</b> · {{ $key->label }}<br><span class="mono">••••••••••••</span></td><td>{{ $key->user->title }}, @include('parts.time', ['at' => $key->created_at])</td><td>{{ $key->isKept() ? $key->expires_at->copy()->timezone(config('cobblestone.timezone'))->format('j M H:i') : 'deleted' }}</td>
+<div class="table-responsive" tabindex="0"><table class="plain"><thead><tr><th>key</th><th>sealed by</th><th>kept until</th><th></th></tr></thead><tbody>
+@foreach ($keys as $key)<tr><td><b>{{ \App\Models\SealedKey::KINDS[$key->kind] ?? $key->kind }}</b> · {{ $key->label }}<br><span class="mono">••••••••••••</span></td><td>{{ $key->user->title }}, {!! \App\View\Words::time($key->created_at) !!}</td><td>{{ $key->isKept() ? $key->expires_at->copy()->timezone(config('cobblestone.timezone'))->format('j M H:i') : 'deleted' }}</td>
 <td>@if ($key->isKept())<form method="post" action="/jobs/{{ $job->id }}/keys/{{ $key->id }}/show" class="d-inline" hx-boost="false">@csrf<button class="btn small">Show, and log it</button></form> <form method="post" action="/jobs/{{ $job->id }}/keys/{{ $key->id }}/delete" class="d-inline">@csrf<button class="btn small stop">Delete</button></form>@endif</td></tr>@endforeach
 </tbody></table></div>@endif</section>
 @if ($allowed && $job->isOpen())

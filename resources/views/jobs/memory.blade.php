@@ -23,7 +23,7 @@
 <div class="choices mt-2"><span class="form-label">What came of it</span>@foreach (['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'] as $value => $words)<label><input type="radio" name="outcome" value="{{ $value }}" @checked(old('outcome') === $value)> {{ $words }}</label>@endforeach</div>@include('parts.error', ['field' => 'outcome'])
 <div class="acts"><button class="btn go">Keep the result <kbd>Enter</kbd></button></div></form>
 @endif</section>
-@if ($sheet->tests !== [])<section class="panel"><h2>Tests made</h2><div class="table-responsive"><table class="plain"><thead><tr><th>when</th><th>what stood where</th><th>speed</th><th class="num">passes</th><th>outcome</th></tr></thead><tbody>
+@if ($sheet->tests !== [])<section class="panel"><h2>Tests made</h2><div class="table-responsive" tabindex="0"><table class="plain"><thead><tr><th>when</th><th>what stood where</th><th>speed</th><th class="num">passes</th><th>outcome</th></tr></thead><tbody>
 @foreach ($entry['tests'] as $test)<tr><td class="fine">{{ \App\View\Words::moment($test['at'] ?? null) }}</td><td>{{ implode(', ', array_map(fn ($module, $slot) => "{$module} in {$slot}", array_keys($test['placed']), $test['placed'])) }}</td><td>{{ $test['profile'] === 'faster' ? 'faster profile' : 'standard' }}</td><td class="num">{{ $test['passes'] }}</td><td class="outcome {{ $test['outcome'] }}">{{ ['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'][$test['outcome']] }}</td></tr>@endforeach</tbody></table></div></section>@endif
 @endif
 @if ($mayWork)

@@ -1,7 +1,7 @@
 @php($questions = $progress->plan->questions)
 @if ($questions !== [])
 <form method="post" action="/jobs/{{ $job->id }}/answers" class="panel questions">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">
-<h2>{{ count($questions) === 1 ? 'One question' : count($questions).' questions' }}</h2>
+<h2>{{ count($questions) === 1 ? 'One question' : count($questions).' questions' }}@if (($later = $progress->plan->assessment['later_questions'] ?? 0) > 0) <small class="fine">most decisive first; {{ $later }} more {{ $later === 1 ? 'follows' : 'follow' }}</small>@endif</h2>
 @foreach ($questions as $question)
 <fieldset><legend>@words($question->text)</legend>
 @if ($question->fact === 'target.reading')

@@ -38,9 +38,8 @@
 <button class="btn mt-2">Let it wait</button></form></details>@endif
 <h2>Lay out</h2><ul>@foreach ($p->gather as $item)<li>{{ $item->what }} <span class="fine">{{ $item->why }}</span></li>@endforeach</ul></section>
 </div>
-<section class="panel decisions"><h2>Decisions</h2>
-@foreach ($p->decisions as $decision)<details><summary>{{ $decision->title }}: <b>{{ $decision->chosen }}</b> <span class="rule">{{ $decision->rule }}</span></summary><p>{{ implode(' ', $decision->reasons) }}</p>@if ($decision->refused !== [])<ul>@foreach ($decision->refused as $option => $reasons)<li><s>{{ $option }}</s>: {{ implode(' ', $reasons) }}</li>@endforeach</ul>@endif<p class="src">{{ implode(' · ', $decision->facts) }}</p></details>@endforeach
-@if ($p->notes !== [])<h2>Noted while reading</h2><ul>@foreach ($p->notes as $note)<li>{{ $note }}</li>@endforeach</ul>@endif
+<section class="panel decisions"><p><a href="/jobs/{{ $job->id }}/assessment">{{ count($p->decisions) }} decisions, with what was refused and why</a></p>
+@if ($p->notes !== [])<details><summary>Noted while reading: {{ count($p->notes) }}</summary><ul>@foreach ($p->notes as $note)<li>{{ $note }}</li>@endforeach</ul></details>@endif
 <p class="fine">Revision {{ $job->revision }} · <a href="/jobs/{{ $job->id }}/brief.yaml" hx-boost="false" download>brief as YAML</a> · <a href="/jobs/{{ $job->id }}/plan.json" hx-boost="false" download>plan as JSON</a> · <a href="/jobs/{{ $job->id }}/handover">handover sheet</a></p>
 @if (is_array($revisions))<details><summary>What revision {{ $job->revision }} changed</summary>@include('parts.difference', ['difference' => $revisions, 'reason' => $plan->reason])</details>@endif
 </section>

@@ -21,7 +21,7 @@
 </svg>
 <p class="fine">{{ $d->legend() }} Teeth: lost. Depth grows with place to the power {{ \App\Drawing\CoreDrawing::EXPONENT }}, so small parts stay visible.</p>
 <details><summary>Exact places</summary>
-<div class="table-responsive"><table class="plain"><thead><tr><th></th><th>part</th><th class="num">first sector</th><th class="num">sectors</th><th class="num">bytes</th></tr></thead><tbody>
+<div class="table-responsive" tabindex="0"><table class="plain"><thead><tr><th></th><th>part</th><th class="num">first sector</th><th class="num">sectors</th><th class="num">bytes</th></tr></thead><tbody>
 @foreach ($core['now'] ?? [] as $part)<tr><td>now</td><td>{{ $part['name'] }}</td><td class="num">{{ $part['first_sector'] ?? '–' }}</td><td class="num">{{ $part['sectors'] ?? '–' }}</td><td class="num">{{ number_format($part['bytes'], 0, '.', ' ') }}</td></tr>@endforeach
 @foreach ($core['after'] as $part)<tr><td>after</td><td>{{ $part['name'] }} <small>{{ $part['file_system'] }}</small></td><td class="num">{{ $part['first_sector'] }}</td><td class="num">{{ $part['sectors'] }}</td><td class="num">{{ number_format($part['bytes'], 0, '.', ' ') }}</td></tr>@endforeach
 </tbody></table></div>

@@ -3,6 +3,6 @@
 @endif
 <ol class="do">@foreach ($step->instructions as $line)<li>@words($line)</li>@endforeach</ol>
 @if ($step->rows !== [])
-<div class="table-responsive"><table class="plain rows"><thead><tr>@foreach (array_keys($step->rows[0]) as $head)<th>{{ $head }}</th>@endforeach</tr></thead>
+<div class="table-responsive" tabindex="0"><table class="plain rows"><thead><tr>@foreach (array_keys($step->rows[0]) as $head)<th>{{ $head }}</th>@endforeach</tr></thead>
 <tbody>@foreach ($step->rows as $row)<tr>@foreach ($row as $head => $cell)<td class="{{ $head === 'becomes' || $head === 'answer' || $head === 'must be' ? 'to' : ($head === 'was' ? 'was' : '') }}">{{ $cell }}</td>@endforeach</tr>@endforeach</tbody></table></div>
 @endif

@@ -10,5 +10,5 @@
 @error('policy')<p class="wrong">{{ $message }}</p>@enderror
 @if ($lead)<div class="acts"><button class="btn go">Save the policy</button></div>@else<p class="fine">A lead can change it.</p>@endif
 </form>
-@if ($history->isNotEmpty())<section class="panel"><h2>Changes</h2><ol class="log">@foreach ($history as $change)<li><span class="when">@include('parts.time', ['at' => $change->created_at])</span><div>{{ implode(' · ', array_map(fn ($school, $option) => \Cobblestone\Job\Policy::title($school).': '.$option, array_keys($change->schools), $change->schools)) }} <span class="fine">{{ $change->user?->title }}</span></div></li>@endforeach</ol></section>@endif
+@if ($history->isNotEmpty())<section class="panel"><h2>Changes</h2><ol class="log">@foreach ($history as $change)<li><span class="when">{!! \App\View\Words::time($change->created_at) !!}</span><div>{{ implode(' · ', array_map(fn ($school, $option) => \Cobblestone\Job\Policy::title($school).': '.$option, array_keys($change->schools), $change->schools)) }} <span class="fine">{{ $change->user?->title }}</span></div></li>@endforeach</ol></section>@endif
 @endsection

@@ -26,7 +26,7 @@
 @endif
 @if (($trouble = $progress->trouble($step)) !== null)<div class="wrong trouble"><b>Problem:</b> {{ $trouble }}
 @if ($step->waiting)<br><b>Next test:</b> {{ $step->waiting->nextTest }}@endif</div>@endif
-@if ($symptoms !== [] && ! $closed && ($started || $trouble !== null))<details class="is-normal" @if ($trouble !== null || $progress->isOverdue($step, $now)) open @endif><summary>Is this normal? {{ count($symptoms) }} {{ count($symptoms) === 1 ? 'thing' : 'things' }} seen at this stone before</summary>@foreach ($symptoms as $symptom)@include('parts.symptom')@endforeach</details>@endif
+@if ($symptoms !== [])<details class="is-normal" @if ($trouble !== null || $progress->isOverdue($step, $now)) open @endif><summary>Is this normal? {{ count($symptoms) }} {{ count($symptoms) === 1 ? 'thing' : 'things' }} seen at this stone before</summary>@foreach ($symptoms as $symptom)@include('parts.symptom')@endforeach</details>@endif
 @if ($core)<div class="run-split"><div>@include('parts.step')</div><div class="run-core">@include('parts.core')</div></div>@else
 @include('parts.step')
 @endif

@@ -94,3 +94,24 @@ it('takes memory and drive that just meet the floor', function () {
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['memory_bytes' => 4_294_967_296], 'lsblk' => $disk(64_000_000_000)]]);
     expect($plan->blockers)->toBe([])->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs Drive: 64.0 GB; this machine: 64.0 GB (reading of the drive). Short by 1 B');
 });
+
+it('minds what a destination\'s file system holds', function () {
+    $to = fn (array $destination, array $more = []) => Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Bollard', ...$destination], ...$more]]);
+    expect($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_296])->blockers[0])->toContain('FAT32, which holds no file over 4 294 967 295 bytes; the largest has 4 294 967 296 B')
+        ->and($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_295])->blockers)->toBe([])->and($to(['file_system' => 'ext4'], ['largest_bytes' => '9 GB'])->blockers)->toBe([])->and($to([], ['largest_bytes' => '9 GB'])->blockers)->toBe([])
+        ->and($to(['file_system' => 'fat32'])->step('protect.back-up')?->cautions)->toHaveCount(3)->and($to(['file_system' => 'exfat'])->step('protect.back-up')?->cautions[1])->toContain('"*:<>?|\\')->and($to(['file_system' => 'ext4'])->step('protect.back-up')?->cautions)->toHaveCount(1)->and($to(['file_system' => 'fat32'], ['largest_bytes' => 5])->step('protect.back-up')?->cautions)->toHaveCount(2);
+    expect(fn () => $to([], ['largest_bytes' => 'big']))->toThrow(BriefFault::class, 'backup.largest_bytes');
+});
+
+it('lists what of the owner\'s is not copied, and has it said aloud', function () {
+    $plan = Demo::plan('fairlead-13', ['backup' => ['seen_folders' => ['crew papers', 'music', 'rota'], 'excluded' => ['online-only pictures']]]);
+    expect($plan->assessment['backup']['not_covered'])->toBe(['music', 'online-only pictures'])->and($plan->step('protect.owner-word')?->instructions[2])->toBe('Say aloud what is not copied: music; online-only pictures.')->and(Demo::plan('fairlead-13')->step('protect.owner-word')?->instructions)->toHaveCount(2);
+    $brief = Demo::brief('fairlead-13');
+    $locked = Demo::plan('fairlead-13', ['machine' => ['lsblk' => preg_replace('/"ntfs"(,\s+"label": "Old system")/', '"crypto_LUKS"$1', $brief['machine']['lsblk'])]]);
+    expect($locked->assessment['backup']['not_covered'][0])->toContain('Old system: an encrypted volume');
+});
+
+it('copies from a live system where the old one does not start', function () {
+    $starts = fn (array $facts) => Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'none', ...$facts]]])->step('protect.back-up')?->instructions[0];
+    expect($starts([]))->toContain('running old system')->and($starts(['old_system.starts' => 'no']))->toContain('Start a live system')->and($starts(['symptom.starts' => 'recovery']))->toContain('Start a live system');
+});

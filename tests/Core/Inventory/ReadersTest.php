@@ -154,3 +154,35 @@ it('keeps health readings of other drives and other times apart', function () {
     $later = InventoryReader::read(fixtureText('smartctl-ata.json'), 'x', '2026-11-25T09:00Z');
     expect($ata->key())->not->toBe($later->key())->and($ata->key())->not->toBe(readFixture('smartctl-nvme.json')->key())->and(readFixture('lspci-records.txt')->key())->toBe(readFixture('lspci-lines.txt')->key());
 });
+
+it('reads what there is of truncated output and says where it stops', function () {
+    $cut = InventoryReader::read(substr(fixtureText('dmidecode-new.txt'), 0, 1500), 'cut', null);
+    expect($cut->facts)->toHaveKey('machine.serial')->not->toHaveKey('security_chip.version');
+    $lines = InventoryReader::read(substr(fixtureText('lspci-lines.txt'), 0, 100), 'cut', null);
+    expect($lines->devices)->toHaveCount(1);
+    expect(fn () => InventoryReader::read(substr(fixtureText('lshw-new.json'), 0, 900), 'cut', null))->toThrow(UnreadableInventory::class, 'is not JSON');
+});
+
+it('does not take a list in another language for one it knows', function () {
+    expect(fn () => InventoryReader::read("Gerät;Hardwarekennungen;Zustand\nNetz;PCI\\VEN_51A2&DEV_0202;gut\n", 'x', null))->toThrow(UnreadableInventory::class, 'not the output of a tool');
+    // Numbers are the same in every language: a localised lspci is still read.
+    expect(InventoryReader::read("00:02.0 Grafikkarte [0300]: Ostler V5 [4f51:5500] (Version 03)\n", 'x', null)->devices[0]->identifier)->toBe('pci:4f51:5500');
+});
+
+it('keeps what is known of two machines apart by nothing but what they say', function () {
+    $set = Cobblestone\Inventory\ReadingSet::merge([], [readFixture('lshw-new.json'), readFixture('dmidecode-new.txt')]);
+    expect($set->new)->toBe(['lshw', 'dmidecode'])->and($set->readings)->toHaveCount(2);
+    $again = Cobblestone\Inventory\ReadingSet::merge($set->readings, [readFixture('lshw-old.json'), InventoryReader::read("name,id\nx,nothing\n", 'x', null)]);
+    expect($again->new)->toBe([])->and($again->readings)->toHaveCount(2);
+    $newer = Cobblestone\Inventory\ReadingSet::merge($set->readings, [readFixture('dmidecode-old.txt')]);
+    expect($newer->new)->toBe(['dmidecode'])->and($newer->readings)->toHaveCount(2)->and($newer->readings[1]->facts['machine.maker'])->toBe('Brackwater');
+});
+
+it('keeps no more health readings than say something', function () {
+    $readings = [];
+    for ($day = 1; $day <= 80; $day++) {
+        $readings[] = InventoryReader::read(str_replace('"value": 8,', '"value": '.$day.',', fixtureText('smartctl-ata.json')), 'x', sprintf('2026-%02d-%02dT08:00Z', intdiv($day, 28) + 1, $day % 28 + 1));
+    }
+    $set = Cobblestone\Inventory\ReadingSet::merge([], $readings);
+    expect($set->readings)->toHaveCount(60)->and($set->readings[59]->health[0]->figure('5'))->toBe(80);
+});

@@ -1,0 +1,25 @@
+<?php
+
+// Fills a database of its own with a bench of years: 10 000 jobs, 500 000 log entries. bin/benchmark calls it.
+use Illuminate\Support\Facades\DB;
+
+require __DIR__.'/../vendor/autoload.php';
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+
+$jobs = (int) ($argv[1] ?? 10_000);
+$per = (int) ($argv[2] ?? 50);
+// Copies of a walked job: the same path, summary and log as the demo's, under other numbers and titles.
+DB::unprepared(<<<SQL
+    insert into jobs (title, slot, status, revision, last_entry, brief, summary, user_id, machine_serial, created_at, updated_at)
+    select 'Ferry desk '||n||' '||(array['counter','lounge','crew','mast','pier'])[1 + n % 5], null, 'handed-over', 1, 0, j.brief, j.summary, j.user_id, 'SEED-'||n, now() - n * interval '1 hour', now() - n * interval '1 hour'
+    from generate_series(1, {$jobs}) n, (select * from jobs order by id limit 1) j;
+    insert into plans (job_id, revision, plan, reason, user_id, created_at)
+    select s.id, 1, p.plan, 'first path', s.user_id, s.created_at from jobs s, (select * from plans order by id limit 1) p where s.machine_serial like 'SEED-%' and s.id % 10 = 0;
+    insert into log_entries (job_id, user_id, revision, role, kind, step, data, created_at)
+    select s.id, s.user_id, 1, 'technician', (array['started','done','note'])[1 + k % 3], 'intake.take-in', '{"text":"as usual"}', s.created_at + k * interval '1 minute'
+    from jobs s, generate_series(1, {$per}) k where s.machine_serial like 'SEED-%';
+    update jobs set last_entry = (select max(id) from log_entries where job_id = jobs.id) where machine_serial like 'SEED-%';
+    SQL);
+DB::unprepared('analyze');
+echo DB::table('jobs')->count(), ' ', DB::table('log_entries')->count(), "\n";

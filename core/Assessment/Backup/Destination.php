@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Assessment\Backup;
+
+use Cobblestone\Job\BriefFault;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Storage\Fat32Geometry;
+
+/** Whether a backup fits where it is copied to: room with its margin, another drive, file size and names (rule A6). */
+final class Destination
+{
+    /** Largest single file, and characters that names may not hold, by file system (FAT: Microsoft EFI FAT32 specification; exFAT and NTFS: the same set). */
+    private const NAMES = '"*:<>?|\\';
+
+    private const STRICT = ['fat32', 'exfat', 'ntfs'];
+
+    /**
+     * @param  array<string, mixed>  $wish  the brief's backup block
+     * @param  Bytes|null  $need  bytes to copy with the margin
+     * @return list<string> one sentence for each thing that cannot work
+     *
+     * @throws BriefFault
+     */
+    public static function blockers(array $wish, ?Bytes $need, ?Drive $erased): array
+    {
+        $to = $wish['destination'] ?? [];
+        $blockers = [];
+        $free = self::size($to['free_bytes'] ?? null, 'backup.destination.free_bytes');
+        if ($free !== null && $need !== null && $need->isMoreThan($free)) {
+            $blockers[] = "The backup needs {$need->decimal()} with its margin, {$to['name']} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.";
+        }
+        if (isset($to['serial'], $erased->serial) && $to['serial'] === $erased->serial) {
+            $blockers[] = "{$to['name']} is the drive that is erased. Copy to another physical drive.";
+        }
+        $largest = self::size($wish['largest_bytes'] ?? null, 'backup.largest_bytes');
+        if (($to['file_system'] ?? null) === 'fat32' && $largest !== null && $largest->count > Fat32Geometry::MAX_FILE) {
+            $blockers[] = "{$to['name']} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.";
+        }
+
+        return $blockers;
+    }
+
+    /**
+     * What has to be minded at this destination.
+     *
+     * @param  array<string, mixed>  $wish
+     * @return list<string>
+     */
+    public static function cautions(array $wish): array
+    {
+        $fileSystem = $wish['destination']['file_system'] ?? null;
+        $cautions = in_array($fileSystem, self::STRICT, true) ? ["Names with any of {$fileSystem}'s forbidden characters (".self::NAMES.') do not arrive: list them before, and pack those folders.'] : [];
+        if ($fileSystem === 'fat32' && ! isset($wish['largest_bytes'])) {
+            $cautions[] = 'FAT32 holds no file over 4 294 967 295 bytes: look for the largest one first.';
+        }
+
+        return $cautions;
+    }
+
+    private static function size(mixed $given, string $field): ?Bytes
+    {
+        try {
+            return $given === null ? null : Bytes::parse($given);
+        } catch (InvalidQuantity $e) {
+            throw BriefFault::at($field, $e->getMessage());
+        }
+    }
+}
