@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
+use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 
@@ -14,7 +15,9 @@ final class PaperController
     {
         $job->load('entries.user');
 
-        return view('paper.handover', ['job' => $job, 'progress' => $bridge->progress($job), 'entries' => $job->entries->sortBy('id')->values()]);
+        $progress = $bridge->progress($job);
+
+        return view('paper.handover', ['job' => $job, 'progress' => $progress, 'entries' => $job->entries->sortBy('id')->values(), 'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone'))]);
     }
 
     public function path(Job $job, JobBridge $bridge): View
