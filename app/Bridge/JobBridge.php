@@ -49,7 +49,10 @@ final class JobBridge
     {
         [$machine] = MachineBuilder::build(Brief::fromArray($this->brief($job)), $this->catalogue->catalogue());
 
-        return MemorySheet::prefill($machine->modules) ?? ['modules' => [], 'slots' => $machine->model['memory']['slots'] ?? [], 'profile' => 'standard', 'soldered' => $machine->model['memory']['soldered'] ?? false, 'tests' => []];
+        $model = $machine->model['memory'] ?? [];
+        $start = MemorySheet::prefill($machine->modules) ?? ['modules' => [], 'slots' => $model['slots'] ?? [], 'profile' => 'standard', 'soldered' => $model['soldered'] ?? false, 'tests' => []];
+
+        return [...$start, 'populations' => $model['populations'] ?? []];
     }
 
     /** @return list<Symptom> what is known of a step on this job */

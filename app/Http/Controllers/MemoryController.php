@@ -24,9 +24,10 @@ final class MemoryController
         return view('jobs.memory', ['job' => $job, 'entry' => $entry, 'sheet' => $entry === null ? null : MemorySheet::of($entry), 'start' => $entry ?? $bridge->memoryStart($job)]);
     }
 
-    public function update(Job $job, MemorySheetRequest $request, ChangeBrief $change): RedirectResponse
+    public function update(Job $job, MemorySheetRequest $request, ChangeBrief $change, JobBridge $bridge): RedirectResponse
     {
-        $change->handle($job, $request->user(), fn (array $brief): array => [...$brief, 'memory' => $request->sheet($brief['memory']['tests'] ?? [])], 'memory sheet set up', (int) $request->input('seen', 0), 'modules');
+        $populations = $bridge->memoryStart($job)['populations'] ?? [];
+        $change->handle($job, $request->user(), fn (array $brief): array => [...$brief, 'memory' => $request->sheet($brief['memory']['tests'] ?? [], $populations)], 'memory sheet set up', (int) $request->input('seen', 0), 'modules');
 
         return redirect("/jobs/{$job->id}/memory", 303);
     }

@@ -22,9 +22,10 @@ final class MemorySheetRequest extends FormRequest
 
     /**
      * @param  list<array<string, mixed>>  $tests  those made so far
+     * @param  list<list<string>>  $populations  slot sets the board fills together, which count while the slots are named as the board does
      * @return array<string, mixed> the brief's memory block
      */
-    public function sheet(array $tests): array
+    public function sheet(array $tests, array $populations = []): array
     {
         $given = $this->validated();
         $modules = [];
@@ -35,6 +36,9 @@ final class MemorySheetRequest extends FormRequest
             $modules[trim($match[1])] = (int) $match[2];
         }
         $sheet = ['modules' => $modules, 'slots' => self::parts($given['slots']), 'profile' => $given['profile'], 'tests' => $tests];
+        if ($populations !== [] && array_diff(array_merge(...$populations), $sheet['slots']) === []) {
+            $sheet['populations'] = $populations;
+        }
         if ((bool) ($given['soldered'] ?? false)) {
             $sheet['soldered'] = true;
         }

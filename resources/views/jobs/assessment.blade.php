@@ -27,7 +27,7 @@
 @endif
 @if (isset($a['requirements']) && $a['requirements']['rows'] !== [])
 <section class="panel"><h2>Does {{ $p->job['system'] }} fit: {{ $a['requirements']['title'] }}</h2>
-<div class="table-responsive" tabindex="0"><table class="plain needs"><thead><tr><th>need</th><th>wanted</th><th>this machine</th><th></th><th></th></tr></thead><tbody>
+<div class="table-responsive" tabindex="0"><table class="plain needs stack"><thead><tr><th>need</th><th>wanted</th><th>this machine</th><th></th><th></th></tr></thead><tbody>
 @foreach ($a['requirements']['rows'] as $row)<tr><td><b>{{ $row['title'] }}</b></td><td>{{ $row['needs'] }}</td><td>{{ $row['has'] }}</td><td class="need {{ str_replace(' ', '-', $row['verdict']) }}">{{ $row['verdict'] }}</td><td class="fine">{{ $row['note'] }}{{ $row['verdict'] === 'short' && $row['bypassable'] && ! str_ends_with($row['id'], '_ceiling') ? ' Can be bypassed by policy.' : '' }}</td></tr>@endforeach
 </tbody></table></div></section>
 @endif

@@ -7,7 +7,7 @@
 <div class="col-md-6"><label class="form-label" for="machine">Machine</label>
 <input id="machine" name="machine" class="form-control" list="models" value="{{ $typedMachine }}" maxlength="120" autocomplete="off" {{ $brief === [] ? 'autofocus' : '' }} aria-describedby="machine-help wrong-machine">
 <datalist id="models">@foreach ($catalogue->all('machines') as $id => $model)<option value="{{ $model['maker'] }} {{ $model['name'] }}">@endforeach @foreach (\App\Http\Requests\IntakeForm::KINDS as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</datalist>
-<div class="form-text" id="machine-help">A few letters of the model, such as “d 13” or “xl”. Not in the catalogue: “laptop”, “desktop” or “handheld”.</div>@include('parts.error', ['field' => 'machine'])</div>
+<div class="form-text" id="machine-help">A few letters of the model, such as “d 13” or “xl”. Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” for a stick only.</div>@include('parts.error', ['field' => 'machine'])</div>
 <div class="col-md-6"><label class="form-label" for="image">What goes on it</label>
 <select id="image" name="image" class="form-select">@if ($brief === [])<option value="" @selected($chosenImage === '')>what this model usually gets</option>@endif @foreach ($catalogue->all('images') as $id => $entry)<option value="{{ $id }}" @selected($chosenImage === $id)>{{ $entry['name'] }} {{ $entry['version'] }}</option>@endforeach<option value="other" @selected($chosenImage === 'other')>an image that is not on the shelf</option></select>@include('parts.error', ['field' => 'image'])</div>
 <div class="col-md-6"><label class="form-label" for="goal">Kind of job</label>

@@ -11,7 +11,7 @@
 @endif
 @php($contradictions = $a['contradictions'] ?? [])
 @if ($contradictions !== [])
-<section class="panel"><h2>What sources say differently</h2><div class="table-responsive" tabindex="0"><table class="plain contradictions"><thead><tr><th>fact</th><th>used</th><th>set aside</th><th></th></tr></thead><tbody>
+<section class="panel"><h2>What sources say differently</h2><div class="table-responsive" tabindex="0"><table class="plain contradictions stack"><thead><tr><th>fact</th><th>used</th><th>set aside</th><th></th></tr></thead><tbody>
 @foreach ($contradictions as $one)<tr class="{{ $one['settled_by'] === null ? 'open' : '' }}"><td class="mono">{{ $one['fact'] }}</td>
 @foreach (['kept', 'set_aside'] as $side)<td>@php($fact = $one[$side])<b>{{ is_array($fact['value']) ? implode(', ', $fact['value']) : (is_bool($fact['value']) ? ($fact['value'] ? 'yes' : 'no') : (str_ends_with($fact['name'], '_bytes') && is_int($fact['value']) ? \Cobblestone\Quantity\Bytes::of($fact['value'])->binary() : $fact['value'])) }}</b><br><span class="fine">{{ $fact['origin'] }}{{ $fact['at'] ? ', '.\App\View\Words::moment($fact['at']) : '' }}</span>
 @if (is_scalar($fact['value']) && $one['settled_by'] !== 'rule')<form method="post" action="/jobs/{{ $job->id }}/settle" class="mt-1">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><input type="hidden" name="fact" value="{{ $one['fact'] }}"><input type="hidden" name="value" value="{{ is_bool($fact['value']) ? ($fact['value'] ? 'yes' : 'no') : $fact['value'] }}"><button class="btn small">This is right</button></form>@endif</td>@endforeach
@@ -26,7 +26,7 @@
 @include('jobs.form')
 <h2>What is known of the machine</h2>
 @include('parts.error', ['field' => 'facts'])
-<div class="table-responsive" tabindex="0"><table class="plain"><thead><tr><th>fact</th><th>value</th><th></th><th>from</th><th>correct it</th>@if ($plan['job']['model'])<th></th>@endif</tr></thead><tbody>
+<div class="table-responsive" tabindex="0"><table class="plain stack facts"><thead><tr><th>fact</th><th>value</th><th></th><th>from</th><th>correct it</th>@if ($plan['job']['model'])<th></th>@endif</tr></thead><tbody>
 @foreach ($plan['facts'] as $fact)<tr><td class="mono">{{ $fact['name'] }}</td><td>{{ is_array($fact['value']) ? implode(', ', $fact['value']) : (str_ends_with($fact['name'], '_bytes') && is_int($fact['value']) ? \Cobblestone\Quantity\Bytes::of($fact['value'])->decimal() : (str_starts_with($fact['name'], 'target.serial') ? \Cobblestone\Runbook\Confirmation::mask((string) $fact['value']) : (is_bool($fact['value']) ? ($fact['value'] ? 'yes' : 'no') : $fact['value']))) }}</td><td class="certainty {{ $fact['certainty'] }}">{{ $fact['certainty'] }}</td><td class="fine">{{ $fact['origin'] }}{{ $fact['at'] ? ', '.\App\View\Words::moment($fact['at']) : '' }}</td>
 <td>@unless (str_starts_with($fact['name'], 'target.serial'))<input name="facts[{{ $fact['name'] }}]" class="form-control form-control-sm mono" aria-label="Correct {{ $fact['name'] }}" value="{{ old('facts')[$fact['name']] ?? ($brief['machine']['facts'][$fact['name']] ?? '') }}">@endunless</td>
 @if ($plan['job']['model'])<td>@if ($fact['certainty'] === 'known' && is_scalar($fact['value']) && ! preg_match('/^(target|owner|drive|swap|machine\.(serial|kind))/', $fact['name']))<button class="btn small" form="learn" name="fact" value="{{ $fact['name'] }}" title="Keep for every {{ $plan['job']['machine'] }}">keep for the model</button>@endif</td>@endif</tr>@endforeach

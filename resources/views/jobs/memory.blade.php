@@ -12,6 +12,7 @@
 @php($place = $sheet->next->placed ?? [])
 <section class="panel"><h2>Slots{{ $sheet->next ? ', as the next test wants them' : '' }}</h2>
 @include('parts.memory-slots')
+@if ($sheet->bench->populations !== [])<p class="fine">This board fills: {{ implode('; or ', array_map(fn ($set) => implode(' + ', $set), $sheet->bench->populations)) }}.</p>@endif
 @if ($mayWork)
 <form method="post" action="/jobs/{{ $job->id }}/memory/tests" class="memory-test">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">
 <div class="row g-2">@foreach ($sheet->bench->slots as $slot)<div class="col-6 col-md-3"><label class="form-label" for="slot-{{ $loop->index }}">{{ $slot }}</label><select id="slot-{{ $loop->index }}" name="placed[{{ $slot }}]" class="form-select">
