@@ -43,7 +43,7 @@ final readonly class JobContext
         };
         $image = match (true) {
             is_string($brief->image) => $catalogue->image($brief->image),
-            is_array($brief->image) => self::described($brief->image, $machine),
+            is_array($brief->image) => self::described($brief->image, $machine, $goal),
             $goal->wantsImage() => throw BriefFault::at('image', "for \"{$goal->title()}\" an image has to be chosen."),
             default => null,
         };
@@ -70,9 +70,9 @@ final readonly class JobContext
     }
 
     /** @param  array<string, mixed>  $given */
-    private static function described(array $given, Machine $machine): Image
+    private static function described(array $given, Machine $machine, Goal $goal): Image
     {
-        $kind = $machine->fact('image.kind')->value;
+        $kind = $goal === Goal::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
         if (! isset($given['kind']) && is_string($kind)) {
             $given['kind'] = $kind;
         }

@@ -24,7 +24,15 @@ final class BackupController
         $request->validate(['source_file' => 'nullable|file|max:40000', 'copy_file' => 'nullable|file|max:40000', 'source' => 'nullable|string', 'copy' => 'nullable|string']);
         [$source, $copy] = [$this->manifest($request, 'source'), $this->manifest($request, 'copy')];
 
-        return view('jobs.backup', ['job' => $job, 'progress' => $bridge->progress($job), 'compared' => ManifestComparison::of($source, $copy), 'source' => $source, 'copy' => $copy]);
+        return view('jobs.backup', ['job' => $job, 'progress' => $bridge->progress($job), 'compared' => ManifestComparison::of($source, $copy), 'source' => $source, 'copy' => $copy, 'typed' => ['source' => self::kept($request, 'source'), 'copy' => self::kept($request, 'copy')]]);
+    }
+
+    /** Pasted lists stay in the form, so that only the side that was copied again has to be pasted anew. */
+    private static function kept(Request $request, string $side): string
+    {
+        $text = (string) $request->input($side);
+
+        return strlen($text) > 2_000_000 ? '' : $text;
     }
 
     private function manifest(Request $request, string $side): Manifest

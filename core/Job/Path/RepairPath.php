@@ -51,7 +51,9 @@ final class RepairPath
         $gates = [...self::gatesOf($rung, $protection), ...InstallPath::answerGates($held)];
         $media = ($rung->entry['media'] ?? false) && $context->image !== null ? MediaPlanner::plan($machine, $context->image, $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0)->contribution : new Contribution;
         $key = $protection->encryption->protection->mayAskForKey() && $rung->id !== 'hardware' ? [EncryptionSteps::keyAtHand($machine)] : [];
-        $protecting = (new Contribution($key))->and($protection->backup->contribution)->and($protection->health->contribution)->and($protection->memory?->contribution() ?? new Contribution);
+        // What writes nothing risks nothing, and a machine that stays dead cannot be copied anyway.
+        $backup = $rung->writes() ? $protection->backup->contribution : new Contribution;
+        $protecting = (new Contribution($key))->and($backup)->and($protection->health->contribution)->and($protection->memory?->contribution() ?? new Contribution);
         $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
         $steps = [
             ...IntakeSteps::first($machine, $drive, $context->brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true, notCopied: $protection->backup->notCoveredAtAll()),
