@@ -26,7 +26,8 @@ it('shows the ladder with why each gentler rung is out, and goes on once one was
     ($this->send)('tried', ['rung' => 'startup-repair'])->assertSessionHasNoErrors();
     ($this->send)('tried', ['rung' => 'take-back'])->assertSessionHasNoErrors();
     $route = $this->job->refresh()->currentPlan()->plan['assessment']['route'];
-    expect(array_column($route['ladder'], 'standing', 'id'))->toMatchArray(['startup-repair' => 'out', 'take-back' => 'out'])->and($route['recommended'])->toBe('system-files');
+    expect(array_column($route['ladder'], 'standing', 'id'))->toMatchArray(['startup-repair' => 'out', 'take-back' => 'out'])
+        ->and($route['recommended'])->toBe('system-files');
     $this->get("/jobs/{$this->job->id}/assessment")->assertSee('Tried already, and it did not help.');
     ($this->send)('tried', ['rung' => '<b>'])->assertSessionHasErrors('rung');
 });
@@ -55,8 +56,13 @@ it('refuses a test or a sheet that cannot be, beside its field', function (strin
     ($this->send)($path, $data)->assertSessionHasErrors($field);
     expect($this->job->refresh()->brief)->toBe($before);
 })->with([
-    ['memory', ['modules' => 'M1', 'slots' => 'A', 'profile' => 'standard'], 'modules'], ['memory', ['modules' => 'M1 8, M2 8', 'slots' => 'A', 'profile' => 'standard'], 'modules'], ['memory', ['modules' => '', 'slots' => '', 'profile' => 'standard'], 'modules'],
-    ['memory/tests', ['placed' => ['A' => ''], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'clean'], 'placed'], ['memory/tests', ['placed' => ['A' => 'M1', 'B' => 'M1'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'clean'], 'placed'], ['memory/tests', ['placed' => ['A' => 'M1'], 'profile' => 'standard', 'passes' => 0, 'outcome' => 'clean'], 'passes'], ['memory/tests', ['placed' => ['A' => 'M1'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'fine'], 'outcome'],
+    ['memory', ['modules' => 'M1', 'slots' => 'A', 'profile' => 'standard'], 'modules'],
+    ['memory', ['modules' => 'M1 8, M2 8', 'slots' => 'A', 'profile' => 'standard'], 'modules'],
+    ['memory', ['modules' => '', 'slots' => '', 'profile' => 'standard'], 'modules'],
+    ['memory/tests', ['placed' => ['A' => ''], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'clean'], 'placed'],
+    ['memory/tests', ['placed' => ['A' => 'M1', 'B' => 'M1'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'clean'], 'placed'],
+    ['memory/tests', ['placed' => ['A' => 'M1'], 'profile' => 'standard', 'passes' => 0, 'outcome' => 'clean'], 'passes'],
+    ['memory/tests', ['placed' => ['A' => 'M1'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'fine'], 'outcome'],
 ]);
 
 it('takes the proof from a backup that went through bad memory', function () {
@@ -70,7 +76,8 @@ it('takes the proof from a backup that went through bad memory', function () {
     expect($this->job->refresh()->summary['done'])->toBe(5);
     ($this->send)('memory', ['modules' => 'M1 8, M2 8', 'slots' => 'A, B', 'profile' => 'standard']);
     ($this->send)('memory/tests', ['placed' => ['A' => 'M1', 'B' => 'M2'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'errors'])->assertSessionHasNoErrors();
-    expect($this->job->refresh()->summary['done'])->toBe(3)->and(LogEntry::query()->where('kind', 'unproven')->pluck('step')->all())->toBe(['protect.back-up', 'protect.check-backup']);
+    expect($this->job->refresh()->summary['done'])->toBe(3)
+        ->and(LogEntry::query()->where('kind', 'unproven')->pluck('step')->all())->toBe(['protect.back-up', 'protect.check-backup']);
     $this->get("/jobs/{$this->job->id}/log")->assertSee('lost its proof');
 });
 
@@ -101,7 +108,8 @@ it('keeps no key by default, and seals, shows, logs and forgets them where the p
     }
     $shown = $this->post("/jobs/{$this->job->id}/keys/{$key->id}/show");
     $shown->assertOk()->assertSee('482913-771204')->assertHeader('Cache-Control', 'no-store, private');
-    expect(LogEntry::query()->where('kind', 'key-shown')->count())->toBe(1)->and((string) json_encode(LogEntry::query()->pluck('data')))->not->toContain('482913');
+    expect(LogEntry::query()->where('kind', 'key-shown')->count())->toBe(1)
+        ->and((string) json_encode(LogEntry::query()->pluck('data')))->not->toContain('482913');
     // From another computer without encryption nothing is shown.
     $this->call('POST', "/jobs/{$this->job->id}/keys/{$key->id}/show", server: ['REMOTE_ADDR' => '192.0.2.7'])->assertForbidden();
     $other = $this->jobFrom('pocket-lantern', $this->people['lead']);
@@ -123,7 +131,9 @@ it('deletes sealed keys at the handover', function () {
         }
         ($this->send)("steps/{$step['id']}/done", ['evidence' => ['shelved' => 'drawer two']])->assertSessionHasNoErrors();
     }
-    expect($this->job->refresh()->status)->toBe('handed-over')->and(DB::table('sealed_keys')->value('sealed'))->toBeNull()->and(SealedKey::query()->firstOrFail()->deleted_at)->not->toBeNull();
+    expect($this->job->refresh()->status)->toBe('handed-over')
+        ->and(DB::table('sealed_keys')->value('sealed'))->toBeNull()
+        ->and(SealedKey::query()->firstOrFail()->deleted_at)->not->toBeNull();
 });
 
 it('waits for somebody, reminds on the day, and goes on', function () {

@@ -13,7 +13,9 @@ it('opens a gzipped tar, a zip and a single file', function (array $make) {
     [$files, $notes] = Bundle::open($make[0](), 'given');
     expect(array_values($files))->toBe(["SecureBoot enabled\n"])->and($notes)->toBe([]);
 })->with([
-    [[fn () => Bundles::tarGz(['machine/mokutil.txt' => "SecureBoot enabled\n"])]], [[fn () => Bundles::zip(['machine/mokutil.txt' => "SecureBoot enabled\n"])]], [[fn () => Bundles::write('txt', "SecureBoot enabled\n")]],
+    [[fn () => Bundles::tarGz(['machine/mokutil.txt' => "SecureBoot enabled\n"])]],
+    [[fn () => Bundles::zip(['machine/mokutil.txt' => "SecureBoot enabled\n"])]],
+    [[fn () => Bundles::write('txt', "SecureBoot enabled\n")]],
 ]);
 
 it('opens what tar makes, long names too', function () {
@@ -55,7 +57,8 @@ it('stops at the four-hundredth file', function () {
     }
     foreach ([Bundles::tarGz($many), Bundles::zip($many)] as $path) {
         [$files, $notes] = Bundle::open($path, 'many');
-        expect(count($files))->toBe(Bundle::MEMBER_LIMIT)->and($notes)->toBe(['many holds more than 400 files: the rest was left out.']);
+        expect(count($files))->toBe(Bundle::MEMBER_LIMIT)
+            ->and($notes)->toBe(['many holds more than 400 files: the rest was left out.']);
     }
 });
 
@@ -73,7 +76,10 @@ it('does not expand 10 GB, whatever the header says, and stays small and quick',
     $before = memory_get_peak_usage(true);
     $begun = microtime(true);
     [$files, $notes] = Bundle::open($path, 'bomb');
-    expect(array_keys($files))->toBe(['good.txt'])->and($notes[0])->toContain('expands to more than 160 MB at "bomb.txt"')->and(microtime(true) - $begun)->toBeLessThan(1.5)->and(memory_get_peak_usage(true) - $before)->toBeLessThan(32_000_000);
+    expect(array_keys($files))->toBe(['good.txt'])
+        ->and($notes[0])->toContain('expands to more than 160 MB at "bomb.txt"')
+        ->and(microtime(true) - $begun)->toBeLessThan(1.5)
+        ->and(memory_get_peak_usage(true) - $before)->toBeLessThan(32_000_000);
 });
 
 it('expands no zip member past the limit, whatever size it states', function () {
@@ -95,14 +101,19 @@ it('refuses what is larger than any bundle and what is damaged, in a sentence', 
 it('reads the files of a bundle by the time the bundle states, and lists what it could not read', function () {
     $path = Bundles::tarGz(['m/lsblk.json' => '{"blockdevices": [{"name": "sda", "size": 5, "type": "disk"}]}', 'm/odd.txt' => 'hello', 'm/noise.bin' => "\xff\x00\xfe", 'm/cut.json' => '{"smartctl": {', 'm/system.txt' => "cobblestone-collect 1\ntime: 2026-11-20T10:00:00Z\narchitecture: x86_64\n"]);
     $read = (new ReadInventory('2026-11-24T16:00Z'))->file($path, 'm.tar.gz');
-    expect(array_map(fn ($reading) => "{$reading->tool} {$reading->at}", $read->readings))->toBe(['lsblk 2026-11-20T10:00Z', 'collector 2026-11-20T10:00Z'])->and($read->problems)->toHaveCount(3)->and($read->problems[0])->toStartWith('"odd.txt": this is not the output of a tool')->and($read->problems[1])->toContain('not readable as UTF-8')->and($read->problems[2])->toContain('"cut.json": line 1 is not JSON');
+    expect(array_map(fn ($reading) => "{$reading->tool} {$reading->at}", $read->readings))->toBe(['lsblk 2026-11-20T10:00Z', 'collector 2026-11-20T10:00Z'])
+        ->and($read->problems)->toHaveCount(3)
+        ->and($read->problems[0])->toStartWith('"odd.txt": this is not the output of a tool')
+        ->and($read->problems[1])->toContain('not readable as UTF-8')
+        ->and($read->problems[2])->toContain('"cut.json": line 1 is not JSON');
 });
 
 it('reads the bundle of this machine on the command line', function () {
     $folder = sys_get_temp_dir().'/bundle-here-'.bin2hex(random_bytes(4));
     mkdir($folder);
     $bundle = trim((new Process(['sh', base_path('collector/cobblestone-collect'), $folder]))->mustRun()->getOutput());
-    expect(Artisan::call('cobblestone:read', ['file' => [$bundle]]))->toBe(0)->and(Artisan::output())->toContain('architecture = ');
+    expect(Artisan::call('cobblestone:read', ['file' => [$bundle]]))->toBe(0)
+        ->and(Artisan::output())->toContain('architecture = ');
     expect(Artisan::call('cobblestone:read', ['file' => [$bundle], '--json' => true]))->toBe(0);
     $json = json_decode(Artisan::output(), true);
     expect(array_column($json['readings'], 'tool'))->toContain('lsblk')->toContain('collector');

@@ -34,18 +34,24 @@ it('names file, path and reason for every fault and imports nothing', function (
 it('imports a folder whole, without what it no longer holds', function () {
     $this->bench();
     unlink("{$this->folder}/sticks/harbour-16.yaml");
-    expect(Artisan::call('cobblestone:catalogue', ['action' => 'import', 'path' => $this->folder]))->toBe(0)->and(Artisan::output())->toContain('4 sticks')->and(CatalogueEntry::query()->where('kind', 'sticks')->count())->toBe(4);
+    expect(Artisan::call('cobblestone:catalogue', ['action' => 'import', 'path' => $this->folder]))->toBe(0)
+        ->and(Artisan::output())->toContain('4 sticks')
+        ->and(CatalogueEntry::query()->where('kind', 'sticks')->count())->toBe(4);
 });
 
 it('exports what it imported', function () {
     $this->bench();
     $out = "{$this->folder}/out";
-    expect(Artisan::call('cobblestone:catalogue', ['action' => 'export', 'path' => $out]))->toBe(0)->and(Artisan::call('cobblestone:catalogue', ['action' => 'check', 'path' => $out]))->toBe(0);
+    expect(Artisan::call('cobblestone:catalogue', ['action' => 'export', 'path' => $out]))->toBe(0)
+        ->and(Artisan::call('cobblestone:catalogue', ['action' => 'check', 'path' => $out]))->toBe(0);
     expect(App\Catalogue\CatalogueFolder::read($out)->entries())->toEqual(App\Catalogue\CatalogueFolder::read(base_path('catalogue'))->entries());
 });
 
 it('says so where a folder or an action does not exist', function () {
-    expect(Artisan::call('cobblestone:catalogue', ['action' => 'check', 'path' => '/nowhere']))->toBe(1)->and(Artisan::output())->toContain('no such folder')->and(Artisan::call('cobblestone:catalogue', ['action' => 'burn']))->toBe(1)->and(Artisan::call('cobblestone:catalogue', ['action' => 'export']))->toBe(1);
+    expect(Artisan::call('cobblestone:catalogue', ['action' => 'check', 'path' => '/nowhere']))->toBe(1)
+        ->and(Artisan::output())->toContain('no such folder')
+        ->and(Artisan::call('cobblestone:catalogue', ['action' => 'burn']))->toBe(1)
+        ->and(Artisan::call('cobblestone:catalogue', ['action' => 'export']))->toBe(1);
 });
 
 it('plans without a database', function (string $job) {
@@ -56,7 +62,8 @@ it('plans without a database', function (string $job) {
 
 it('writes plans that the plan schema accepts, to a file too', function (string $job) {
     $file = "{$this->folder}/plan.json";
-    expect(Artisan::call('cobblestone:plan', ['brief' => base_path("docs/guide/briefs/{$job}.yaml"), '--out' => $file]))->toBe(0)->and(SchemaCheck::faults(json_decode((string) file_get_contents($file)), base_path('docs/guide/schema/plan.schema.json')))->toBe([]);
+    expect(Artisan::call('cobblestone:plan', ['brief' => base_path("docs/guide/briefs/{$job}.yaml"), '--out' => $file]))->toBe(0)
+        ->and(SchemaCheck::faults(json_decode((string) file_get_contents($file)), base_path('docs/guide/schema/plan.schema.json')))->toBe([]);
 })->with(Demo::BRIEFS);
 
 it('accepts the guide\'s own briefs', function (string $job) {
@@ -68,12 +75,23 @@ it('refuses a hostile brief with one message and nothing printed', function (str
     file_put_contents($file, $text);
     $process = new Process([PHP_BINARY, 'artisan', 'cobblestone:plan', $file, '--json'], base_path(), ['APP_ENV' => 'testing', 'APP_CONFIG_CACHE' => 'bootstrap/cache/config.testing.php']);
     $process->run();
-    expect($process->getExitCode())->toBe(1)->and($process->getOutput())->toBe('')->and($process->getErrorOutput())->toContain($sentence)->not->toContain('vendor/')->not->toContain('Stack trace');
+    expect($process->getExitCode())->toBe(1)
+        ->and($process->getOutput())->toBe('')
+        ->and($process->getErrorOutput())->toContain($sentence)->not->toContain('vendor/')->not->toContain('Stack trace');
 })->with([
-    'entity bomb' => ["a: &a [x, x]\nb: &b [*a, *a]\nbrief: 1\n", 'line 1: anchors and aliases'], 'alias in a list' => ["a: 1\nb: [*a]\n", 'line 2: anchors'], 'merge key' => ["a: 1\nb:\n  <<: {x: 1}\n", 'line 3'], 'object tag' => ["a: !php/object 'O:1:\"A\":0:{}'\n", 'line 1'],
-    'no YAML' => ["brief: [1\n", 'line'], 'a list' => ["- a\n- b\n", 'named fields'], 'binary' => ["\xff\xfe\x00\x01", 'not text in UTF-8'], 'empty' => ['', 'named fields'], 'wrong types' => ["brief: 1\ntitle: [a]\nmachine: 5\nsystem: a\nimage: b\n", 'title: must be string'],
-    'negative size' => ["brief: 1\ntitle: a\nmachine: {kind: laptop}\nsystem: {name: S}\nimage: {name: I, bytes: -5}\n", 'image'], 'unknown machine' => ["brief: 1\ntitle: a\nmachine: {model: no-such}\nsystem: skerry-rolling\nimage: skerry-rolling\n", 'no machine "no-such"'],
-    'missing fields' => ["brief: 1\n", 'missing: title, machine'], 'unknown field' => ["brief: 1\ntitle: a\nmachine: {kind: laptop}\nsystem: skerry-rolling\nimage: skerry-rolling\nbackdoor: 1\n", 'no such field here: backdoor'],
+    'entity bomb' => ["a: &a [x, x]\nb: &b [*a, *a]\nbrief: 1\n", 'line 1: anchors and aliases'],
+    'alias in a list' => ["a: 1\nb: [*a]\n", 'line 2: anchors'],
+    'merge key' => ["a: 1\nb:\n  <<: {x: 1}\n", 'line 3'],
+    'object tag' => ["a: !php/object 'O:1:\"A\":0:{}'\n", 'line 1'],
+    'no YAML' => ["brief: [1\n", 'line'],
+    'a list' => ["- a\n- b\n", 'named fields'],
+    'binary' => ["\xff\xfe\x00\x01", 'not text in UTF-8'],
+    'empty' => ['', 'named fields'],
+    'wrong types' => ["brief: 1\ntitle: [a]\nmachine: 5\nsystem: a\nimage: b\n", 'title: must be string'],
+    'negative size' => ["brief: 1\ntitle: a\nmachine: {kind: laptop}\nsystem: {name: S}\nimage: {name: I, bytes: -5}\n", 'image'],
+    'unknown machine' => ["brief: 1\ntitle: a\nmachine: {model: no-such}\nsystem: skerry-rolling\nimage: skerry-rolling\n", 'no machine "no-such"'],
+    'missing fields' => ["brief: 1\n", 'missing: title, machine'],
+    'unknown field' => ["brief: 1\ntitle: a\nmachine: {kind: laptop}\nsystem: skerry-rolling\nimage: skerry-rolling\nbackdoor: 1\n", 'no such field here: backdoor'],
 ]);
 
 it('refuses 50 MB at once, in little memory', function () {
@@ -82,11 +100,13 @@ it('refuses 50 MB at once, in little memory', function () {
     ftruncate($handle, 50_000_000);
     fclose($handle);
     $before = memory_get_peak_usage();
-    expect(fn () => YamlDocument::fromFile($file))->toThrow(DocumentFault::class, '50.0 MB is more than')->and(memory_get_peak_usage() - $before)->toBeLessThan(2_000_000);
+    expect(fn () => YamlDocument::fromFile($file))->toThrow(DocumentFault::class, '50.0 MB is more than')
+        ->and(memory_get_peak_usage() - $before)->toBeLessThan(2_000_000);
 });
 
 it('refuses what is nested without end or has values without number', function () {
-    expect(fn () => YamlDocument::parse('a: '.str_repeat('[', 60).str_repeat(']', 60), 'deep'))->toThrow(DocumentFault::class, 'nested deeper')->and(fn () => YamlDocument::parse('a: ['.str_repeat('1,', 100_001).'1]', 'wide'))->toThrow(DocumentFault::class, 'values');
+    expect(fn () => YamlDocument::parse('a: '.str_repeat('[', 60).str_repeat(']', 60), 'deep'))->toThrow(DocumentFault::class, 'nested deeper')
+        ->and(fn () => YamlDocument::parse('a: ['.str_repeat('1,', 100_001).'1]', 'wide'))->toThrow(DocumentFault::class, 'values');
 });
 
 it('reads dates as the text they are', function () {
@@ -95,6 +115,8 @@ it('reads dates as the text they are', function () {
 
 it('loads the demo world once', function () {
     expect(Artisan::call('cobblestone:demo'))->toBe(0)->and(App\Models\Job::query()->count())->toBe(6);
-    expect(Artisan::call('cobblestone:demo'))->toBe(0)->and(Artisan::output())->toContain('nothing was loaded')->and(App\Models\Job::query()->count())->toBe(6);
+    expect(Artisan::call('cobblestone:demo'))->toBe(0)
+        ->and(Artisan::output())->toContain('nothing was loaded')
+        ->and(App\Models\Job::query()->count())->toBe(6);
     expect(App\Models\Job::query()->where('title', 'like', 'Capstan%')->firstOrFail()->summary['put_back'])->toBe(2);
 });

@@ -28,7 +28,10 @@ it('reads uploaded files into the job, shows contradictions and lets a person se
     ($this->post_)('settle', ['fact' => 'memory_bytes', 'value' => '17179869184'])->assertSessionHasNoErrors();
     $plan = $this->job->refresh()->currentPlan()->plan;
     $settled = array_column($plan['assessment']['contradictions'], null, 'fact')['memory_bytes'];
-    expect($settled['settled_by'])->toBe('person')->and($settled['kept']['value'])->toBe(17179869184)->and($settled['set_aside']['value'])->toBe(8589934592)->and(array_column($plan['facts'], 'value', 'name')['memory_bytes'])->toBe(17179869184);
+    expect($settled['settled_by'])->toBe('person')
+        ->and($settled['kept']['value'])->toBe(17179869184)
+        ->and($settled['set_aside']['value'])->toBe(8589934592)
+        ->and(array_column($plan['facts'], 'value', 'name')['memory_bytes'])->toBe(17179869184);
 });
 
 it('changes nothing when the same is read twice', function () {
@@ -46,7 +49,9 @@ it('keeps two health readings of one drive and sees what rises', function () {
     expect($this->job->refresh()->currentPlan()->plan['assessment']['health'][0]['grade'])->toBe('watch');
     ($this->post_)('readings', ['output' => $ata(9, 1795500000)]);
     $plan = $this->job->refresh()->currentPlan()->plan;
-    expect($plan['assessment']['health'][0]['grade'])->toBe('replace')->and($plan['verdict'])->toBe('stop')->and($plan['blockers'][0])->toContain('is failing');
+    expect($plan['assessment']['health'][0]['grade'])->toBe('replace')
+        ->and($plan['verdict'])->toBe('stop')
+        ->and($plan['blockers'][0])->toContain('is failing');
 });
 
 it('refuses what cannot be read, keeps what was typed and touches nothing', function (array $data, string $sentence) {
@@ -56,20 +61,26 @@ it('refuses what cannot be read, keeps what was typed and touches nothing', func
     ($this->post_)('readings', $data)->assertSee($sentence, false);
     expect($this->job->refresh()->brief)->toBe($before)->and($this->job->revision)->toBe(1);
 })->with([
-    'nothing' => [['output' => ' '], 'Choose a bundle or files'], 'prose' => [['output' => 'hello there'], 'This is not the output of a tool'], 'too much' => [['output' => str_repeat('x', 4_000_001)], 'it was let go'],
-    'noise' => [['files' => ['n.bin' => "\xff\x00\xfe\x01"]], 'Left out:'], 'script' => [['files' => ['<script>alert(1)</script>.txt' => 'nothing']], '&quot;script&gt;.txt&quot;: this is not the output'],
+    'nothing' => [['output' => ' '], 'Choose a bundle or files'],
+    'prose' => [['output' => 'hello there'], 'This is not the output of a tool'],
+    'too much' => [['output' => str_repeat('x', 4_000_001)], 'it was let go'],
+    'noise' => [['files' => ['n.bin' => "\xff\x00\xfe\x01"]], 'Left out:'],
+    'script' => [['files' => ['<script>alert(1)</script>.txt' => 'nothing']], '&quot;script&gt;.txt&quot;: this is not the output'],
 ]);
 
 it('takes another architecture\'s output as a contradiction, not as the truth without a word', function () {
     ($this->post_)('readings', ['output' => "cobblestone-collect 1\ntime: 2026-11-24T10:00:00Z\narchitecture: aarch64\nefi folder: present\n"]);
     $plan = $this->job->refresh()->currentPlan()->plan;
-    expect($plan['verdict'])->toBe('stop')->and($plan['blockers'][0])->toContain('made for arm-64')->and(array_column($plan['assessment']['contradictions'], 'fact'))->toContain('architecture');
+    expect($plan['verdict'])->toBe('stop')
+        ->and($plan['blockers'][0])->toContain('made for arm-64')
+        ->and(array_column($plan['assessment']['contradictions'], 'fact'))->toContain('architecture');
 });
 
 it('reads another tool where lsblk was expected', function () {
     $this->post('/jobs', ['machine' => 'd 13', 'lsblk' => Bundles::fixture('dmidecode-new.txt')])->assertSessionHasNoErrors();
     $job = Job::query()->latest('id')->firstOrFail();
-    expect(array_column($job->currentPlan()->plan['facts'], 'value', 'name')['memory_bytes'])->toBe(8589934592)->and($job->machine_serial)->toBe('NF13-77120453');
+    expect(array_column($job->currentPlan()->plan['facts'], 'value', 'name')['memory_bytes'])->toBe(8589934592)
+        ->and($job->machine_serial)->toBe('NF13-77120453');
 });
 
 it('offers the last visit of a machine whose serial is known', function () {
@@ -92,7 +103,8 @@ it('keeps a fact for the model, and the lead takes it into the catalogue', funct
     $this->actingAs($this->people['evening'])->post("/learned/{$fact->id}", ['decision' => 'taken'])->assertForbidden();
     $this->actingAs($this->people['lead'])->get('/learned')->assertSee('norrel-fairlead-13')->assertSee('Into the catalogue');
     $this->post("/learned/{$fact->id}", ['decision' => 'taken'])->assertRedirect('/learned');
-    expect(CatalogueEntry::query()->where('slug', 'norrel-fairlead-13')->firstOrFail()->document['memory_bytes'])->toBe(8589934592)->and($fact->refresh()->decision)->toBe('taken');
+    expect(CatalogueEntry::query()->where('slug', 'norrel-fairlead-13')->firstOrFail()->document['memory_bytes'])->toBe(8589934592)
+        ->and($fact->refresh()->decision)->toBe('taken');
     $this->get('/learned')->assertSee('Nothing waits for you');
 });
 
@@ -103,7 +115,8 @@ it('opens every kind of job from the form', function (Goal $goal) {
     }
     $this->post('/jobs', $given)->assertSessionHasNoErrors();
     $job = Job::query()->latest('id')->firstOrFail();
-    expect($job->currentPlan()->plan['job']['goal'])->toBe($goal->value)->and($job->summary['total'])->toBeGreaterThan(4);
+    expect($job->currentPlan()->plan['job']['goal'])->toBe($goal->value)
+        ->and($job->summary['total'])->toBeGreaterThan(4);
     foreach (['', '/assessment', '/run', '/intake', '/memory', '/backup', '/keys', '/log', '/handover', '/paper'] as $page) {
         $this->get("/jobs/{$job->id}{$page}")->assertOk();
     }
@@ -120,5 +133,8 @@ it('makes a stick for any machine from one word', function () {
 it('says beside its field what a kind of job still wants', function (array $given, string $field) {
     $this->post('/jobs', $given)->assertSessionHasErrors($field);
 })->with([
-    [['machine' => 'd 13', 'goal' => 'card-swap'], 'card_new'], [['machine' => 'laptop', 'goal' => 'repair'], 'system_name'], [['machine' => 'd 13', 'goal' => 'dance'], 'goal'], [['machine' => 'd 13', 'goal' => 'card-swap', 'card_new' => 'x', 'card_watts' => 'many'], 'card_watts'],
+    [['machine' => 'd 13', 'goal' => 'card-swap'], 'card_new'],
+    [['machine' => 'laptop', 'goal' => 'repair'], 'system_name'],
+    [['machine' => 'd 13', 'goal' => 'dance'], 'goal'],
+    [['machine' => 'd 13', 'goal' => 'card-swap', 'card_new' => 'x', 'card_watts' => 'many'], 'card_watts'],
 ]);

@@ -16,7 +16,10 @@ beforeEach(function () {
 it('opens a job from a few letters of the model', function () {
     $this->post('/jobs', ['machine' => 'fair 13'])->assertRedirect();
     $job = Job::query()->firstOrFail();
-    expect($job->title)->toBe('Fairlead 13')->and($job->currentPlan()->plan['job']['image'])->toBe('Tansy Desktop 7 Dock installer')->and($job->summary['total'])->toBe(count($job->currentPlan()->plan['steps']))->and(LogEntry::query()->pluck('kind')->all())->toBe(['created']);
+    expect($job->title)->toBe('Fairlead 13')
+        ->and($job->currentPlan()->plan['job']['image'])->toBe('Tansy Desktop 7 Dock installer')
+        ->and($job->summary['total'])->toBe(count($job->currentPlan()->plan['steps']))
+        ->and(LogEntry::query()->pluck('kind')->all())->toBe(['created']);
     $this->get("/jobs/{$job->id}")->assertOk()->assertSee('Path of the job')->assertSee('Does anything on this machine have to be kept?');
 });
 
@@ -31,19 +34,29 @@ it('computes the same plan from the form as from the same brief on the command l
     unlink($file);
     expect($console)->toBe($this->get("/jobs/{$job->id}/plan.json")->getContent());
     $golden = json_decode(file_get_contents(base_path('tests/fixtures/jobs/fairlead-13.json')), true);
-    expect(json_decode($console, true)['steps'])->toHaveCount(count($golden['steps']))->and(json_decode($console, true)['layouts'])->toBe($golden['layouts']);
+    expect(json_decode($console, true)['steps'])->toHaveCount(count($golden['steps']))
+        ->and(json_decode($console, true)['layouts'])->toBe($golden['layouts']);
 });
 
 it('keeps what was typed and says which field is wrong', function (array $input, string $field, string $sentence) {
     $typed = ['machine' => 'fair 13', 'title' => 'Kept <b>title</b>', ...$input];
     $response = $this->from('/jobs/new')->post('/jobs', $typed)->assertRedirect('/jobs/new')->assertSessionHasErrors($field);
-    expect(session('errors')->first($field))->toContain($sentence)->and(Job::query()->count())->toBe(0)->and(Plan::query()->count())->toBe(0);
+    expect(session('errors')->first($field))->toContain($sentence)
+        ->and(Job::query()->count())->toBe(0)
+        ->and(Plan::query()->count())->toBe(0);
     $this->get('/jobs/new')->assertOk()->assertSee('Kept &lt;b&gt;title&lt;/b&gt;', false);
 })->with([
-    'no machine' => [['machine' => ''], 'machine', 'type a few letters'], 'unknown machine' => [['machine' => 'zeppelin'], 'machine', 'no model fits'], 'two fit' => [['machine' => 'fairlead'], 'machine', 'fits Norrel Fairlead 13 and Norrel Fairlead 15 G'],
-    'lsblk no JSON' => [['lsblk' => "NAME\nsda"], 'lsblk', 'Line 1 is not JSON'], 'lsblk of another tool' => [['lsblk' => '{"disks":[]}'], 'lsblk', 'blockdevices'], 'far too much text' => [['lsblk' => str_repeat('x', 2_000_001)], 'lsblk', 'far more than lsblk ever prints'],
-    'size no size' => [['backup_bytes' => 'heaps', 'keep' => 'some'], 'backup_bytes', 'cannot be read as a size'], 'slot' => [['slot' => '-3'], 'slot', 'whole number'], 'image unknown' => [['image' => 'nope'], 'image', 'nope'],
-    'no system named' => [['image' => 'other'], 'system_name', 'what is to be installed'], 'image without size' => [['image' => 'other', 'system_name' => 'X'], 'image_bytes', 'how large'],
+    'no machine' => [['machine' => ''], 'machine', 'type a few letters'],
+    'unknown machine' => [['machine' => 'zeppelin'], 'machine', 'no model fits'],
+    'two fit' => [['machine' => 'fairlead'], 'machine', 'fits Norrel Fairlead 13 and Norrel Fairlead 15 G'],
+    'lsblk no JSON' => [['lsblk' => "NAME\nsda"], 'lsblk', 'Line 1 is not JSON'],
+    'lsblk of another tool' => [['lsblk' => '{"disks":[]}'], 'lsblk', 'blockdevices'],
+    'far too much text' => [['lsblk' => str_repeat('x', 2_000_001)], 'lsblk', 'far more than lsblk ever prints'],
+    'size no size' => [['backup_bytes' => 'heaps', 'keep' => 'some'], 'backup_bytes', 'cannot be read as a size'],
+    'slot' => [['slot' => '-3'], 'slot', 'whole number'],
+    'image unknown' => [['image' => 'nope'], 'image', 'nope'],
+    'no system named' => [['image' => 'other'], 'system_name', 'what is to be installed'],
+    'image without size' => [['image' => 'other', 'system_name' => 'X'], 'image_bytes', 'how large'],
 ]);
 
 it('reads a hostile name as text, everywhere', function () {
@@ -60,7 +73,8 @@ it('reads a hostile name as text, everywhere', function () {
 it('takes duplicate serials, empty drives and negative sizes with a note, not a guess', function () {
     $this->post('/jobs', ['machine' => 'fair 13', 'lsblk' => json_encode(['blockdevices' => [['name' => 'sda', 'size' => 256060514304, 'type' => 'disk', 'serial' => 'SAME'], ['name' => 'sdb', 'size' => 256060514304, 'type' => 'disk', 'serial' => 'SAME'], ['name' => 'sdc', 'size' => 0, 'type' => 'disk'], ['name' => 'sdd', 'size' => -4, 'type' => 'disk']]])])->assertSessionHasNoErrors();
     $plan = Job::query()->firstOrFail()->currentPlan()->plan;
-    expect(implode("\n", $plan['notes']))->toContain('same serial')->toContain('sdc: 0 bytes')->toContain('sdd')->and($plan['verdict'])->toBe('hold');
+    expect(implode("\n", $plan['notes']))->toContain('same serial')->toContain('sdc: 0 bytes')->toContain('sdd')
+        ->and($plan['verdict'])->toBe('hold');
 });
 
 it('never shows the last four of the target\'s serial', function () {
@@ -78,7 +92,10 @@ it('computes the path again from an answer, as a new revision with the differenc
     expect($job->summary['verdict'])->toBe('hold');
     $this->followingRedirects()->post("/jobs/{$job->id}/answers", ['seen' => $job->last_entry, 'facts' => ['owner.keep' => 'nothing', 'target.serial' => 'ZX-55091', 'target.bytes' => '256060514304']])->assertOk()->assertSee('Revision 2')->assertSee('gone')->assertSee('Back up');
     $job->refresh();
-    expect($job->revision)->toBe(2)->and($job->summary['verdict'])->toBe('go')->and($job->plans()->count())->toBe(2)->and($job->plans()->where('revision', 1)->firstOrFail()->plan['verdict'])->toBe('hold');
+    expect($job->revision)->toBe(2)
+        ->and($job->summary['verdict'])->toBe('go')
+        ->and($job->plans()->count())->toBe(2)
+        ->and($job->plans()->where('revision', 1)->firstOrFail()->plan['verdict'])->toBe('hold');
     $this->get("/jobs/{$job->id}/intake")->assertOk()->assertDontSee('55091')->assertSee('ZX-5••••');
 });
 
@@ -88,7 +105,9 @@ it('keeps finished stones when the path is computed again', function () {
     ($this->act)($job, 'identify.look', 'done')->assertRedirect();
     $this->post("/jobs/{$job->id}/answers", ['seen' => $job->refresh()->last_entry, 'facts' => ['drive.encryption' => 'none']])->assertSessionHasNoErrors();
     $job->refresh();
-    expect(array_slice(array_column($job->currentPlan()->plan['steps'], 'id'), 0, 2))->toBe(['intake.take-in', 'identify.look'])->and($job->summary['done'])->toBe(2)->and($job->currentPlan()->difference['changed'][0]['what'])->toContain('what it waits for');
+    expect(array_slice(array_column($job->currentPlan()->plan['steps'], 'id'), 0, 2))->toBe(['intake.take-in', 'identify.look'])
+        ->and($job->summary['done'])->toBe(2)
+        ->and($job->currentPlan()->difference['changed'][0]['what'])->toContain('what it waits for');
 });
 
 it('refuses a bad answer and keeps everything as it was', function () {
@@ -122,7 +141,9 @@ it('stands after a power cut where its last log entry left it', function () {
     ($this->act)($job, 'identify.look', 'start');
     $kept = $job->refresh()->summary;
     $job->update(['summary' => ['lost' => true]]);
-    expect(app(App\Bridge\JobBridge::class)->summary(app(App\Bridge\JobBridge::class)->progress($job->refresh())))->toBe($kept)->and($kept['current']['id'])->toBe('identify.look')->and($kept['current']['state'])->toBe('running');
+    expect(app(App\Bridge\JobBridge::class)->summary(app(App\Bridge\JobBridge::class)->progress($job->refresh())))->toBe($kept)
+        ->and($kept['current']['id'])->toBe('identify.look')
+        ->and($kept['current']['state'])->toBe('running');
 });
 
 it('walks a handheld job to the end, holding the handover until everything is put back', function () {
@@ -143,7 +164,9 @@ it('walks a handheld job to the end, holding the handover until everything is pu
         $evidence = array_map(fn (array $wanted) => $wanted['kind'] === 'choice' ? array_key_first($wanted['options']) : ($wanted['kind'] === 'text' ? 'seen' : '80'), array_column($step['evidence'], null, 'id'));
         ($this->act)($job, $step['id'], 'done', ['evidence' => $evidence])->assertSessionHasNoErrors();
     }
-    expect($job->refresh()->status)->toBe('handed-over')->and($job->summary['done'])->toBe(count($steps))->and($job->summary['put_back'])->toBe(0);
+    expect($job->refresh()->status)->toBe('handed-over')
+        ->and($job->summary['done'])->toBe(count($steps))
+        ->and($job->summary['put_back'])->toBe(0);
     $this->get("/jobs/{$job->id}/handover")->assertDontSee('Draft')->assertSee('stays like this on purpose')->assertSee('Signed: seen');
     $this->get('/')->assertDontSee('Pocket Lantern');
     expect(json_encode(LogEntry::query()->pluck('data')))->not->toContain('77e9');
@@ -165,7 +188,8 @@ it('takes a done back for ten seconds, and keeps both entries', function () {
     ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean', 'accessories' => 'charger']]);
     $this->travel(9)->seconds();
     ($this->act)($job, 'intake.take-in', 'take-back')->assertSessionHasNoErrors();
-    expect($job->refresh()->summary['done'])->toBe(0)->and(LogEntry::query()->orderBy('id')->pluck('kind')->all())->toBe(['created', 'done', 'taken-back']);
+    expect($job->refresh()->summary['done'])->toBe(0)
+        ->and(LogEntry::query()->orderBy('id')->pluck('kind')->all())->toBe(['created', 'done', 'taken-back']);
     ($this->act)($job, 'intake.take-in', 'done', ['evidence' => ['condition' => 'clean', 'accessories' => 'charger']]);
     $this->travel(11)->seconds();
     ($this->act)($job, 'intake.take-in', 'take-back')->assertSessionHasErrors('step');

@@ -43,13 +43,15 @@ it('lets only a lead set the policy', function () {
     $this->actingAs($people['lead'])->post('/policy', [...$schools, 'scheme' => 'none'])->assertSessionHasErrors('policy.scheme');
     $this->post('/policy', $schools)->assertRedirect('/policy');
     $job = $this->jobFrom('fairlead-13', $people['lead']);
-    expect(array_column($job->currentPlan()->plan['decisions'], 'chosen', 'id'))->toMatchArray(['media.scheme' => 'MBR', 'media.stick' => 'Gull 32'])->and($job->currentPlan()->plan['defaults']['schools'])->toMatchArray($schools);
+    expect(array_column($job->currentPlan()->plan['decisions'], 'chosen', 'id'))->toMatchArray(['media.scheme' => 'MBR', 'media.stick' => 'Gull 32'])
+        ->and($job->currentPlan()->plan['defaults']['schools'])->toMatchArray($schools);
     $this->get('/policy')->assertSee('next-up');
 });
 
 it('sends headers that keep foreign scripts and frames out', function () {
     $headers = $this->get('/login')->headers;
-    expect($headers->get('Content-Security-Policy'))->toContain("default-src 'self'")->toContain("frame-ancestors 'none'")->and($headers->get('X-Content-Type-Options'))->toBe('nosniff');
+    expect($headers->get('Content-Security-Policy'))->toContain("default-src 'self'")->toContain("frame-ancestors 'none'")
+        ->and($headers->get('X-Content-Type-Options'))->toBe('nosniff');
 });
 
 it('shows a page in words for what is not there', function () {

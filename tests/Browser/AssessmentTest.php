@@ -73,7 +73,8 @@ it('answers the deciding question, marks a way as tried and sees the next gentle
     expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Start-up repair from the recovery environment');
     $this->browser()->findElement(WebDriverBy::cssSelector('.ladder .recommended button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Tried already, and it did not help.');
-    expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Take back the last update or driver')->and(Job::query()->firstOrFail()->revision)->toBe(3);
+    expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Take back the last update or driver')
+        ->and(Job::query()->firstOrFail()->revision)->toBe(3);
 });
 
 it('finds what is seen with a slash from run mode', function () {

@@ -67,7 +67,9 @@ it('swaps parts without a reload, and the back button returns', function () {
     $this->browser()->executeScript('window.stayed = true');
     $this->browser()->findElement(WebDriverBy::cssSelector('[data-place=f]'))->click();
     $this->see('Driver packages');
-    expect($this->browser()->executeScript('return window.stayed === true'))->toBeTrue()->and($this->path())->toBe('/shelf')->and($this->browser()->getTitle())->toBe('Shelf · Cobblestone');
+    expect($this->browser()->executeScript('return window.stayed === true'))->toBeTrue()
+        ->and($this->path())->toBe('/shelf')
+        ->and($this->browser()->getTitle())->toBe('Shelf · Cobblestone');
     $this->browser()->navigate()->back();
     $this->see('open jobs');
     expect($this->path())->toBe('/');
@@ -88,7 +90,8 @@ it('works as plain pages without any script', function () {
     $this->visit("/jobs/{$job->id}/run");
     $this->browser()->findElement(WebDriverBy::cssSelector('button.walk'))->click();
     usleep(800_000);
-    expect($job->refresh()->summary['away'][0]['title'])->toBe('Back up')->and($this->browser()->findElement(WebDriverBy::cssSelector('.stone-card h1'))->getText())->toBe('Lay out tools');
+    expect($job->refresh()->summary['away'][0]['title'])->toBe('Back up')
+        ->and($this->browser()->findElement(WebDriverBy::cssSelector('.stone-card h1'))->getText())->toBe('Lay out tools');
 });
 
 it('tells the second of two people what the first did', function () {

@@ -96,7 +96,8 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     usleep(1_000_000);
     $this->press(' ');
     usleep(300_000);
-    expect(LogEntry::query()->where('step', 'target.erase')->count())->toBe(0)->and($this->text())->toContain('You can read this ahead');
+    expect(LogEntry::query()->where('step', 'target.erase')->count())->toBe(0)
+        ->and($this->text())->toContain('You can read this ahead');
 
     // The copy is done; a first proof is refused beside its field and what was typed is kept; the second opens the gate.
     $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
@@ -161,7 +162,10 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
         $this->browser()->wait(8, 60)->until(fn () => LogEntry::query()->where('kind', 'done')->where('step', $current['id'])->exists());
     }
     $job = Job::query()->firstOrFail();
-    expect($job->status)->toBe('handed-over')->and($problem)->toBeTrue()->and(LogEntry::query()->whereIn('kind', ['problem', 'retry'])->count())->toBe(2)->and(LogEntry::query()->where('kind', 'confirmed')->count())->toBe(2);
+    expect($job->status)->toBe('handed-over')
+        ->and($problem)->toBeTrue()
+        ->and(LogEntry::query()->whereIn('kind', ['problem', 'retry'])->count())->toBe(2)
+        ->and(LogEntry::query()->where('kind', 'confirmed')->count())->toBe(2);
 
     // The sheet an owner can read, without the frame when printed.
     $this->visit("/jobs/{$job->id}/handover");
@@ -183,5 +187,7 @@ it('reaches the first action on a known model within 15 keystrokes', function ()
     $this->see('stone 1 of');
     $this->press($keys[7]);
     $this->see('expected');
-    expect(LogEntry::query()->orderByDesc('id')->value('kind'))->toBe('started')->and(Job::query()->firstOrFail()->currentPlan()->plan['job']['model'])->toBe('norrel-fairlead-13')->and(count($keys))->toBeLessThanOrEqual(15);
+    expect(LogEntry::query()->orderByDesc('id')->value('kind'))->toBe('started')
+        ->and(Job::query()->firstOrFail()->currentPlan()->plan['job']['model'])->toBe('norrel-fairlead-13')
+        ->and(count($keys))->toBeLessThanOrEqual(15);
 });

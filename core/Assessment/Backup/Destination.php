@@ -13,7 +13,7 @@ use Cobblestone\Storage\Fat32Geometry;
 /** Whether a backup fits where it is copied to: room with its margin, another drive, file size and names (rule A6). */
 final class Destination
 {
-    /** Largest single file, and characters that names may not hold, by file system (FAT: Microsoft EFI FAT32 specification; exFAT and NTFS: the same set). */
+    /** Largest single file, and characters that names may not hold, by file system (the same set for FAT, exFAT and NTFS). */
     private const NAMES = '"*:<>?|\\';
 
     private const STRICT = ['fat32', 'exfat', 'ntfs'];

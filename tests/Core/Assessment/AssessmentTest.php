@@ -27,13 +27,19 @@ it('says which part of the proof is missing', function (array $change, string $f
         expect($e->field)->toBe($field)->and($e->getMessage())->toContain($sentence);
     }
 })->with([
-    [['files_copy' => '11839'], 'files_copy', 'The copy has 11839 files, the original folders 11840'], [['bytes_copy' => '24117247999'], 'bytes_copy', 'differ by 1 bytes'], [['checksums' => 'differ'], 'checksums', 'all checksums are equal'], [['checksums' => 'not-made'], 'checksums', 'equal'],
-    [['samples' => '2'], 'samples', 'at least 3'], [['files_source' => '0', 'files_copy' => '0'], 'files_source', 'no files proves nothing'],
+    [['files_copy' => '11839'], 'files_copy', 'The copy has 11839 files, the original folders 11840'],
+    [['bytes_copy' => '24117247999'], 'bytes_copy', 'differ by 1 bytes'],
+    [['checksums' => 'differ'], 'checksums', 'all checksums are equal'],
+    [['checksums' => 'not-made'], 'checksums', 'equal'],
+    [['samples' => '2'], 'samples', 'at least 3'],
+    [['files_source' => '0', 'files_copy' => '0'], 'files_source', 'no files proves nothing'],
 ]);
 
 it('gates both the firmware and the erasing while a chip-bound drive has something to keep', function () {
     $plan = Demo::plan('fairlead-13');
-    expect($plan->step('firmware.set')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.check-backup')->and($plan->step('target.erase')?->before)->toContain(Fact::BACKUP_DETACHED);
+    expect($plan->step('firmware.set')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)
+        ->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.check-backup')
+        ->and($plan->step('target.erase')?->before)->toContain(Fact::BACKUP_DETACHED);
 });
 
 it('leaves the firmware free where its change cannot lock anything', function (string $state) {
@@ -43,26 +49,39 @@ it('leaves the firmware free where its change cannot lock anything', function (s
 
 it('asks how the drive is protected only where the answer decides something', function () {
     $asks = fn (Plan $plan) => in_array('drive.encryption', array_map(fn ($question) => $question->fact, $plan->questions), true);
-    expect($asks(Demo::plan('capstan-t3')))->toBeTrue()->and($asks(Demo::plan('fairlead-13')))->toBeFalse()->and($asks(Demo::plan('pocket-lantern')))->toBeFalse()
-        ->and(decision(Demo::plan('fairlead-13'), 'assess.encryption')->chosen)->toContain('nothing to decrypt')->and(decision(Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'none']]]), 'assess.encryption')->chosen)->toBe('none');
+    expect($asks(Demo::plan('capstan-t3')))->toBeTrue()
+        ->and($asks(Demo::plan('fairlead-13')))->toBeFalse()
+        ->and($asks(Demo::plan('pocket-lantern')))->toBeFalse()
+        ->and(decision(Demo::plan('fairlead-13'), 'assess.encryption')->chosen)->toContain('nothing to decrypt')
+        ->and(decision(Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'none']]]), 'assess.encryption')->chosen)->toBe('none');
 });
 
 it('has no backup gate for a blank drive', function () {
     $blank = json_encode(['blockdevices' => [['name' => 'nvme0n1', 'size' => 256060514304, 'type' => 'disk', 'serial' => 'BLANK-1', 'pttype' => null], ['name' => 'sda', 'size' => 9, 'type' => 'disk', 'rm' => true, 'pttype' => 'dos']]]);
     $plan = Demo::plan('fairlead-13', ['machine' => ['lsblk' => $blank, 'facts' => []]]);
-    expect($plan->step('target.erase')?->gates)->toBe([])->and($plan->step('protect.back-up'))->toBeNull()->and($plan->step('target.erase')?->confirmation?->loses)->toBe('nothing: the drive is blank')->and($plan->verdict()->value)->toBe('go')->and($plan->questions)->toBe([]);
+    expect($plan->step('target.erase')?->gates)->toBe([])
+        ->and($plan->step('protect.back-up'))->toBeNull()
+        ->and($plan->step('target.erase')?->confirmation?->loses)->toBe('nothing: the drive is blank')
+        ->and($plan->verdict()->value)->toBe('go')
+        ->and($plan->questions)->toBe([]);
 });
 
 it('opens the gate by the owner\'s word where nothing is kept', function () {
     $plan = Demo::plan('pocket-lantern');
-    expect($plan->step('protect.back-up'))->toBeNull()->and($plan->step('protect.owner-word')?->after)->toContain(Fact::BACKUP_SETTLED)->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.owner-word')->and($plan->step('target.erase')?->gates[0]->waivableBy)->toBe([]);
+    expect($plan->step('protect.back-up'))->toBeNull()
+        ->and($plan->step('protect.owner-word')?->after)->toContain(Fact::BACKUP_SETTLED)
+        ->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.owner-word')
+        ->and($plan->step('target.erase')?->gates[0]->waivableBy)->toBe([]);
 });
 
 it('stops where the backup does not fit or would go onto the erased drive', function () {
     $short = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Small', 'free_bytes' => 26_528_972_799]]]);
     $fits = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Small', 'free_bytes' => 26_528_972_800]]]);
     $same = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Itself', 'serial' => 'SM3-2207-88415D']]]);
-    expect($short->verdict()->value)->toBe('stop')->and($short->blockers[0])->toContain('short by 1 B')->and($fits->blockers)->toBe([])->and($same->blockers[0])->toContain('is the drive that is erased');
+    expect($short->verdict()->value)->toBe('stop')
+        ->and($short->blockers[0])->toContain('short by 1 B')
+        ->and($fits->blockers)->toBe([])
+        ->and($same->blockers[0])->toContain('is the drive that is erased');
 });
 
 it('times the copy at the slower end plus the files', function () {
@@ -81,7 +100,9 @@ it('counts the used part of the drive where no size is given, and says so where 
 it('asks for the key of an encrypted drive that stays', function () {
     $brief = Demo::brief('capstan-t3');
     $plan = Demo::plan('capstan-t3', ['machine' => ['lsblk' => str_replace('"fstype": "ext4",'."\n".'          "label": "Timetables",', '"fstype": "crypto_LUKS",'."\n".'          "label": "Timetables",', $brief['machine']['lsblk'])]]);
-    expect($plan->step('protect.key-sda')?->evidence[0]->id)->toBe('key_kept')->and($plan->step('target.erase')?->before)->toContain('encryption.key-sda')->and($plan->step('protect.key-sdb'))->toBeNull();
+    expect($plan->step('protect.key-sda')?->evidence[0]->id)->toBe('key_kept')
+        ->and($plan->step('target.erase')?->before)->toContain('encryption.key-sda')
+        ->and($plan->step('protect.key-sdb'))->toBeNull();
 });
 
 it('holds hard floors against the machine only where they are known', function (array $facts, string $sentence) {
@@ -92,20 +113,28 @@ it('holds hard floors against the machine only where they are known', function (
 it('takes memory and drive that just meet the floor', function () {
     $disk = fn (int $bytes) => (string) json_encode(['blockdevices' => [['name' => 'sda', 'size' => $bytes, 'type' => 'disk', 'serial' => 'S-1234', 'pttype' => 'gpt', 'children' => [['name' => 'sda1', 'size' => 5, 'fstype' => 'ext4']]]]]);
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['memory_bytes' => 4_294_967_296], 'lsblk' => $disk(64_000_000_000)]]);
-    expect($plan->blockers)->toBe([])->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs Drive: 64.0 GB; this machine: 64.0 GB (reading of the drive). Short by 1 B');
+    expect($plan->blockers)->toBe([])
+        ->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs Drive: 64.0 GB; this machine: 64.0 GB (reading of the drive). Short by 1 B');
 });
 
 it('minds what a destination\'s file system holds', function () {
     $to = fn (array $destination, array $more = []) => Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Bollard', ...$destination], ...$more]]);
     expect($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_296])->blockers[0])->toContain('FAT32, which holds no file over 4 294 967 295 bytes; the largest has 4 294 967 296 B')
-        ->and($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_295])->blockers)->toBe([])->and($to(['file_system' => 'ext4'], ['largest_bytes' => '9 GB'])->blockers)->toBe([])->and($to([], ['largest_bytes' => '9 GB'])->blockers)->toBe([])
-        ->and($to(['file_system' => 'fat32'])->step('protect.back-up')?->cautions)->toHaveCount(3)->and($to(['file_system' => 'exfat'])->step('protect.back-up')?->cautions[1])->toContain('"*:<>?|\\')->and($to(['file_system' => 'ext4'])->step('protect.back-up')?->cautions)->toHaveCount(1)->and($to(['file_system' => 'fat32'], ['largest_bytes' => 5])->step('protect.back-up')?->cautions)->toHaveCount(2);
+        ->and($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_295])->blockers)->toBe([])
+        ->and($to(['file_system' => 'ext4'], ['largest_bytes' => '9 GB'])->blockers)->toBe([])
+        ->and($to([], ['largest_bytes' => '9 GB'])->blockers)->toBe([])
+        ->and($to(['file_system' => 'fat32'])->step('protect.back-up')?->cautions)->toHaveCount(3)
+        ->and($to(['file_system' => 'exfat'])->step('protect.back-up')?->cautions[1])->toContain('"*:<>?|\\')
+        ->and($to(['file_system' => 'ext4'])->step('protect.back-up')?->cautions)->toHaveCount(1)
+        ->and($to(['file_system' => 'fat32'], ['largest_bytes' => 5])->step('protect.back-up')?->cautions)->toHaveCount(2);
     expect(fn () => $to([], ['largest_bytes' => 'big']))->toThrow(BriefFault::class, 'backup.largest_bytes');
 });
 
 it('lists what of the owner\'s is not copied, and has it said aloud', function () {
     $plan = Demo::plan('fairlead-13', ['backup' => ['seen_folders' => ['crew papers', 'music', 'rota'], 'excluded' => ['online-only pictures']]]);
-    expect($plan->assessment['backup']['not_covered'])->toBe(['music', 'online-only pictures'])->and($plan->step('protect.owner-word')?->instructions[2])->toBe('Say aloud what is not copied: music; online-only pictures.')->and(Demo::plan('fairlead-13')->step('protect.owner-word')?->instructions)->toHaveCount(2);
+    expect($plan->assessment['backup']['not_covered'])->toBe(['music', 'online-only pictures'])
+        ->and($plan->step('protect.owner-word')?->instructions[2])->toBe('Say aloud what is not copied: music; online-only pictures.')
+        ->and(Demo::plan('fairlead-13')->step('protect.owner-word')?->instructions)->toHaveCount(2);
     $brief = Demo::brief('fairlead-13');
     $locked = Demo::plan('fairlead-13', ['machine' => ['lsblk' => preg_replace('/"ntfs"(,\s+"label": "Old system")/', '"crypto_LUKS"$1', $brief['machine']['lsblk'])]]);
     expect($locked->assessment['backup']['not_covered'][0])->toContain('Old system: an encrypted volume');
@@ -113,5 +142,7 @@ it('lists what of the owner\'s is not copied, and has it said aloud', function (
 
 it('copies from a live system where the old one does not start', function () {
     $starts = fn (array $facts) => Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'none', ...$facts]]])->step('protect.back-up')?->instructions[0];
-    expect($starts([]))->toContain('running old system')->and($starts(['old_system.starts' => 'no']))->toContain('Start a live system')->and($starts(['symptom.starts' => 'recovery']))->toContain('Start a live system');
+    expect($starts([]))->toContain('running old system')
+        ->and($starts(['old_system.starts' => 'no']))->toContain('Start a live system')
+        ->and($starts(['symptom.starts' => 'recovery']))->toContain('Start a live system');
 });

@@ -16,7 +16,9 @@ function nvme(array $figures): HealthReading
 
 it('grades a spinning drive by its marks', function (array $readings, string $grade, string $fact) {
     $health = DriveHealth::judge($readings, Demo::catalogue()->healthRules());
-    expect($health->grade->value)->toBe($grade)->and($health->facts[0])->toContain($fact)->and($health->readings)->toBe(count($readings));
+    expect($health->grade->value)->toBe($grade)
+        ->and($health->facts[0])->toContain($fact)
+        ->and($health->readings)->toBe(count($readings));
 })->with([
     'clean' => [[ata([5 => 0, 197 => 0, 198 => 0, 187 => 0, 199 => 0])], 'good', 'passed" proves nothing'],
     'clean, without the drive\'s word' => [[ata([5 => 0], passed: null)], 'good', 'None of its figures is past its mark.'],
@@ -37,8 +39,13 @@ it('grades an NVMe drive by its marks', function (array $figures, string $grade,
     $health = DriveHealth::judge([nvme($figures)], Demo::catalogue()->healthRules());
     expect($health->grade->value)->toBe($grade)->and($health->facts[0])->toContain($fact);
 })->with([
-    [['critical_warning' => 0, 'percentage_used' => 89, 'media_errors' => 0], 'good', 'None of its figures'], [['critical_warning' => 4], 'replace', 'warning of its own'], [['media_errors' => 1], 'replace', 'Media errors: 1'],
-    [['available_spare' => 9], 'replace', 'Spare blocks in percent: 9'], [['available_spare' => 10], 'good', 'None'], [['percentage_used' => 90], 'watch', 'Life used in percent: 90'], [['percentage_used' => 99], 'watch', 'Near the end'],
+    [['critical_warning' => 0, 'percentage_used' => 89, 'media_errors' => 0], 'good', 'None of its figures'],
+    [['critical_warning' => 4], 'replace', 'warning of its own'],
+    [['media_errors' => 1], 'replace', 'Media errors: 1'],
+    [['available_spare' => 9], 'replace', 'Spare blocks in percent: 9'],
+    [['available_spare' => 10], 'good', 'None'],
+    [['percentage_used' => 90], 'watch', 'Life used in percent: 90'],
+    [['percentage_used' => 99], 'watch', 'Near the end'],
     [['percentage_used' => 100], 'replace', 'past the life'], [['percentage_used' => 255], 'replace', '255'],
 ]);
 
@@ -49,14 +56,18 @@ it('calls no figures unknown, not healthy', function () {
 
 it('puts the most urgent drive first and keeps drives apart', function () {
     $all = DriveHealth::all([ata([5 => 0]), ata([5 => 0, 197 => 4], serial: 'KB-2'), ata([5 => 2], serial: 'KB-3')], Demo::catalogue()->healthRules());
-    expect(array_map(fn ($drive) => "{$drive->serial} {$drive->grade->value}", $all))->toBe(['KB-2 replace', 'KB-3 watch', 'KB-1 good'])->and($all[0]->toArray()['facts'][0])->toContain('4');
+    expect(array_map(fn ($drive) => "{$drive->serial} {$drive->grade->value}", $all))->toBe(['KB-2 replace', 'KB-3 watch', 'KB-1 good'])
+        ->and($all[0]->toArray()['facts'][0])->toContain('4');
 });
 
 $failing = ['readings' => [['tool' => 'smartctl', 'origin' => 'x', 'health' => [['serial' => 'SM3-2207-88415D', 'model' => 'Saltmarsh NV-3', 'kind' => 'nvme', 'figures' => ['media_errors' => 3], 'passed' => true]]]]];
 
 it('installs on no failing drive and rescues first', function () use ($failing) {
     $plan = Demo::plan('fairlead-13', ['machine' => $failing]);
-    expect($plan->verdict()->value)->toBe('stop')->and($plan->blockers[0])->toContain('is failing')->toContain('swap the drive')->and($plan->step('protect.back-up')?->title)->toBe('Rescue the data')->and($plan->step('protect.back-up')?->cautions[0])->toContain('nothing else is written to it');
+    expect($plan->verdict()->value)->toBe('stop')
+        ->and($plan->blockers[0])->toContain('is failing')->toContain('swap the drive')
+        ->and($plan->step('protect.back-up')?->title)->toBe('Rescue the data')
+        ->and($plan->step('protect.back-up')?->cautions[0])->toContain('nothing else is written to it');
 });
 
 it('says nothing about the target by another drive\'s figures', function () use ($failing) {

@@ -38,15 +38,27 @@ it('takes every protection, binding and intent to its branch', function (Protect
 
 it('knows which change brings up the prompt of which binding', function () {
     $asks = fn (Binding $binding) => array_map(fn (Trigger $trigger) => $trigger->value, array_values(array_filter(Trigger::cases(), fn (Trigger $trigger) => $trigger->bites($binding))));
-    expect($asks(Binding::Keys))->toBe(['secure-boot-state', 'keys', 'revocations', 'chip-off-or-cleared', 'board-swap', 'drive-moved'])->and($asks(Binding::Measured))->toHaveCount(10)->and($asks(Binding::Unknown))->toHaveCount(10);
-    expect(Trigger::ofSetting('secure_boot'))->toBe(Trigger::SecureBootState)->and(Trigger::ofSetting('third_party_signer'))->toBe(Trigger::Keys)->and(Trigger::ofSetting('boot_order'))->toBe(Trigger::BootOrder)->and(Trigger::ofSetting('security_chip'))->toBe(Trigger::ChipOffOrCleared)->and(Trigger::ofSetting('memory_profile'))->toBeNull();
+    expect($asks(Binding::Keys))->toBe(['secure-boot-state', 'keys', 'revocations', 'chip-off-or-cleared', 'board-swap', 'drive-moved'])
+        ->and($asks(Binding::Measured))->toHaveCount(10)
+        ->and($asks(Binding::Unknown))->toHaveCount(10);
+    expect(Trigger::ofSetting('secure_boot'))->toBe(Trigger::SecureBootState)
+        ->and(Trigger::ofSetting('third_party_signer'))->toBe(Trigger::Keys)
+        ->and(Trigger::ofSetting('boot_order'))->toBe(Trigger::BootOrder)
+        ->and(Trigger::ofSetting('security_chip'))->toBe(Trigger::ChipOffOrCleared)
+        ->and(Trigger::ofSetting('memory_profile'))->toBeNull();
 });
 
 it('advises at the prompt: put back first, then the key, then the stick, and never clear the chip', function () {
     $lines = RecoveryPrompt::advice([Trigger::SecureBootState], true);
-    expect($lines)->toHaveCount(4)->and($lines[0])->toContain('Put back first what was changed (Secure Boot is switched)')->and($lines[1])->toContain('the owner types the recovery key')->and($lines[2])->toContain('power off and choose the stick')->and($lines[3])->toContain('Never accept an offer to clear');
+    expect($lines)->toHaveCount(4)
+        ->and($lines[0])->toContain('Put back first what was changed (Secure Boot is switched)')
+        ->and($lines[1])->toContain('the owner types the recovery key')
+        ->and($lines[2])->toContain('power off and choose the stick')
+        ->and($lines[3])->toContain('Never accept an offer to clear');
     $updated = RecoveryPrompt::advice([Trigger::FirmwareVersion], false);
-    expect($updated)->toHaveCount(3)->and($updated[0])->toBe('An updated firmware cannot be put back for this.')->and(implode(' ', $updated))->not->toContain('Put back first')->not->toContain('Wiping is agreed');
+    expect($updated)->toHaveCount(3)
+        ->and($updated[0])->toBe('An updated firmware cannot be put back for this.')
+        ->and(implode(' ', $updated))->not->toContain('Put back first')->not->toContain('Wiping is agreed');
 });
 
 $firmware = fn (array $facts): Plan => Demo::plan('firmware-update', ['machine' => ['facts' => ['firmware.version' => '1.08', ...$facts]]]);
@@ -54,19 +66,26 @@ $firmware = fn (array $facts): Plan => Demo::plan('firmware-update', ['machine' 
 it('has the key in hand, suspends over the planned restarts and resumes as a put-back', function () use ($firmware) {
     $plan = $firmware(['drive.encryption' => 'chip', 'encryption.key' => 'yes']);
     $ids = array_map(fn ($step) => $step->id, $plan->steps);
-    expect(array_search('protect.recovery-key', $ids, true))->toBeLessThan(array_search('protect.suspend', $ids, true))->and(array_search('protect.suspend', $ids, true))->toBeLessThan(array_search('firmware.write-0', $ids, true))
-        ->and($plan->step('protect.suspend')?->instructions[0])->toContain('at least 3 restarts')->and($plan->step('protect.suspend')?->opens[0]->closedBy)->toBe('put-back.resume')
-        ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(Fact::putBack('protection-suspended'))->and($plan->verdict()->value)->toBe('go');
+    expect(array_search('protect.recovery-key', $ids, true))->toBeLessThan(array_search('protect.suspend', $ids, true))
+        ->and(array_search('protect.suspend', $ids, true))->toBeLessThan(array_search('firmware.write-0', $ids, true))
+        ->and($plan->step('protect.suspend')?->instructions[0])->toContain('at least 3 restarts')
+        ->and($plan->step('protect.suspend')?->opens[0]->closedBy)->toBe('put-back.resume')
+        ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(Fact::putBack('protection-suspended'))
+        ->and($plan->verdict()->value)->toBe('go');
 });
 
 it('suspends nothing where nothing can ask', function (array $facts) use ($firmware) {
     $plan = $firmware($facts);
-    expect($plan->step('protect.suspend'))->toBeNull()->and($plan->initial)->toContain(Fact::ENCRYPTION_SETTLED)->and($plan->verdict()->value)->toBe('go');
+    expect($plan->step('protect.suspend'))->toBeNull()
+        ->and($plan->initial)->toContain(Fact::ENCRYPTION_SETTLED)
+        ->and($plan->verdict()->value)->toBe('go');
 })->with([[['drive.encryption' => 'none']], [['drive.encryption' => 'key-in-clear']], [['drive.encryption' => 'passphrase']], [['drive.encryption' => 'chip', 'encryption.binding' => 'keys']]]);
 
 it('asks, and keeps the gate shut, while nobody knows how the drive is protected', function () use ($firmware) {
     $plan = $firmware([]);
-    expect($plan->verdict()->value)->toBe('hold')->and($plan->questions[0]->fact)->toBe('drive.encryption')->and($plan->step('firmware.write-0')?->gates[0]->fact)->toBe(Fact::answered('drive.encryption'));
+    expect($plan->verdict()->value)->toBe('hold')
+        ->and($plan->questions[0]->fact)->toBe('drive.encryption')
+        ->and($plan->step('firmware.write-0')?->gates[0]->fact)->toBe(Fact::answered('drive.encryption'));
 });
 
 it('asks for the key before it suspends, and for the binding last', function () use ($firmware) {
@@ -82,13 +101,19 @@ it('stops where nobody has the key', function () use ($firmware) {
 
 it('decrypts a drive that moves only where its key is missing, and by the clock of its bytes', function () {
     $swap = fn (string $key) => Demo::plan('drive-swap', ['machine' => ['readings' => [], 'facts' => ['drive.encryption' => 'chip', 'encryption.key' => $key, 'target.serial' => 'N-1', 'target.bytes' => 512110190592]]]);
-    expect($swap('yes')->step('protect.decrypt'))->toBeNull()->and($swap('yes')->step('install.carry-over')?->instructions[1])->toContain('It asks for its key');
+    expect($swap('yes')->step('protect.decrypt'))->toBeNull()
+        ->and($swap('yes')->step('install.carry-over')?->instructions[1])->toContain('It asks for its key');
     $step = $swap('no')->step('protect.decrypt');
-    expect($step?->time->likely->seconds)->toBe((int) ceil(256_060_514_304 / 60_000_000))->and($step?->evidence[0]->least)->toBe(100)->and($step?->instructions[1])->toContain('"Protection off" comes long before')->and($swap('no')->step('hardware.swap-drive')?->before)->toContain(Fact::DECRYPTED);
+    expect($step?->time->likely->seconds)->toBe((int) ceil(256_060_514_304 / 60_000_000))
+        ->and($step?->evidence[0]->least)->toBe(100)
+        ->and($step?->instructions[1])->toContain('"Protection off" comes long before')
+        ->and($swap('no')->step('hardware.swap-drive')?->before)->toContain(Fact::DECRYPTED);
 });
 
 it('says of every volume what would ask, and shows no advice where nothing can', function () {
     $chip = Demo::plan('firmware-update')->assessment['encryption'];
-    expect($chip['triggers'])->toBe([['what' => 'the firmware is updated', 'asks' => true]])->and($chip['at_the_prompt'])->toHaveCount(3)->and($chip['branch'])->toBe('suspend-and-resume');
+    expect($chip['triggers'])->toBe([['what' => 'the firmware is updated', 'asks' => true]])
+        ->and($chip['at_the_prompt'])->toHaveCount(3)
+        ->and($chip['branch'])->toBe('suspend-and-resume');
     expect(Demo::plan('upgrade')->assessment['encryption'])->toMatchArray(['protection' => 'none', 'at_the_prompt' => [], 'triggers' => [['what' => 'the loader changes', 'asks' => false]]]);
 });

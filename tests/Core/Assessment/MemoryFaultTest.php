@@ -83,10 +83,15 @@ it('goes back to standard speed first, and never says bad module while a faster 
     $bench = MemoryBench::of(['M1' => 8, 'M2' => 8], ['A', 'B']);
     $errors = [new MemoryTest(['M1' => 'A', 'M2' => 'B'], true, 4, MemoryTest::ERRORS), new MemoryTest(['M1' => 'A'], true, 4, MemoryTest::ERRORS), new MemoryTest(['M2' => 'A'], true, 4, MemoryTest::CLEAN), new MemoryTest(['M1' => 'B'], true, 4, MemoryTest::ERRORS)];
     $finder = MemoryFaultFinder::of($bench, $errors, true);
-    expect($finder->verdict()->isSettled())->toBeFalse()->and($finder->verdict()->sentence)->toBe('Only tests at standard speed count against a module; none was made yet.')->and($finder->verdict()->trusted)->toBeFalse()
-        ->and($finder->next()?->placed)->toBe(['M1' => 'A', 'M2' => 'B'])->and($finder->next()?->sentence)->toStartWith('Set memory to standard speed first');
+    expect($finder->verdict()->isSettled())->toBeFalse()
+        ->and($finder->verdict()->sentence)->toBe('Only tests at standard speed count against a module; none was made yet.')
+        ->and($finder->verdict()->trusted)->toBeFalse()
+        ->and($finder->next()?->placed)->toBe(['M1' => 'A', 'M2' => 'B'])
+        ->and($finder->next()?->sentence)->toStartWith('Set memory to standard speed first');
     $vanished = MemoryFaultFinder::of($bench, [$errors[0], new MemoryTest(['M1' => 'A', 'M2' => 'B'], false, 2, MemoryTest::CLEAN), new MemoryTest(['M1' => 'A', 'M2' => 'B'], false, 2, MemoryTest::CLEAN)], true)->verdict();
-    expect($vanished->fault?->kind)->toBe(MemoryFault::PROFILE)->and($vanished->sentence)->toStartWith('The faster profile is unstable, with 9')->toContain('No module is bad')->and($vanished->trusted)->toBeTrue();
+    expect($vanished->fault?->kind)->toBe(MemoryFault::PROFILE)
+        ->and($vanished->sentence)->toStartWith('The faster profile is unstable, with 9')->toContain('No module is bad')
+        ->and($vanished->trusted)->toBeTrue();
 });
 
 it('does not convict a module by tests with the profile on, even once something passed at standard speed', function () {
@@ -98,19 +103,25 @@ it('does not convict a module by tests with the profile on, even once something 
 it('blames the board where memory is soldered', function () {
     $bench = MemoryBench::of(['soldered' => 16], ['on board'], soldered: true);
     $verdict = MemoryFaultFinder::of($bench, [new MemoryTest(['soldered' => 'on board'], false, 2, MemoryTest::ERRORS)], false)->verdict();
-    expect($verdict->fault?->kind)->toBe(MemoryFault::BOARD)->and($verdict->sentence)->toContain('The memory is soldered: the board is bad')->and($verdict->trusted)->toBeFalse();
+    expect($verdict->fault?->kind)->toBe(MemoryFault::BOARD)
+        ->and($verdict->sentence)->toContain('The memory is soldered: the board is bad')
+        ->and($verdict->trusted)->toBeFalse();
 });
 
 it('does not convict a module that failed in one slot only', function () {
     $bench = MemoryBench::of(['M1' => 8, 'M2' => 8], ['A', 'B']);
     $tests = [new MemoryTest(['M1' => 'A'], false, 2, MemoryTest::ERRORS), new MemoryTest(['M2' => 'A'], false, 2, MemoryTest::CLEAN)];
     $verdict = MemoryFaultFinder::of($bench, $tests, false)->verdict();
-    expect($verdict->isSettled())->toBeFalse()->and($verdict->suspects[0]['title'])->toBe('module M1')->and($verdict->sentence)->toStartWith('Not settled. Still possible: module M1');
+    expect($verdict->isSettled())->toBeFalse()
+        ->and($verdict->suspects[0]['title'])->toBe('module M1')
+        ->and($verdict->sentence)->toStartWith('Not settled. Still possible: module M1');
     $module = MemoryFaultFinder::of($bench, [...$tests, new MemoryTest(['M1' => 'B'], false, 2, MemoryTest::ERRORS)], false)->verdict();
     $pair = MemoryFaultFinder::of($bench, [...$tests, new MemoryTest(['M1' => 'B'], false, 2, MemoryTest::CLEAN), new MemoryTest(['M2' => 'A'], false, 2, MemoryTest::CLEAN)], false)->verdict();
     expect($pair->isSettled())->toBeFalse()->and($pair->suspects[0]['title'])->toBe('module M1 in slot A together');
     $pair = MemoryFaultFinder::of($bench, [...$tests, new MemoryTest(['M1' => 'B'], false, 3, MemoryTest::CLEAN), new MemoryTest(['M2' => 'A'], false, 3, MemoryTest::CLEAN)], false)->verdict();
-    expect($module->sentence)->toBe('Module M1 is bad, with 99 % confidence.')->and($pair->fault?->title())->toBe('module M1 in slot A together')->and($pair->trusted)->toBeFalse();
+    expect($module->sentence)->toBe('Module M1 is bad, with 99 % confidence.')
+        ->and($pair->fault?->title())->toBe('module M1 in slot A together')
+        ->and($pair->trusted)->toBeFalse();
 });
 
 it('takes a machine that does not start for a failed test', function () {
@@ -124,25 +135,37 @@ it('keeps to the slots that may be filled together', function () {
     foreach ($bench->placements() as $placed) {
         expect($bench->allows($placed))->toBeTrue();
     }
-    expect($bench->placements())->toHaveCount(4)->and(MemoryFaultFinder::of($bench, [], false)->wholeSet())->toHaveCount(2)->toContain('A2')->toContain('B2');
+    expect($bench->placements())->toHaveCount(4)
+        ->and(MemoryFaultFinder::of($bench, [], false)->wholeSet())->toHaveCount(2)->toContain('A2')->toContain('B2');
 });
 
 it('trusts memory nobody had errors on, and counts time by size, passes and swapping', function () {
     $bench = MemoryBench::of(['M1' => 8, 'M2' => 16], ['A', 'B'], spare: 4);
     $finder = MemoryFaultFinder::of($bench, [], false);
-    expect($finder->verdict()->trusted)->toBeTrue()->and($finder->verdict()->sentence)->toBe('Nothing is tested yet.')->and($finder->minutes(['M1' => 'A', 'M2' => 'B']))->toBe(72.0)->and($finder->minutes(['M1' => 'B']))->toBe(29.0)->and($finder->minutes([MemoryBench::SPARE => 'A']))->toBe(17.0);
+    expect($finder->verdict()->trusted)->toBeTrue()
+        ->and($finder->verdict()->sentence)->toBe('Nothing is tested yet.')
+        ->and($finder->minutes(['M1' => 'A', 'M2' => 'B']))->toBe(72.0)
+        ->and($finder->minutes(['M1' => 'B']))->toBe(29.0)
+        ->and($finder->minutes([MemoryBench::SPARE => 'A']))->toBe(17.0);
 });
 
 it('needs more certainty to acquit than to convict', function () {
     $bench = MemoryBench::of(['M1' => 8], ['A']);
     $once = MemoryFaultFinder::of($bench, [new MemoryTest(['M1' => 'A'], false, 1, MemoryTest::CLEAN)], false);
     $twice = MemoryFaultFinder::of($bench, [new MemoryTest(['M1' => 'A'], false, 1, MemoryTest::CLEAN), new MemoryTest(['M1' => 'A'], false, 2, MemoryTest::CLEAN)], false);
-    expect($once->verdict()->isSettled())->toBeFalse()->and($once->next())->not->toBeNull()->and($twice->verdict()->sentence)->toBe('Not memory, with 99 % confidence.')->and($twice->next())->toBeNull();
+    expect($once->verdict()->isSettled())->toBeFalse()
+        ->and($once->next())->not->toBeNull()
+        ->and($twice->verdict()->sentence)->toBe('Not memory, with 99 % confidence.')
+        ->and($twice->next())->toBeNull();
 });
 
 it('refuses a sheet that cannot be', function (Closure $make, string $sentence) {
     expect($make)->toThrow(InvalidArgumentException::class, $sentence);
 })->with([
-    [fn () => MemoryBench::of([], ['A']), '1 to 8 modules'], [fn () => MemoryBench::of(['M1' => 8, 'M2' => 8], ['A']), 'at least as many slots'], [fn () => MemoryBench::of(['M1' => 8], ['A', 'A']), 'Name every slot once'],
-    [fn () => MemoryBench::of(['M1' => 0], ['A']), 'whole GiB'], [fn () => MemoryBench::of(['M1' => 8], ['A'], [['Z']]), 'names a slot that is not there'], [fn () => MemoryBench::of(['bench module' => 8], ['A']), 'its size is wanted'],
+    [fn () => MemoryBench::of([], ['A']), '1 to 8 modules'],
+    [fn () => MemoryBench::of(['M1' => 8, 'M2' => 8], ['A']), 'at least as many slots'],
+    [fn () => MemoryBench::of(['M1' => 8], ['A', 'A']), 'Name every slot once'],
+    [fn () => MemoryBench::of(['M1' => 0], ['A']), 'whole GiB'],
+    [fn () => MemoryBench::of(['M1' => 8], ['A'], [['Z']]), 'names a slot that is not there'],
+    [fn () => MemoryBench::of(['bench module' => 8], ['A']), 'its size is wanted'],
 ]);

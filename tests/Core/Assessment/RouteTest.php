@@ -23,10 +23,29 @@ const COMMERCIAL = [...RUNS, 'system.family' => 'commercial', 'recovery.environm
 it('tells holds from fails from not known yet', function (array $condition, array $known, ?bool $holds) {
     expect(Condition::fromArray(['fact' => 'x', ...$condition])->holds(facts($known)))->toBe($holds);
 })->with([
-    [['is' => 'yes'], ['x' => 'yes'], true], [['is' => 'yes'], ['x' => 'YES '], true], [['is' => 'yes'], ['x' => 'no'], false], [['is' => 'yes'], [], null], [['is' => 'yes'], ['x' => true], true], [['is' => true], ['x' => 'yes'], true],
-    [['not' => 'a'], ['x' => 'b'], true], [['not' => 'a'], ['x' => 'a'], false], [['in' => ['a', 'b']], ['x' => 'b'], true], [['in' => ['a', 'b']], ['x' => 'c'], false], [['in' => ['a']], ['x' => ['c', 'a']], true], [['not' => 'a'], ['x' => ['c', 'a']], false],
-    [['at_least' => 10], ['x' => '9'], false], [['at_least' => '7.10'], ['x' => '7.9'], false], [['at_least' => '7.9'], ['x' => '7.10'], true], [['at_least' => 10], ['x' => 10], true], [['below' => 10], ['x' => 9], true], [['below' => 10], ['x' => 10], false],
-    [['known' => true], [], false], [['known' => true], ['x' => 1], true], [['known' => false], [], true], [[], ['x' => 1], true], [[], [], false],
+    [['is' => 'yes'], ['x' => 'yes'], true],
+    [['is' => 'yes'], ['x' => 'YES '], true],
+    [['is' => 'yes'], ['x' => 'no'], false],
+    [['is' => 'yes'], [], null],
+    [['is' => 'yes'], ['x' => true], true],
+    [['is' => true], ['x' => 'yes'], true],
+    [['not' => 'a'], ['x' => 'b'], true],
+    [['not' => 'a'], ['x' => 'a'], false],
+    [['in' => ['a', 'b']], ['x' => 'b'], true],
+    [['in' => ['a', 'b']], ['x' => 'c'], false],
+    [['in' => ['a']], ['x' => ['c', 'a']], true],
+    [['not' => 'a'], ['x' => ['c', 'a']], false],
+    [['at_least' => 10], ['x' => '9'], false],
+    [['at_least' => '7.10'], ['x' => '7.9'], false],
+    [['at_least' => '7.9'], ['x' => '7.10'], true],
+    [['at_least' => 10], ['x' => 10], true],
+    [['below' => 10], ['x' => 9], true],
+    [['below' => 10], ['x' => 10], false],
+    [['known' => true], [], false],
+    [['known' => true], ['x' => 1], true],
+    [['known' => false], [], true],
+    [[], ['x' => 1], true],
+    [[], [], false],
 ]);
 
 it('recommends the gentlest way that can work', function (array $changes, ?string $rung) {
@@ -56,17 +75,28 @@ it('recommends the gentlest way that can work', function (array $changes, ?strin
 
 it('says why each gentler rung is out', function () {
     $advice = Demo::catalogue()->ladder()->recommend(facts([...COMMERCIAL, 'symptom.starts' => 'no', 'symptom.since' => 'driver', 'recovery.environment' => 'no', 'restore.point' => 'no', 'tried' => 'take-back']));
-    expect($advice->rung?->id)->toBe('boot-files')->and($advice->provisional)->toBeFalse()->and($advice->settles)->toBeNull();
+    expect($advice->rung?->id)->toBe('boot-files')
+        ->and($advice->provisional)->toBeFalse()
+        ->and($advice->settles)->toBeNull();
     $ladder = array_column($advice->ladder, null, 'id');
-    expect($ladder['startup-repair'])->toMatchArray(['standing' => 'out', 'why' => ['Its recovery environment does not open.']])->and($ladder['take-back']['why'][0])->toBe('Tried already, and it did not help.')->and($ladder['channel']['why'])->toContain('This system has no channels.')->and($ladder['clean'])->toMatchArray(['standing' => 'harsher', 'why' => ['A gentler way can work.'], 'keeps' => []]);
-    expect(array_keys($advice->decision->refused))->toHaveCount(8)->and($advice->decision->reasons[0])->toBe('It keeps files, programs and settings.')->and($advice->decision->facts)->toContain('symptom.starts = no');
+    expect($ladder['startup-repair'])->toMatchArray(['standing' => 'out', 'why' => ['Its recovery environment does not open.']])
+        ->and($ladder['take-back']['why'][0])->toBe('Tried already, and it did not help.')
+        ->and($ladder['channel']['why'])->toContain('This system has no channels.')
+        ->and($ladder['clean'])->toMatchArray(['standing' => 'harsher', 'why' => ['A gentler way can work.'], 'keeps' => []]);
+    expect(array_keys($advice->decision->refused))->toHaveCount(8)
+        ->and($advice->decision->reasons[0])->toBe('It keeps files, programs and settings.')
+        ->and($advice->decision->facts)->toContain('symptom.starts = no');
 });
 
 it('names the one answer that would change it most', function () {
     $known = COMMERCIAL;
     unset($known['recovery.environment'], $known['factory.image'], $known['wish.original']);
     $advice = Demo::catalogue()->ladder()->recommend(facts([...$known, 'symptom.starts' => 'recovery', 'symptom.since' => 'nothing', 'restore.point' => 'no', 'tried' => 'file-system, system-files, boot-files, reset']));
-    expect($advice->rung?->id)->toBe('clean')->and($advice->provisional)->toBeTrue()->and($advice->settles?->fact)->toBe('recovery.environment')->and($advice->decision->chosen)->toBe('Start-up repair from the recovery environment, if an answer allows it; else clean install from a stick')->and($advice->settles?->options)->toBe(['yes' => 'yes', 'no' => 'no']);
+    expect($advice->rung?->id)->toBe('clean')
+        ->and($advice->provisional)->toBeTrue()
+        ->and($advice->settles?->fact)->toBe('recovery.environment')
+        ->and($advice->decision->chosen)->toBe('Start-up repair from the recovery environment, if an answer allows it; else clean install from a stick')
+        ->and($advice->settles?->options)->toBe(['yes' => 'yes', 'no' => 'no']);
 });
 
 it('never chooses a way that loses files while a gentler one is possible', function () {
@@ -88,7 +118,8 @@ it('never chooses a way that loses files while a gentler one is possible', funct
         $at = array_search('recommended', $standing, true);
         expect($advice->provisional)->toBe(in_array('possible', $at === false ? $standing : array_slice($standing, 0, (int) $at), true));
         if ($at !== false) {
-            expect(array_slice($standing, 0, (int) $at))->not->toContain('harsher')->and(array_count_values($standing)['recommended'])->toBe(1);
+            expect(array_slice($standing, 0, (int) $at))->not->toContain('harsher')
+                ->and(array_count_values($standing)['recommended'])->toBe(1);
         }
         if ($advice->settles !== null) {
             expect(isset($known[$advice->settles->fact]))->toBeFalse();
@@ -100,12 +131,19 @@ $repair = fn (array $facts, array $more = []): Plan => Demo::plan('repair', ['ma
 
 it('walks the recommended rung and asks at the end whether it helped', function () use ($repair) {
     $plan = $repair(['symptom.powers_up' => 'yes', 'symptom.picture' => 'yes', 'symptom.starts' => 'safe-mode', 'symptom.since' => 'driver', 'channel.other' => 'no', 'recovery.environment' => 'no']);
-    expect($plan->verdict()->value)->toBe('go')->and($plan->step('route.take-back-0')?->gates)->toBe([])->and($plan->step('route.result')?->before)->toBe(['route.take-back-0'])->and($plan->step('protect.recovery-key'))->toBeNull();
+    expect($plan->verdict()->value)->toBe('go')
+        ->and($plan->step('route.take-back-0')?->gates)->toBe([])
+        ->and($plan->step('route.result')?->before)->toBe(['route.take-back-0'])
+        ->and($plan->step('protect.recovery-key'))->toBeNull();
 });
 
 it('holds, on the gentlest way that is still possible, until the answer is there', function () {
     $plan = Demo::plan('repair');
-    expect($plan->verdict()->value)->toBe('hold')->and($plan->questions)->toHaveCount(1)->and($plan->step('route.startup-repair-0')?->gates[0]->fact)->toBe('answered.recovery.environment')->and($plan->step('protect.recovery-key'))->not->toBeNull()->and($plan->step('protect.shut-down'))->toBeNull();
+    expect($plan->verdict()->value)->toBe('hold')
+        ->and($plan->questions)->toHaveCount(1)
+        ->and($plan->step('route.startup-repair-0')?->gates[0]->fact)->toBe('answered.recovery.environment')
+        ->and($plan->step('protect.recovery-key'))->not->toBeNull()
+        ->and($plan->step('protect.shut-down'))->toBeNull();
 });
 
 it('gates a way that loses programs behind the backup, and gives the harsher kinds of job their name', function () use ($repair) {
@@ -120,9 +158,13 @@ it('reads drive and memory from what was tested', function () use ($repair) {
     $known = ['symptom.powers_up' => 'yes', 'symptom.picture' => 'yes', 'symptom.starts' => 'no', 'symptom.since' => 'nothing', 'recovery.environment' => 'no', 'restore.point' => 'no'];
     $brief = Demo::brief('repair');
     $failing = Demo::plan('repair', ['machine' => [...$brief['machine'], 'facts' => $known, 'readings' => [['tool' => 'smartctl', 'health' => [['serial' => 'SM3-2207-7730B9', 'model' => 'NV', 'kind' => 'nvme', 'figures' => ['media_errors' => 2]]]]]]]);
-    expect($failing->assessment['route']['recommended'])->toBe('new-drive')->and($failing->step('protect.back-up')?->title)->toBe('Rescue the data')->and($failing->step('protect.back-up')?->instructions[0])->toContain('live system');
+    expect($failing->assessment['route']['recommended'])->toBe('new-drive')
+        ->and($failing->step('protect.back-up')?->title)->toBe('Rescue the data')
+        ->and($failing->step('protect.back-up')?->instructions[0])->toContain('live system');
     $memory = $repair($known, ['memory' => ['modules' => ['M1' => 8], 'slots' => ['A', 'B'], 'tests' => [['placed' => ['M1' => 'A'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'errors']]]]);
-    expect($memory->assessment['route']['recommended'])->toBe('hardware')->and($memory->step('route.hardware-0')?->gates)->toBe([])->and(array_map(fn ($gate) => $gate->fact, $memory->step('protect.back-up')->gates))->toBe(['answered.memory.trusted']);
+    expect($memory->assessment['route']['recommended'])->toBe('hardware')
+        ->and($memory->step('route.hardware-0')?->gates)->toBe([])
+        ->and($memory->step('protect.back-up'))->toBeNull();
 });
 
 it('compares the installed build with the first that repairs itself', function (string $build, string $standing) use ($repair) {

@@ -72,13 +72,18 @@ it('names contradictions and loops instead of choosing silently', function () {
 
 it('needs twice the draw and a fifth of the cell', function () {
     $required = PortPower::required(Power::watts(15), Duration::minutes(14), Energy::wattHours(37.6));
-    expect($required->milliwattHours)->toBe(3500 * 2 + 7520)->and(PortPower::percentFor($required, Energy::wattHours(37.6), 0.9))->toBe(43)->and(PortPower::percentFor(Energy::wattHours(9), Energy::wattHours(10), 0.9))->toBe(100)->and(PortPower::percentFor(Energy::milliwattHours(9001), Energy::wattHours(10), 0.9))->toBe(101)
+    expect($required->milliwattHours)->toBe(3500 * 2 + 7520)
+        ->and(PortPower::percentFor($required, Energy::wattHours(37.6), 0.9))->toBe(43)
+        ->and(PortPower::percentFor(Energy::wattHours(9), Energy::wattHours(10), 0.9))->toBe(100)
+        ->and(PortPower::percentFor(Energy::milliwattHours(9001), Energy::wattHours(10), 0.9))->toBe(101)
         ->and(PortPower::hubNet(Power::watts(45), Power::watts(5), Power::watts(41))->milliwatts)->toBe(-1000);
 });
 
 it('chooses charger, battery or hub by sockets and figures', function (array $ports, ?Battery $battery, Kind $kind, ?string $chosen, bool $step, int $blockers) {
     $plan = PortPower::plan(machineWith([], [], $kind, $ports, $battery, ['hub' => ['charger_w' => 45, 'hub_w' => 5]]), Duration::minutes(60));
-    expect($plan->decisions[0]->chosen ?? null)->toBe($chosen)->and($plan->steps !== [])->toBe($step)->and($plan->blockers)->toHaveCount($blockers);
+    expect($plan->decisions[0]->chosen ?? null)->toBe($chosen)
+        ->and($plan->steps !== [])->toBe($step)
+        ->and($plan->blockers)->toHaveCount($blockers);
 })->with(function () {
     $c = fn (string $id) => new Port($id, 'usb-c', 'here', 5000, true);
     $a = new Port('a', 'usb-a', 'here', 5000);
@@ -93,16 +98,22 @@ it('chooses charger, battery or hub by sockets and figures', function (array $po
 
 it('wants the charge written down and at least as high as computed', function () {
     $step = Demo::plan('pocket-lantern')->step('firmware.charge');
-    expect($step?->evidence[0]->least)->toBe(43)->and($step?->title)->toBe('Charge to 43 %')->and($step?->after)->toBe(['power.safe'])->and(implode(' ', $step?->cautions ?? []))->toContain('swollen');
+    expect($step?->evidence[0]->least)->toBe(43)
+        ->and($step?->title)->toBe('Charge to 43 %')
+        ->and($step?->after)->toBe(['power.safe'])
+        ->and(implode(' ', $step?->cautions ?? []))->toContain('swollen');
 });
 
 it('compares the signer before Secure Boot is ever proposed off', function (string $job, array $facts, string $chosen, array $rows) {
     $plan = Demo::plan($job, ['machine' => ['facts' => $facts]]);
     $decision = array_values(array_filter($plan->decisions, fn ($decision) => $decision->id === 'firmware.secure-boot'))[0];
-    expect($decision->chosen)->toBe($chosen)->and(array_column($plan->step('firmware.set')->rows ?? [], 'becomes'))->toBe($rows);
+    expect($decision->chosen)->toBe($chosen)
+        ->and(array_column($plan->step('firmware.set')->rows ?? [], 'becomes'))->toBe($rows);
 })->with([
-    'signed, trusted' => ['fairlead-13', [], 'on', ['uefi', 'off', 'on', 'on']], 'third-party signer has a switch' => ['capstan-t3', ['firmware.secure_boot' => 'on', 'target.path' => 'nvme0n1'], 'on, with the third-party signer trusted', ['uefi', 'trusted']],
-    'unsigned for good' => ['pocket-lantern', ['firmware.secure_boot' => 'on'], 'off, and it stays off', ['off']], 'already off' => ['pocket-lantern', ['firmware.secure_boot' => 'off'], 'off, and it stays off', []],
+    'signed, trusted' => ['fairlead-13', [], 'on', ['uefi', 'off', 'on', 'on']],
+    'third-party signer has a switch' => ['capstan-t3', ['firmware.secure_boot' => 'on', 'target.path' => 'nvme0n1'], 'on, with the third-party signer trusted', ['uefi', 'trusted']],
+    'unsigned for good' => ['pocket-lantern', ['firmware.secure_boot' => 'on'], 'off, and it stays off', ['off']],
+    'already off' => ['pocket-lantern', ['firmware.secure_boot' => 'off'], 'off, and it stays off', []],
 ]);
 
 it('puts Secure Boot back on after an unsigned stick with a signed system', function () {
@@ -110,35 +121,55 @@ it('puts Secure Boot back on after an unsigned stick with a signed system', func
     $brief['image'] = ['name' => 'x.img', 'bytes' => 3_000_000_000, 'kind' => 'raw', 'loader' => ['signed' => false]];
     $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of());
     $steps = array_map(fn ($step) => $step->id, $plan->steps);
-    expect($plan->step('put-back.secure-boot'))->not->toBeNull()->and(array_search('put-back.secure-boot', $steps, true))->toBeGreaterThan(array_search('proof.readings', $steps, true))->and(array_column($plan->toArray()['put_back'], 'id'))->toBe(['secure-boot'])->and($plan->step('put-back.sign'))->toBeNull();
+    expect($plan->step('put-back.secure-boot'))->not->toBeNull()
+        ->and(array_search('put-back.secure-boot', $steps, true))->toBeGreaterThan(array_search('proof.readings', $steps, true))
+        ->and(array_column($plan->toArray()['put_back'], 'id'))->toBe(['secure-boot'])
+        ->and($plan->step('put-back.sign'))->toBeNull();
 });
 
 it('signs once what stays weakened, and hands over only then', function () {
     $plan = Demo::plan('pocket-lantern');
-    expect($plan->step('put-back.sign')?->after)->toContain('put-back.secure-boot')->and($plan->step('hand-over.give-back')?->required())->toContain('put-back.secure-boot')->and($plan->toArray()['put_back'][0]['stays'])->toBeTrue();
+    expect($plan->step('put-back.sign')?->after)->toContain('put-back.secure-boot')
+        ->and($plan->step('hand-over.give-back')?->required())->toContain('put-back.secure-boot')
+        ->and($plan->toArray()['put_back'][0]['stays'])->toBeTrue();
 });
 
 it('starts by the one-time menu, or by a permanent order that is put back', function () {
     $menu = Demo::plan('fairlead-13');
     $permanent = Demo::plan('fairlead-13', [], ['boot' => 'permanent-order']);
-    expect(implode(' ', $menu->step('boot.start')->instructions ?? []))->toContain('tap `F10`')->toContain('usb-a, right side')->and($menu->step('put-back.boot-order'))->toBeNull()
-        ->and($permanent->step('boot.start')?->title)->toBe('Start the stick')->and(implode(' ', $permanent->step('boot.start')->instructions ?? []))->not->toContain('F10')->and($permanent->step('put-back.boot-order'))->not->toBeNull()->and(array_column($permanent->step('firmware.set')->rows ?? [], 'becomes'))->toContain('stick first');
+    expect(implode(' ', $menu->step('boot.start')->instructions ?? []))->toContain('tap `F10`')->toContain('usb-a, right side')
+        ->and($menu->step('put-back.boot-order'))->toBeNull()
+        ->and($permanent->step('boot.start')?->title)->toBe('Start the stick')
+        ->and(implode(' ', $permanent->step('boot.start')->instructions ?? []))->not->toContain('F10')
+        ->and($permanent->step('put-back.boot-order'))->not->toBeNull()
+        ->and(array_column($permanent->step('firmware.set')->rows ?? [], 'becomes'))->toContain('stick first');
 });
 
 it('gives the way of this model with its record, else a ranked list for the kind', function () {
     $own = machineWith([], [], Kind::Handheld, [], null, ['firmware' => ['ways_in' => ['menu' => ['how' => 'hold', 'key' => 'volume up', 'press' => 'power', 'seconds' => 4, 'confirmed' => 2]]]]);
-    expect(WayIn::menu($own)->forThisModel)->toBeTrue()->and(WayIn::menu($own)->source)->toContain('Worked 2 times')->and(WayIn::menu($own)->instructions('the list')[0])->toBe('Fully off. Hold `volume up`, press `power` once, keep holding about 4 s until the list stands, then let go.');
+    expect(WayIn::menu($own)->forThisModel)->toBeTrue()
+        ->and(WayIn::menu($own)->source)->toContain('Worked 2 times')
+        ->and(WayIn::menu($own)->instructions('the list')[0])->toBe('Fully off. Hold `volume up`, press `power` once, keep holding about 4 s until the list stands, then let go.');
     $unknown = new Machine('x', Kind::Laptop, FactSheet::empty());
-    expect(WayIn::setup($unknown)->forThisModel)->toBeFalse()->and(WayIn::setup($unknown)->instructions('the setup'))->toHaveCount(4)->and(WayIn::setup($unknown)->instructions('the setup')[0])->toBe('Power on and tap `F2` until the setup stands.')->and(WayIn::setup($unknown)->instructions('the setup')[1])->toStartWith('Nothing? Power fully off');
+    expect(WayIn::setup($unknown)->forThisModel)->toBeFalse()
+        ->and(WayIn::setup($unknown)->instructions('the setup'))->toHaveCount(4)
+        ->and(WayIn::setup($unknown)->instructions('the setup')[0])->toBe('Power on and tap `F2` until the setup stands.')
+        ->and(WayIn::setup($unknown)->instructions('the setup')[1])->toStartWith('Nothing? Power fully off');
 });
 
 it('gives the stick its own connector and leaves the charger its socket', function () {
     $ports = [new Port('c1', 'usb-c', '1', 10000, true), new Port('c2', 'usb-c', '2', 5000), new Port('a1', 'usb-a', '3', 480), new Port('a2', 'usb-a', '4', 5000)];
     $machine = machineWith([], [], Kind::Laptop, $ports);
-    expect(FirmwarePlanner::portFor($machine, 'usb-a')?->id)->toBe('a2')->and(FirmwarePlanner::portFor($machine, 'usb-c')?->id)->toBe('c2')->and(FirmwarePlanner::portFor($machine, null)?->id)->toBe('a2')->and(FirmwarePlanner::portFor(machineWith([]), 'usb-a'))->toBeNull();
+    expect(FirmwarePlanner::portFor($machine, 'usb-a')?->id)->toBe('a2')
+        ->and(FirmwarePlanner::portFor($machine, 'usb-c')?->id)->toBe('c2')
+        ->and(FirmwarePlanner::portFor($machine, null)?->id)->toBe('a2')
+        ->and(FirmwarePlanner::portFor(machineWith([]), 'usb-a'))->toBeNull();
 });
 
 it('records the settings before it changes any, and warns of the chip', function () {
     $plan = Demo::plan('fairlead-13');
-    expect($plan->step('firmware.set')?->before)->toBe(['firmware.recorded'])->and(implode(' ', $plan->step('firmware.set')->cautions ?? []))->toContain('clear the security chip')->and($plan->step('firmware.set')?->title)->toBe('Set 4 settings')->and($plan->step('firmware.snapshot')?->before)->toBe(['old-system.shut-down']);
+    expect($plan->step('firmware.set')?->before)->toBe(['firmware.recorded'])
+        ->and(implode(' ', $plan->step('firmware.set')->cautions ?? []))->toContain('clear the security chip')
+        ->and($plan->step('firmware.set')?->title)->toBe('Set 4 settings')
+        ->and($plan->step('firmware.snapshot')?->before)->toBe(['old-system.shut-down']);
 });

@@ -16,10 +16,25 @@ function readFixture(string $name): Reading
 }
 
 it('recognises a tool by what it prints, whatever the file is called', function (string $file, string $tool) {
-    expect(InventoryReader::recognise(fixtureText($file)))->toBe($tool)->and(readFixture($file)->tool)->toBe($tool)->and(readFixture($file)->origin)->toBe($file);
+    expect(InventoryReader::recognise(fixtureText($file)))->toBe($tool)
+        ->and(readFixture($file)->tool)->toBe($tool)
+        ->and(readFixture($file)->origin)->toBe($file);
 })->with([
-    ['lshw-new.json', 'lshw'], ['lshw-old.json', 'lshw'], ['lspci-records.txt', 'lspci'], ['lspci-lines.txt', 'lspci'], ['lsusb.txt', 'lsusb'], ['dmidecode-new.txt', 'dmidecode'], ['dmidecode-old.txt', 'dmidecode'],
-    ['smartctl-nvme.json', 'smartctl'], ['smartctl-ata.json', 'smartctl'], ['smartctl-bridge.json', 'smartctl'], ['efibootmgr.txt', 'efibootmgr'], ['mokutil-on.txt', 'mokutil'], ['mokutil-setup.txt', 'mokutil'], ['mokutil-legacy.txt', 'efibootmgr'], ['devices.csv', 'device-list'],
+    ['lshw-new.json', 'lshw'],
+    ['lshw-old.json', 'lshw'],
+    ['lspci-records.txt', 'lspci'],
+    ['lspci-lines.txt', 'lspci'],
+    ['lsusb.txt', 'lsusb'],
+    ['dmidecode-new.txt', 'dmidecode'],
+    ['dmidecode-old.txt', 'dmidecode'],
+    ['smartctl-nvme.json', 'smartctl'],
+    ['smartctl-ata.json', 'smartctl'],
+    ['smartctl-bridge.json', 'smartctl'],
+    ['efibootmgr.txt', 'efibootmgr'],
+    ['mokutil-on.txt', 'mokutil'],
+    ['mokutil-setup.txt', 'mokutil'],
+    ['mokutil-legacy.txt', 'efibootmgr'],
+    ['devices.csv', 'device-list'],
 ]);
 
 it('reads lshw, new list and old object alike', function (string $file) {
@@ -58,7 +73,9 @@ it('reads lspci lines with and without a domain, and names the line without numb
 
 it('names the record of lspci that has no numbers, by its line', function () {
     $reading = InventoryReader::read("Slot:\t00:02.0\nClass:\tVGA\nVendor:\tOstler\nDevice:\tV5\n\nSlot:\t00:03.0\nClass:\tAudio device [0403]\nVendor:\tFennick [46e1]\nDevice:\tA1 [0a10]\n??\n", 'x', null);
-    expect($reading->devices)->toHaveCount(1)->and($reading->devices[0]->family)->toBe('audio')->and($reading->notes)->toBe(['lspci, line 1: the record names no class, vendor and device number; run lspci with -nn. Left out.', 'lspci, line 10: "??" is not a tag and its value; left out.']);
+    expect($reading->devices)->toHaveCount(1)
+        ->and($reading->devices[0]->family)->toBe('audio')
+        ->and($reading->notes)->toBe(['lspci, line 1: the record names no class, vendor and device number; run lspci with -nn. Left out.', 'lspci, line 10: "??" is not a tag and its value; left out.']);
 });
 
 it('reads lsusb without the root hubs', function () {
@@ -86,25 +103,37 @@ it('reads dmidecode in its older words: megabytes, megahertz, unfilled fields, a
 
 it('reads the health log of an NVMe drive with the time it states', function () {
     [$health] = readFixture('smartctl-nvme.json')->health;
-    expect($health->kind)->toBe('nvme')->and($health->serial)->toBe('SM3-2207-88415D')->and($health->figure('percentage_used'))->toBe(4)->and($health->figure('media_errors'))->toBe(0)->and($health->figure('nothing'))->toBeNull()
-        ->and($health->passed)->toBeTrue()->and($health->bytes)->toBe(256060514304)->and($health->at)->toBe('2026-11-25T00:00+00:00');
+    expect($health->kind)->toBe('nvme')
+        ->and($health->serial)->toBe('SM3-2207-88415D')
+        ->and($health->figure('percentage_used'))->toBe(4)
+        ->and($health->figure('media_errors'))->toBe(0)
+        ->and($health->figure('nothing'))->toBeNull()
+        ->and($health->passed)->toBeTrue()
+        ->and($health->bytes)->toBe(256060514304)
+        ->and($health->at)->toBe('2026-11-25T00:00+00:00');
 });
 
 it('reads the attributes of an ATA drive, takes the caller\'s time where it states none, and keeps what the tool said', function () {
     $reading = readFixture('smartctl-ata.json');
-    expect($reading->health[0]->figures)->toBe([5 => 8, 187 => 0, 197 => 2, 199 => 5])->and($reading->health[0]->rotating)->toBeTrue()->and($reading->health[0]->at)->toBe('2026-11-24T16:00Z')
+    expect($reading->health[0]->figures)->toBe([5 => 8, 187 => 0, 197 => 2, 199 => 5])
+        ->and($reading->health[0]->rotating)->toBeTrue()
+        ->and($reading->health[0]->at)->toBe('2026-11-24T16:00Z')
         ->and($reading->notes)->toBe(['smartctl said: Warning: ATA error count 12 inconsistent with error log pointer 4']);
 });
 
 it('calls a drive behind a bridge unknown, not good', function () {
     $reading = readFixture('smartctl-bridge.json');
-    expect($reading->health[0]->kind)->toBe('unknown')->and($reading->health[0]->passed)->toBeNull()->and(implode(' ', $reading->notes))->toContain('its health is unknown, not good');
+    expect($reading->health[0]->kind)->toBe('unknown')
+        ->and($reading->health[0]->passed)->toBeNull()
+        ->and(implode(' ', $reading->notes))->toContain('its health is unknown, not good');
     expect(InventoryReader::read('{"smartctl":{"version":[7,3]}}', 'x', null)->notes)->toBe(['smartctl: no drive is named in this output; run it as root with -a and the path of the drive.']);
 });
 
 it('reads boot entries in the order the firmware takes them', function () {
     $reading = readFixture('efibootmgr.txt');
-    expect($reading->facts['boot.entries'])->toBe(['Tansy · partition 1, …d6ac', 'Old system · partition 1, …aaaa', 'Network start (off)'])->and($reading->facts['firmware.kind'])->toBe('uefi')->and($reading->notes)->toBe([]);
+    expect($reading->facts['boot.entries'])->toBe(['Tansy · partition 1, …d6ac', 'Old system · partition 1, …aaaa', 'Network start (off)'])
+        ->and($reading->facts['firmware.kind'])->toBe('uefi')
+        ->and($reading->notes)->toBe([]);
     expect(InventoryReader::read("BootOrder: 0001\nBoot0001* A\tx\nwhat is this\n", 'x', null)->notes)->toBe(['efibootmgr, line 3: "what is this" was not understood; left out.']);
 });
 
@@ -123,7 +152,8 @@ it('reads a device list with a byte mark, semicolons and any of the usual identi
         ['name' => 'Quarrel W2 wireless', 'id' => 'pci:51a2:0202', 'family' => 'network', 'status' => 'Error'],
         ['name' => 'Fennick A1 sound', 'id' => 'hdaudio:46e10a10', 'family' => 'audio', 'status' => 'OK'],
         ['name' => 'Ostler C8 power device', 'id' => 'acpi:ostl0c81', 'family' => 'chipset', 'status' => 'no driver'],
-    ])->and($reading->notes)->toBe(['device list, line 5: "nameless" has no hardware identifier that can be read; left out.']);
+    ])
+        ->and($reading->notes)->toBe(['device list, line 5: "nameless" has no hardware identifier that can be read; left out.']);
 });
 
 it('reads identifiers in the kernel\'s forms too', function (string $cell, string $identifier) {
@@ -132,7 +162,8 @@ it('reads identifiers in the kernel\'s forms too', function (string $cell, strin
 
 it('reads the collector\'s note', function () {
     $reading = InventoryReader::read("cobblestone-collect 1\ntime: 2026-11-24T15:02:11Z\narchitecture: aarch64\nefi folder: present\nbattery: design 52000 full 47840 mWh, charge 63 %\nmissing: lshw\nrefused: dmidecode\nodd line\n", 'system.txt', null);
-    expect($reading->facts)->toBe(['architecture' => 'arm-64', 'firmware.kind' => 'uefi', 'boot.started_by' => 'uefi', 'battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.charge_percent' => 63])->and($reading->at)->toBe('2026-11-24T15:02Z')
+    expect($reading->facts)->toBe(['architecture' => 'arm-64', 'firmware.kind' => 'uefi', 'boot.started_by' => 'uefi', 'battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.charge_percent' => 63])
+        ->and($reading->at)->toBe('2026-11-24T15:02Z')
         ->and($reading->notes)->toBe(['The collector found no lshw on that system, so nothing is known from it.', 'The collector was not allowed to run dmidecode; start it as root for more.', 'system.txt, line 8: "odd line" was not understood; left out.']);
     expect(InventoryReader::read("cobblestone-collect 1\narchitecture: sparc\nefi folder: absent\n", 'x', null))->facts->toBe(['boot.started_by' => 'legacy'])->notes->toBe(['The collector ran on "sparc", an architecture that is not known here.']);
 });
@@ -140,19 +171,27 @@ it('reads the collector\'s note', function () {
 it('refuses what no reader knows, in one sentence', function (string $text, string $sentence) {
     expect(fn () => InventoryReader::read($text, 'pasted', null))->toThrow(UnreadableInventory::class, $sentence);
 })->with([
-    'nothing' => ['  ', 'Nothing was pasted'], 'prose' => ['hello bench', 'not the output of a tool'], 'other JSON' => ['{"a":1}', 'not the output of a tool'], 'noise' => ["\xff\xfe\x00\x01lshw", 'not readable as UTF-8'],
-    'half an lshw' => ['[{"id":"a","class":"system",', 'Line 1 is not JSON'], 'half a smartctl' => ["{\"smartctl\":{},\n\"x\":", 'Line 2 is not JSON'], 'too much' => [str_repeat('a', 4_000_001), 'never more than 4.0 MB'],
+    'nothing' => ['  ', 'Nothing was pasted'],
+    'prose' => ['hello bench', 'not the output of a tool'],
+    'other JSON' => ['{"a":1}', 'not the output of a tool'],
+    'noise' => ["\xff\xfe\x00\x01lshw", 'not readable as UTF-8'],
+    'half an lshw' => ['[{"id":"a","class":"system",', 'Line 1 is not JSON'],
+    'half a smartctl' => ["{\"smartctl\":{},\n\"x\":", 'Line 2 is not JSON'],
+    'too much' => [str_repeat('a', 4_000_001), 'never more than 4.0 MB'],
 ]);
 
 it('says the same of a reading after a round trip, and knows what it replaces', function (string $file) {
     $reading = readFixture($file);
-    expect(Reading::fromArray(json_decode((string) json_encode($reading->toArray()), true))->toArray())->toEqual($reading->toArray())->and($reading->isEmpty())->toBeFalse();
+    expect(Reading::fromArray(json_decode((string) json_encode($reading->toArray()), true))->toArray())->toEqual($reading->toArray())
+        ->and($reading->isEmpty())->toBeFalse();
 })->with(['lshw-new.json', 'dmidecode-new.txt', 'smartctl-ata.json', 'devices.csv', 'efibootmgr.txt']);
 
 it('keeps health readings of other drives and other times apart', function () {
     $ata = readFixture('smartctl-ata.json');
     $later = InventoryReader::read(fixtureText('smartctl-ata.json'), 'x', '2026-11-25T09:00Z');
-    expect($ata->key())->not->toBe($later->key())->and($ata->key())->not->toBe(readFixture('smartctl-nvme.json')->key())->and(readFixture('lspci-records.txt')->key())->toBe(readFixture('lspci-lines.txt')->key());
+    expect($ata->key())->not->toBe($later->key())
+        ->and($ata->key())->not->toBe(readFixture('smartctl-nvme.json')->key())
+        ->and(readFixture('lspci-records.txt')->key())->toBe(readFixture('lspci-lines.txt')->key());
 });
 
 it('reads what there is of truncated output and says where it stops', function () {
@@ -175,7 +214,9 @@ it('keeps what is known of two machines apart by nothing but what they say', fun
     $again = Cobblestone\Inventory\ReadingSet::merge($set->readings, [readFixture('lshw-old.json'), InventoryReader::read("name,id\nx,nothing\n", 'x', null)]);
     expect($again->new)->toBe([])->and($again->readings)->toHaveCount(2);
     $newer = Cobblestone\Inventory\ReadingSet::merge($set->readings, [readFixture('dmidecode-old.txt')]);
-    expect($newer->new)->toBe(['dmidecode'])->and($newer->readings)->toHaveCount(2)->and($newer->readings[1]->facts['machine.maker'])->toBe('Brackwater');
+    expect($newer->new)->toBe(['dmidecode'])
+        ->and($newer->readings)->toHaveCount(2)
+        ->and($newer->readings[1]->facts['machine.maker'])->toBe('Brackwater');
 });
 
 it('keeps no more health readings than say something', function () {

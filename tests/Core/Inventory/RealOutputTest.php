@@ -25,8 +25,14 @@ it('reads the real output of this machine', function (array $command, string $to
         expect($note)->not->toContain('was not understood');
     }
 })->with([
-    [['lsblk', '-J', '-b'], 'lsblk'], [['lsblk', '-J', '-b', '-o', '+SERIAL,WWN,MODEL,START,LOG-SEC,PHY-SEC,PTTYPE,PARTTYPE,PARTUUID,FSTYPE,FSUSED,LABEL,TRAN,RM'], 'lsblk'], [['lshw', '-json', '-quiet'], 'lshw'],
-    [['lspci', '-vmmnn'], 'lspci'], [['lspci', '-nn'], 'lspci'], [['lsusb'], 'lsusb'], [['dmidecode'], 'dmidecode'], [['smartctl', '-j', '--scan'], 'smartctl'],
+    [['lsblk', '-J', '-b'], 'lsblk'],
+    [['lsblk', '-J', '-b', '-o', '+SERIAL,WWN,MODEL,START,LOG-SEC,PHY-SEC,PTTYPE,PARTTYPE,PARTUUID,FSTYPE,FSUSED,LABEL,TRAN,RM'], 'lsblk'],
+    [['lshw', '-json', '-quiet'], 'lshw'],
+    [['lspci', '-vmmnn'], 'lspci'],
+    [['lspci', '-nn'], 'lspci'],
+    [['lsusb'], 'lsusb'],
+    [['dmidecode'], 'dmidecode'],
+    [['smartctl', '-j', '--scan'], 'smartctl'],
 ])->group('tools');
 
 it('finds this machine\'s memory, cores and drives in its own words', function () {

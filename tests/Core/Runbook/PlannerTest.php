@@ -36,7 +36,8 @@ it('takes facts that hold from the start, or come from outside', function () {
 
 it('counts a gate\'s fact like any other', function () {
     $gated = Demo::step('gated', [], [], gates: [new Cobblestone\Runbook\Gate('g', 'proof', 'Proof', 'prove')]);
-    expect(ids(Planner::order([$gated, Demo::step('prove', [], ['proof'])])))->toBe(['prove', 'gated'])->and($gated->required())->toBe(['proof']);
+    expect(ids(Planner::order([$gated, Demo::step('prove', [], ['proof'])])))->toBe(['prove', 'gated'])
+        ->and($gated->required())->toBe(['proof']);
     expect(fn () => Planner::order([$gated]))->toThrow(OrderImpossible::class, 'waits for "proof"');
 });
 
@@ -54,7 +55,10 @@ it('names the steps of a cycle in their order', function () {
         Planner::order([Demo::step('free'), Demo::step('a', ['c'], ['a']), Demo::step('b', ['a'], ['b']), Demo::step('c', ['b'], ['c']), Demo::step('after', ['a'])]);
         $this->fail();
     } catch (OrderImpossible $e) {
-        expect($e->steps)->toHaveCount(4)->and($e->steps[0])->toBe($e->steps[3])->and(array_diff(['a', 'b', 'c'], $e->steps))->toBe([])->and($e->getMessage())->toContain('wait for each other');
+        expect($e->steps)->toHaveCount(4)
+            ->and($e->steps[0])->toBe($e->steps[3])
+            ->and(array_diff(['a', 'b', 'c'], $e->steps))->toBe([])
+            ->and($e->getMessage())->toContain('wait for each other');
     }
 });
 

@@ -26,41 +26,66 @@ beforeEach(function () {
 
 it('begins with the first stone ready and the rest ahead', function () {
     $progress = ($this->after)();
-    expect($progress->state($this->copy))->toBe(StepState::Ready)->and($progress->state($this->check))->toBe(StepState::Ahead)->and($progress->missing($this->check))->toBe(['copied'])->and($progress->current()?->id)->toBe('copy')->and($progress->facts())->toBe(['given'])->and($progress->isComplete())->toBeFalse()->and($progress->finished())->toBe([]);
+    expect($progress->state($this->copy))->toBe(StepState::Ready)
+        ->and($progress->state($this->check))->toBe(StepState::Ahead)
+        ->and($progress->missing($this->check))->toBe(['copied'])
+        ->and($progress->current()?->id)->toBe('copy')
+        ->and($progress->facts())->toBe(['given'])
+        ->and($progress->isComplete())->toBeFalse()
+        ->and($progress->finished())->toBe([]);
 });
 
 it('moves on to the next stone for hands while a wait runs', function () {
     $progress = ($this->after)([EntryKind::WalkedAway, 'copy', 100]);
-    expect($progress->state($this->copy))->toBe(StepState::Running)->and($progress->isAway($this->copy))->toBeTrue()->and($progress->startedAt($this->copy))->toBe(100)->and($progress->current()?->id)->toBe('weaken');
+    expect($progress->state($this->copy))->toBe(StepState::Running)
+        ->and($progress->isAway($this->copy))->toBeTrue()
+        ->and($progress->startedAt($this->copy))->toBe(100)
+        ->and($progress->current()?->id)->toBe('weaken');
     $waiting = ($this->after)([EntryKind::Done, 'weaken', 1], [EntryKind::WalkedAway, 'copy', 100]);
     expect($waiting->current()?->id)->toBe('copy');
 });
 
 it('is overdue only past the worry mark of a running stone', function () {
     $progress = ($this->after)([EntryKind::Started, 'copy', 1000]);
-    expect($progress->isOverdue($this->copy, 1240))->toBeFalse()->and($progress->isOverdue($this->copy, 1241))->toBeTrue()->and($progress->isOverdue($this->check, 9999))->toBeFalse()->and(($this->after)([EntryKind::Started, 'copy', 1], [EntryKind::Done, 'copy', 2])->isOverdue($this->copy, 99_999))->toBeFalse();
+    expect($progress->isOverdue($this->copy, 1240))->toBeFalse()
+        ->and($progress->isOverdue($this->copy, 1241))->toBeTrue()
+        ->and($progress->isOverdue($this->check, 9999))->toBeFalse()
+        ->and(($this->after)([EntryKind::Started, 'copy', 1], [EntryKind::Done, 'copy', 2])->isOverdue($this->copy, 99_999))->toBeFalse();
 });
 
 it('keeps the first start and forgets the away mark when done', function () {
     $progress = ($this->after)([EntryKind::WalkedAway, 'copy', 10], [EntryKind::Started, 'copy', 20], [EntryKind::Done, 'copy', 30]);
-    expect($progress->startedAt($this->copy))->toBe(10)->and($progress->doneAt($this->copy))->toBe(30)->and($progress->isAway($this->copy))->toBeFalse()->and($progress->facts())->toBe(['given', 'copied'])->and($progress->finished())->toBe(['copy']);
+    expect($progress->startedAt($this->copy))->toBe(10)
+        ->and($progress->doneAt($this->copy))->toBe(30)
+        ->and($progress->isAway($this->copy))->toBeFalse()
+        ->and($progress->facts())->toBe(['given', 'copied'])
+        ->and($progress->finished())->toBe(['copy']);
 });
 
 it('takes a done back within ten seconds and not after', function () {
     $progress = ($this->after)([EntryKind::Done, 'copy', 100]);
     expect($progress->takeBackable(110)?->step)->toBe('copy')->and($progress->takeBackable(111))->toBeNull();
     $back = ($this->after)([EntryKind::Done, 'copy', 100], [EntryKind::TakenBack, 'copy', 105]);
-    expect($back->state($this->copy))->toBe(StepState::Ready)->and($back->takeBackable(106))->toBeNull()->and($back->facts())->toBe(['given']);
-    expect(fn () => (new Walk($progress))->takeBack(111))->toThrow(Refused::class, '10 seconds')->and((new Walk($progress))->takeBack(110)->step)->toBe('copy');
+    expect($back->state($this->copy))->toBe(StepState::Ready)
+        ->and($back->takeBackable(106))->toBeNull()
+        ->and($back->facts())->toBe(['given']);
+    expect(fn () => (new Walk($progress))->takeBack(111))->toThrow(Refused::class, '10 seconds')
+        ->and((new Walk($progress))->takeBack(110)->step)->toBe('copy');
 });
 
 it('opens trouble with a problem and a new try with a retry', function () {
     $trouble = ($this->after)([EntryKind::WalkedAway, 'copy', 5], [EntryKind::Problem, 'copy', 9, ['text' => 'stands still']]);
-    expect($trouble->state($this->copy))->toBe(StepState::Trouble)->and($trouble->trouble($this->copy))->toBe('stands still')->and($trouble->tries($this->copy))->toBe(0);
+    expect($trouble->state($this->copy))->toBe(StepState::Trouble)
+        ->and($trouble->trouble($this->copy))->toBe('stands still')
+        ->and($trouble->tries($this->copy))->toBe(0);
     expect(fn () => (new Walk($trouble))->done($this->copy, []))->toThrow(Refused::class, 'problem open');
     expect((new Walk($trouble))->retry($this->copy))->toBe(['try' => 2]);
     $again = ($this->after)([EntryKind::WalkedAway, 'copy', 5], [EntryKind::Problem, 'copy', 9, ['text' => 'x']], [EntryKind::Retry, 'copy', 20]);
-    expect($again->state($this->copy))->toBe(StepState::Running)->and($again->startedAt($this->copy))->toBe(20)->and($again->tries($this->copy))->toBe(2)->and($again->isAway($this->copy))->toBeFalse()->and($again->trouble($this->copy))->toBeNull();
+    expect($again->state($this->copy))->toBe(StepState::Running)
+        ->and($again->startedAt($this->copy))->toBe(20)
+        ->and($again->tries($this->copy))->toBe(2)
+        ->and($again->isAway($this->copy))->toBeFalse()
+        ->and($again->trouble($this->copy))->toBeNull();
     $third = ($this->after)([EntryKind::Problem, 'copy', 1], [EntryKind::Retry, 'copy', 2], [EntryKind::Problem, 'copy', 3], [EntryKind::Retry, 'copy', 4]);
     expect($third->tries($this->copy))->toBe(3);
     expect(fn () => (new Walk($again))->retry($this->copy))->toThrow(Refused::class, 'nothing to try again');
@@ -78,7 +103,9 @@ it('holds a one-way stone behind its gate, then behind its confirmation', functi
     expect(fn () => (new Walk($open))->confirm($this->erase, ''))->toThrow(Refused::class);
     expect((new Walk($open))->confirm($this->erase, ' 77AB '))->toBe(['typed' => true, 'device' => 'Drive']);
     $confirmed = ($this->after)([EntryKind::Done, 'copy', 1], [EntryKind::Done, 'check', 2], [EntryKind::Confirmed, 'erase', 3]);
-    expect($confirmed->isConfirmed($this->erase))->toBeTrue()->and($confirmed->startedAt($this->erase))->toBe(3)->and((new Walk($confirmed))->done($this->erase, []))->toBe([]);
+    expect($confirmed->isConfirmed($this->erase))->toBeTrue()
+        ->and($confirmed->startedAt($this->erase))->toBe(3)
+        ->and((new Walk($confirmed))->done($this->erase, []))->toBe([]);
 });
 
 it('lets a lead waive a gate in writing, which lets its stones fall away', function () {
@@ -89,7 +116,12 @@ it('lets a lead waive a gate in writing, which lets its stones fall away', funct
     expect(fn () => $walk->waive($this->erase, 'other', 'lead', 'owner', 'x'))->toThrow(Refused::class);
     expect($walk->waive($this->erase, 'backup', 'lead', 'owner', 'nothing of worth')->id)->toBe('backup');
     $waived = ($this->after)([EntryKind::Waived, 'erase', 1, ['gate' => 'backup']]);
-    expect($waived->state($this->copy))->toBe(StepState::Waived)->and($waived->state($this->check))->toBe(StepState::Waived)->and($waived->shutGates($this->erase))->toBe([])->and($waived->isWaived($this->erase->gates[0]))->toBeTrue()->and($waived->finished())->toBe(['copy', 'check'])->and($waived->current()?->id)->toBe('weaken');
+    expect($waived->state($this->copy))->toBe(StepState::Waived)
+        ->and($waived->state($this->check))->toBe(StepState::Waived)
+        ->and($waived->shutGates($this->erase))->toBe([])
+        ->and($waived->isWaived($this->erase->gates[0]))->toBeTrue()
+        ->and($waived->finished())->toBe(['copy', 'check'])
+        ->and($waived->current()?->id)->toBe('weaken');
     expect(fn () => (new Walk($waived))->start($this->copy))->toThrow(Refused::class, 'already done');
 });
 
@@ -104,8 +136,15 @@ it('keeps exactly the evidence it asked for', function () {
 
 it('refuses what is done, ahead or gone', function () {
     $walk = new Walk(($this->after)([EntryKind::Done, 'copy', 1]));
-    expect(fn () => $walk->start($this->copy))->toThrow(Refused::class, 'already done')->and(fn () => $walk->start($this->restore))->toThrow(Refused::class, 'first erased')->and(fn () => $walk->step('gone'))->toThrow(Refused::class, 'no step "gone"')->and($walk->step('copy')->id)->toBe('copy')
-        ->and(fn () => $walk->problem($this->restore, 'x'))->toThrow(Refused::class)->and(fn () => $walk->words('  '))->toThrow(Refused::class)->and($walk->words(' a '))->toBe('a')->and(mb_strlen($walk->words(str_repeat('é', 5000))))->toBe(4000)->and($walk->problem($this->check, ' b '))->toBe('b');
+    expect(fn () => $walk->start($this->copy))->toThrow(Refused::class, 'already done')
+        ->and(fn () => $walk->start($this->restore))->toThrow(Refused::class, 'first erased')
+        ->and(fn () => $walk->step('gone'))->toThrow(Refused::class, 'no step "gone"')
+        ->and($walk->step('copy')->id)->toBe('copy')
+        ->and(fn () => $walk->problem($this->restore, 'x'))->toThrow(Refused::class)
+        ->and(fn () => $walk->words('  '))->toThrow(Refused::class)
+        ->and($walk->words(' a '))->toBe('a')
+        ->and(mb_strlen($walk->words(str_repeat('é', 5000))))->toBe(4000)
+        ->and($walk->problem($this->check, ' b '))->toBe('b');
 });
 
 it('keeps a put-back entry open from the stone that opens it to the one that closes it', function () {
@@ -116,7 +155,8 @@ it('keeps a put-back entry open from the stone that opens it to the one that clo
 });
 
 it('forgets a fact that a later stone removed, whatever the order of ids', function () {
-    expect(($this->after)([EntryKind::Done, 'weaken', 1], [EntryKind::Done, 'restore', 2])->facts())->not->toContain('weak')->toContain('restored')->and(($this->after)([EntryKind::Done, 'restore', 1], [EntryKind::Done, 'weaken', 2])->facts())->toContain('weak');
+    expect(($this->after)([EntryKind::Done, 'weaken', 1], [EntryKind::Done, 'restore', 2])->facts())->not->toContain('weak')->toContain('restored')
+        ->and(($this->after)([EntryKind::Done, 'restore', 1], [EntryKind::Done, 'weaken', 2])->facts())->toContain('weak');
 });
 
 it('is complete once handed over, and survives entries for stones that are gone', function () {
@@ -129,5 +169,7 @@ it('masks exactly the part that has to be read from the drive', function (string
 })->with([['SM3-2207-88415D', 'SM3-2207-88••••'], ['ABCD', '••••'], ['AB', '••'], ['', '']]);
 
 it('accepts anything only where nothing has to be typed', function () {
-    expect((new Confirmation('d', 1, 'ABCD', '', '', false))->accepts('zz'))->toBeTrue()->and((new Confirmation('d', 1, null, '', '', true))->accepts(''))->toBeTrue()->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('XABCD'))->toBeFalse();
+    expect((new Confirmation('d', 1, 'ABCD', '', '', false))->accepts('zz'))->toBeTrue()
+        ->and((new Confirmation('d', 1, null, '', '', true))->accepts(''))->toBeTrue()
+        ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('XABCD'))->toBeFalse();
 });

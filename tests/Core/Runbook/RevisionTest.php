@@ -41,8 +41,13 @@ it('says what was added, dropped, changed and decided otherwise', function () {
     $old = $plan([Demo::step('a', title: 'A'), Demo::step('b', title: 'B'), Demo::step('c', title: 'C'), Demo::step('s')], [$decide('small')]);
     $new = $plan([Demo::step('a', ['x'], title: 'A2', time: Estimate::minutes(1, 5, 9), presence: Presence::WalkAway, instructions: ['other']), Demo::step('n', title: 'N'), Demo::step('b', title: 'B'), Demo::step('s')], [$decide('large'), new Decision('e', 'Boot', 'menu', [], [], [], 'F1')]);
     $difference = PlanDifference::between($old, $new);
-    expect($difference->added)->toBe(['N'])->and($difference->dropped)->toBe(['C'])->and($difference->changed)->toBe([['title' => 'A2', 'what' => ['was called "A"', '2 min → 5 min', 'hands → walk away', 'what to do', 'what it waits for']]])
-        ->and($difference->decided)->toBe(['Stick: small → large', 'Boot: menu'])->and($difference->isEmpty())->toBeFalse()->and(PlanDifference::between($old, $old)->isEmpty())->toBeTrue()->and(array_keys($difference->toArray()))->toBe(['added', 'dropped', 'changed', 'decided']);
+    expect($difference->added)->toBe(['N'])
+        ->and($difference->dropped)->toBe(['C'])
+        ->and($difference->changed)->toBe([['title' => 'A2', 'what' => ['was called "A"', '2 min → 5 min', 'hands → walk away', 'what to do', 'what it waits for']]])
+        ->and($difference->decided)->toBe(['Stick: small → large', 'Boot: menu'])
+        ->and($difference->isEmpty())->toBeFalse()
+        ->and(PlanDifference::between($old, $old)->isEmpty())->toBeTrue()
+        ->and(array_keys($difference->toArray()))->toBe(['added', 'dropped', 'changed', 'decided']);
 });
 
 it('brings a plan through JSON and back without a loss', function (string $job) {

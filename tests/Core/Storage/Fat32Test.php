@@ -47,7 +47,8 @@ it('refuses volumes that would not be FAT32', function () {
 
 it('finds the very smallest volume', function () {
     $smallest = 65_525 + 32 + 2 * 512;
-    expect(Fat32Geometry::forSectors($smallest, SectorSize::B512)->clusters)->toBe(65_525)->and(fn () => Fat32Geometry::forSectors($smallest - 1, SectorSize::B512))->toThrow(LayoutImpossible::class);
+    expect(Fat32Geometry::forSectors($smallest, SectorSize::B512)->clusters)->toBe(65_525)
+        ->and(fn () => Fat32Geometry::forSectors($smallest - 1, SectorSize::B512))->toThrow(LayoutImpossible::class);
 });
 
 it('counts directory entries of a name', function (string $name, int $entries) {
@@ -57,9 +58,16 @@ it('counts directory entries of a name', function (string $name, int $entries) {
 it('counts whole clusters, one directory cluster at least, and no cluster for an empty file', function (array $files, int $clusters) {
     expect(Fat32Need::exact($files, Bytes::of(512))->count)->toBe($clusters * 512);
 })->with([
-    'nothing but the root' => [[], 1], 'an empty file' => [['A' => 0], 1], 'one byte' => [['A' => 1], 2], 'exactly one cluster' => [['A' => 512], 2], 'one more' => [['A' => 513], 3], 'a folder' => [['EFI/BOOT/A' => 1], 4],
-    'fifteen entries and the label fill the root' => [array_fill_keys(array_map(fn ($i) => "F{$i}", range(1, 15)), 0), 1], 'sixteen do not fit' => [array_fill_keys(array_map(fn ($i) => "F{$i}", range(1, 16)), 0), 2],
-    'fourteen fit beside dot and dotdot' => [array_fill_keys(array_map(fn ($i) => "D/F{$i}", range(1, 14)), 0), 2], 'fifteen do not' => [array_fill_keys(array_map(fn ($i) => "D/F{$i}", range(1, 15)), 0), 3],
+    'nothing but the root' => [[], 1],
+    'an empty file' => [['A' => 0], 1],
+    'one byte' => [['A' => 1], 2],
+    'exactly one cluster' => [['A' => 512], 2],
+    'one more' => [['A' => 513], 3],
+    'a folder' => [['EFI/BOOT/A' => 1], 4],
+    'fifteen entries and the label fill the root' => [array_fill_keys(array_map(fn ($i) => "F{$i}", range(1, 15)), 0), 1],
+    'sixteen do not fit' => [array_fill_keys(array_map(fn ($i) => "F{$i}", range(1, 16)), 0), 2],
+    'fourteen fit beside dot and dotdot' => [array_fill_keys(array_map(fn ($i) => "D/F{$i}", range(1, 14)), 0), 2],
+    'fifteen do not' => [array_fill_keys(array_map(fn ($i) => "D/F{$i}", range(1, 15)), 0), 3],
 ]);
 
 it('refuses a directory with more entries than FAT holds', function () {

@@ -60,9 +60,11 @@ it('is read back by sfdisk sector by sector', function (int $seed, Scheme $schem
     $layout = randomLayout($seed, SectorSize::B512, $scheme);
     ($this->write)($layout);
     $read = json_decode(($this->run)(['sfdisk', '--json', $this->file]), true)['partitiontable'];
-    expect(array_map(fn ($partition) => [$partition['start'], $partition['size']], $read['partitions']))->toBe(extents($layout))->and($read['label'])->toBe($scheme === Scheme::Gpt ? 'gpt' : 'dos');
+    expect(array_map(fn ($partition) => [$partition['start'], $partition['size']], $read['partitions']))->toBe(extents($layout))
+        ->and($read['label'])->toBe($scheme === Scheme::Gpt ? 'gpt' : 'dos');
     if ($scheme === Scheme::Gpt) {
-        expect(array_map(fn ($partition) => strtoupper($partition['type']), $read['partitions']))->toBe(array_map(fn ($partition) => $partition->type->guid(), $layout->partitions))->and(strtoupper($read['id']))->toBe($layout->diskGuid->text)
+        expect(array_map(fn ($partition) => strtoupper($partition['type']), $read['partitions']))->toBe(array_map(fn ($partition) => $partition->type->guid(), $layout->partitions))
+            ->and(strtoupper($read['id']))->toBe($layout->diskGuid->text)
             ->and([$read['firstlba'], $read['lastlba']])->toBe([34, $layout->sectors() - 34]);
     }
     expect(($this->run)(['sfdisk', '--verify', $this->file]))->toContain('No errors detected');
@@ -81,7 +83,8 @@ it('is read by fdisk in sectors of 4096 bytes', function (int $seed) {
     ($this->write)($layout);
     $lines = ($this->run)(['fdisk', '-b', '4096', '-l', '-o', 'Start,Sectors', $this->file]);
     preg_match_all('/^\s*(\d+)\s+(\d+)\s*$/m', $lines, $found, PREG_SET_ORDER);
-    expect(array_map(fn ($row) => [(int) $row[1], (int) $row[2]], $found))->toBe(extents($layout))->and($lines)->toContain('Disklabel type: gpt')->not->toContain('corrupt');
+    expect(array_map(fn ($row) => [(int) $row[1], (int) $row[2]], $found))->toBe(extents($layout))
+        ->and($lines)->toContain('Disklabel type: gpt')->not->toContain('corrupt');
 })->with([11, 12, 13]);
 
 it('accepts the layouts of the four demo jobs', function (string $job) {
@@ -105,7 +108,12 @@ it('plans the geometry that mkfs.vfat makes when told every value, and fsck.vfat
     ($this->device)($mebi * 1_048_576);
     ($this->run)(['mkfs.vfat', '-F', '32', '-S', (string) $sector->value, '-s', (string) $geometry->sectorsPerCluster, '-R', (string) Fat32Geometry::RESERVED_SECTORS, '-f', (string) Fat32Geometry::COPIES, '-a', $this->file]);
     $boot = file_get_contents($this->file, false, null, 0, 90);
-    expect(unpack('v', $boot, 11)[1])->toBe($sector->value)->and(ord($boot[13]))->toBe($geometry->sectorsPerCluster)->and(unpack('v', $boot, 14)[1])->toBe(32)->and(ord($boot[16]))->toBe(2)->and(unpack('V', $boot, 32)[1])->toBe($geometry->sectors)->and(unpack('V', $boot, 36)[1])->toBe($geometry->fatSectors);
+    expect(unpack('v', $boot, 11)[1])->toBe($sector->value)
+        ->and(ord($boot[13]))->toBe($geometry->sectorsPerCluster)
+        ->and(unpack('v', $boot, 14)[1])->toBe(32)
+        ->and(ord($boot[16]))->toBe(2)
+        ->and(unpack('V', $boot, 32)[1])->toBe($geometry->sectors)
+        ->and(unpack('V', $boot, 36)[1])->toBe($geometry->fatSectors);
     expect(($this->run)(['fsck.vfat', '-n', '-v', $this->file]))->toContain("{$geometry->clusters} clusters");
 })->with(function () {
     foreach ([34, 100, 259, 260, 261, 1000, 4095, 8191, 8192, 8193, 15_268, 16_385, 32_769, 61_057] as $mebi) {
