@@ -77,7 +77,7 @@ final readonly class Bytes implements JsonSerializable
     /** How many portions of this size hold all of it: ceil(this / portion). */
     public function portions(self $portion): int
     {
-        return $portion->count === 0 ? throw InvalidQuantity::negative('A portion must be at least one byte; it', 0) : intdiv($this->count + $portion->count - 1, $portion->count);
+        return $portion->count === 0 ? throw InvalidQuantity::tooSmall('A portion', 'one byte', 0) : intdiv($this->count + $portion->count - 1, $portion->count);
     }
 
     /** This many bytes and a share more, rounded up. $share 0.10 is ten percent; it counts to the thousandth, in whole numbers. */

@@ -14,6 +14,11 @@ final class InvalidQuantity extends InvalidArgumentException
         return new self("{$what} cannot be negative, got {$value}.");
     }
 
+    public static function tooSmall(string $what, string $least, int $value): self
+    {
+        return new self("{$what} must be at least {$least}, got {$value}.");
+    }
+
     public static function notReadable(string $what, string $text): self
     {
         $shown = mb_substr($text, 0, 40);
