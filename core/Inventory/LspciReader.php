@@ -92,6 +92,6 @@ final class LspciReader
     {
         $device = $device === 'Device' || $device === '' ? $family : $device;
 
-        return mb_substr(trim("{$vendor} {$device}"), 0, 120);
+        return mb_substr(str_starts_with($device, $vendor) ? $device : trim("{$vendor} {$device}"), 0, 120);
     }
 }
