@@ -34,15 +34,16 @@ final readonly class Manifest
         }
         $files = [];
         $notes = [];
-        foreach (explode("\n", $text) as $index => $line) {
-            $line = rtrim($line, "\r");
+        $lines = array_map(static fn (string $line): string => rtrim($line, "\r"), explode("\n", $text));
+        $size = self::sizePattern($lines);
+        foreach ($lines as $index => $line) {
             if (trim($line) === '' || $line[0] === '#') {
                 continue;
             }
             if (preg_match('/^(\\\\?)([0-9a-f]{64}) [ *](.+)$/i', $line, $match) === 1) {
                 $path = $match[1] === '' ? $match[3] : strtr($match[3], ['\\\\' => '\\', '\\n' => "\n", '\\r' => "\r"]);
                 $entry = ['hash' => strtolower($match[2]), 'bytes' => null];
-            } elseif (preg_match('/^([0-9]{1,18})[\t ]+(.+)$/', $line, $match) === 1) {
+            } elseif (preg_match($size, $line, $match) === 1) {
                 [$path, $entry] = [$match[2], ['hash' => null, 'bytes' => (int) $match[1]]];
             } elseif (preg_match('/^[0-9a-f]{32,128}\s/i', $line) === 1 || preg_match('/^sha256sum: /', $line) === 1) {
                 $notes[] = 'Line '.($index + 1).': "'.mb_substr($line, 0, 50).'" is not a line of sha256sum; left out.';
@@ -62,6 +63,19 @@ final readonly class Manifest
         }
 
         return new self($files, $notes);
+    }
+
+    /**
+     * What a line with a size looks like. Only a tab surely ends one: "2019 regatta.jpg" is a name, unless every line begins with a number.
+     *
+     * @param  list<string>  $lines
+     */
+    private static function sizePattern(array $lines): string
+    {
+        $bare = array_filter($lines, static fn (string $line): bool => trim($line) !== '' && $line[0] !== '#' && preg_match('/^\\\\?[0-9a-f]{64} /i', $line) !== 1);
+        $spaced = count(preg_grep('/^ *[0-9]{1,18} +\S/', $bare) ?: []) === count($bare);
+
+        return $spaced ? '/^ *([0-9]{1,18}) +(.+)$/' : '/^([0-9]{1,18})\t(.+)$/';
     }
 
     /** Bytes of all files; null where one does not say. */
