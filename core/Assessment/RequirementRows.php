@@ -128,8 +128,8 @@ final readonly class RequirementRows
         $setting = $this->machine->fact('firmware.security_chip');
         $old = $version !== null && ! $has->isUnknown() && version_compare((string) $has->spoken(), (string) $version, '<');
         [$verdict, $note] = match (true) {
-            $old => [Requirement::SHORT, "Its version is {$has->spoken()}."],
             $has->is('none') => [Requirement::SHORT, 'This machine has no security chip.'],
+            $old => [Requirement::SHORT, "Its version is {$has->spoken()}."],
             $setting->is('hidden') || $setting->is('off') => [Requirement::AFTER_SETTING, "Security chip: {$setting->spoken()} becomes on."],
             ! $has->isUnknown() || $setting->is('on') => [Requirement::MEETS, ''],
             default => [Requirement::UNKNOWN, ''],

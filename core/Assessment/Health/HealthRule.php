@@ -51,8 +51,9 @@ final readonly class HealthRule
             return null;
         }
         $grown = $this->when === 'rising' ? ", {$was} at the reading before" : '';
-        $single = $this->when === 'stable' && $was === null ? '; a second reading in some days shows whether it rises' : '';
+        // One reading cannot say that a figure stands still.
+        $because = $this->when === 'stable' && $was === null ? 'Only one reading: a second reading in some days shows whether it rises.' : $this->because;
 
-        return "{$this->title}: {$value}{$grown}. {$this->because}{$single}";
+        return "{$this->title}: {$value}{$grown}. {$because}";
     }
 }

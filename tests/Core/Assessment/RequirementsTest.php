@@ -33,7 +33,7 @@ it('holds each need against what is known', function (array $facts, string $id, 
     [['firmware.security_chip' => 'on'], 'security_chip', 'meets', ''],
     [['firmware.security_chip' => 'hidden'], 'security_chip', 'meets after a setting', 'Security chip: hidden becomes on.'],
     [['security_chip.version' => '1.2'], 'security_chip', 'short', 'Its version is 1.2.'],
-    [['security_chip.version' => 'none'], 'security_chip', 'short', 'Its version is none.'],
+    [['security_chip.version' => 'none'], 'security_chip', 'short', 'This machine has no security chip.'],
 ]);
 
 it('sums the rows up', function (array $facts, string $fit) {
