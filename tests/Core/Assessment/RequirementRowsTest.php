@@ -20,7 +20,7 @@ function needing(array $needs, string $bootMode = 'either', bool $chip = false, 
 }
 
 /** @param  array<string, mixed>  $facts */
-function machineWith(array $facts): Machine
+function machineKnowing(array $facts): Machine
 {
     $sheet = FactSheet::empty();
     foreach ($facts as $name => $value) {
@@ -33,7 +33,7 @@ function machineWith(array $facts): Machine
 /** @return array<string, mixed>|null the only row, without what is false or empty */
 function onlyRow(SystemProfile $system, array $facts, ?Drive $target = null, ?string $edition = null): ?array
 {
-    $rows = RequirementRows::of(machineWith($facts), $system, null, $target, $edition);
+    $rows = RequirementRows::of(machineKnowing($facts), $system, null, $target, $edition);
     expect(count($rows))->toBeLessThan(2);
 
     return $rows === [] ? null : array_filter($rows[0]->toArray(), fn (mixed $value): bool => $value !== '' && $value !== false);
@@ -41,8 +41,8 @@ function onlyRow(SystemProfile $system, array $facts, ?Drive $target = null, ?st
 
 it('needs nothing where the system names no need', function () {
     expect(onlyRow(needing([]), ['memory_bytes' => 1, 'cores' => 1, 'firmware.kind' => 'bios', 'security_chip.version' => 'none']))->toBeNull();
-    expect(Requirements::assess(machineWith([]), needing([]), null, null, null, 'off')->contribution->decisions)->toBe([]);
-    expect(Requirements::assess(machineWith([]), needing([]), null, null, null, 'off')->fit)->toBe(Fit::Fits);
+    expect(Requirements::assess(machineKnowing([]), needing([]), null, null, null, 'off')->contribution->decisions)->toBe([]);
+    expect(Requirements::assess(machineKnowing([]), needing([]), null, null, null, 'off')->fit)->toBe(Fit::Fits);
 });
 
 it('names every architecture a system is made for', function (array $facts, string $has, string $verdict, ?string $note) {
@@ -153,7 +153,7 @@ it('knows no ceiling without the edition or without a reading', function () {
 
 it('tells which needs may be bypassed, and takes the hardest for the verdict', function () {
     $system = needing(['memory_bytes' => 2048, 'cores' => 4], more: ['bypass' => ['of' => ['cores'], 'consequences' => ['Updates may end.']]]);
-    $assess = fn (array $facts, string $school) => Requirements::assess(machineWith($facts), $system, null, null, null, $school);
+    $assess = fn (array $facts, string $school) => Requirements::assess(machineKnowing($facts), $system, null, null, null, $school);
     $both = $assess(['memory_bytes' => 1024, 'cores' => 2], 'recorded');
     expect(array_map(fn (Requirement $row): bool => $row->bypassable, $both->rows))->toBe([false, true]);
     expect($both->fit)->toBe(Fit::Cannot);
