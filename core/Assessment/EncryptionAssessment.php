@@ -42,7 +42,8 @@ final readonly class EncryptionAssessment
     {
         $protection = self::protection($machine, $drive);
         $binding = Binding::tryFrom($machine->fact('encryption.binding')->spoken()) ?? Binding::Unknown;
-        $branch = EncryptionBranch::of($protection, $binding, $intent, self::answer($machine, 'encryption.key'), self::answer($machine, 'old_system.starts'));
+        $key = self::answer($machine, 'encryption.key');
+        $branch = EncryptionBranch::of($protection, $binding, $intent, $key, self::answer($machine, 'old_system.starts'));
         $waits = ! $intent->staysAfter && $intent->somethingToKeep && $protection->mayAskForKey();
         $keys = EncryptionSteps::keysOf(array_values(array_filter($others, self::isEncrypted(...))));
         $suspend = $branch === EncryptionBranch::SuspendAndResume ? EncryptionSteps::suspend($machine, $drive, $binding, $intent) : [];
@@ -51,7 +52,7 @@ final readonly class EncryptionAssessment
 
         return new self($protection, $binding, $branch, $waits, new Contribution(
             steps: [...$keys, ...$suspend],
-            decisions: [self::decision($protection, $binding, $branch, $waits, $intent)],
+            decisions: [self::decision($protection, $binding, $branch, $waits, $intent, $key)],
             questions: self::questions($machine, $protection, $binding, $branch, $intent),
             initial: $initial,
             blockers: $branch === EncryptionBranch::Stop ? [self::stop($intent)] : [],
@@ -110,10 +111,17 @@ final readonly class EncryptionAssessment
     {
         $questions = [];
         if ($protection === Protection::Unknown && ($branch === EncryptionBranch::Ask || (! $intent->staysAfter && $intent->somethingToKeep))) {
-            $questions[] = new Question('drive.encryption', 'How is the present drive protected?', Protection::ANSWERS, $intent->staysAfter ? 'whether what is planned makes the old system ask for its recovery key' : 'whether a firmware change could lock the old system before the backup is proven', 'A7', 60, $intent->staysAfter);
+            $questions[] = new Question('drive.encryption', 'How is the present drive protected?', Protection::ANSWERS, match (true) {
+                $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
+                $intent->comesOut() => 'whether its data can be read once it is out of this machine',
+                default => 'whether a firmware change could lock the old system before the backup is proven',
+            }, 'A7', 60, $intent->staysAfter);
         }
         if ($branch === EncryptionBranch::SuspendAndResume && $machine->fact('encryption.key')->isUnknown()) {
             $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the key a slip locks the drive for good', 'A7', 70);
+        }
+        if ($branch === EncryptionBranch::ComesOut && $intent->somethingToKeep && $protection !== Protection::Unknown && $machine->fact('encryption.key')->isUnknown()) {
+            $questions[] = new Question('encryption.key', 'Has the owner what unlocks this drive elsewhere, its recovery key or passphrase?', ['yes' => 'yes', 'no' => 'no'], 'whether it is decrypted before it comes out', 'A7', 70);
         }
         if ($protection->mayAskForKey() && $protection !== Protection::Unknown && $intent->staysAfter && $binding === Binding::Unknown && in_array($branch, [EncryptionBranch::SuspendAndResume], true)) {
             $questions[] = new Question('encryption.binding', 'What is the drive\'s protection bound to?', Binding::ANSWERS, 'which changes bring up the prompt; until then the wider binding is assumed', 'A7', 20);
@@ -122,7 +130,7 @@ final readonly class EncryptionAssessment
         return $questions;
     }
 
-    private static function decision(Protection $protection, Binding $binding, EncryptionBranch $branch, bool $waits, EncryptionIntent $intent): Decision
+    private static function decision(Protection $protection, Binding $binding, EncryptionBranch $branch, bool $waits, EncryptionIntent $intent, ?bool $key): Decision
     {
         $suspended = 'suspend over '.max(1, $intent->restarts).' restarts, then resume';
         [$chosen, $because, $refused] = match ($branch) {
@@ -136,10 +144,26 @@ final readonly class EncryptionAssessment
                 $waits => 'The drive is erased once its backup is verified or waived; until then no firmware setting is touched, because a changed setting could ask the old system for its recovery key.',
                 default => 'The drive is erased after its backup, and a firmware change does not lock it.',
             }, 'The stick is started by the one-time menu, so that the old system is not started in between.'], ['decrypt first' => ['Hours of work on data that is erased afterwards.'], 'suspend protection' => ['Needed only where the old system stays.']]],
+            EncryptionBranch::ComesOut => self::comesOut($protection, $intent, $key),
             EncryptionBranch::Stop => ['stop', [self::stop($intent)], ['go on' => ['It could not be undone.']]],
             EncryptionBranch::Ask => ['ask first', ['Nobody has said how the drive is protected, and a planned change would trip a chip-bound one.'], ['assume that it is not encrypted' => ['If it is, the machine stops at the recovery prompt.']]],
         };
 
         return new Decision('assess.encryption', 'Drive encryption', $chosen, [...$because, "State: {$protection->title()}."], $refused, array_values(array_filter(["drive.encryption = {$protection->value}", $protection->mayAskForKey() ? "binding: {$binding->title()}" : null, $intent->triggers === [] ? null : 'planned: '.implode(', ', array_map(static fn (Trigger $trigger): string => $trigger->title(), $intent->triggers))])), 'A7');
+    }
+
+    /** @return array{0: string, 1: list<string>, 2: array<string, list<string>>} chosen, because, refused */
+    private static function comesOut(Protection $protection, EncryptionIntent $intent, ?bool $key): array
+    {
+        $untouched = 'The drive comes out untouched and stays the way back.';
+        $elsewhere = 'Outside this machine its data is read only with its recovery key or passphrase';
+
+        return match (true) {
+            ! $intent->somethingToKeep => ['nothing to decrypt: the drive comes out', [$untouched, 'Nothing on it has to be carried over.'], []],
+            $protection === Protection::Unknown => ['its protection first', [$untouched, 'Nobody has said how it is protected, and a protected drive cannot be read elsewhere without its key.'], ['assume that it is not encrypted' => ['If it is, its data could not be carried over.']]],
+            $key === null => ['its key first', [$untouched, "{$elsewhere}, and nobody has said whether the owner has it."], ['take it out and see' => ['It would have to go back in to be decrypted.']]],
+            $key => ['nothing to decrypt: its key goes along', [$untouched, "{$elsewhere}; the owner has it."], ['decrypt first' => ['Hours of work that the key spares.']]],
+            default => ['decrypt before it comes out', ["{$elsewhere}, and nobody has it: the old system, which still opens the drive, decrypts it first."], ['take it out first' => ['Its data could not be carried over.']]],
+        };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Assessment\Encryption\Binding;
+use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Inventory\Reading;
 use Cobblestone\Machine\Fact;
@@ -14,6 +16,13 @@ use Cobblestone\Machine\Source;
 /** The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled (rule A1). */
 final class MachineFacts
 {
+    /** Facts that a rule reads as one of few words: another word would be taken for not known, so it is refused. */
+    private const WORDS = [
+        'drive.encryption' => Protection::ANSWERS,
+        'encryption.binding' => Binding::ANSWERS,
+        'owner.keep' => ['some' => 'yes', 'nothing' => 'no'],
+    ];
+
     /**
      * @param  array<string, mixed>  $model
      * @param  list<Reading>  $readings
@@ -86,6 +95,11 @@ final class MachineFacts
         }
         if (! is_scalar($value)) {
             throw BriefFault::at("machine.facts.{$name}", 'a single value is wanted.');
+        }
+        $words = self::WORDS[$name] ?? null;
+        $word = is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value;
+        if ($words !== null && ! isset($words[$word]) && $word !== 'unknown') {
+            throw BriefFault::at("machine.facts.{$name}", '"'.mb_substr($word, 0, 40).'" is not one of '.implode(', ', array_keys($words)).' and unknown.');
         }
         if (is_string($value) && preg_match('/^(memory_bytes|drive_bytes|cores|threads|clock_mhz|memory\.(slots|max_bytes|pool_size))$/', $name) === 1 && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
             return (int) $value;

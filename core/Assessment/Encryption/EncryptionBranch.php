@@ -19,6 +19,8 @@ enum EncryptionBranch: string
     case SuspendAndResume = 'suspend-and-resume';
     /** The drive is erased, its backup proven or waived: nothing to decrypt. */
     case ErasedAnyway = 'erased-anyway';
+    /** The drive comes out and is kept: what is read from it elsewhere needs its key. */
+    case ComesOut = 'comes-out';
     /** No key, no backup, no start. */
     case Stop = 'stop';
     /** Nobody knows, and it matters. */
@@ -38,7 +40,11 @@ enum EncryptionBranch: string
         }
         $locked = $keyInHand === false && $systemStarts === false;
         if (! $intent->staysAfter) {
-            return $intent->somethingToKeep && $locked ? self::Stop : self::ErasedAnyway;
+            return match (true) {
+                $intent->somethingToKeep && $locked => self::Stop,
+                $intent->comesOut() => self::ComesOut,
+                default => self::ErasedAnyway,
+            };
         }
         if ($protection === Protection::Passphrase) {
             return self::FirmwareDoesNotMatter;

@@ -16,4 +16,10 @@ final readonly class EncryptionIntent
     public function __construct(public bool $staysAfter, public array $triggers, public int $restarts, public bool $somethingToKeep)
     {
     }
+
+    /** Whether the drive comes out and is kept, so that it is read from outside its machine. */
+    public function comesOut(): bool
+    {
+        return ! $this->staysAfter && in_array(Trigger::DriveMoved, $this->triggers, true);
+    }
 }

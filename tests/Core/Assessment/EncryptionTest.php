@@ -6,6 +6,9 @@ use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Assessment\Encryption\RecoveryPrompt;
 use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Job\Brief;
+use Cobblestone\Job\JobPlanner;
+use Cobblestone\Job\Policy;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Plan;
 use Tests\Support\Demo;
@@ -33,6 +36,12 @@ it('takes every protection, binding and intent to its branch', function (Protect
     yield 'chip, stays, nobody has the key' => [Protection::Chip, $measured, $stays(Trigger::FirmwareVersion), false, true, EncryptionBranch::Stop];
     yield 'unknown, stays, something bites' => [Protection::Unknown, $any, $stays(Trigger::FirmwareVersion), null, null, EncryptionBranch::Ask];
     yield 'unknown, stays, nothing planned' => [Protection::Unknown, $any, $stays(), null, null, EncryptionBranch::NothingTouchesIt];
+    $moves = fn (bool $keep) => new EncryptionIntent(false, [Trigger::DriveMoved], 0, $keep);
+    yield 'comes out, chip' => [Protection::Chip, Binding::Keys, $moves(true), null, null, EncryptionBranch::ComesOut];
+    yield 'comes out, passphrase' => [Protection::Passphrase, $any, $moves(true), true, false, EncryptionBranch::ComesOut];
+    yield 'comes out, nothing kept' => [Protection::Unknown, $any, $moves(false), false, false, EncryptionBranch::ComesOut];
+    yield 'comes out, not encrypted' => [Protection::None, $any, $moves(true), null, null, EncryptionBranch::NotEncrypted];
+    yield 'comes out, kept, no key, no start' => [Protection::Chip, $any, $moves(true), false, false, EncryptionBranch::Stop];
     yield 'unknown, erased' => [Protection::Unknown, $any, $erased(true), null, null, EncryptionBranch::ErasedAnyway];
 });
 
@@ -109,6 +118,25 @@ it('decrypts a drive that moves only where its key is missing, and by the clock 
         ->and($step?->instructions[1])->toContain('"Protection off" comes long before')
         ->and($swap('no')->step('hardware.swap-drive')?->before)->toContain(Fact::DECRYPTED);
 });
+
+it('says of a drive that comes out whether its key goes along, and never that it is erased', function (array $facts, string $chosen, array $asks) {
+    $brief = Demo::brief('drive-swap');
+    unset($brief['machine']['facts']['drive.encryption'], $brief['machine']['facts']['encryption.key']);
+    $brief['machine'] = [...$brief['machine'], 'readings' => [], 'facts' => [...$brief['machine']['facts'], 'target.serial' => 'N-1', 'target.bytes' => 512110190592, ...$facts]];
+    $plan = JobPlanner::plan(Brief::fromArray($brief), Demo::catalogue(), Policy::of());
+    $decision = array_values(array_filter($plan->decisions, fn ($decision) => $decision->id === 'assess.encryption'))[0];
+    expect($decision->chosen)->toBe($chosen);
+    expect(implode(' ', $decision->reasons))->not->toContain('erased');
+    expect(array_values(array_filter(array_map(fn ($question) => $question->fact, $plan->questions), fn ($fact) => $fact !== 'owner.keep')))->toBe($asks);
+})->with([
+    'key at hand' => [['drive.encryption' => 'chip', 'encryption.key' => 'yes'], 'nothing to decrypt: its key goes along', []],
+    'passphrase known' => [['drive.encryption' => 'passphrase', 'encryption.key' => 'yes'], 'nothing to decrypt: its key goes along', []],
+    'nobody has the key' => [['drive.encryption' => 'chip', 'encryption.key' => 'no'], 'decrypt before it comes out', []],
+    'nobody has asked for the key' => [['drive.encryption' => 'chip-and-pin'], 'its key first', ['encryption.key']],
+    'nobody knows' => [[], 'its protection first', ['drive.encryption']],
+    'not encrypted' => [['drive.encryption' => 'none'], 'none', []],
+    'nothing kept' => [['drive.encryption' => 'chip', 'owner.keep' => 'nothing'], 'nothing to decrypt: the drive comes out', []],
+]);
 
 it('says of every volume what would ask, and shows no advice where nothing can', function () {
     $chip = Demo::plan('firmware-update')->assessment['encryption'];

@@ -4,6 +4,7 @@ use Cobblestone\Firmware\ReleasePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Hardware\CardSupply;
 use Cobblestone\Install\RollbackWindow;
+use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\Goal;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\InvalidQuantity;
@@ -234,3 +235,16 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
     'an upgrade of an unknown laptop' => [['goal' => 'upgrade', 'machine' => ['kind' => 'laptop', 'facts' => ['owner.keep' => 'nothing', 'drive.encryption' => 'none']], 'system' => ['name' => 'Some system'], 'image' => ['name' => 'some.iso', 'bytes' => 3000000000]], 'go', ['image.check', 'install.start', 'install.upgrade']],
     'a new build of unknown parts' => [['goal' => 'first-power-on', 'machine' => ['kind' => 'desktop', 'ports' => ['usb-a' => 4], 'facts' => ['target.serial' => 'N1', 'target.bytes' => 500107862016]], 'system' => ['name' => 'Some system'], 'image' => ['name' => 'some.iso', 'bytes' => 3000000000, 'kind' => 'raw']], 'go', ['hardware.look-over', 'hardware.first-power', 'boot.start', 'target.erase']],
 ]);
+
+it('refuses a word that a rule would silently take for not known', function (string $fact, mixed $word, string $sentence) {
+    expect(fn () => Demo::plan('fairlead-13', ['machine' => ['facts' => [$fact => $word]]]))->toThrow(BriefFault::class, $sentence);
+})->with([
+    ['drive.encryption', 'chip-bound', 'machine.facts.drive.encryption: "chip-bound" is not one of none, key-in-clear, chip, chip-and-pin, passphrase and unknown.'],
+    ['drive.encryption', false, '"no" is not one of none'],
+    ['encryption.binding', 'both', 'is not one of keys, measured and unknown.'],
+    ['owner.keep', 'everything', 'is not one of some, nothing and unknown.'],
+]);
+
+it('takes "unknown" for what it says', function () {
+    expect(Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'unknown']]])->verdict()->value)->not->toBe('stop');
+});
