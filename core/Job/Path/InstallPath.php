@@ -41,7 +41,7 @@ final class InstallPath
         $new = $context->goal === Goal::FirstPowerOn;
         $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives()) : TargetDrive::choose($machine);
         $protected = $swap ? DriveSwap::oldDrive($machine) : $target->drive;
-        $protection = Protection::of($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep), ! $swap);
+        $protection = Protection::of($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep && ! $new), ! $swap);
         $hardware = match (true) {
             $swap => DriveSwap::plan($machine, $protected, $target->drive, $protection, $brief->backup, $policy),
             $new => FirstPower::plan($machine),
@@ -85,7 +85,7 @@ final class InstallPath
         return new PathDraft(
             (new Contribution($steps))->and(new Contribution([], [...$all->decisions, ...$layoutDecisions], $all->questions, $all->gather, $all->initial, [...$all->blockers, ...$layoutBlockers])),
             layouts: $layouts,
-            assessment: [...$protection->toArray(), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep())],
+            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep())],
             stick: $media->stick?->name,
         );
     }

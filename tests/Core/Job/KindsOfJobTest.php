@@ -4,8 +4,11 @@ use Cobblestone\Firmware\ReleasePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Hardware\CardSupply;
 use Cobblestone\Install\RollbackWindow;
+use Cobblestone\Job\Brief;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\Goal;
+use Cobblestone\Job\JobPlanner;
+use Cobblestone\Job\Policy;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Quantity\Moment;
@@ -248,3 +251,26 @@ it('refuses a word that a rule would silently take for not known', function (str
 it('takes "unknown" for what it says', function () {
     expect(Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'unknown']]])->verdict()->value)->not->toBe('stop');
 });
+
+it('gates nothing of a new build behind a backup that nobody makes', function () {
+    $plan = JobPlanner::plan(Brief::fromArray(['brief' => 1, 'title' => 'new', 'goal' => 'first-power-on', 'owner' => 'crew', 'system' => 'tansy-desktop-7', 'image' => 'tansy-desktop-7-dock', 'machine' => ['kind' => 'desktop']]), Demo::catalogue(), Policy::of());
+    $gates = array_merge(...array_map(fn ($step) => array_map(fn ($gate) => $gate->id, $step->gates), $plan->steps));
+    expect($plan->step('firmware.set'))->not->toBeNull();
+    expect($gates)->not->toContain('backup');
+    expect($plan->assessment['backup'])->toBe(['keep' => 'blank']);
+    expect(array_map(fn ($question) => $question->fact, $plan->questions))->not->toContain('owner.keep');
+});
+
+it('has for every gate of every kind of job a step that opens it, or the fact already', function (string $job) {
+    $plan = Demo::plan($job);
+    $made = array_merge($plan->initial, ...array_map(fn ($step) => $step->after, $plan->steps));
+    $shut = [];
+    foreach ($plan->steps as $step) {
+        foreach ($step->gates as $gate) {
+            if (! in_array($gate->fact, $made, true) && ! str_starts_with($gate->fact, 'answered.')) {
+                $shut[] = "{$step->id} waits for {$gate->fact}";
+            }
+        }
+    }
+    expect($shut)->toBe([]);
+})->with(fn () => array_map(fn ($file) => basename($file, '.yaml'), glob(Demo::root().'/docs/guide/briefs/*.yaml') ?: []));
