@@ -19,12 +19,12 @@ final readonly class RequirementRows
     }
 
     /** @return list<Requirement> */
-    public static function of(Machine $machine, SystemProfile $system, ?Image $image, ?Drive $target, ?string $edition): array
+    public static function of(Machine $machine, SystemProfile $system, ?Image $image, ?Drive $target, ?string $edition, bool $newDrive = false): array
     {
         $rows = new self($machine, $system);
 
         return array_values(array_filter([
-            $rows->architecture($image), $rows->memory(), $rows->drive($target), $rows->number('cores', 'Cores', 'cores', ''), $rows->number('clock_mhz', 'Clock', 'clock_mhz', ' MHz'),
+            $rows->architecture($image), $rows->memory(), $rows->drive($target, $newDrive), $rows->number('cores', 'Cores', 'cores', ''), $rows->number('clock_mhz', 'Clock', 'clock_mhz', ' MHz'),
             $rows->uefi(), $rows->secureBoot(), $rows->securityChip(), $rows->graphics(), $rows->number('display_pixels', 'Display height', 'display.pixels', ' pixels'), ...$rows->ceilings($edition),
         ]));
     }
@@ -54,14 +54,14 @@ final readonly class RequirementRows
         return new Requirement('memory', 'Memory', Bytes::of($need)->binary(), $has === null ? 'unknown' : "{$has->binary()} ({$fact->origin})", self::compare($has?->count, $need), self::bytesNote($has?->count, $need, true), $this->bypassable('memory'), 'memory_bytes');
     }
 
-    private function drive(?Drive $target): ?Requirement
+    private function drive(?Drive $target, bool $newDrive): ?Requirement
     {
         $need = $this->need('drive_bytes');
         if ($need === null) {
             return null;
         }
         $assumed = $this->machine->fact('drive_bytes');
-        $bytes = $target !== null ? $target->size->count : (is_int($assumed->value) ? $assumed->value : null);
+        $bytes = $target !== null ? $target->size->count : (is_int($assumed->value) && ! $newDrive ? $assumed->value : null);
         $source = $target !== null ? 'reading of the drive' : $assumed->origin;
 
         return new Requirement('drive', 'Drive', Bytes::of($need)->decimal(), $bytes === null ? 'unknown' : Bytes::of($bytes)->decimal()." ({$source})", self::compare($bytes, $need), self::bytesNote($bytes, $need, false));

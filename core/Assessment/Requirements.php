@@ -39,10 +39,13 @@ final readonly class Requirements
     {
     }
 
-    /** @param  string  $school  the bench's policy on bypasses: off or recorded */
-    public static function assess(Machine $machine, SystemProfile $system, ?Image $image, ?Drive $target, ?string $edition, string $school): self
+    /**
+     * @param  string  $school  the bench's policy on bypasses: off or recorded
+     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
+     */
+    public static function assess(Machine $machine, SystemProfile $system, ?Image $image, ?Drive $target, ?string $edition, string $school, bool $newDrive = false): self
     {
-        $rows = RequirementRows::of($machine, $system, $image, $target, $edition);
+        $rows = RequirementRows::of($machine, $system, $image, $target, $edition, $newDrive);
         $short = array_values(array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT && ! str_ends_with($row->id, '_ceiling')));
         $hard = array_values(array_filter($short, static fn (Requirement $row): bool => ! $row->bypassable));
         $fit = match (true) {

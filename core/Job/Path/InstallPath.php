@@ -52,7 +52,7 @@ final class InstallPath
         $firmware = FirmwarePlanner::plan($machine, $system, $image, $media->stick?->connector(), $policy, $protection->encryption->firmwareWaits && ! $swap ? $protection->backup->gates : []);
         $stickIn = InstallPlanner::stickStaysIn($system);
         $power = PortPower::plan($machine, $stickIn);
-        $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $policy->school('bypass'));
+        $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $policy->school('bypass'), $swap);
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $new, $brief->owner);
         $licence = Licence::assess($machine, $system, $brief->edition, $brief->blocks['licence'] ?? []);
         $extras = Ownership::extras($brief->blocks['extras'] ?? [], $policy->school('extras'));
@@ -85,7 +85,7 @@ final class InstallPath
         return new PathDraft(
             (new Contribution($steps))->and(new Contribution([], [...$all->decisions, ...$layoutDecisions], $all->questions, $all->gather, $all->initial, [...$all->blockers, ...$layoutBlockers])),
             layouts: $layouts,
-            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep())],
+            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep() && ! $new && (! $swap || $protection->health->rescueFirst()))],
             stick: $media->stick?->name,
         );
     }

@@ -167,3 +167,10 @@ it('tells which needs may be bypassed, and takes the hardest for the verdict', f
     expect($assess(['memory_bytes' => 2048], 'off')->contribution->decisions[0]->chosen)->toBe('fits, as far as is known');
     expect(array_map(fn ($question) => $question->fact, $assess(['memory_bytes' => 2048], 'off')->contribution->questions))->toBe(['cores']);
 });
+
+it('assumes nothing of a new drive that nobody has read', function () {
+    $rows = fn (bool $newDrive, ?Drive $target): array => RequirementRows::of(machineKnowing(['drive_bytes' => 65_500]), needing(['drive_bytes' => 64_000]), null, $target, null, $newDrive);
+    expect($rows(true, null)[0]->has)->toBe('unknown');
+    expect($rows(true, new Drive('sda', Bytes::of(64_000)))[0]->has)->toBe('64.0 kB (reading of the drive)');
+    expect($rows(false, null)[0]->has)->toBe('65.5 kB (lshw)');
+});

@@ -274,3 +274,13 @@ it('has for every gate of every kind of job a step that opens it, or the fact al
     }
     expect($shut)->toBe([]);
 })->with(fn () => array_map(fn ($file) => basename($file, '.yaml'), glob(Demo::root().'/docs/guide/briefs/*.yaml') ?: []));
+
+it('plans sockets of a swap for what is attached, and judges no size of a drive nobody has read', function () {
+    $brief = Demo::brief('drive-swap');
+    unset($brief['machine']['facts']['target.serial'], $brief['machine']['facts']['target.bytes']);
+    $plan = fn (array $readings) => JobPlanner::plan(Brief::fromArray([...$brief, 'machine' => [...$brief['machine'], 'readings' => $readings]]), Demo::catalogue(), Policy::of());
+    expect(array_column($plan([])->assessment['requirements']['rows'], 'has', 'id')['drive'])->toBe('unknown');
+    expect(json_encode($plan([])->assessment['ports']))->not->toContain('backup drive');
+    // A failing drive is rescued before it comes out.
+    expect(json_encode($plan($brief['machine']['readings'])->assessment['ports']))->toContain('backup drive');
+});
