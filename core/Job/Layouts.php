@@ -17,12 +17,15 @@ use Cobblestone\Storage\LayoutImpossible;
 /** The stick and the target drive, now and after, in bytes and sectors. */
 final class Layouts
 {
-    /** @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<string>} layouts, decisions, blockers */
-    public static function of(Machine $machine, SystemProfile $system, ?Drive $target, MediaPlan $media): array
+    /**
+     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
+     * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<string>} layouts, decisions, blockers
+     */
+    public static function of(Machine $machine, SystemProfile $system, ?Drive $target, MediaPlan $media, bool $newDrive = false): array
     {
         $stick = self::stick($media);
         $assumed = $machine->fact('drive_bytes')->value;
-        $bytes = $target !== null ? $target->size : (is_int($assumed) ? Bytes::of($assumed) : null);
+        $bytes = $target !== null ? $target->size : (is_int($assumed) && ! $newDrive ? Bytes::of($assumed) : null);
         if ($bytes === null) {
             return [['stick' => $stick, 'target' => null], [], []];
         }

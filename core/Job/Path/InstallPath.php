@@ -74,7 +74,7 @@ final class InstallPath
         $all = $protecting->and($owner)->and($requirements->contribution)->and($extras)->and($hardware)->and($media->contribution)->and($power)->and($firmware)->and($install)->and($firstBoot)->and($drivers->contribution)->and($licence->contribution)
             ->and(self::imageQuestions($context))
             ->and(new Contribution(decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)], gather: GatherList::forMachine($machine)));
-        [$layouts, $layoutDecisions, $layoutBlockers] = Layouts::of($machine, $system, $target->drive, $media);
+        [$layouts, $layoutDecisions, $layoutBlockers] = Layouts::of($machine, $system, $target->drive, $media, $swap);
         $steps = [
             ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new, notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),

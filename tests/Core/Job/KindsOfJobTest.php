@@ -280,6 +280,7 @@ it('plans sockets of a swap for what is attached, and judges no size of a drive 
     unset($brief['machine']['facts']['target.serial'], $brief['machine']['facts']['target.bytes']);
     $plan = fn (array $readings) => JobPlanner::plan(Brief::fromArray([...$brief, 'machine' => [...$brief['machine'], 'readings' => $readings]]), Demo::catalogue(), Policy::of());
     expect(array_column($plan([])->assessment['requirements']['rows'], 'has', 'id')['drive'])->toBe('unknown');
+    expect($plan([])->layouts['target'])->toBeNull();
     expect(json_encode($plan([])->assessment['ports']))->not->toContain('backup drive');
     // A failing drive is rescued before it comes out.
     expect(json_encode($plan($brief['machine']['readings'])->assessment['ports']))->toContain('backup drive');
