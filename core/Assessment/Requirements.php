@@ -71,12 +71,19 @@ final readonly class Requirements
     }
 
     /** @param  list<Requirement>  $rows */
-    private static function decision(SystemProfile $system, Fit $fit, array $rows): Decision
+    private static function title(Fit $fit, array $rows): string
     {
         $unknown = array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::UNKNOWN);
+
+        return $fit->title().($unknown === [] ? '' : ', as far as is known');
+    }
+
+    /** @param  list<Requirement>  $rows */
+    private static function decision(SystemProfile $system, Fit $fit, array $rows): Decision
+    {
         $reasons = array_map(static fn (Requirement $row): string => "{$row->title}: {$row->verdict}".($row->note === '' ? '' : " ({$row->note})").'.', $rows);
 
-        return new Decision('assess.fit', "Does {$system->name} fit", $fit->title().($unknown === [] ? '' : ', as far as is known'), $reasons, [], array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows), 'A2');
+        return new Decision('assess.fit', "Does {$system->name} fit", self::title($fit, $rows), $reasons, [], array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows), 'A2');
     }
 
     /**
@@ -114,6 +121,6 @@ final readonly class Requirements
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fit' => $this->fit->value, 'title' => $this->fit->title(), 'rows' => array_map(static fn (Requirement $row): array => $row->toArray(), $this->rows)];
+        return ['fit' => $this->fit->value, 'title' => self::title($this->fit, $this->rows), 'rows' => array_map(static fn (Requirement $row): array => $row->toArray(), $this->rows)];
     }
 }

@@ -8,13 +8,13 @@ use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 
-/** What is plugged in where, stage by stage, and whether the machine still charges (rule J5). */
+/** What is plugged in where, stage by stage, and whether a portable still charges; null for a machine on mains (rule J5). */
 final class PortUse
 {
     /**
      * @param  string|null  $stick  the stick's connector
      * @param  bool  $backup  whether a backup drive is attached before
-     * @return list<array{stage: string, uses: list<array{port: string, what: string}>, charges: bool, note: string}>
+     * @return list<array{stage: string, uses: list<array{port: string, what: string}>, charges: bool|null, note: string}>
      */
     public static function of(Machine $machine, ?string $stick, bool $backup): array
     {
@@ -33,7 +33,7 @@ final class PortUse
 
     /**
      * @param  array<string, string|null>  $things  what => its connector
-     * @return array{stage: string, uses: list<array{port: string, what: string}>, charges: bool, note: string}
+     * @return array{stage: string, uses: list<array{port: string, what: string}>, charges: bool|null, note: string}
      */
     private static function stage(Machine $machine, string $stage, array $things): array
     {
@@ -57,8 +57,8 @@ final class PortUse
         if ($charger !== null) {
             $uses[] = ['port' => self::name($charger), 'what' => 'charger'];
         }
-        $charges = ! $machine->kind->isPortable() || $charger !== null;
-        if (! $charges && array_filter($machine->ports, static fn (Port $port): bool => $port->charges) !== []) {
+        $charges = $machine->kind->isPortable() ? $charger !== null : null;
+        if ($charges === false && array_filter($machine->ports, static fn (Port $port): bool => $port->charges) !== []) {
             $notes[] = 'the charger\'s socket is taken, so it runs on its battery';
         }
 

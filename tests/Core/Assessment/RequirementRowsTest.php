@@ -174,3 +174,10 @@ it('assumes nothing of a new drive that nobody has read', function () {
     expect($rows(true, new Drive('sda', Bytes::of(64_000)))[0]->has)->toBe('64.0 kB (reading of the drive)');
     expect($rows(false, null)[0]->has)->toBe('65.5 kB (lshw)');
 });
+
+it('says in its title that not all is known', function () {
+    $title = fn (array $facts): string => Requirements::assess(machineKnowing($facts), needing(['cores' => 4]), null, null, null, 'off')->toArray()['title'];
+    expect($title([]))->toBe('fits, as far as is known');
+    expect($title(['cores' => 4]))->toBe('fits');
+    expect($title(['cores' => 2]))->toBe('cannot');
+});

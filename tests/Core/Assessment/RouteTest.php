@@ -171,3 +171,13 @@ it('compares the installed build with the first that repairs itself', function (
     $plan = $repair(['symptom.powers_up' => 'yes', 'symptom.picture' => 'yes', 'symptom.starts' => 'normally', 'symptom.since' => 'nothing', 'restore.point' => 'no', 'network.works' => 'yes', 'tried' => 'system-files', 'present.build' => $build]);
     expect(array_column($plan->assessment['route']['ladder'], 'standing', 'id')['repair-install-built-in'])->toBe($standing);
 })->with([['7.1', 'recommended'], ['7.10', 'recommended'], ['7.0', 'out']]);
+
+it('claims no sign of sound hardware that nobody has looked for', function () {
+    $repair = Demo::brief('repair');
+    foreach (['symptom.powers_up', 'symptom.picture'] as $fact) {
+        unset($repair['machine']['facts'][$fact]);
+    }
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($repair), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $rows = array_column($plan->assessment['route']['ladder'], 'why', 'id');
+    expect($rows['hardware'])->toBe(['Nothing known so far points at the hardware.']);
+});

@@ -285,3 +285,9 @@ it('plans sockets of a swap for what is attached, and judges no size of a drive 
     // A failing drive is rescued before it comes out.
     expect(json_encode($plan($brief['machine']['readings'])->assessment['ports']))->toContain('backup drive');
 });
+
+it('says of charging only what a portable can do', function () {
+    $charges = fn (string $job): array => array_column(Demo::plan($job)->assessment['ports'], 'charges');
+    expect(array_unique($charges('capstan-t3')))->toBe([null]);
+    expect($charges('fairlead-13'))->not->toContain(null);
+});
