@@ -23,6 +23,18 @@ final readonly class Guid
         return new self(strtoupper($text));
     }
 
+    /**
+     * From the 16 bytes that GPT stores.
+     *
+     * @throws InvalidArgumentException for any other number of bytes
+     */
+    public static function fromBytes(string $bytes): self
+    {
+        $hex = bin2hex(strrev(substr($bytes, 0, 4)).strrev(substr($bytes, 4, 2)).strrev(substr($bytes, 6, 2)).substr($bytes, 8));
+
+        return self::of(implode('-', [substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 12, 4), substr($hex, 16, 4), substr($hex, 20)]));
+    }
+
     /** Always the same GUID for the same words (RFC 9562, version 8: a hash of our own choice), so that plans repeat. */
     public static function fromSeed(string $seed): self
     {

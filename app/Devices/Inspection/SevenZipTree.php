@@ -1,0 +1,125 @@
+<?php
+
+namespace App\Devices\Inspection;
+
+use App\Devices\Command;
+use Cobblestone\Media\Inspection\FileTree;
+use Generator;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\Process;
+
+/** The files inside an image as 7-Zip from Debian lists and reads them. */
+final class SevenZipTree implements FileTree
+{
+    private const PROGRAM = '7zz';
+
+    private const SECONDS = 60;
+
+    /** A line of the listing longer than this is not a path anyone made in good faith. */
+    private const LONGEST_LINE = 4096;
+
+    public function __construct(private readonly string $path, private readonly string $kind)
+    {
+    }
+
+    /** @return Generator<int, array{path: string, bytes: int, directory: bool}> */
+    public function entries(): Generator
+    {
+        $process = Command::of([self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path], self::SECONDS);
+        $process->start();
+        $entry = [];
+        try {
+            foreach (self::lines($process) as $line) {
+                if (preg_match('/^(Path|Size|Folder|Attributes) = (.*)$/s', $line, $field) === 1) {
+                    $entry += [$field[1] => $field[2]];
+                } elseif ($line === '' && isset($entry['Path'])) {
+                    yield self::entry($entry);
+                    $entry = [];
+                }
+            }
+        } catch (ProcessTimedOutException) {
+            return;
+        } finally {
+            $process->stop(0);
+        }
+        if (isset($entry['Path'])) {
+            yield self::entry($entry);
+        }
+    }
+
+    /** Whether the listing works at all. */
+    public function isReadable(): bool
+    {
+        foreach ($this->entries() as $entry) {
+            return true;
+        }
+
+        return Command::of([self::PROGRAM, 'l', '-slt', '-ba', "-t{$this->kind}", '--', $this->path], self::SECONDS)->run() === 0;
+    }
+
+    public function read(string $path, int $limit): ?string
+    {
+        $process = $this->reader($path);
+        $bytes = '';
+        try {
+            $process->start();
+            foreach ($process->getIterator(Process::ITER_SKIP_ERR) as $piece) {
+                $bytes .= $piece;
+                if (strlen($bytes) >= $limit) {
+                    break;
+                }
+            }
+        } catch (ProcessTimedOutException) {
+            return null;
+        } finally {
+            $process->stop(0);
+        }
+
+        return $bytes === '' && ! $process->isSuccessful() ? null : substr($bytes, 0, $limit);
+    }
+
+    /** A process that prints one file's bytes. */
+    public function reader(string $path, ?float $seconds = self::SECONDS): Process
+    {
+        return Command::of([self::PROGRAM, 'x', '-so', '-spd', "-t{$this->kind}", '--', $this->path, $path], $seconds);
+    }
+
+    /**
+     * Writes the named files below a folder; what leads outside is refused by 7-Zip itself.
+     *
+     * @param  list<string>  $paths
+     */
+    public function extract(array $paths, string $folder): void
+    {
+        $list = tempnam($folder, 'list');
+        file_put_contents($list, implode("\n", $paths)."\n");
+        Command::run([self::PROGRAM, 'x', '-y', '-bd', '-spd', '-scsUTF-8', "-t{$this->kind}", "-o{$folder}", "-i@{$list}", '--', $this->path], null);
+        unlink($list);
+    }
+
+    /** @return Generator<int, string> */
+    private static function lines(Process $process): Generator
+    {
+        $rest = '';
+        foreach ($process->getIterator(Process::ITER_SKIP_ERR) as $piece) {
+            $lines = explode("\n", $rest.$piece);
+            $rest = (string) array_pop($lines);
+            if (strlen($rest) > self::LONGEST_LINE) {
+                $rest = substr($rest, 0, self::LONGEST_LINE);
+            }
+            foreach ($lines as $line) {
+                yield rtrim($line, "\r");
+            }
+        }
+        yield $rest;
+    }
+
+    /**
+     * @param  array<string, string>  $entry
+     * @return array{path: string, bytes: int, directory: bool}
+     */
+    private static function entry(array $entry): array
+    {
+        return ['path' => $entry['Path'], 'bytes' => (int) ($entry['Size'] ?? 0), 'directory' => ($entry['Folder'] ?? '') === '+' || str_starts_with($entry['Attributes'] ?? '', 'D')];
+    }
+}

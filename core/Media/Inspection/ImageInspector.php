@@ -1,0 +1,229 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media\Inspection;
+
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatVolume;
+use Cobblestone\Storage\Reading\TableReader;
+use Cobblestone\Storage\Reading\TableReading;
+use Cobblestone\Storage\Reading\WindowSource;
+
+/** Looks into an image without reading all of it and says what it is, what it starts on, how it may be written (rule M2). */
+final class ImageInspector
+{
+    /** So much of what is compressed is unpacked to look at its table and loaders. */
+    public const HEAD = 67_108_864;
+
+    private const RESTORE_MANIFEST = 'restore-manifest.json';
+
+    private const FILE_LIMIT = 50_000;
+
+    /** @var list<FoundLoader> */
+    private array $loaders = [];
+
+    /** @var list<string> */
+    private array $damage = [];
+
+    /** @var list<string> */
+    private array $notes = [];
+
+    private readonly LoaderJudge $judge;
+
+    /** False for what is compressed: only its start is looked at. */
+    private bool $whole = true;
+
+    private ?FileCount $files = null;
+
+    private ?string $label = null;
+
+    /** @param  string|null  $nextStage  path of the loader that the first one loads, where the catalogue knows it */
+    private function __construct(private readonly InspectionTools $tools, Signers $signers, private readonly ?string $nextStage)
+    {
+        $this->judge = new LoaderJudge($tools->signatures(), $signers);
+    }
+
+    public static function inspect(ByteSource $file, string $name, InspectionTools $tools, Signers $signers, ?string $nextStage = null): ImageReport
+    {
+        return (new self($tools, $signers, $nextStage))->look($file, mb_scrub($name));
+    }
+
+    private function look(ByteSource $file, string $name): ImageReport
+    {
+        if ($file->size() === 0) {
+            return new ImageReport($name, 0, 'empty', null, null, [], null, null, null, [], ['raw' => false, 'copied' => false], ['The file is empty.'], []);
+        }
+        $compression = Compression::detect($file);
+        if ($compression === null) {
+            return $this->content($file, $name, $file->size(), null);
+        }
+        $this->whole = false;
+        array_push($this->damage, ...$compression->faults);
+        $kind = $compression->kind === 'zip' ? $this->zipKind($compression) : null;
+        $content = $kind === null ? $this->head($compression) : null;
+        if ($content === null) {
+            return new ImageReport($name, $file->size(), $kind ?? 'unknown', $compression->toArray(), null, [], null, $this->label, $this->files?->toArray(), [], ['raw' => false, 'copied' => false], $this->damage, $this->notes);
+        }
+
+        return $this->content($content, $name, $file->size(), $compression);
+    }
+
+    private function content(ByteSource $content, string $name, int $bytes, ?Compression $compression): ImageReport
+    {
+        $optical = OpticalVolume::read($content);
+        $catalogue = ElTorito::read($content);
+        $table = TableReader::read($content, $optical !== null);
+        // Of a compressed image only the start is at hand: that its end is missing is no damage.
+        array_push($this->damage, ...($this->whole ? $table->faults : []), ...($catalogue->faults ?? []));
+        array_push($this->notes, ...$table->notes);
+        if ($this->whole && $optical?->stated !== null && $optical->stated > $content->size()) {
+            $this->damage[] = 'The optical volume states '.Bytes::of($optical->stated)->exact().', the file has '.Bytes::of($content->size())->exact().': its end is missing.';
+        }
+        $this->label = $optical?->label;
+        $fat = $optical === null && $table->scheme === 'none' ? FatVolume::open($content) : null;
+        $kind = $this->kind($optical, $table, $fat);
+        $this->inPartitions($table, $content, $kind);
+        if ($fat !== null) {
+            $this->inVolume($fat, 'volume', 'in the file system', $content->size());
+            $this->countFat($fat);
+        }
+        $this->inStartImages($catalogue, $content);
+        if ($optical !== null && $this->whole) {
+            $this->inFiles($optical);
+        }
+        $legacy = match (true) {
+            $kind === 'optical' || $kind === 'unknown' || ! $table->bootCode || ! $this->signature($content) => false,
+            // Every FAT boot sector has code; mostly it only says that there is nothing to start.
+            $kind === 'fat' => null,
+            default => true,
+        };
+
+        return new ImageReport($name, $bytes, $kind, $compression?->toArray(), $optical?->toArray(), $catalogue->entries ?? [], $table->scheme === 'none' ? null : $table->toArray(), $this->label,
+            $this->files?->toArray(), array_map(static fn (FoundLoader $loader): array => $loader->toArray(), $this->loaders),
+            ['raw' => $legacy, 'copied' => $catalogue !== null && $catalogue->starts('BIOS') ? null : false], array_values(array_unique($this->damage)), $this->notes);
+    }
+
+    private function kind(?OpticalVolume $optical, TableReading $table, ?FatVolume $fat): string
+    {
+        return match (true) {
+            $optical !== null => $table->partitions === [] ? 'optical' : 'optical-hybrid',
+            $table->scheme !== 'none' && $table->partitions !== [] => 'raw',
+            $fat !== null => 'fat',
+            default => 'unknown',
+        };
+    }
+
+    /** A zip of one file is that file compressed; one with a restore manifest restores a device; others are archives. */
+    private function zipKind(Compression $zip): ?string
+    {
+        if ($zip->members === 1) {
+            return null;
+        }
+        $tree = $this->tools->tree('zip');
+        foreach ($tree?->entries() ?? [] as $entry) {
+            if (basename($entry['path']) === self::RESTORE_MANIFEST) {
+                return 'device-restore';
+            }
+        }
+
+        return 'archive';
+    }
+
+    private function head(Compression $compression): ?ByteSource
+    {
+        $head = $this->tools->expandHead($compression->kind, self::HEAD);
+        if ($head === null || $head->size() === 0) {
+            $this->damage[] = "Nothing comes out of the {$compression->kind} file: it is damaged.";
+
+            return null;
+        }
+        if ($compression->expanded === null && $compression->hint !== null) {
+            $this->notes[] = ucfirst($compression->hint).'.';
+        }
+
+        return $compression->expanded === null || $compression->expanded <= $head->size() ? $head : new PartlyKnown($head, $compression->expanded);
+    }
+
+    private function signature(ByteSource $content): bool
+    {
+        return $content->read(510, 2) === "\x55\xAA";
+    }
+
+    private function inPartitions(TableReading $table, ByteSource $content, string $kind): void
+    {
+        foreach (array_slice($table->volumes(), 0, 32) as $partition) {
+            $volume = FatVolume::open($table->open($partition, $content));
+            if ($volume === null) {
+                continue;
+            }
+            $sectors = $volume->geometry['sectors'] * $volume->geometry['sector'];
+            if ($this->whole && $sectors > $partition->sectors * $table->sector) {
+                $this->damage[] = "The file system of partition {$partition->number} is larger than the partition.";
+            }
+            $this->inVolume($volume, 'partition', "in partition {$partition->number}", $content->size());
+            if ($kind === 'raw' && $this->label === null) {
+                $this->label = $volume->label();
+            }
+        }
+    }
+
+    private function inStartImages(?ElTorito $catalogue, ByteSource $content): void
+    {
+        foreach ($catalogue->entries ?? [] as $entry) {
+            $volume = $entry['platform'] === 'UEFI' ? FatVolume::open(new WindowSource($content, $entry['at'], $entry['bytes'])) : null;
+            if ($volume !== null) {
+                $this->inVolume($volume, 'el-torito', 'in the optical start image', $entry['bytes']);
+            }
+        }
+    }
+
+    private function inVolume(FatVolume $volume, string $where, string $place, int $most): void
+    {
+        $folder = $volume->find(FoundLoader::FOLDER);
+        foreach ($folder?->directory ? $volume->entries($folder) : [] as $entry) {
+            if (! isset(FoundLoader::NAMES[strtoupper($entry->name)]) || $entry->directory) {
+                continue;
+            }
+            $next = $this->nextStage === null ? null : $volume->find($this->nextStage);
+            $bytes = $volume->contents($entry, min($entry->size, FoundLoader::LARGEST));
+            if (! $this->whole && strlen($bytes) < $entry->size) {
+                $this->notes[] = "{$entry->name} {$place} lies past the part that was unpacked: whether it would start cannot be told.";
+
+                continue;
+            }
+            $this->loaders[] = FoundLoader::of($entry->name, $where, $place, $bytes, $entry->size, $this->judge, $this->tools->signatures(),
+                $this->nextStage !== null, $next === null ? null : $volume->contents($next, FoundLoader::LARGEST));
+        }
+    }
+
+    private function countFat(FatVolume $volume): void
+    {
+        $this->label = $volume->label();
+        $entries = [];
+        foreach ($volume->files(self::FILE_LIMIT) as $path => $entry) {
+            $entries[] = ['path' => (string) $path, 'bytes' => $entry->size, 'directory' => false];
+        }
+        $this->files = FileCount::of(new ListedFiles($entries));
+        foreach ($this->loaders as $loader) {
+            $this->loaders[] = $loader->alsoIn('files', 'among the files');
+        }
+    }
+
+    private function inFiles(OpticalVolume $optical): void
+    {
+        $tree = ($optical->udf ? $this->tools->tree('udf') : null) ?? $this->tools->tree('iso');
+        if ($tree === null) {
+            $this->damage[] = 'The list of files cannot be read.';
+
+            return;
+        }
+        $this->files = FileCount::of($tree);
+        foreach ($this->files->loaders as $name => $path) {
+            $bytes = $tree->read($path, FoundLoader::LARGEST + 1) ?? '';
+            $next = $this->nextStage === null ? null : $tree->read($this->nextStage, FoundLoader::LARGEST);
+            $this->loaders[] = FoundLoader::of((string) $name, 'files', 'among the files', $bytes, strlen($bytes), $this->judge, $this->tools->signatures(), $this->nextStage !== null, $next);
+        }
+    }
+}
