@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Cobblestone\Storage;
 
 use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\InvalidQuantity;
+use InvalidArgumentException;
+use TypeError;
+use ValueError;
 
 /** Where everything on a device is, in sectors. Made by LayoutBuilder, which guarantees the order and the bounds. */
 final readonly class Layout
@@ -17,6 +21,43 @@ final readonly class Layout
         public Guid $diskGuid,
         public array $partitions,
     ) {
+    }
+
+    /**
+     * A layout as toArray() wrote it; every figure is worked out anew and has to agree.
+     *
+     * @param  array<string, mixed>  $data
+     *
+     * @throws LayoutImpossible where it does not
+     */
+    public static function fromArray(array $data): self
+    {
+        try {
+            $scheme = Scheme::from((string) ($data['scheme'] ?? ''));
+            $sector = SectorSize::from((int) ($data['sector_bytes'] ?? 0));
+            $device = Bytes::of((int) ($data['device_bytes'] ?? 0));
+            $partitions = [];
+            foreach ((array) ($data['partitions'] ?? []) as $part) {
+                $extent = new Extent((int) $part['first_sector'], (int) $part['sectors']);
+                $partitions[] = new PlannedPartition((int) $part['number'], (string) $part['name'], PartitionType::from((string) $part['type']), $extent, (string) $part['file_system'], (string) $part['role'], (bool) $part['active'],
+                    $part['file_system'] === 'fat32' ? Fat32Geometry::forSectors($extent->count, $sector) : null);
+            }
+            $layout = new self($scheme, $sector, $device, Guid::of((string) ($data['disk_guid'] ?? '')), $partitions);
+        } catch (ValueError|TypeError|InvalidArgumentException|InvalidQuantity $e) {
+            throw LayoutImpossible::notReadable($e->getMessage());
+        }
+        $last = $scheme->firstUsable($sector) - 1;
+        foreach ($layout->partitions as $partition) {
+            if ($partition->extent->first <= $last || $partition->extent->last() > $scheme->lastUsable($sector, $layout->sectors())) {
+                throw LayoutImpossible::notReadable("partition {$partition->number} overlaps another or leaves the device");
+            }
+            $last = $partition->extent->last();
+        }
+        if ($layout->partitions === [] || $layout->toArray() != array_intersect_key($data, $layout->toArray())) {
+            throw LayoutImpossible::notReadable('its figures do not agree with each other');
+        }
+
+        return $layout;
     }
 
     public function sectors(): int

@@ -30,6 +30,11 @@ final class LayoutImpossible extends DomainException
         return new self("A volume of {$volume->binary()} is past what FAT32 can count.");
     }
 
+    public static function notReadable(string $why): self
+    {
+        return new self("This is no layout: {$why}.");
+    }
+
     public static function twoRests(): self
     {
         return new self('Only one partition can take the rest of the device.');

@@ -81,7 +81,13 @@ final class SevenZipTree implements FileTree
     /** A process that prints one file's bytes. */
     public function reader(string $path, ?float $seconds = self::SECONDS): Process
     {
-        return Command::of([self::PROGRAM, 'x', '-so', '-spd', "-t{$this->kind}", '--', $this->path, $path], $seconds);
+        return Command::of($this->arguments($path), $seconds);
+    }
+
+    /** @return list<string> what prints one file's bytes */
+    public function arguments(string $path): array
+    {
+        return [self::PROGRAM, 'x', '-so', '-spd', "-t{$this->kind}", '--', $this->path, $path];
     }
 
     /**

@@ -171,6 +171,18 @@ final class FatVolume
         }
     }
 
+    /**
+     * Where a directory's own clusters are; null is the root.
+     *
+     * @return \Generator<int, array{int, int}> byte offset in the volume and length
+     */
+    public function clusters(?FatEntry $directory): \Generator
+    {
+        foreach ($directory === null && $this->kind !== 'fat32' ? [] : $this->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster) {
+            yield [$this->clusterAt($cluster), $this->clusterBytes()];
+        }
+    }
+
     private function directoryBytes(?FatEntry $directory): string
     {
         if ($directory === null && $this->kind !== 'fat32') {

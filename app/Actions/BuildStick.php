@@ -1,0 +1,92 @@
+<?php
+
+namespace App\Actions;
+
+use App\Devices\Build\BuildFailure;
+use App\Devices\Build\BuildResult;
+use App\Devices\Build\Progress;
+use App\Devices\Build\SourceFiles;
+use App\Devices\Build\StickBuilder;
+use App\Devices\Stick\StickDevice;
+use App\Models\StickEvent;
+use App\Models\StickState;
+use Cobblestone\Media\Build\FailureRule;
+use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\Build\StickPlan;
+
+/** Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules M11, M12). */
+final class BuildStick
+{
+    /**
+     * @param  array<string, string|null>  $about  of the image: line, version and so on
+     *
+     * @throws BuildFailure
+     */
+    public function handle(string $slug, StickDevice $stick, StickPlan $plan, SourceFiles $source, Progress $progress, array $about, ?int $user, ?int $build = null): BuildResult
+    {
+        $lock = $this->lock($slug);
+        $state = StickState::of($slug);
+        if ($state->condition === StickCondition::Retired) {
+            throw BuildFailure::of('protected', 'This stick is retired. Take another one.');
+        }
+        $before = $state->only('condition', 'content');
+        $state->fill(['condition' => StickCondition::Unfinished, 'content' => ['title' => $plan->title]])->save();
+        $failed = StickEvent::failuresOf($slug);
+        try {
+            $result = (new StickBuilder($plan, $stick, $source, $progress))->build($failed);
+        } catch (BuildFailure $e) {
+            if (! $e->touched) {
+                $state->fill($before)->save();
+            }
+            $this->failed($slug, $e, $failed, $user, $build);
+            throw $e;
+        } finally {
+            fclose($lock);
+        }
+        $state->fill(['condition' => StickCondition::Good, 'content' => $this->content($plan, $result, $about, $user)])->save();
+        StickEvent::note($slug, 'built', ['title' => $plan->title, 'bytes' => $result->bytes, 'write_seconds' => round($result->writeSeconds, 3), 'verify_seconds' => round($result->verifySeconds, 3), 'attempts' => $result->attempts, 'build' => $build], $user);
+
+        return $result;
+    }
+
+    /** @return resource */
+    private function lock(string $slug)
+    {
+        $folder = (string) config('cobblestone.sticks');
+        is_dir($folder) || @mkdir($folder, 0775, true);
+        $lock = fopen("{$folder}/{$slug}.lock", 'c');
+        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
+            throw BuildFailure::of('identity', 'Something else is writing to this stick right now. Wait until it is done.');
+        }
+
+        return $lock;
+    }
+
+    /** @param  array<string, int>  $failed */
+    private function failed(string $slug, BuildFailure $e, array $failed, ?int $user, ?int $build): void
+    {
+        if ($e->kind === 'cancelled') {
+            StickEvent::note($slug, 'cancelled', ['build' => $build], $user);
+
+            return;
+        }
+        StickEvent::note($slug, 'failed', ['kinds' => [$e->kind], 'message' => $e->getMessage(), 'build' => $build], $user);
+        if ($e->touched && $e->kind !== 'identity' && FailureRule::after($e->kind, max(1, $failed[$e->kind] ?? 0))['retire']) {
+            StickState::of($slug)->fill(['condition' => StickCondition::Retired])->save();
+            StickEvent::note($slug, 'retired', ['because' => $e->getMessage()], $user);
+        }
+    }
+
+    /**
+     * @param  array<string, string|null>  $about
+     * @return array<string, mixed>
+     */
+    private function content(StickPlan $plan, BuildResult $result, array $about, ?int $user): array
+    {
+        return [
+            'title' => $plan->title, 'image' => $plan->image->file, 'image_sha256' => $plan->image->sha256, 'mode' => $plan->mode->value, 'label' => $result->label, 'layout' => $plan->layout?->toArray(), 'about' => $about,
+            'written_bytes' => $result->bytes, 'files' => count($result->sums), 'drivers' => count(array_filter($plan->files, static fn ($file): bool => $file->from === 'drivers')),
+            'sha256sums' => $result->sha256sums(), 'fingerprint' => $result->fingerprint, 'built_at' => now()->toIso8601String(), 'user' => $user,
+        ];
+    }
+}

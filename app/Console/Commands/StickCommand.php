@@ -1,0 +1,165 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Actions\BuildStick;
+use App\Bridge\StickBridge;
+use App\Bridge\StickRegister;
+use App\Devices\Build\BuildFailure;
+use App\Devices\Build\SizeCheck;
+use App\Devices\Build\SourceFiles;
+use App\Devices\Build\StickBuilder;
+use App\Devices\Inspection\Inspection;
+use App\Devices\Stick\FileStick;
+use App\Devices\Stick\StickDevice;
+use Cobblestone\Media\Build\BuildSteps;
+use Cobblestone\Media\Build\PlanFault;
+use Cobblestone\Media\Build\Script\GuardedScript;
+use Cobblestone\Media\Build\StickPlan;
+use Cobblestone\Media\Build\StickTarget;
+use Cobblestone\Media\Build\StickWish;
+use Cobblestone\Media\WriteMode;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Storage\LayoutImpossible;
+use Cobblestone\Storage\Scheme;
+use Illuminate\Console\Command;
+use RuntimeException;
+
+final class StickCommand extends Command
+{
+    protected $signature = 'cobblestone:stick
+        {action : plan, build, script, table, check or what}
+        {subject? : an image for plan; a plan for build, script and table; a stick for check and what}
+        {--on= : a stick of the register, or a file}
+        {--image= : the image, where it is not on the shelf}
+        {--size= : bytes of the stick to plan for, where --on names none}
+        {--way=auto : raw, copied, or auto}
+        {--scheme=gpt : gpt or mbr, for copied files}
+        {--storage : a partition for other files beside the installer}
+        {--drivers= : a folder of drivers that goes onto the stick}
+        {--parts=* : path=pattern of a file whose parts the installer joins, e.g. payload/system.img=payload/system.p%d}
+        {--part-mebibytes=3800 : size of a part}
+        {--out= : write to a file instead of the screen}';
+
+    protected $description = 'Plan, build and check sticks';
+
+    public function handle(StickRegister $register, BuildStick $build): int
+    {
+        try {
+            return match ((string) $this->argument('action')) {
+                'plan' => $this->put((string) json_encode($this->planned($register)->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n"),
+                'build' => $this->build($register, $build),
+                'script' => $this->put(GuardedScript::of($this->plan())),
+                'table' => $this->put(BuildSteps::sfdiskScript($this->plan())),
+                'check' => $this->check($register),
+                'what' => $this->what($register),
+                default => throw PlanFault::notPossible('There are plan, build, script, table, check and what.'),
+            };
+        } catch (PlanFault|LayoutImpossible|InvalidQuantity|RuntimeException $e) {
+            $this->error((string) preg_replace('/[\x00-\x1F\x7F]/', '?', $e->getMessage()));
+
+            return self::FAILURE;
+        }
+    }
+
+    private function planned(StickRegister $register): StickPlan
+    {
+        $image = $this->subject('an image');
+        $report = Inspection::of($image);
+        $way = (string) $this->option('way');
+        $mode = match ($way) {
+            'raw' => WriteMode::Raw, 'copied' => WriteMode::FilesCopied, 'auto' => $report->canBeRaw() ? WriteMode::Raw : WriteMode::FilesCopied,
+            default => throw PlanFault::notPossible('--way is raw, copied or auto.'),
+        };
+        $parts = [];
+        foreach ((array) $this->option('parts') as $pair) {
+            [$path, $pattern] = [...explode('=', (string) $pair, 2), ''];
+            str_contains($pattern, '%d') ? $parts[$path] = $pattern : throw PlanFault::notPossible('--parts is path=pattern, and the pattern has one %d.');
+        }
+        $scheme = Scheme::tryFrom((string) $this->option('scheme')) ?? throw PlanFault::notPossible('--scheme is gpt or mbr.');
+        $wish = new StickWish(pathinfo($image, PATHINFO_FILENAME), Bytes::mebi(max(1, (int) $this->option('part-mebibytes'))), $mode, $scheme, (bool) $this->option('storage'), parts: $parts);
+
+        return StickBridge::plan($image, $report, null, $this->target($register), $wish, $this->option('drivers'));
+    }
+
+    private function target(StickRegister $register): StickTarget
+    {
+        if ($this->option('size') !== null) {
+            return new StickTarget(Bytes::parse((string) $this->option('size'))->count);
+        }
+
+        return $this->stick($register)->target();
+    }
+
+    private function build(StickRegister $register, BuildStick $build): int
+    {
+        $plan = $this->plan();
+        $image = (string) ($this->option('image') ?? config('cobblestone.shelf').'/'.$plan->image->file);
+        $source = new SourceFiles($image, $this->option('drivers'));
+        $progress = new ConsoleProgress($this->output);
+        $on = (string) $this->option('on');
+        $result = $register->find($on) === null
+            ? (new StickBuilder($plan, FileStick::ofSize($this->file($on), $plan->device, $plan->sector), $source, $progress))->build()
+            : $build->handle($on, $register->device($on), $plan, $source, $progress, [], null);
+        $this->line(sprintf('Good: %d files, %s, written in %.1f s, read back and compared in %.1f s.', count($result->sums), Bytes::of($result->bytes)->decimal(), $result->writeSeconds, $result->verifySeconds));
+        if ($this->option('out') !== null) {
+            file_put_contents((string) $this->option('out'), $result->sha256sums());
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function check(StickRegister $register): int
+    {
+        $verdict = SizeCheck::quick($this->stick($register, $this->subject('a stick')), new ConsoleProgress($this->output));
+        $this->line($verdict['sentence']);
+
+        return $verdict['honest'] ? self::SUCCESS : self::FAILURE;
+    }
+
+    private function what(StickRegister $register): int
+    {
+        $slug = $this->subject('a stick');
+        $known = $register->find($slug) === null ? null : $register->look($slug);
+        $report = Inspection::of($this->stick($register, $slug)->path());
+        if ($known !== null) {
+            $this->line(ucfirst($register->condition($known)->title()).(isset($known->content['title']) ? ": {$known->content['title']}" : '').'.');
+        }
+        $this->line($report->what().' '.$report->starts('raw'));
+
+        return self::SUCCESS;
+    }
+
+    private function plan(): StickPlan
+    {
+        $text = @file_get_contents($this->subject('a plan'), false, null, 0, 200_000_000);
+        $data = $text === false ? null : json_decode($text, true);
+
+        return is_array($data) ? StickPlan::fromArray($data) : throw PlanFault::notPossible('The plan cannot be read as JSON.');
+    }
+
+    private function stick(StickRegister $register, ?string $name = null): StickDevice
+    {
+        $name ??= (string) $this->option('on');
+
+        return $register->find($name) !== null ? $register->device($name) : (is_file($name) ? new FileStick($name) : throw BuildFailure::of('gone', "There is neither a stick nor a file \"{$name}\"."));
+    }
+
+    private function file(string $on): string
+    {
+        return $on !== '' ? $on : throw PlanFault::notPossible('--on names a stick of the register or a file.');
+    }
+
+    private function subject(string $what): string
+    {
+        return (string) ($this->argument('subject') ?? throw PlanFault::notPossible("This needs {$what}."));
+    }
+
+    private function put(string $text): int
+    {
+        $this->option('out') === null ? $this->output->write($text, false, 16) : file_put_contents((string) $this->option('out'), $text);
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace App\Devices\Build;
+
+use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatVolume;
+use Cobblestone\Storage\Reading\TableReader;
+
+/** A short mark by which a stick is known again in moments, and a later change is noticed: table, file tables, top folders. */
+final class Fingerprint
+{
+    private const START = 1_048_576;
+
+    private const FAT = 4_194_304;
+
+    public static function of(ByteSource $stick): string
+    {
+        $hash = hash_init('sha256');
+        hash_update($hash, $stick->size().' '.$stick->read(0, self::START));
+        $table = TableReader::read($stick);
+        foreach (array_slice($table->volumes(), 0, 4) as $partition) {
+            $inner = $table->open($partition, $stick);
+            $volume = FatVolume::open($inner);
+            hash_update($hash, $volume === null ? $inner->read(0, self::START) : $inner->read(0, min(self::FAT, $volume->geometry['data_at'] * $volume->geometry['sector'])));
+            foreach ($volume === null ? [] : $volume->files(20_000) as $path => $entry) {
+                hash_update($hash, "{$path} {$entry->size} {$entry->cluster}\n");
+            }
+        }
+
+        return hash_final($hash);
+    }
+}

@@ -1,0 +1,235 @@
+<?php
+
+namespace App\Devices\Build;
+
+use App\Devices\Command;
+use App\Devices\Inspection\Expander;
+use App\Devices\Inspection\FileSource;
+use App\Devices\Stick\StickDevice;
+use Cobblestone\Media\Build\BuildSteps;
+use Cobblestone\Media\Build\GeometryCheck;
+use Cobblestone\Media\Build\PlannedFile;
+use Cobblestone\Media\Build\StickPlan;
+use Cobblestone\Media\WriteMode;
+use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatVolume;
+use Cobblestone\Storage\Reading\WindowSource;
+use RuntimeException;
+
+/** Reads a stick back past the cache and holds it against plan and source: table, file system, every byte (rules M6, M11). */
+final class StickProof
+{
+    /** @var array<string, string> */
+    public array $sums = [];
+
+    public ?string $label = null;
+
+    public float $seconds = 0.0;
+
+    public int $bytes = 0;
+
+    public string $fingerprint = '';
+
+    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly Progress $progress)
+    {
+    }
+
+    public function prove(): self
+    {
+        $begun = microtime(true);
+        $device = new FileSource($this->stick->path());
+        if ($this->plan->mode === WriteMode::Raw) {
+            $this->raw($device);
+        } else {
+            $this->files($device);
+        }
+        $this->fingerprint = Fingerprint::of($device);
+        $this->seconds = microtime(true) - $begun;
+
+        return $this;
+    }
+
+    private function raw(ByteSource $device): void
+    {
+        $image = $this->plan->image;
+        $length = $image->expanded ?? $this->expandedLength();
+        $this->progress->stage('Read the stick back', $length);
+        $wanted = Pump::hashOf($image->compression === null ? ['cat', '--', $this->source->image] : Expander::arguments($image->compression, $this->source->image));
+        $read = Pump::hash($this->watched(Pump::pieces($device, 0, $length)));
+        $source = $wanted();
+        if ($image->compression === null && $image->sha256 !== null && $source !== $image->sha256) {
+            throw BuildFailure::of('source', 'The image has changed since it was hashed.');
+        }
+        if ($read !== $source) {
+            throw BuildFailure::of('mismatch', 'The stick reads back differently from the image.');
+        }
+        $this->bytes = $length;
+        $this->sums = [$image->file => $read];
+    }
+
+    /** Where the format does not tell how much comes out, it is counted. */
+    private function expandedLength(): int
+    {
+        $this->progress->stage('Count what comes out of the image', 0);
+        $null = fopen('/dev/null', 'rb') ?: throw BuildFailure::of('source', '/dev/null cannot be opened.');
+        [$process, $pipes, $errors] = Pump::start(Expander::arguments((string) $this->plan->image->compression, $this->source->image), $null);
+        $length = 0;
+        while (! feof($pipes[1])) {
+            $length += strlen((string) fread($pipes[1], 65_536));
+            $this->progress->mustGoOn();
+        }
+        fclose($pipes[1]);
+        proc_close($process);
+        @unlink($errors);
+
+        return $length;
+    }
+
+    private function files(ByteSource $device): void
+    {
+        $this->progress->stage('Check table and file system', 0);
+        $differences = GeometryCheck::differences($this->plan, $device);
+        if ($differences !== []) {
+            throw BuildFailure::of('mismatch', 'What is on the stick is not what was planned. '.implode(' ', $differences));
+        }
+        $target = BuildSteps::target($this->plan);
+        $partition = new WindowSource($device, $target->extent->first * $this->plan->sector, $target->extent->count * $this->plan->sector);
+        $volume = FatVolume::open($partition) ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on the stick.');
+        try {
+            Command::run(['sfdisk', '--verify', '--quiet', ...($this->plan->sector === 512 ? [] : ["--sector-size={$this->plan->sector}"]), $this->stick->path()], 120);
+            FatCheck::run($partition, $volume);
+            Signatures::onlyOurs($this->plan, $this->stick->path());
+        } catch (RuntimeException $e) {
+            throw $e instanceof BuildFailure ? $e : BuildFailure::of('mismatch', $e->getMessage());
+        }
+        $this->label = $volume->label();
+        $this->compare($partition, $volume);
+    }
+
+    private function compare(WindowSource $partition, FatVolume $volume): void
+    {
+        $found = $volume->files();
+        $missing = array_diff(array_map('mb_strtoupper', array_map(static fn (PlannedFile $file): string => $file->path, $this->plan->files)), array_map(static fn (string|int $path): string => mb_strtoupper((string) $path), array_keys($found)));
+        if ($missing !== [] || count($found) !== count($this->plan->files)) {
+            throw BuildFailure::of('mismatch', count($found).' files are on the stick, '.count($this->plan->files).' were planned'.($missing === [] ? '.' : '; missing is '.array_values($missing)[0].'.'));
+        }
+        $byName = [];
+        foreach ($found as $path => $entry) {
+            $byName[mb_strtoupper((string) $path)] = $entry;
+        }
+        $this->progress->stage('Read every file back', (int) $this->plan->bytes());
+        $wanted = $this->smallSums();
+        foreach ($this->plan->files as $file) {
+            $entry = $byName[mb_strtoupper($file->path)];
+            if ($entry->size !== $file->bytes) {
+                throw BuildFailure::of('mismatch', "{$file->path} has {$entry->size} B on the stick, planned are {$file->bytes} B.");
+            }
+            $runs = (function () use ($volume, $entry, $partition): \Generator {
+                foreach ($volume->extents($entry) as [$at, $length]) {
+                    yield from Pump::pieces($partition, $at, $length);
+                }
+            })();
+            if (isset($wanted[$file->path])) {
+                $context = hash_init('sha256');
+                foreach ($this->watched($runs) as $piece) {
+                    hash_update($context, $piece);
+                }
+                [$is, $should] = [hash_final($context), $wanted[$file->path]];
+            } else {
+                $source = $this->sourceSum($file);
+                $is = Pump::hash($this->watched($runs));
+                $should = $source();
+            }
+            if ($is !== $should) {
+                throw BuildFailure::of('mismatch', "{$file->path} reads back differently from its source.");
+            }
+            $this->sums[$file->path] = $is;
+        }
+    }
+
+    /**
+     * The sums of the small files at their source, unpacked together once more.
+     *
+     * @return array<string, string>
+     */
+    private function smallSums(): array
+    {
+        $small = array_values(array_filter($this->plan->files, static fn (PlannedFile $file): bool => $file->of < StickBuilder::STREAM_FROM));
+        $fromImage = array_values(array_filter($small, static fn (PlannedFile $file): bool => $file->from === 'image'));
+        $scratch = sys_get_temp_dir().'/cobble-sums-'.bin2hex(random_bytes(6));
+        mkdir($scratch, 0700);
+        $sums = [];
+        try {
+            if ($fromImage !== []) {
+                $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch);
+            }
+            foreach ($small as $file) {
+                $sums[$file->path] = (string) hash_file('sha256', $file->from === 'drivers' ? $this->source->driver($file->source) : "{$scratch}/{$file->source}");
+            }
+        } finally {
+            Command::run(['rm', '-rf', '--', $scratch], null);
+        }
+
+        return $sums;
+    }
+
+    /** @return callable(): string */
+    private function sourceSum(PlannedFile $file): callable
+    {
+        if ($file->from === 'drivers') {
+            return Pump::hashOf(['cat', '--', $this->source->driver($file->source)]);
+        }
+        if (! $file->isPart()) {
+            return Pump::hashOf($this->source->tree($this->plan)->arguments($file->source));
+        }
+
+        return fn (): string => $this->partSums($file->source)[$file->path];
+    }
+
+    /** @var array<string, array<string, string>> */
+    private array $parts = [];
+
+    /**
+     * The sums of all parts of one file, in one run through the image.
+     *
+     * @return array<string, string>
+     */
+    private function partSums(string $source): array
+    {
+        if (isset($this->parts[$source])) {
+            return $this->parts[$source];
+        }
+        $null = fopen('/dev/null', 'rb') ?: throw BuildFailure::of('source', '/dev/null cannot be opened.');
+        [$reader, $out, $errors] = Pump::start($this->source->tree($this->plan)->arguments($source), $null);
+        foreach ($this->plan->files as $file) {
+            if ($file->source === $source && $file->from === 'image') {
+                $this->parts[$source][$file->path] = Pump::hash((function () use ($out, $file): \Generator {
+                    for ($left = $file->bytes; $left > 0 && ! feof($out[1]); $left -= strlen($piece)) {
+                        $piece = (string) fread($out[1], min(65_536, $left));
+                        $this->progress->mustGoOn();
+                        yield $piece;
+                    }
+                })());
+            }
+        }
+        fclose($out[1]);
+        proc_close($reader);
+        @unlink($errors);
+
+        return $this->parts[$source];
+    }
+
+    /**
+     * @param  iterable<string>  $pieces
+     * @return \Generator<int, string>
+     */
+    private function watched(iterable $pieces): \Generator
+    {
+        foreach ($pieces as $piece) {
+            yield $piece;
+            $this->bytes += strlen($piece);
+            $this->progress->at($this->bytes);
+            $this->progress->mustGoOn();
+        }
+    }
+}

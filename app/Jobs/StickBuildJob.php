@@ -1,0 +1,51 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Actions\BuildStick;
+use App\Bridge\StickRegister;
+use App\Devices\Build\BuildFailure;
+use App\Devices\Build\SourceFiles;
+use App\Models\StickBuild;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/** A build that somebody asked for on a page. */
+final class StickBuildJob implements ShouldQueue
+{
+    use Queueable;
+
+    public int $timeout = 0;
+
+    public int $tries = 1;
+
+    public function __construct(private readonly int $build)
+    {
+        $this->onQueue('builds');
+    }
+
+    public function handle(BuildStick $action, StickRegister $register): void
+    {
+        $build = StickBuild::query()->find($this->build);
+        if ($build === null || $build->state !== 'queued') {
+            return;
+        }
+        if ($build->cancel) {
+            $build->update(['state' => 'cancelled', 'ended_at' => now()]);
+
+            return;
+        }
+        $build->update(['state' => 'running', 'began_at' => now()]);
+        try {
+            $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
+            $result = $action->handle($build->slug, $register->device($build->slug), $build->stickPlan(), new SourceFiles($image->path(), $build->result['drivers'] ?? null), new StoredProgress($build), $image->about, $build->user_id, $build->id);
+            $build->update(['state' => 'done', 'stage' => 'Proven', 'ended_at' => now(), 'result' => ['bytes' => $result->bytes, 'write_seconds' => $result->writeSeconds, 'verify_seconds' => $result->verifySeconds, 'files' => count($result->sums), 'attempts' => $result->attempts, 'sha256sums' => $result->sha256sums()]]);
+        } catch (BuildFailure $e) {
+            $build->update(['state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed', 'fault' => $e->getMessage(), 'ended_at' => now()]);
+        } catch (Throwable $e) {
+            report($e);
+            $build->update(['state' => 'failed', 'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick is unfinished.', 'ended_at' => now()]);
+        }
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+namespace App\Models;
+
+use Cobblestone\Media\Inspection\ImageReport;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * An image file on the shelf.
+ *
+ * @property int $id
+ * @property string $name
+ * @property int $bytes
+ * @property int $changed_at
+ * @property bool $here
+ * @property array<string, mixed>|null $report
+ * @property string|null $sha256
+ * @property string $hash_state
+ * @property int $hashed_bytes
+ * @property Carbon|null $hash_began_at
+ * @property string|null $published_sha256
+ * @property string|null $published_by
+ * @property string|null $slug
+ * @property array<string, string|null> $about
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class ShelfFile extends Model
+{
+    /** What people know of an image and a file does not say. */
+    public const ABOUT = ['line' => 'line', 'version' => 'version', 'edition' => 'edition', 'language' => 'language', 'architecture' => 'architecture', 'channel' => 'channel', 'source' => 'fetched from', 'as_of' => 'as of'];
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['report' => 'array', 'about' => 'array', 'here' => 'boolean', 'hash_began_at' => 'datetime'];
+    }
+
+    public function path(): string
+    {
+        return config('cobblestone.shelf').'/'.$this->name;
+    }
+
+    public function inspected(): ?ImageReport
+    {
+        return $this->report === null ? null : ImageReport::fromArray($this->report);
+    }
+
+    /** The name people know it by. */
+    public function title(): string
+    {
+        return trim(($this->about['line'] ?? '').' '.($this->about['version'] ?? '').' '.($this->about['edition'] ?? '')) ?: $this->name;
+    }
+
+    /** equal, different, none-published, not-hashed */
+    public function proof(): string
+    {
+        return match (true) {
+            $this->sha256 === null => 'not-hashed',
+            $this->published_sha256 === null => 'none-published',
+            default => hash_equals($this->published_sha256, $this->sha256) ? 'equal' : 'different',
+        };
+    }
+}

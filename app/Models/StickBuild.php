@@ -1,0 +1,92 @@
+<?php
+
+namespace App\Models;
+
+use Cobblestone\Media\Build\StickPlan;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One build of a stick: its plan, how far it is, how it ended.
+ *
+ * @property int $id
+ * @property string $slug
+ * @property int|null $shelf_file_id
+ * @property int|null $user_id
+ * @property string $state
+ * @property array<string, mixed> $plan
+ * @property string $stage
+ * @property int $done_bytes
+ * @property int $stage_bytes
+ * @property Carbon|null $stage_began_at
+ * @property bool $cancel
+ * @property string|null $fault
+ * @property array<string, mixed>|null $result
+ * @property Carbon|null $began_at
+ * @property Carbon|null $ended_at
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property-read User|null $user
+ * @property-read ShelfFile|null $image
+ */
+final class StickBuild extends Model
+{
+    /** A build that has said nothing for so many seconds has been cut off. */
+    private const SILENT_AFTER = 90;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['plan' => 'array', 'result' => 'array', 'cancel' => 'boolean', 'stage_began_at' => 'datetime', 'began_at' => 'datetime', 'ended_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<ShelfFile, $this> */
+    public function image(): BelongsTo
+    {
+        return $this->belongsTo(ShelfFile::class, 'shelf_file_id');
+    }
+
+    public function stickPlan(): StickPlan
+    {
+        return StickPlan::fromArray($this->plan);
+    }
+
+    public function isUnderWay(): bool
+    {
+        return in_array($this->state, ['queued', 'running'], true);
+    }
+
+    /** Bytes per second of the present part; null while too little is known. */
+    public function rate(): ?float
+    {
+        $seconds = $this->stage_began_at === null ? 0 : $this->stage_began_at->diffInMilliseconds($this->updated_at) / 1000;
+
+        return $seconds >= 0.5 && $this->done_bytes > 0 ? $this->done_bytes / $seconds : null;
+    }
+
+    /** Seconds left of the present part. */
+    public function left(): ?int
+    {
+        $rate = $this->rate();
+
+        return $rate === null || $this->stage_bytes === 0 ? null : (int) ceil(max(0, $this->stage_bytes - $this->done_bytes) / $rate);
+    }
+
+    /** Builds whose worker is gone: the computer lost power, or was stopped. */
+    public static function endSilent(): void
+    {
+        foreach (self::query()->where('state', 'running')->where('updated_at', '<', now()->subSeconds(self::SILENT_AFTER))->get() as $build) {
+            $build->update(['state' => 'failed', 'fault' => 'It broke off without a word: this computer was switched off or restarted. The stick is unfinished; build it again.', 'ended_at' => now()]);
+            StickEvent::note($build->slug, 'failed', ['kinds' => ['gone'], 'message' => $build->fault, 'build' => $build->id], $build->user_id);
+        }
+    }
+}

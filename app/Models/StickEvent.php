@@ -1,0 +1,64 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * Something that happened to a stick; the database refuses to change it.
+ *
+ * @property int $id
+ * @property string $slug
+ * @property string $kind
+ * @property array<string, mixed> $data
+ * @property Carbon $created_at
+ * @property-read User|null $user
+ */
+final class StickEvent extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['data' => 'array'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function note(string $slug, string $kind, array $data, ?int $user): void
+    {
+        self::query()->create(['slug' => $slug, 'kind' => $kind, 'data' => $data, 'user_id' => $user]);
+    }
+
+    /**
+     * Failures on a stick since it last was good, by kind (rule M11).
+     *
+     * @return array<string, int>
+     */
+    public static function failuresOf(string $slug): array
+    {
+        $failures = [];
+        foreach (self::query()->where('slug', $slug)->latest('id')->limit(50)->get() as $event) {
+            if ($event->kind === 'built' || $event->kind === 'taken-back') {
+                break;
+            }
+            if ($event->kind === 'failed') {
+                foreach ($event->data['kinds'] ?? [] as $kind) {
+                    $failures[$kind] = ($failures[$kind] ?? 0) + 1;
+                }
+            }
+        }
+
+        return $failures;
+    }
+}

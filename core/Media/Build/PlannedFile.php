@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media\Build;
+
+/** One file of the stick: where it goes and where its bytes come from. */
+final readonly class PlannedFile
+{
+    /**
+     * @param  string  $source  path in the image, or below the folder of drivers
+     * @param  int  $at  first byte within the source; above zero for the later parts of a split file
+     * @param  string  $from  image or drivers
+     * @param  int  $of  bytes of the whole source
+     */
+    public function __construct(public string $path, public int $bytes, public string $source, public int $at, public string $from, public int $of)
+    {
+    }
+
+    public function isPart(): bool
+    {
+        return $this->bytes !== $this->of;
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data, int $index): self
+    {
+        $file = new self(Read::path($data, "files[{$index}].path"), Read::whole($data, "files[{$index}].bytes"), Read::path($data, "files[{$index}].source"), Read::whole($data, "files[{$index}].at"), (string) Read::oneOf($data, "files[{$index}].from", ['image', 'drivers']), Read::whole($data, "files[{$index}].of"));
+
+        return $file->at + $file->bytes <= $file->of ? $file : throw PlanFault::at("files[{$index}]", 'the part reaches past the end of its source.');
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['path' => $this->path, 'bytes' => $this->bytes, 'source' => $this->source, 'at' => $this->at, 'from' => $this->from, 'of' => $this->of];
+    }
+}

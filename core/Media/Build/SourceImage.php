@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media\Build;
+
+use Cobblestone\Media\Inspection\ImageReport;
+
+/** The image a stick is made from, as the plan names it. */
+final readonly class SourceImage
+{
+    /**
+     * @param  string  $file  its name without a folder
+     * @param  string|null  $sha256  of the file as it is; null while nobody has hashed it
+     * @param  string|null  $compression  gzip, bzip2, xz, zstd or zip
+     * @param  int|null  $expanded  bytes when written raw; null where the format does not tell
+     * @param  string|null  $tree  udf or iso: how its files are read
+     */
+    public function __construct(
+        public string $file,
+        public int $bytes,
+        public ?string $sha256,
+        public ?string $compression,
+        public ?int $expanded,
+        public ?string $tree,
+    ) {
+    }
+
+    public static function of(ImageReport $report, ?string $sha256): self
+    {
+        return new self($report->name, $report->bytes, $sha256, $report->compression['kind'] ?? null, $report->expanded(), $report->optical === null ? ($report->kind === 'fat' ? 'fat' : null) : ($report->optical['udf'] ? 'udf' : 'iso'));
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self(Read::name($data, 'image.file'), Read::whole($data, 'image.bytes'), Read::maybeHash($data, 'image.sha256'), Read::oneOf($data, 'image.compression', ['gzip', 'bzip2', 'xz', 'zstd', 'zip'], true), Read::maybeWhole($data, 'image.expanded_bytes'), Read::oneOf($data, 'image.tree', ['udf', 'iso', 'fat'], true));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['file' => $this->file, 'bytes' => $this->bytes, 'sha256' => $this->sha256, 'compression' => $this->compression, 'expanded_bytes' => $this->expanded, 'tree' => $this->tree];
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media\Build;
+
+use Cobblestone\Media\FatLabel;
+use Cobblestone\Media\Inspection\ImageReport;
+use Cobblestone\Media\Split;
+use Cobblestone\Media\WriteMode;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\Fat32Geometry;
+use Cobblestone\Storage\Fat32Need;
+use Cobblestone\Storage\Layout;
+use Cobblestone\Storage\LayoutBuilder;
+use Cobblestone\Storage\LayoutImpossible;
+use Cobblestone\Storage\PartitionRequest;
+use Cobblestone\Storage\PartitionType;
+use Cobblestone\Storage\Scheme;
+use Cobblestone\Storage\SectorSize;
+
+/** Makes the exact plan of one stick from an inspected image, its files and the way that was chosen (rules M3–M8, M16). */
+final class StickPlanner
+{
+    /** Rule M16: the installer's partition beside storage is larger than its need by this factor, in steps of this size. */
+    private const BESIDE_STORAGE = 1.15;
+
+    private const STEP_MEBI = 256;
+
+    /** Folder of the drivers on the stick (rule M8: a folder of their own). */
+    public const DRIVERS = 'DRIVERS';
+
+    /**
+     * @param  array<string, int>  $files  the image's tree: path => bytes; empty when written raw
+     * @param  array<string, int>  $drivers  path below the folder of drivers => bytes
+     *
+     * @throws PlanFault|LayoutImpossible with the figures that rule it out
+     */
+    public static function plan(ImageReport $report, ?string $sha256, StickTarget $target, StickWish $wish, array $files = [], array $drivers = []): StickPlan
+    {
+        $image = SourceImage::of($report, $sha256);
+        if ($wish->mode === WriteMode::Raw) {
+            if (! $report->canBeRaw()) {
+                throw PlanFault::notPossible($report->starts('raw').' Copy its files instead.');
+            }
+            if ($drivers !== []) {
+                throw PlanFault::notPossible('A stick written raw carries nothing beside the image: the drivers go onto a second stick.');
+            }
+            $plan = new StickPlan($wish->title, $image, WriteMode::Raw, $target->bytes, $target->sector, $target->serial, null, null, []);
+            $plan->mustHold();
+
+            return $plan;
+        }
+        if (! $report->canBeCopied()) {
+            throw PlanFault::notPossible($report->starts('copied').' Write it raw instead.');
+        }
+        $planned = [...self::fromImage($files, $wish), ...self::fromDrivers($drivers, $files)];
+        $label = FatLabel::of($wish->label ?? $report->label ?? $wish->title, $wish->takenLabels);
+        $layout = self::layout($target, $wish, $label, self::onStick($planned));
+        $plan = new StickPlan($wish->title, $image, WriteMode::FilesCopied, $target->bytes, $target->sector, $target->serial, $label, $layout, $planned, self::splitterFor($planned, $wish));
+        $plan->mustHold();
+
+        return $plan;
+    }
+
+    /** What the files take on the FAT32 partition of that layout, in whole clusters. */
+    public static function need(StickPlan $plan): Bytes
+    {
+        return Fat32Need::exact(self::onStick($plan->files), $plan->layout?->partitions[0]->fat32?->clusterSize() ?? Bytes::of(4096));
+    }
+
+    /**
+     * @param  list<PlannedFile>  $planned
+     * @return array<string, int>
+     */
+    private static function onStick(array $planned): array
+    {
+        $files = [];
+        foreach ($planned as $file) {
+            $files[$file->path] = $file->bytes;
+        }
+
+        return $files;
+    }
+
+    /**
+     * @param  array<string, int>  $files
+     * @return list<PlannedFile>
+     */
+    private static function fromImage(array $files, StickWish $wish): array
+    {
+        $planned = [];
+        foreach ($files as $path => $bytes) {
+            $path = (string) $path;
+            if ($bytes <= Fat32Geometry::MAX_FILE) {
+                $planned[] = new PlannedFile($path, $bytes, $path, 0, 'image', $bytes);
+
+                continue;
+            }
+            $pattern = $wish->parts[$path] ?? throw PlanFault::notPossible("{$path} has ".Bytes::of($bytes)->exact().', more than a FAT32 file can hold, and this installer does not join parts. Write the image raw, or choose another.');
+            $at = 0;
+            foreach (Split::of($path, Bytes::of($bytes), $wish->part, $pattern)->parts as $part) {
+                $planned[] = new PlannedFile($part['name'], $part['bytes'], $path, $at, 'image', $bytes);
+                $at += $part['bytes'];
+            }
+        }
+
+        return $planned;
+    }
+
+    /**
+     * @param  array<string, int>  $drivers
+     * @param  array<string, int>  $files
+     * @return list<PlannedFile>
+     */
+    private static function fromDrivers(array $drivers, array $files): array
+    {
+        $folder = self::DRIVERS;
+        $taken = array_map('strtoupper', array_map(static fn (string|int $path): string => explode('/', (string) $path)[0], array_keys($files)));
+        for ($i = 2; in_array($folder, $taken, true); $i++) {
+            $folder = self::DRIVERS.$i;
+        }
+        $planned = [];
+        foreach ($drivers as $path => $bytes) {
+            $planned[] = new PlannedFile("{$folder}/{$path}", $bytes, (string) $path, 0, 'drivers', $bytes);
+        }
+
+        return $planned;
+    }
+
+    /**
+     * Rule M5: parts that the system's own splitter cuts are a matter of the exported script.
+     *
+     * @param  list<PlannedFile>  $planned
+     * @return list<string>|null
+     */
+    private static function splitterFor(array $planned, StickWish $wish): ?array
+    {
+        return array_filter($planned, static fn (PlannedFile $file): bool => $file->isPart()) === [] ? null : $wish->splitter;
+    }
+
+    /** @param  array<string, int>  $files */
+    private static function layout(StickTarget $target, StickWish $wish, string $label, array $files): Layout
+    {
+        $sector = SectorSize::from($target->sector);
+        $size = $wish->storage ? self::installerSize($files) : null;
+        $requests = [new PartitionRequest($label, PartitionType::BasicData, $size, 'fat32', 'installer', $wish->scheme === Scheme::Mbr)];
+        if ($wish->storage) {
+            $requests[] = new PartitionRequest('storage', PartitionType::BasicData, null, 'exfat', 'data');
+        }
+        $layout = LayoutBuilder::build($wish->scheme, $sector, Bytes::of($target->bytes), $requests, "stick {$target->serial} {$target->bytes}");
+        $fat = $layout->partitions[0]->fat32 ?? throw PlanFault::notPossible('A FAT32 partition is needed.');
+        $need = Fat32Need::exact($files, $fat->clusterSize());
+        if ($need->isMoreThan($fat->capacity())) {
+            throw LayoutImpossible::noRoom('the files', $need, $fat->capacity());
+        }
+
+        return $layout;
+    }
+
+    /** @param  array<string, int>  $files */
+    private static function installerSize(array $files): Bytes
+    {
+        $need = Fat32Need::exact($files, Bytes::of(4096));
+        $step = Bytes::mebi(self::STEP_MEBI);
+        // At least what FAT32 needs at all with clusters of 4 KiB.
+        $size = max($need->withMargin(self::BESIDE_STORAGE - 1)->portions($step), 2);
+
+        return Bytes::mebi($size * self::STEP_MEBI);
+    }
+}
