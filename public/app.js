@@ -60,7 +60,7 @@
     // ---- keys
     const typing = (element) => element && (element.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(element.tagName));
     const follow = (element) => {
-        if (element.tagName === 'INPUT') element.focus(); else element.click();
+        if (/^(INPUT|SELECT)$/.test(element.tagName)) element.focus(); else element.click();
     };
     const space = () => {
         const card = $('.stone-card');

@@ -10,6 +10,7 @@ use App\Devices\Build\StickBuilder;
 use App\Devices\Stick\StickDevice;
 use App\Models\StickEvent;
 use App\Models\StickState;
+use App\View\StickCore;
 use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\Build\StickPlan;
@@ -43,7 +44,7 @@ final class BuildStick
         } finally {
             fclose($lock);
         }
-        $state->fill(['condition' => StickCondition::Good, 'content' => $this->content($plan, $result, $about, $user)])->save();
+        $state->fill(['condition' => StickCondition::Good, 'content' => [...$this->content($plan, $result, $about, $user), 'parts' => StickCore::read($stick->path())]])->save();
         StickEvent::note($slug, 'built', ['title' => $plan->title, 'bytes' => $result->bytes, 'write_seconds' => round($result->writeSeconds, 3), 'verify_seconds' => round($result->verifySeconds, 3), 'attempts' => $result->attempts, 'build' => $build], $user);
 
         return $result;

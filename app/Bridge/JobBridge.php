@@ -24,14 +24,14 @@ use Cobblestone\Runbook\Progress;
 /** Stored jobs to core values and back. */
 final class JobBridge
 {
-    public function __construct(private readonly CatalogueStore $catalogue)
+    public function __construct(private readonly CatalogueStore $catalogue, private readonly StickRegister $register)
     {
     }
 
     /** @param  array<string, mixed>  $brief */
     public function plan(array $brief): Plan
     {
-        return JobPlanner::plan(Brief::fromArray($brief), $this->catalogue->catalogue(), BenchPolicy::present());
+        return JobPlanner::plan(Brief::fromArray($brief), $this->register->over($this->catalogue->catalogue()), BenchPolicy::present());
     }
 
     /** @return array<string, mixed> */

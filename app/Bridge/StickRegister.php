@@ -9,6 +9,7 @@ use App\Devices\Inspection\FileSource;
 use App\Devices\Stick\StandInStick;
 use App\Models\ShelfFile;
 use App\Models\StickState;
+use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\Staleness;
 use Cobblestone\Media\Build\StickCondition;
@@ -43,6 +44,52 @@ final class StickRegister
         return StandInStick::open((string) config('cobblestone.sticks'), $slug, [
             'serial' => $stick->serial(), 'bytes' => $stick->size()->count, 'sector_bytes' => $stick->sectorBytes(), 'write_mb_s' => $stick->entry['write_mb_s'], 'faults' => $stick->entry['stand_in'] ?? [],
         ]);
+    }
+
+    /** Whether a stand-in has vanished and waits to be plugged in again. */
+    public function isGone(string $slug): bool
+    {
+        $note = config('cobblestone.sticks')."/{$slug}.json";
+
+        return is_file($note) && (json_decode((string) file_get_contents($note), true)['gone'] ?? false);
+    }
+
+    /**
+     * Labels that other sticks carry (rule M15).
+     *
+     * @return list<string>
+     */
+    public function labels(string $except): array
+    {
+        return array_values(array_filter(StickState::query()->where('slug', '!=', $except)->get()->map(static fn (StickState $state): ?string => $state->content['label'] ?? null)->all()));
+    }
+
+    /** The register's entry with what is known of the stick now: retired is retired, and its contents are what was proven. */
+    public function asChoice(Stick $stick): Stick
+    {
+        $state = StickState::of($stick->id);
+        $rates = WayBridge::history($stick->id);
+
+        return new Stick([
+            ...$stick->entry,
+            ...($state->condition === StickCondition::Retired ? ['health' => 'retired'] : []),
+            ...(isset($state->content['title']) ? ['contents' => $state->content['title'].', '.explode(':', $this->condition($state)->title())[0]] : []),
+            ...($rates->write() === null ? [] : ['write_mb_s' => $rates->write()->bytesPerSecond / 1e6]), ...($rates->read() === null ? [] : ['read_mb_s' => $rates->read()->bytesPerSecond / 1e6]),
+        ]);
+    }
+
+    /** A catalogue whose sticks are as they are now; sticks of which nothing has been recorded stay as they are. */
+    public function over(Catalogue $catalogue): Catalogue
+    {
+        $changed = [];
+        foreach (StickState::query()->pluck('slug') as $slug) {
+            $entry = $catalogue->all('sticks')[$slug] ?? null;
+            if ($entry !== null) {
+                $changed[$slug] = $this->asChoice(new Stick($entry))->entry;
+            }
+        }
+
+        return $changed === [] ? $catalogue : $catalogue->with('sticks', $changed);
     }
 
     /** As recorded, unless the shelf has something newer of the same line. */

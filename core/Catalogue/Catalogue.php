@@ -32,6 +32,16 @@ final readonly class Catalogue
     }
 
     /**
+     * The same catalogue with some entries of one kind replaced.
+     *
+     * @param  array<string, array<string, mixed>>  $entries  id => document
+     */
+    public function with(string $kind, array $entries): self
+    {
+        return new self([...$this->entries, $kind => [...$this->all($kind), ...$entries]]);
+    }
+
+    /**
      * The marks of drive health, by kind of drive (rule A5).
      *
      * @return array<string, list<HealthRule>>

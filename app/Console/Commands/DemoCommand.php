@@ -2,6 +2,7 @@
 
 namespace App\Console\Commands;
 
+use App\Actions\DemoShelf;
 use App\Actions\DemoWorld;
 use App\Models\User;
 use Illuminate\Console\Command;
@@ -12,7 +13,7 @@ final class DemoCommand extends Command
 
     protected $description = 'Loads the demo world into an empty database; leaves a used one alone';
 
-    public function handle(DemoWorld $demo): int
+    public function handle(DemoWorld $demo, DemoShelf $shelf): int
     {
         if (User::query()->exists()) {
             $this->info('The bench already has people; nothing was loaded.');
@@ -20,6 +21,7 @@ final class DemoCommand extends Command
             return self::SUCCESS;
         }
         $demo->load();
+        $shelf->load();
         $this->info('Demo world loaded.');
 
         return self::SUCCESS;

@@ -20,17 +20,4 @@ final class CatalogueController
 
         return view('catalogue.show', ['entry' => $entry, 'yaml' => Yaml::dump($entry->document, 5, 2)]);
     }
-
-    public function sticks(): View
-    {
-        return view('catalogue.sticks', ['sticks' => CatalogueEntry::query()->where('kind', 'sticks')->orderBy('name')->get()]);
-    }
-
-    public function shelf(): View
-    {
-        return view('catalogue.shelf', [
-            'images' => CatalogueEntry::query()->where('kind', 'images')->orderBy('name')->get(),
-            'drivers' => CatalogueEntry::query()->where('kind', 'drivers')->orderBy('name')->get(),
-        ]);
-    }
 }

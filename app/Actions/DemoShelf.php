@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Actions;
+
+use App\Bridge\StickBridge;
+use App\Bridge\StickRegister;
+use App\Devices\Build\BuildFailure;
+use App\Devices\Build\SourceFiles;
+use App\Devices\Build\Unwatched;
+use App\Devices\Command;
+use App\Devices\StandIn\DemoImages;
+use App\Jobs\HashShelfFile;
+use App\Jobs\InspectShelfFile;
+use App\Models\ShelfFile;
+use App\Models\User;
+use Cobblestone\Media\Build\StickWish;
+use Cobblestone\Media\WriteMode;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\Scheme;
+use Illuminate\Support\Facades\Date;
+
+/** The demo world's shelf: small images that Debian's own tools make, and two sticks that were built from them. */
+final class DemoShelf
+{
+    public function __construct(private readonly StickRegister $register, private readonly BuildStick $build)
+    {
+    }
+
+    public function load(): void
+    {
+        $folder = (string) config('cobblestone.shelf');
+        $about = DemoImages::make($folder, (string) config('cobblestone.signers'));
+        Command::run(['rm', '-rf', '--', (string) config('cobblestone.sticks')]);
+        foreach ($about as $name => $facts) {
+            clearstatcache();
+            $published = $facts['published'] ?? null;
+            unset($facts['published']);
+            $file = ShelfFile::query()->create(['name' => $name, 'bytes' => filesize("{$folder}/{$name}"), 'changed_at' => filemtime("{$folder}/{$name}"), 'about' => $facts]);
+            (new InspectShelfFile($file->id))->handle();
+            (new HashShelfFile($file->id))->handle();
+            if ($published !== null) {
+                $file->refresh()->update(['published_sha256' => $published === 'same' ? $file->sha256 : hash('sha256', $name), 'published_by' => $facts['source'] ?? null]);
+            }
+        }
+        $this->built('gull-32', 'orrin-counter-3.0.iso', WriteMode::Raw, 9);
+        $this->built('gull-32', 'orrin-counter-3.0.iso', WriteMode::FilesCopied, 6);
+        $this->built('tern-64', 'tansy-counter-7.2-en.iso', WriteMode::FilesCopied, 1);
+    }
+
+    private function built(string $slug, string $name, WriteMode $mode, int $daysAgo): void
+    {
+        $file = ShelfFile::query()->where('name', $name)->firstOrFail();
+        $report = $file->inspected();
+        if ($report === null) {
+            return;
+        }
+        Date::setTestNow(now()->subDays($daysAgo));
+        try {
+            $device = $this->register->device($slug);
+            $plan = StickBridge::plan($file->path(), $report, $file->sha256, $device->target(), new StickWish($file->title(), Bytes::mebi(3800), $mode, Scheme::Gpt));
+            $this->build->handle($slug, $device, $plan, new SourceFiles($file->path()), new Unwatched, $file->about, User::query()->where('login', 'evening')->value('id'));
+        } catch (BuildFailure $e) {
+            report($e);
+        } finally {
+            Date::setTestNow();
+        }
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Bridge;
+
+use App\Models\BenchPolicy;
+use App\Models\CatalogueEntry;
+use App\Models\ShelfFile;
+use App\Models\StickEvent;
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Media\Inspection\ImageReport;
+use Cobblestone\Media\Ways\SpeedHistory;
+use Cobblestone\Media\Ways\StickRates;
+use Cobblestone\Media\Ways\WayComparison;
+use Cobblestone\Media\Ways\WaysOf;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\DataRate;
+use Cobblestone\Storage\Fat32Geometry;
+
+/** Shelf files and sticks to the comparison of ways. */
+final class WayBridge
+{
+    public function compare(ShelfFile $file, ImageReport $report, ?Stick $stick): WayComparison
+    {
+        $policy = BenchPolicy::present();
+        $history = $stick === null ? new SpeedHistory([]) : self::history($stick->id);
+        $rates = new StickRates($history->write() ?? $stick?->writeRate() ?? DataRate::megabytes(20), $history->read() ?? $stick?->readRate() ?? DataRate::megabytes(60), $policy);
+        $largest = $report->files['largest'] ?? null;
+        $tooLarge = $largest !== null && $largest['bytes'] > Fat32Geometry::MAX_FILE ? [$largest['path'] => $largest['bytes']] : [];
+
+        return WayComparison::of(new WaysOf($report, $tooLarge, self::parts($file), false, Bytes::of(0), 0), $stick?->size(), $rates, $policy);
+    }
+
+    public static function history(string $slug): SpeedHistory
+    {
+        $runs = [];
+        foreach (StickEvent::query()->where('slug', $slug)->where('kind', 'built')->orderBy('id')->get() as $event) {
+            $runs[] = ['bytes' => (int) $event->data['bytes'], 'write_seconds' => (float) $event->data['write_seconds'], 'verify_seconds' => (float) $event->data['verify_seconds']];
+        }
+
+        return new SpeedHistory($runs);
+    }
+
+    /** @return array<string, string> files whose parts the installer joins, as the catalogue knows: path => pattern */
+    public static function parts(ShelfFile $file): array
+    {
+        $largest = $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first()?->document['files']['largest'] ?? null;
+
+        return isset($largest['parts']) ? [$largest['path'] => $largest['parts']] : [];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+namespace App\Drawing;
+
+use Cobblestone\Media\Ways\SpeedHistory;
+
+/** A stick's measured speeds as two rows of pebbles on water: the higher a pebble lies, the faster that run was. */
+final class SpeedDrawing
+{
+    public const WIDTH = 560;
+
+    public const HEIGHT = 150;
+
+    private const BASE = 120;
+
+    private const RISE = 100;
+
+    private const MOST = 24;
+
+    /** @var list<array{x: float, y: float, r: float, kind: string, label: string}> */
+    public array $pebbles = [];
+
+    /** @var list<array{y: float, label: string}> */
+    public array $lines = [];
+
+    public static function of(SpeedHistory $history): ?self
+    {
+        $runs = [];
+        foreach (array_slice($history->runs, -self::MOST) as $run) {
+            $write = SpeedHistory::rate($run['bytes'], $run['write_seconds']);
+            $read = SpeedHistory::rate($run['bytes'], $run['verify_seconds']);
+            if ($write !== null && $read !== null) {
+                $runs[] = ['writing' => $write, 'reading back' => $read, 'bytes' => $run['bytes']];
+            }
+        }
+        if ($runs === []) {
+            return null;
+        }
+        $drawing = new self;
+        $top = max(array_map(static fn (array $run): float => max($run['writing'], $run['reading back']), $runs));
+        $step = 10 ** floor(log10(max(1.0, $top)));
+        for ($mark = 0.0; $mark <= $top; $mark += $top / $step > 4 ? 2 * $step : $step) {
+            $drawing->lines[] = ['y' => self::BASE - self::RISE * $mark / $top, 'label' => "{$mark}"];
+        }
+        foreach ($runs as $i => $run) {
+            $x = 60 + (self::WIDTH - 100) * (count($runs) === 1 ? 0.5 : $i / (count($runs) - 1));
+            foreach (['writing', 'reading back'] as $kind) {
+                $drawing->pebbles[] = ['x' => $x, 'y' => self::BASE - self::RISE * $run[$kind] / $top, 'r' => 4 + min(5, log10(max(1, $run['bytes'] / 1e6))), 'kind' => $kind, 'label' => sprintf('%s: %.1f MB/s over %.1f MB', $kind, $run[$kind], $run['bytes'] / 1e6)];
+            }
+        }
+
+        return $drawing;
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bridge\StickBridge;
+use App\Bridge\StickRegister;
+use App\Bridge\WayBridge;
+use App\Devices\Build\BuildFailure;
+use App\Jobs\StickBuildJob;
+use App\Models\BenchPolicy;
+use App\Models\ShelfFile;
+use App\Models\StickBuild;
+use App\Models\StickState;
+use App\View\StickCore;
+use Cobblestone\Media\Build\BuildSteps;
+use Cobblestone\Media\Build\PlanFault;
+use Cobblestone\Media\Build\Script\GuardedScript;
+use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\Build\StickWish;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Storage\LayoutImpossible;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+
+/** Builds of sticks: begun on the ways page, watched here, exported for other computers. */
+final class BuildController
+{
+    public function store(ShelfFile $file, Request $request, StickRegister $register, WayBridge $ways): RedirectResponse
+    {
+        $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'serial' => 'nullable|string|max:20'], ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.']);
+        $stick = $register->find($given['stick']) ?? throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
+        $report = $file->inspected() ?? throw ValidationException::withMessages(['way' => 'The image has not been looked into yet.']);
+        $way = $ways->compare($file, $report, $stick)->way($given['way']);
+        if ($way === null || ! $way->isPossible() || ! $way->buildable) {
+            throw ValidationException::withMessages(['way' => $way === null ? 'There is no such way.' : implode(' ', $way->against ?: $way->costs)]);
+        }
+        if (! $stick->contentsMayGo()) {
+            throw ValidationException::withMessages(['stick' => "What is on {$stick->name} must stay: {$stick->contents()}."]);
+        }
+        $confirmation = new Confirmation($stick->name, $stick->size()->count, $stick->serial(), $stick->contents() ?? 'whatever is on it', 'the bench', true);
+        if (! $confirmation->accepts((string) ($given['serial'] ?? ''))) {
+            throw ValidationException::withMessages(['serial' => "That is not the end of the serial of {$stick->name}. Read it off the stick itself."]);
+        }
+        try {
+            $policy = BenchPolicy::present();
+            $wish = new StickWish($file->title(), Bytes::mebi((int) $policy->figure('part_mebibytes')), $way->mode, $way->scheme, $way->storage, parts: WayBridge::parts($file), takenLabels: $register->labels($stick->id));
+            $plan = StickBridge::plan($file->path(), $report, $file->sha256, $register->device($stick->id)->target(), $wish);
+            $build = StickBuild::query()->create(['slug' => $stick->id, 'shelf_file_id' => $file->id, 'user_id' => $request->user()?->id, 'plan' => $plan->toArray()]);
+        } catch (PlanFault|LayoutImpossible|BuildFailure $e) {
+            throw ValidationException::withMessages(['way' => $e->getMessage()]);
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['stick' => "{$stick->name} is being built already. Wait for it, or cancel it."]);
+        }
+        StickBuildJob::dispatch($build->id);
+
+        return redirect("/sticks/{$stick->id}/builds/{$build->id}", 303);
+    }
+
+    public function show(string $slug, StickBuild $build, StickRegister $register): View
+    {
+        abort_unless($build->slug === $slug, 404);
+        StickBuild::endSilent();
+        $build->refresh();
+
+        return view('sticks.build', self::facts($slug, $build, $register));
+    }
+
+    /** The part of the page that changes while it runs. */
+    public function progress(string $slug, StickBuild $build, StickRegister $register): View
+    {
+        abort_unless($build->slug === $slug, 404);
+        StickBuild::endSilent();
+        $build->refresh();
+
+        return view('sticks.progress', self::facts($slug, $build, $register));
+    }
+
+    public function cancel(string $slug, StickBuild $build): RedirectResponse
+    {
+        abort_unless($build->slug === $slug, 404);
+        $build->update(['cancel' => true]);
+        if ($build->state === 'queued') {
+            StickBuild::query()->whereKey($build->id)->where('state', 'queued')->update(['state' => 'cancelled', 'ended_at' => now()]);
+        }
+
+        return redirect("/sticks/{$slug}/builds/{$build->id}", 303);
+    }
+
+    public function export(string $slug, StickBuild $build, string $what): Response
+    {
+        abort_unless($build->slug === $slug, 404);
+        $plan = $build->stickPlan();
+        [$text, $name, $type] = match ($what) {
+            'plan.json' => [(string) json_encode($build->plan, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), 'plan.json', 'application/json'],
+            'make-stick.sh' => [GuardedScript::of($plan), 'make-stick.sh', 'text/x-shellscript'],
+            'table.sfdisk' => [$plan->layout === null ? abort(404, 'A stick written raw brings its own table.') : BuildSteps::sfdiskScript($plan), 'table.sfdisk', 'text/plain'],
+            'SHA256SUMS' => [$build->result['sha256sums'] ?? abort(404, 'The sums are known only when every file has been read back.'), 'SHA256SUMS', 'text/plain'],
+            default => abort(404),
+        };
+
+        return response($text, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => "attachment; filename={$name}"]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function facts(string $slug, StickBuild $build, StickRegister $register): array
+    {
+        $plan = $build->plan;
+        $stick = $register->find($slug);
+        $writing = in_array($build->stage, ['Copy the files', 'Write the image'], true);
+        $share = $build->stage_bytes > 0 ? min(1.0, $build->done_bytes / $build->stage_bytes) : null;
+        $target = $plan['layout']['partitions'][0] ?? null;
+        $start = ($target['first_sector'] ?? 0) * $plan['sector_bytes'];
+        $payload = $build->stickPlan()->bytes() ?? 0;
+        $filled = match (true) {
+            $build->state === 'done' || ($build->isUnderWay() && str_starts_with($build->stage, 'Read')) => $plan['device_bytes'],
+            $writing && $share !== null => $start + (int) ($share * $payload), default => $build->isUnderWay() ? 0 : $start,
+        };
+        $right = $plan['layout'] === null ? StickCore::raw($plan, $build->image->report['table'] ?? null) : StickCore::planned($plan['layout']);
+
+        return [
+            'slug' => $slug, 'stick' => $stick, 'build' => $build, 'share' => $share, 'condition' => StickState::of($slug)->condition, 'unfinished' => StickCondition::Unfinished,
+            'core' => StickCore::of('Stick · '.($stick->name ?? $slug), $plan['label'] === null ? 'Written raw, with the table of the image.' : "Label {$plan['label']}.", $plan['device_bytes'], $plan['sector_bytes'],
+                [['name' => $stick?->contents() ?? 'whatever was on it', 'from' => 0, 'bytes' => $plan['device_bytes'], 'lost' => true, 'role' => 'old', 'first_sector' => null, 'sectors' => null]], $right, ['before', 'after'], $plan['layout']['scheme'] ?? 'as in the image', $filled),
+        ];
+    }
+}

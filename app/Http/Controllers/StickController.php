@@ -1,0 +1,125 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bridge\StickRegister;
+use App\Bridge\WayBridge;
+use App\Devices\Build\BuildFailure;
+use App\Devices\Build\SizeCheck;
+use App\Devices\Build\Unwatched;
+use App\Devices\StickLabel;
+use App\Drawing\SpeedDrawing;
+use App\Models\ShelfFile;
+use App\Models\StickBuild;
+use App\Models\StickEvent;
+use App\Models\StickState;
+use App\View\StickCore;
+use Cobblestone\Media\Build\StickCondition;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+
+/** The bench's sticks: what is on each, what it was measured at, what happened to it. */
+final class StickController
+{
+    public function index(Request $request, StickRegister $register): View
+    {
+        StickBuild::endSilent();
+        $query = mb_strtolower(mb_substr(trim((string) $request->query('q', '')), 0, 100));
+        $states = StickState::query()->get()->keyBy('slug');
+        $rows = [];
+        foreach ($register->all() as $slug => $stick) {
+            $state = $states[$slug] ?? StickState::of($slug);
+            $row = ['stick' => $stick, 'state' => $state, 'condition' => $register->condition($state)];
+            if ($query === '' || str_contains(mb_strtolower("{$stick->name} {$stick->serial()} {$slug} ".($state->content['title'] ?? $stick->contents() ?? '').' '.($state->content['label'] ?? '')), $query)) {
+                $rows[$slug] = $row;
+            }
+        }
+
+        return view('sticks.index', ['rows' => $rows, 'query' => $query, 'builds' => StickBuild::query()->whereIn('state', ['queued', 'running'])->get()->keyBy('slug')]);
+    }
+
+    public function show(string $slug, StickRegister $register): View
+    {
+        $stick = $register->find($slug) ?? abort(404, 'The register has no such stick.');
+        StickBuild::endSilent();
+        $state = $register->look($slug);
+        $device = $register->device($slug);
+        $read = StickCore::read($device->path());
+        $record = $state->content['parts'] ?? null;
+
+        return view('sticks.show', [
+            'slug' => $slug, 'stick' => $stick, 'state' => $state, 'condition' => $register->condition($state), 'gone' => ! is_file($device->path()) || $register->isGone($slug),
+            'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes(), $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
+            'speed' => SpeedDrawing::of($history = WayBridge::history($slug)), 'history' => $history, 'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
+            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => ShelfFile::query()->where('here', true)->whereNotNull('report')->orderBy('name')->limit(60)->get(['id', 'name', 'about']),
+        ]);
+    }
+
+    public function check(string $slug, Request $request, StickRegister $register): RedirectResponse
+    {
+        try {
+            $verdict = SizeCheck::quick($register->device($slug), new Unwatched);
+        } catch (BuildFailure $e) {
+            throw ValidationException::withMessages(['check' => $e->getMessage()]);
+        }
+        StickEvent::note($slug, 'checked', ['honest' => $verdict['honest'], 'message' => $verdict['sentence']], $request->user()?->id);
+        if (! $verdict['honest']) {
+            $this->retireBecause($slug, $verdict['sentence'], $request);
+        }
+
+        return redirect("/sticks/{$slug}", 303)->with('said', $verdict['sentence']);
+    }
+
+    public function retire(string $slug, Request $request, StickRegister $register): RedirectResponse
+    {
+        $register->find($slug) ?? abort(404);
+        $why = $request->validate(['because' => 'required|string|max:300'], ['because.required' => 'Say why, for whoever finds it.'])['because'];
+        $this->retireBecause($slug, $why, $request);
+
+        return redirect("/sticks/{$slug}", 303);
+    }
+
+    /** Back into use: the lead's word, on record. */
+    public function takeBack(string $slug, Request $request): RedirectResponse
+    {
+        abort_unless((bool) $request->user()?->isLead(), 403, 'Only a lead may take a retired stick back into use.');
+        StickState::of($slug)->fill(['condition' => StickCondition::Unfinished, 'content' => null])->save();
+        StickEvent::note($slug, 'taken-back', [], $request->user()?->id);
+
+        return redirect("/sticks/{$slug}", 303);
+    }
+
+    public function replug(string $slug, StickRegister $register): RedirectResponse
+    {
+        $register->device($slug)->replug();
+
+        return redirect("/sticks/{$slug}", 303);
+    }
+
+    /** Failures on the machine are booked against the stick too (rule M11). */
+    public function bootedBadly(string $slug, Request $request, StickRegister $register): RedirectResponse
+    {
+        $register->find($slug) ?? abort(404);
+        $text = $request->validate(['seen' => 'required|string|max:300'], ['seen.required' => 'Say what was seen.'])['seen'];
+        StickEvent::note($slug, 'booted-badly', ['message' => $text], $request->user()?->id);
+
+        return redirect("/sticks/{$slug}", 303);
+    }
+
+    public function label(string $slug, StickRegister $register): View
+    {
+        $stick = $register->find($slug) ?? abort(404);
+        $state = StickState::of($slug);
+        abort_if(! in_array($register->condition($state), [StickCondition::Good, StickCondition::Stale], true), 409, 'A label says what is proven to be on a stick, and nothing is proven on this one. Build it first.');
+
+        return view('sticks.label', ['stick' => $stick, 'state' => $state, 'code' => StickLabel::code($slug, $state)]);
+    }
+
+    private function retireBecause(string $slug, string $why, Request $request): void
+    {
+        StickState::of($slug)->fill(['condition' => StickCondition::Retired])->save();
+        StickEvent::note($slug, 'retired', ['because' => $why], $request->user()?->id);
+    }
+}

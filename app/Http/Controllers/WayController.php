@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bridge\StickRegister;
+use App\Bridge\WayBridge;
+use App\Models\BenchPolicy;
+use App\Models\ShelfFile;
+use App\Models\StickBuild;
+use App\Models\StickState;
+use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\StickChoice;
+use Cobblestone\Quantity\Bytes;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+/** The ways from an image to a stick, side by side. */
+final class WayController
+{
+    public function show(ShelfFile $file, Request $request, StickRegister $register, WayBridge $ways): View
+    {
+        $report = $file->inspected() ?? abort(409, 'This image has not been looked into yet. Wait a moment and load the page again.');
+        $sticks = [];
+        foreach ($register->all() as $slug => $stick) {
+            $sticks[$slug] = $register->asChoice($stick);
+        }
+        $asked = (string) $request->query('stick', '');
+        // Without a stick the ways say what they need; the smallest need that is possible then chooses one.
+        $first = $ways->compare($file, $report, null);
+        $need = $first->decision === null ? null : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;
+        $choice = StickChoice::decide('media.stick', 'Which stick', array_values($sticks), $need ?? Bytes::of($report->bytes), BenchPolicy::present()->school('stick'), []);
+        $stick = isset($sticks[$asked]) ? $register->find($asked) : ($choice->stick === null ? null : $register->find($choice->stick->id));
+        $comparison = $ways->compare($file, $report, $stick);
+
+        return view('shelf.ways', [
+            'file' => $file, 'report' => $report, 'sticks' => $sticks, 'stick' => $stick, 'choice' => $choice->decision, 'comparison' => $comparison,
+            'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
+            'under' => $stick === null ? null : StickBuild::query()->where('slug', $stick->id)->whereIn('state', ['queued', 'running'])->first(),
+            'picked' => old('way', collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key),
+        ]);
+    }
+}

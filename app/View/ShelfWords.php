@@ -1,0 +1,52 @@
+<?php
+
+namespace App\View;
+
+use Cobblestone\Media\Inspection\ImageReport;
+
+/** Short words for lists of images; the full sentences stand on the image's own page. */
+final class ShelfWords
+{
+    private const KINDS = ['empty' => 'empty', 'unknown' => 'not known', 'optical' => 'optical image', 'optical-hybrid' => 'hybrid optical image', 'raw' => 'raw disk image', 'fat' => 'file system', 'device-restore' => 'device restore, by cable', 'archive' => 'archive'];
+
+    public static function kind(ImageReport $report): string
+    {
+        return self::KINDS[$report->kind].($report->compression === null ? '' : ", {$report->compression['kind']}");
+    }
+
+    public static function starts(ImageReport $report): string
+    {
+        $uefi = array_values(array_unique([...$report->architectures('raw'), ...$report->architectures('copied')]));
+        $ways = array_filter([$uefi === [] ? '' : 'UEFI '.implode(', ', $uefi), ($report->legacy['raw'] ?? false) ? 'BIOS' : '']);
+
+        return $ways === [] ? '–' : implode(' · ', $ways);
+    }
+
+    /**
+     * The loaders, one line for a file that is found in several places.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function loaders(ImageReport $report): array
+    {
+        $rows = [];
+        foreach ($report->loaders as $loader) {
+            $key = implode(' ', [$loader['path'], $loader['digest'], $loader['fault'], $loader['trust']]);
+            $rows[$key] = isset($rows[$key]) ? [...$rows[$key], 'place' => "{$rows[$key]['place']}, {$loader['place']}"] : $loader;
+        }
+
+        return array_values($rows);
+    }
+
+    /** "12 s left", "3 min left". */
+    public static function left(int $seconds): string
+    {
+        return $seconds < 90 ? "{$seconds} s left" : intdiv($seconds + 30, 60).' min left';
+    }
+
+    /** "0:42" or "12:07". */
+    public static function clock(float $seconds): string
+    {
+        return $seconds < 10 ? rtrim(rtrim(number_format($seconds, 1), '0'), '.').' s' : sprintf('%d:%02d', intdiv((int) round($seconds), 60), (int) round($seconds) % 60);
+    }
+}
