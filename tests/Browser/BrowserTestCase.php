@@ -17,6 +17,8 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?Process $driver = null;
 
+    private static ?Process $worker = null;
+
     private static string $baseUrl = '';
 
     private static string $driverUrl = '';
@@ -44,9 +46,10 @@ abstract class BrowserTestCase extends TestCase
 
     public static function tearDownAfterClass(): void
     {
+        self::stop(self::$worker);
         self::stop(self::$driver);
         self::stop(self::$server);
-        self::$driver = self::$server = null;
+        self::$worker = self::$driver = self::$server = null;
         if (self::$scratch !== '') {
             (new \Illuminate\Filesystem\Filesystem)->deleteDirectory(self::$scratch);
         }
@@ -130,34 +133,23 @@ abstract class BrowserTestCase extends TestCase
     private static function startProcesses(): void
     {
         self::$scratch = sys_get_temp_dir().'/browser-'.getmypid();
-        mkdir(self::$scratch);
+        mkdir(self::workshop().'/shelf', recursive: true);
+        mkdir(self::workshop().'/signers');
 
         [$webPort, $driverPort] = [self::freePort(), self::freePort()];
         self::$baseUrl = "http://127.0.0.1:{$webPort}";
         self::$driverUrl = "http://127.0.0.1:{$driverPort}";
 
+        $environment = self::environment();
         self::$server = new Process(
             ['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', '-S', "127.0.0.1:{$webPort}", base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')],
             public_path(),
-            [
-                'APP_ENV' => 'testing',
-                'APP_KEY' => config('app.key'),
-                'APP_URL' => self::$baseUrl,
-                'APP_CONFIG_CACHE' => 'bootstrap/cache/config.testing.php',
-                'APP_ROUTES_CACHE' => 'bootstrap/cache/routes.testing.php',
-                // The server's own folder is public/: a relative path would put the compiled views there.
-                'VIEW_COMPILED_PATH' => base_path(config('view.compiled')),
-                'DB_DATABASE' => config('database.connections.pgsql.database'),
-                'DB_PORT' => (string) config('database.connections.pgsql.port'),
-                'DB_PASSWORD' => config('database.connections.pgsql.password'),
-                'LOG_CHANNEL' => 'single',
-                'SESSION_DRIVER' => 'database',
-                'CACHE_STORE' => 'database',
-                'QUEUE_CONNECTION' => 'sync',
-                'PHP_CLI_SERVER_WORKERS' => '4',
-            ],
+            $environment + ['PHP_CLI_SERVER_WORKERS' => '4'],
             timeout: null,
         );
+        self::$worker = new Process(['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'queue:work', '--queue=default,hash,builds', '--sleep=0.2', '--tries=1', '--timeout=0'], base_path(), $environment, timeout: null);
+        self::$worker->disableOutput();
+        self::$worker->start();
         self::$driver = new Process(['setsid', '/usr/bin/chromedriver', "--port={$driverPort}", '--log-level=WARNING'], timeout: null);
 
         foreach ([[self::$server, $webPort], [self::$driver, $driverPort]] as [$process, $port]) {
@@ -165,6 +157,37 @@ abstract class BrowserTestCase extends TestCase
             $process->start();
             self::waitFor($process, $port);
         }
+    }
+
+    /** Folder of the shelf and sticks that the server under test uses. */
+    public static function workshop(): string
+    {
+        return self::$scratch.'/workshop';
+    }
+
+    /** @return array<string, string> what server and worker are told */
+    private static function environment(): array
+    {
+        return [
+            'APP_ENV' => 'testing',
+            'APP_KEY' => config('app.key'),
+            'APP_URL' => self::$baseUrl,
+            'APP_CONFIG_CACHE' => 'bootstrap/cache/config.testing.php',
+            'APP_ROUTES_CACHE' => 'bootstrap/cache/routes.testing.php',
+            // The server's own folder is public/: a relative path would put the compiled views there.
+            'VIEW_COMPILED_PATH' => base_path(config('view.compiled')),
+            'COBBLESTONE_SHELF' => self::workshop().'/shelf',
+            'COBBLESTONE_STICKS' => self::workshop().'/sticks',
+            'COBBLESTONE_SIGNERS' => self::workshop().'/signers',
+            'DB_DATABASE' => config('database.connections.pgsql.database'),
+            'DB_PORT' => (string) config('database.connections.pgsql.port'),
+            'DB_PASSWORD' => config('database.connections.pgsql.password'),
+            'DB_QUEUE_TABLE' => 'queue_jobs',
+            'LOG_CHANNEL' => 'single',
+            'SESSION_DRIVER' => 'database',
+            'CACHE_STORE' => 'database',
+            'QUEUE_CONNECTION' => 'database',
+        ];
     }
 
     /** The built-in server's workers outlive their parent, so the whole process group (made by setsid) is ended. */
