@@ -4,9 +4,10 @@ return [
     // Folder of the demo world, or of the shop's own catalogue.
     'catalogue' => env('COBBLESTONE_CATALOGUE', base_path('catalogue')),
 
-    // The watched folder of images, the stand-in sticks, and the certificates the bench's machines trust.
+    // The watched folder of images, the stand-in sticks, folders of drivers, and the certificates the bench's machines trust.
     'shelf' => env('COBBLESTONE_SHELF', base_path('var/shelf')),
     'sticks' => env('COBBLESTONE_STICKS', base_path('var/sticks')),
+    'drivers' => env('COBBLESTONE_DRIVERS', base_path('var/drivers')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 
     // Where the bench stands: times on screen are its local times.

@@ -73,6 +73,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/shelf', [ShelfController::class, 'index']);
     Route::get('/shelf/{file}', [ShelfController::class, 'show'])->whereNumber('file');
     Route::get('/shelf/{file}/ways', [WayController::class, 'show'])->whereNumber('file');
+    Route::get('/shelf/{file}/plan', [BuildController::class, 'plan'])->whereNumber('file');
     Route::get('/sticks', [StickController::class, 'index']);
     Route::get('/sticks/{slug}', [StickController::class, 'show']);
     Route::get('/sticks/{slug}/label', [StickController::class, 'label']);

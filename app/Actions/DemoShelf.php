@@ -30,6 +30,7 @@ final class DemoShelf
     {
         $folder = (string) config('cobblestone.shelf');
         $about = DemoImages::make($folder, (string) config('cobblestone.signers'));
+        DemoImages::drivers((string) config('cobblestone.drivers'));
         Command::run(['rm', '-rf', '--', (string) config('cobblestone.sticks')]);
         foreach ($about as $name => $facts) {
             clearstatcache();

@@ -2,6 +2,7 @@
 
 namespace App\Bridge;
 
+use App\Devices\DriverFolders;
 use App\Models\BenchPolicy;
 use App\Models\CatalogueEntry;
 use App\Models\ShelfFile;
@@ -19,15 +20,17 @@ use Cobblestone\Storage\Fat32Geometry;
 /** Shelf files and sticks to the comparison of ways. */
 final class WayBridge
 {
-    public function compare(ShelfFile $file, ImageReport $report, ?Stick $stick): WayComparison
+    public function compare(ShelfFile $file, ImageReport $report, ?Stick $stick, ?string $drivers = null): WayComparison
     {
         $policy = BenchPolicy::present();
         $history = $stick === null ? new SpeedHistory([]) : self::history($stick->id);
         $rates = new StickRates($history->write() ?? $stick?->writeRate() ?? DataRate::megabytes(20), $history->read() ?? $stick?->readRate() ?? DataRate::megabytes(60), $policy);
+        $folder = DriverFolders::path($drivers);
+        $along = $folder === null ? [] : StickBridge::folder($folder);
         $largest = $report->files['largest'] ?? null;
         $tooLarge = $largest !== null && $largest['bytes'] > Fat32Geometry::MAX_FILE ? [$largest['path'] => $largest['bytes']] : [];
 
-        return WayComparison::of(new WaysOf($report, $tooLarge, self::parts($file), false, Bytes::of(0), 0), $stick?->size(), $rates, $policy);
+        return WayComparison::of(new WaysOf($report, $tooLarge, self::parts($file), self::splitter($file) !== null, false, Bytes::of(array_sum($along)), count($along)), $stick?->size(), $rates, $policy);
     }
 
     public static function history(string $slug): SpeedHistory
@@ -43,8 +46,20 @@ final class WayBridge
     /** @return array<string, string> files whose parts the installer joins, as the catalogue knows: path => pattern */
     public static function parts(ShelfFile $file): array
     {
-        $largest = $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first()?->document['files']['largest'] ?? null;
+        $largest = self::largest($file);
 
         return isset($largest['parts']) ? [$largest['path'] => $largest['parts']] : [];
+    }
+
+    /** @return list<string>|null the system's own splitter, as the catalogue knows it */
+    public static function splitter(ShelfFile $file): ?array
+    {
+        return self::largest($file)['splitter'] ?? null;
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function largest(ShelfFile $file): ?array
+    {
+        return $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first()?->document['files']['largest'] ?? null;
     }
 }

@@ -6,6 +6,7 @@ use App\Actions\BuildStick;
 use App\Bridge\StickRegister;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\SourceFiles;
+use App\Devices\DriverFolders;
 use App\Models\StickBuild;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -39,7 +40,7 @@ final class StickBuildJob implements ShouldQueue
         $build->update(['state' => 'running', 'began_at' => now()]);
         try {
             $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
-            $result = $action->handle($build->slug, $register->device($build->slug), $build->stickPlan(), new SourceFiles($image->path(), $build->result['drivers'] ?? null), new StoredProgress($build), $image->about, $build->user_id, $build->id);
+            $result = $action->handle($build->slug, $register->device($build->slug), $build->stickPlan(), new SourceFiles($image->path(), DriverFolders::path($build->drivers)), new StoredProgress($build), $image->about, $build->user_id, $build->id);
             $build->update(['state' => 'done', 'stage' => 'Proven', 'ended_at' => now(), 'result' => ['bytes' => $result->bytes, 'write_seconds' => $result->writeSeconds, 'verify_seconds' => $result->verifySeconds, 'files' => count($result->sums), 'attempts' => $result->attempts, 'sha256sums' => $result->sha256sums()]]);
         } catch (BuildFailure $e) {
             $build->update(['state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed', 'fault' => $e->getMessage(), 'ended_at' => now()]);

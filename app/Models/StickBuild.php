@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $user_id
  * @property string $state
  * @property array<string, mixed> $plan
+ * @property string|null $drivers folder of drivers that goes along
  * @property string $stage
  * @property int $done_bytes
  * @property int $stage_bytes

@@ -34,7 +34,7 @@ final class MediaPlanner
         $decisions = [WriteMode::decide($image, $driverFiles > 0)];
         $connectors = array_values(array_unique(array_map(static fn (Port $port): string => $port->connector, $machine->ports)));
         $contribution = $mode === WriteMode::Raw
-            ? self::raw($image, $sticks, $policy, $connectors, $decisions, $machine)
+            ? self::raw($image, $sticks, $policy, $connectors, $decisions, $machine, $drivers, $driverFiles)
             : self::copied($image, $sticks, $policy, $connectors, $decisions, $machine, $drivers, $driverFiles);
 
         return $contribution;
@@ -45,7 +45,7 @@ final class MediaPlanner
      * @param  list<string>  $connectors
      * @param  list<Decision>  $decisions
      */
-    private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine): MediaPlan
+    private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine, Bytes $drivers, int $driverFiles): MediaPlan
     {
         $expanded = $image->expanded() ?? self::typedSize($machine);
         $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; until then the compressed size is all that is sure', 'M2', 85, true)];
@@ -57,11 +57,12 @@ final class MediaPlanner
         }
         $write = WriteTime::of($bytes, $rates, Duration::seconds(0));
         $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), Duration::seconds(0));
-        $decisions[] = $choice->decision;
-        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $bytes, $write, $verify, null, null, $policy);
+        $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::secondStick($sticks, $choice->stick, $drivers, $driverFiles, 'The first one is written raw and carries nothing beside the image.', $policy->school('stick'), $connectors);
+        $decisions = [...$decisions, $choice->decision, ...array_filter([$place->decision])];
+        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $bytes, $write, $verify, null, null, $policy, HostSpace::raw($image->size()), $place);
 
         return new MediaPlan(WriteMode::Raw, $choice->stick, $choice->stick === null ? null : self::rawLayout($image, $choice->stick, $bytes), null,
-            new Contribution($steps, $decisions, $questions, self::gather($choice, $connectors), blockers: self::blockers($choice, $sticks)));
+            new Contribution($steps, $decisions, $questions, self::gather($choice, $connectors, $place), blockers: self::blockers($choice, $sticks)));
     }
 
     /**
@@ -75,18 +76,24 @@ final class MediaPlanner
         $fileSystem = FileSystemChoice::decide($image, Bytes::mebi((int) $policy->figure('part_mebibytes')));
         $decisions = [...$decisions, $schemeDecision, $fileSystem->decision];
         $files = $image->files();
+        $choose = static fn (Bytes $drivers, int $driverFiles): StickChoice => StickChoice::decide('media.stick', 'Which stick', $sticks, StickLayout::deviceNeed($image, $drivers, $driverFiles, $policy->figure('stick_spare')), $policy->school('stick'), $connectors);
+        $choice = $choose($drivers, $driverFiles);
+        $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::sameStick($driverFiles);
+        if ($choice->stick === null && $driverFiles > 0 && ($without = $choose(Bytes::of(0), 0))->stick !== null) {
+            $place = DriverPlace::secondStick($sticks, $without->stick, $drivers, $driverFiles, 'With the installer no stick has room for them.', $policy->school('stick'), $connectors);
+            [$choice, $drivers, $driverFiles] = [$without, Bytes::of(0), 0];
+        }
         $bytes = Bytes::of($files['bytes'])->plus($drivers);
-        $choice = StickChoice::decide('media.stick', 'Which stick', $sticks, StickLayout::deviceNeed($image, $drivers, $driverFiles, $policy->figure('stick_spare')), $policy->school('stick'), $connectors);
-        $decisions[] = $choice->decision;
+        $decisions = [...$decisions, $choice->decision, ...array_filter([$place->decision])];
         $label = FatLabel::of($image->entry['label'] ?? $image->name);
         [$layout, $blockers] = self::copiedLayout($choice->stick, $scheme, $label, $image, $drivers, $driverFiles);
         $perFile = Duration::seconds((int) ceil(($files['count'] + $driverFiles) * $policy->figure('seconds_per_file')));
         $write = WriteTime::of($bytes, self::hostRates($policy, $choice->stick), $perFile);
         $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), $perFile);
-        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy);
+        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy, HostSpace::copied($image->size(), Bytes::of($files['bytes']), Bytes::of($files['largest']['bytes'])), $place);
 
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
-            gather: self::gather($choice, $connectors),
+            gather: self::gather($choice, $connectors, $place),
             blockers: [...array_filter([$fileSystem->blocker]), ...$blockers, ...self::blockers($choice, $sticks)]));
     }
 
@@ -155,9 +162,12 @@ final class MediaPlanner
      * @param  list<string>  $connectors
      * @return list<GatherItem>
      */
-    private static function gather(StickChoice $choice, array $connectors): array
+    private static function gather(StickChoice $choice, array $connectors, DriverPlace $place): array
     {
         $items = [new GatherItem("stick: {$choice->decision->chosen}", 'carries the installer'), new GatherItem('spare stick of the same size or larger', 'if the first one fails')];
+        if ($place->second !== null) {
+            $items[] = new GatherItem("second stick: {$place->second}", 'carries the drivers');
+        }
         if ($choice->stick !== null && $connectors !== [] && ! in_array($choice->stick->connector(), $connectors, true)) {
             $items[] = new GatherItem("adapter from {$choice->stick->connector()} to {$connectors[0]}", 'the stick does not go into this machine directly');
         }

@@ -22,12 +22,12 @@ use Cobblestone\Runbook\Waiting;
 final class MediaSteps
 {
     /** @return list<Step> */
-    public static function for(Machine $machine, Image $image, StickChoice $choice, WriteMode $mode, Bytes $bytes, WriteTime $write, WriteTime $verify, ?string $label, ?Split $split, Policy $policy): array
+    public static function for(Machine $machine, Image $image, StickChoice $choice, WriteMode $mode, Bytes $bytes, WriteTime $write, WriteTime $verify, ?string $label, ?Split $split, Policy $policy, HostSpace $space, DriverPlace $place): array
     {
         return [
             self::checkImage($image, $policy),
             self::identify($choice),
-            self::write($machine, $image, $choice, $mode, $bytes, $write, $label, $split),
+            self::write($image, $choice, $mode, $bytes, $write, $label, $split, $space, $place),
             self::verify($choice, $bytes, $verify),
         ];
     }
@@ -62,7 +62,7 @@ final class MediaSteps
         );
     }
 
-    private static function write(Machine $machine, Image $image, StickChoice $choice, WriteMode $mode, Bytes $bytes, WriteTime $write, ?string $label, ?Split $split): Step
+    private static function write(Image $image, StickChoice $choice, WriteMode $mode, Bytes $bytes, WriteTime $write, ?string $label, ?Split $split, HostSpace $space, DriverPlace $place): Step
     {
         $stick = $choice->stick;
         $instructions = $mode === WriteMode::Raw
@@ -74,13 +74,17 @@ final class MediaSteps
             : array_filter([
                 'Wipe old signatures at both ends, then lay out the table exactly as in the core beside.',
                 "Format the partition as FAT32 with label `{$label}` and the geometry of the plan.",
-                'Copy all files of the image, and the folder with the drivers.',
+                $place->decision === null || $place->second !== null ? 'Copy all files of the image.' : 'Copy all files of the image, and the folder with the drivers.',
                 $split === null ? null : "Write {$split->path} as {$split->count()} parts: {$split->describe()}.",
             ]);
 
+        if ($place->second !== null) {
+            $instructions[] = "Copy the folder with the drivers onto the second stick, {$place->second}.";
+        }
+
         return new Step('media.write', Stage::Media, 'Write the stick', Presence::WalkAway, Estimate::around($write->time), $instructions,
             before: [Fact::IMAGE_PROVEN, Fact::STICK_IDENTIFIED, Fact::DRIVERS_FETCHED], after: [Fact::STICK_WRITTEN], needs: ['stick', 'bench computer'],
-            because: [new Reason($write->describe($bytes), 'M9'), new Reason("The stick is {$mode->title()}.", 'M3', $image->dated())],
+            because: [new Reason($write->describe($bytes), 'M9'), new Reason("The stick is {$mode->title()}.", 'M3', $image->dated()), new Reason($space->describe(), 'M14')],
             cautions: ['Everything on the stick is lost.'],
             confirmation: new Confirmation($stick->name ?? 'the stick you labelled', $stick?->size()->count ?? $bytes->count, $stick?->serial(), $stick?->contents() ?? 'whatever is on it', 'the bench', typed: false),
             waiting: new Waiting(['the rate drops after the first gigabytes', 'the progress stands still while data is flushed'], 'Another port; after that another stick.'),

@@ -52,6 +52,7 @@ return new class extends Migration
             // queued, running, done, failed or cancelled
             $table->string('state', 10)->default('queued');
             $table->json('plan');
+            $table->string('drivers', 80)->nullable();
             $table->string('stage', 120)->default('Waiting for its turn');
             $table->unsignedBigInteger('done_bytes')->default(0);
             $table->unsignedBigInteger('stage_bytes')->default(0);

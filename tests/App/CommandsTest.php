@@ -35,8 +35,8 @@ it('imports a folder whole, without what it no longer holds', function () {
     $this->bench();
     unlink("{$this->folder}/sticks/harbour-16.yaml");
     expect(Artisan::call('cobblestone:catalogue', ['action' => 'import', 'path' => $this->folder]))->toBe(0)
-        ->and(Artisan::output())->toContain('4 sticks')
-        ->and(CatalogueEntry::query()->where('kind', 'sticks')->count())->toBe(4);
+        ->and(Artisan::output())->toContain('5 sticks')
+        ->and(CatalogueEntry::query()->where('kind', 'sticks')->count())->toBe(5);
 });
 
 it('exports what it imported', function () {

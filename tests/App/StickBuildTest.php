@@ -194,6 +194,7 @@ it('refuses plans that cannot be', function (Closure $change, string $says) {
     [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'bytes' => 4_294_967_296, 'of' => 4_294_967_296]]], 'more than a FAT32 file can hold'],
     [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'path' => 'A.txt'], [...$d['files'][0], 'path' => 'a.TXT']]], 'differs from another only in upper and lower case'],
     [fn ($d) => [...$d, 'splitter' => [7]], 'splitter: a list of arguments is needed.'],
+    [fn ($d) => [...$d, 'splitter' => ['command' => ['cut'], 'pattern' => 'p.bin', 'source' => 'a']], 'splitter.pattern: names of parts with one %d are needed.'],
 ]);
 
 it('says when the files do not fit', function () {
@@ -220,6 +221,39 @@ it('exports a script that only shows until told to write, and then makes the sam
         expect((new Symfony\Component\Process\Process(['diff', '-r', takenOff($plan, $stick->path(), "{$this->shop->folder}/a"), takenOff($plan, $other->path(), "{$this->shop->folder}/b")]))->run())->toBe(0);
     }
 })->with([['plain.iso', WriteMode::FilesCopied, false], ['udf.iso', WriteMode::FilesCopied, true], ['disk.img.xz', WriteMode::Raw, false]]);
+
+it('leaves a system\'s own splitter to the exported script, and proves the stick afterwards', function () {
+    $tree = "{$this->shop->folder}/tree";
+    mkdir("{$tree}/payload", recursive: true);
+    file_put_contents("{$tree}/payload/system.img", random_bytes(3_000_000));
+    file_put_contents("{$tree}/readme.txt", 'small');
+    // A splitter of its own: every part carries a header.
+    file_put_contents($tool = "{$this->shop->folder}/own-splitter", <<<'SH'
+        #!/bin/sh
+        for i in 1 2; do
+            { printf 'HEAD%s' "$i"; dd if="$1" bs=1500000 skip=$((i - 1)) count=1 2>/dev/null; } >"$(dirname "$2")/system.p$i"
+        done
+        SH);
+    chmod($tool, 0755);
+    $file = "{$this->shop->folder}/shelf/own.iso";
+    Workshop::says('xorriso', '-as', 'mkisofs', '-quiet', '-J', '-R', '-o', $file, $tree);
+    $stick = $this->shop->stick();
+    $data = $this->shop->plan($file, $stick)->toArray();
+    $rows = array_values(array_filter($data['files'], fn ($row) => $row['path'] !== 'payload/system.img'));
+    foreach ([1 => 0, 2 => 1_500_000] as $i => $at) {
+        $rows[] = ['path' => "payload/system.p{$i}", 'bytes' => 1_500_000, 'source' => 'payload/system.img', 'at' => $at, 'from' => 'image', 'of' => 3_000_000];
+    }
+    $plan = StickPlan::fromArray([...$data, 'files' => $rows, 'splitter' => ['command' => [$tool, '{source}', '{target}'], 'pattern' => 'payload/system.p%d', 'source' => 'payload/system.img']]);
+    expect($this->shop->failure($plan, $stick, $file)->getMessage())->toContain('cut by the system\'s own splitter')->toContain('Nothing was written.');
+    file_put_contents($script = "{$this->shop->folder}/make-stick.sh", GuardedScript::of($plan));
+    expect(Workshop::says('shellcheck', '--severity=style', $script))->toBe('')->and(Workshop::says('bash', $script, '--image', $file, '--on', $stick->path(), '--write'))->toContain('Done');
+    file_put_contents($json = "{$this->shop->folder}/plan.json", json_encode($plan->toArray()));
+    $prove = fn () => $this->artisan('cobblestone:stick', ['action' => 'prove', 'subject' => $json, '--on' => $stick->path(), '--image' => $file]);
+    $prove()->expectsOutputToContain('Good: 1 files')->assertExitCode(0);
+    putenv('MTOOLS_SKIP_CHECK=1');
+    Workshop::says('mdel', '-i', BuildSteps::drive(BuildSteps::target($plan), $plan, $stick->path()), '::/payload/system.p1');
+    $prove()->expectsOutputToContain('one is missing')->assertExitCode(1);
+});
 
 it('exports a script that stops at the wrong stick or image', function () {
     $file = $this->shop->image('plain.iso');

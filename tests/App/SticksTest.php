@@ -53,6 +53,19 @@ it('builds one at a time on a stick', function () {
     buildOn('gull-32')->assertSessionHasErrors(['stick' => 'Gull 32 is being built already. Wait for it, or cancel it.']);
 });
 
+it('carries a folder of drivers, and exports a plan without building it', function () {
+    mkdir("{$this->shop->folder}/drivers/fairlead-13/w2", recursive: true);
+    file_put_contents("{$this->shop->folder}/drivers/fairlead-13/w2/net.inf", 'network');
+    $this->get("/shelf/{$this->file->id}/ways?stick=gull-32&drivers=fairlead-13")->assertOk()->assertSee('they go onto a second stick')->assertSee('1 driver file goes along');
+    $this->get("/shelf/{$this->file->id}/plan?stick=gull-32&way=copied-mbr&drivers=fairlead-13&what=make-stick.sh")->assertOk()->assertSee('DRIVERS/w2/net.inf', false);
+    $this->get("/shelf/{$this->file->id}/plan?stick=gull-32&way=nothing&what=make-stick.sh")->assertSessionHasErrors('way');
+    $this->post("/shelf/{$this->file->id}/builds", ['stick' => 'gull-32', 'way' => 'copied-gpt', 'serial' => 'A9C2', 'drivers' => 'fairlead-13'])->assertRedirect();
+    expect(StickBuild::query()->sole())->state->toBe('done')->and(StickState::of('gull-32')->content['drivers'])->toBe(1);
+    $this->post("/shelf/{$this->file->id}/builds", ['stick' => 'gull-32', 'way' => 'raw', 'serial' => 'A9C2', 'drivers' => 'fairlead-13'])->assertSessionHasErrors('way');
+    $this->post("/shelf/{$this->file->id}/builds", ['stick' => 'gull-32', 'way' => 'copied-gpt', 'serial' => 'A9C2', 'drivers' => '../../etc'])->assertRedirect();
+    expect(StickState::of('gull-32')->content['drivers'])->toBe(0);
+});
+
 it('exports what was built', function () {
     buildOn('gull-32');
     $id = StickBuild::query()->value('id');

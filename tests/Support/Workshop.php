@@ -28,7 +28,7 @@ final class Workshop
     {
         $this->folder = sys_get_temp_dir().'/cobble-test-'.bin2hex(random_bytes(6));
         mkdir($this->folder, 0700);
-        config(['cobblestone.shelf' => "{$this->folder}/shelf", 'cobblestone.sticks' => "{$this->folder}/sticks", 'cobblestone.signers' => "{$this->folder}/signers"]);
+        config(['cobblestone.shelf' => "{$this->folder}/shelf", 'cobblestone.sticks' => "{$this->folder}/sticks", 'cobblestone.signers' => "{$this->folder}/signers", 'cobblestone.drivers' => "{$this->folder}/drivers"]);
         mkdir("{$this->folder}/shelf");
         mkdir("{$this->folder}/signers");
     }

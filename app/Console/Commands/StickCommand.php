@@ -9,6 +9,7 @@ use App\Devices\Build\BuildFailure;
 use App\Devices\Build\SizeCheck;
 use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
+use App\Devices\Build\StickProof;
 use App\Devices\Inspection\Inspection;
 use App\Devices\Stick\FileStick;
 use App\Devices\Stick\StickDevice;
@@ -29,8 +30,8 @@ use RuntimeException;
 final class StickCommand extends Command
 {
     protected $signature = 'cobblestone:stick
-        {action : plan, build, script, table, check or what}
-        {subject? : an image for plan; a plan for build, script and table; a stick for check and what}
+        {action : plan, build, prove, script, table, check or what}
+        {subject? : an image for plan; a plan for build, prove, script and table; a stick for check and what}
         {--on= : a stick of the register, or a file}
         {--image= : the image, where it is not on the shelf}
         {--size= : bytes of the stick to plan for, where --on names none}
@@ -50,11 +51,12 @@ final class StickCommand extends Command
             return match ((string) $this->argument('action')) {
                 'plan' => $this->put((string) json_encode($this->planned($register)->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n"),
                 'build' => $this->build($register, $build),
+                'prove' => $this->prove($register),
                 'script' => $this->put(GuardedScript::of($this->plan())),
                 'table' => $this->put(BuildSteps::sfdiskScript($this->plan())),
                 'check' => $this->check($register),
                 'what' => $this->what($register),
-                default => throw PlanFault::notPossible('There are plan, build, script, table, check and what.'),
+                default => throw PlanFault::notPossible('There are plan, build, prove, script, table, check and what.'),
             };
         } catch (PlanFault|LayoutImpossible|InvalidQuantity|RuntimeException $e) {
             $this->error((string) preg_replace('/[\x00-\x1F\x7F]/', '?', $e->getMessage()));
@@ -95,8 +97,7 @@ final class StickCommand extends Command
     private function build(StickRegister $register, BuildStick $build): int
     {
         $plan = $this->plan();
-        $image = (string) ($this->option('image') ?? config('cobblestone.shelf').'/'.$plan->image->file);
-        $source = new SourceFiles($image, $this->option('drivers'));
+        $source = new SourceFiles($this->image($plan), $this->option('drivers'));
         $progress = new ConsoleProgress($this->output);
         $on = (string) $this->option('on');
         $result = $register->find($on) === null
@@ -108,6 +109,27 @@ final class StickCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /** Holds a stick that was made elsewhere, by the exported script, against its plan. */
+    private function prove(StickRegister $register): int
+    {
+        $plan = $this->plan();
+        $stick = $this->stick($register);
+        $differences = $stick->target()->differencesFrom($plan);
+        if ($differences !== []) {
+            throw BuildFailure::of('identity', 'This is not the stick the plan was made for. '.implode(' ', $differences));
+        }
+        $stick->settle();
+        $proof = (new StickProof($plan, $stick, new SourceFiles($this->image($plan), $this->option('drivers')), new ConsoleProgress($this->output)))->prove();
+        $this->line(sprintf('Good: %d files, read back and compared in %.1f s.', count($proof->sums), $proof->seconds));
+
+        return self::SUCCESS;
+    }
+
+    private function image(StickPlan $plan): string
+    {
+        return (string) ($this->option('image') ?? config('cobblestone.shelf').'/'.$plan->image->file);
     }
 
     private function check(StickRegister $register): int

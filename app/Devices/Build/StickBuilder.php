@@ -7,6 +7,7 @@ use App\Devices\Stick\StickDevice;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickPlan;
+use Cobblestone\Media\HostSpace;
 use Cobblestone\Media\WriteMode;
 use RuntimeException;
 
@@ -14,7 +15,7 @@ use RuntimeException;
 final class StickBuilder
 {
     /** Files from this size on stream from the image to the stick; smaller ones are unpacked together first. */
-    public const STREAM_FROM = 16_777_216;
+    public const STREAM_FROM = HostSpace::STREAM_FROM;
 
     public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly Progress $progress)
     {
@@ -59,6 +60,9 @@ final class StickBuilder
         $differences = $this->stick->target()->differencesFrom($this->plan);
         if ($differences !== []) {
             throw BuildFailure::of('identity', 'This is not the stick the plan was made for. '.implode(' ', $differences).' Nothing was written.');
+        }
+        if ($this->plan->splitter !== null) {
+            throw BuildFailure::of('identity', "The parts of {$this->plan->splitter->source} are cut by the system's own splitter, which runs only in the exported script. Export the script and prove the stick here afterwards. Nothing was written.");
         }
         $this->source->mustBe($this->plan);
         $scratch = BuildSteps::scratch($this->plan, self::STREAM_FROM);

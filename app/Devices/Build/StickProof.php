@@ -9,9 +9,12 @@ use App\Devices\Stick\StickDevice;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\GeometryCheck;
 use Cobblestone\Media\Build\PlannedFile;
+use Cobblestone\Media\Build\SplitCheck;
+use Cobblestone\Media\Build\Splitter;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatEntry;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\WindowSource;
 use RuntimeException;
@@ -109,9 +112,13 @@ final class StickProof
     private function compare(WindowSource $partition, FatVolume $volume): void
     {
         $found = $volume->files();
-        $missing = array_diff(array_map('mb_strtoupper', array_map(static fn (PlannedFile $file): string => $file->path, $this->plan->files)), array_map(static fn (string|int $path): string => mb_strtoupper((string) $path), array_keys($found)));
-        if ($missing !== [] || count($found) !== count($this->plan->files)) {
-            throw BuildFailure::of('mismatch', count($found).' files are on the stick, '.count($this->plan->files).' were planned'.($missing === [] ? '.' : '; missing is '.array_values($missing)[0].'.'));
+        if ($this->plan->splitter !== null) {
+            $found = $this->withoutParts($found, $this->plan->splitter);
+        }
+        $files = array_values(array_filter($this->plan->files, fn (PlannedFile $file): bool => $file->source !== $this->plan->splitter?->source));
+        $missing = array_diff(array_map('mb_strtoupper', array_map(static fn (PlannedFile $file): string => $file->path, $files)), array_map(static fn (string|int $path): string => mb_strtoupper((string) $path), array_keys($found)));
+        if ($missing !== [] || count($found) !== count($files)) {
+            throw BuildFailure::of('mismatch', count($found).' files are on the stick, '.count($files).' were planned'.($missing === [] ? '.' : '; missing is '.array_values($missing)[0].'.'));
         }
         $byName = [];
         foreach ($found as $path => $entry) {
@@ -119,7 +126,7 @@ final class StickProof
         }
         $this->progress->stage('Read every file back', (int) $this->plan->bytes());
         $wanted = $this->smallSums();
-        foreach ($this->plan->files as $file) {
+        foreach ($files as $file) {
             $entry = $byName[mb_strtoupper($file->path)];
             if ($entry->size !== $file->bytes) {
                 throw BuildFailure::of('mismatch', "{$file->path} has {$entry->size} B on the stick, planned are {$file->bytes} B.");
@@ -148,13 +155,35 @@ final class StickProof
     }
 
     /**
+     * Parts of a system's own splitter cannot be compared byte by byte: numbering, sizes and sum are checked instead.
+     *
+     * @param  array<string, FatEntry>  $found
+     * @return array<string, FatEntry> the other files
+     */
+    private function withoutParts(array $found, Splitter $splitter): array
+    {
+        $folder = dirname($splitter->pattern).'/';
+        $beside = array_filter($found, static fn (string $path): bool => str_starts_with(mb_strtoupper($path), mb_strtoupper($folder)), ARRAY_FILTER_USE_KEY);
+        $whole = 0;
+        foreach ($this->plan->files as $file) {
+            $whole = $file->source === $splitter->source ? $file->of : $whole;
+        }
+        $faults = SplitCheck::faults(array_map(static fn (FatEntry $entry): int => $entry->size, $beside), $splitter->pattern, $splitter->source, $whole);
+        if ($faults !== []) {
+            throw BuildFailure::of('mismatch', "The parts of {$splitter->source} are not right. ".implode(' ', $faults));
+        }
+
+        return array_filter($found, static fn (string $path): bool => ! SplitCheck::isPart($path, $splitter->pattern), ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
      * The sums of the small files at their source, unpacked together once more.
      *
      * @return array<string, string>
      */
     private function smallSums(): array
     {
-        $small = array_values(array_filter($this->plan->files, static fn (PlannedFile $file): bool => $file->of < StickBuilder::STREAM_FROM));
+        $small = array_values(array_filter($this->plan->files, fn (PlannedFile $file): bool => $file->of < StickBuilder::STREAM_FROM && $file->source !== $this->plan->splitter?->source));
         $fromImage = array_values(array_filter($small, static fn (PlannedFile $file): bool => $file->from === 'image'));
         $scratch = sys_get_temp_dir().'/cobble-sums-'.bin2hex(random_bytes(6));
         mkdir($scratch, 0700);

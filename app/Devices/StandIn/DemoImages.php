@@ -68,6 +68,17 @@ final class DemoImages
         rename("{$this->work}/desk.zip", "{$this->shelf}/halden-28.1-desk.restore");
     }
 
+    /** Driver files of the demo world, for sticks that have to bring a machine online. */
+    public static function drivers(string $folder): void
+    {
+        foreach (['fairlead-13 network' => ['w2/quarrel-w2.inf' => "[Version]\nProvider=Quarrel\n", 'w2/quarrel-w2.sys' => str_repeat('quarrel w2 ', 40_000)], 'capstan-t3 network' => ['n1/quarrel-n1.inf' => "[Version]\nProvider=Quarrel\n", 'n1/quarrel-n1.sys' => str_repeat('quarrel n1 ', 25_000)]] as $set => $files) {
+            foreach ($files as $path => $bytes) {
+                is_dir(dirname("{$folder}/{$set}/{$path}")) || mkdir(dirname("{$folder}/{$set}/{$path}"), 0775, true);
+                file_put_contents("{$folder}/{$set}/{$path}", $bytes);
+            }
+        }
+    }
+
     /** A signer whose key exists only while the demo images are made. */
     private function signer(string $name, string $subject): void
     {

@@ -2,24 +2,18 @@
 
 namespace App\Http\Controllers;
 
-use App\Bridge\StickBridge;
+use App\Actions\PlanStick;
 use App\Bridge\StickRegister;
-use App\Bridge\WayBridge;
-use App\Devices\Build\BuildFailure;
 use App\Jobs\StickBuildJob;
-use App\Models\BenchPolicy;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use App\Models\StickState;
 use App\View\StickCore;
 use Cobblestone\Media\Build\BuildSteps;
-use Cobblestone\Media\Build\PlanFault;
 use Cobblestone\Media\Build\Script\GuardedScript;
 use Cobblestone\Media\Build\StickCondition;
-use Cobblestone\Media\Build\StickWish;
-use Cobblestone\Quantity\Bytes;
+use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Runbook\Confirmation;
-use Cobblestone\Storage\LayoutImpossible;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
@@ -30,35 +24,32 @@ use Illuminate\Validation\ValidationException;
 /** Builds of sticks: begun on the ways page, watched here, exported for other computers. */
 final class BuildController
 {
-    public function store(ShelfFile $file, Request $request, StickRegister $register, WayBridge $ways): RedirectResponse
+    public function store(ShelfFile $file, Request $request, StickRegister $register, PlanStick $planner): RedirectResponse
     {
-        $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'serial' => 'nullable|string|max:20'], ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.']);
+        $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'drivers' => 'nullable|string|max:80', 'serial' => 'nullable|string|max:20'], ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.']);
         $stick = $register->find($given['stick']) ?? throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
-        $report = $file->inspected() ?? throw ValidationException::withMessages(['way' => 'The image has not been looked into yet.']);
-        $way = $ways->compare($file, $report, $stick)->way($given['way']);
-        if ($way === null || ! $way->isPossible() || ! $way->buildable) {
-            throw ValidationException::withMessages(['way' => $way === null ? 'There is no such way.' : implode(' ', $way->against ?: $way->costs)]);
-        }
-        if (! $stick->contentsMayGo()) {
-            throw ValidationException::withMessages(['stick' => "What is on {$stick->name} must stay: {$stick->contents()}."]);
-        }
+        $planner->mayGo($stick);
         $confirmation = new Confirmation($stick->name, $stick->size()->count, $stick->serial(), $stick->contents() ?? 'whatever is on it', 'the bench', true);
         if (! $confirmation->accepts((string) ($given['serial'] ?? ''))) {
             throw ValidationException::withMessages(['serial' => "That is not the end of the serial of {$stick->name}. Read it off the stick itself."]);
         }
+        $plan = $planner->handle($file, $stick->id, $given['way'], $given['drivers'] ?? null, true);
         try {
-            $policy = BenchPolicy::present();
-            $wish = new StickWish($file->title(), Bytes::mebi((int) $policy->figure('part_mebibytes')), $way->mode, $way->scheme, $way->storage, parts: WayBridge::parts($file), takenLabels: $register->labels($stick->id));
-            $plan = StickBridge::plan($file->path(), $report, $file->sha256, $register->device($stick->id)->target(), $wish);
-            $build = StickBuild::query()->create(['slug' => $stick->id, 'shelf_file_id' => $file->id, 'user_id' => $request->user()?->id, 'plan' => $plan->toArray()]);
-        } catch (PlanFault|LayoutImpossible|BuildFailure $e) {
-            throw ValidationException::withMessages(['way' => $e->getMessage()]);
+            $build = StickBuild::query()->create(['slug' => $stick->id, 'shelf_file_id' => $file->id, 'user_id' => $request->user()?->id, 'plan' => $plan->toArray(), 'drivers' => $given['drivers'] ?? null]);
         } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['stick' => "{$stick->name} is being built already. Wait for it, or cancel it."]);
         }
         StickBuildJob::dispatch($build->id);
 
         return redirect("/sticks/{$stick->id}/builds/{$build->id}", 303);
+    }
+
+    /** The plan without building it here, for another computer. */
+    public function plan(ShelfFile $file, Request $request, PlanStick $planner): Response
+    {
+        $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'drivers' => 'nullable|string|max:80', 'what' => 'required|in:plan.json,make-stick.sh,table.sfdisk']);
+
+        return self::document($planner->handle($file, $given['stick'], $given['way'], $given['drivers'] ?? null, false), $given['what']);
     }
 
     public function show(string $slug, StickBuild $build, StickRegister $register): View
@@ -94,15 +85,25 @@ final class BuildController
     public function export(string $slug, StickBuild $build, string $what): Response
     {
         abort_unless($build->slug === $slug, 404);
-        $plan = $build->stickPlan();
-        [$text, $name, $type] = match ($what) {
-            'plan.json' => [(string) json_encode($build->plan, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), 'plan.json', 'application/json'],
-            'make-stick.sh' => [GuardedScript::of($plan), 'make-stick.sh', 'text/x-shellscript'],
-            'table.sfdisk' => [$plan->layout === null ? abort(404, 'A stick written raw brings its own table.') : BuildSteps::sfdiskScript($plan), 'table.sfdisk', 'text/plain'],
-            'SHA256SUMS' => [$build->result['sha256sums'] ?? abort(404, 'The sums are known only when every file has been read back.'), 'SHA256SUMS', 'text/plain'],
+        if ($what === 'SHA256SUMS') {
+            return self::download($build->result['sha256sums'] ?? abort(404, 'The sums are known only when every file has been read back.'), $what, 'text/plain');
+        }
+
+        return self::document($build->stickPlan(), $what);
+    }
+
+    private static function document(StickPlan $plan, string $what): Response
+    {
+        return match ($what) {
+            'plan.json' => self::download((string) json_encode($plan->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), $what, 'application/json'),
+            'make-stick.sh' => self::download(GuardedScript::of($plan), $what, 'text/x-shellscript'),
+            'table.sfdisk' => self::download($plan->layout === null ? abort(404, 'A stick written raw brings its own table.') : BuildSteps::sfdiskScript($plan), $what, 'text/plain'),
             default => abort(404),
         };
+    }
 
+    private static function download(string $text, string $name, string $type): Response
+    {
         return response($text, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => "attachment; filename={$name}"]);
     }
 

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
+use App\Devices\DriverFolders;
 use App\Models\BenchPolicy;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
@@ -25,15 +26,16 @@ final class WayController
             $sticks[$slug] = $register->asChoice($stick);
         }
         $asked = (string) $request->query('stick', '');
+        $drivers = DriverFolders::path((string) $request->query('drivers', '')) === null ? null : (string) $request->query('drivers');
         // Without a stick the ways say what they need; the smallest need that is possible then chooses one.
-        $first = $ways->compare($file, $report, null);
+        $first = $ways->compare($file, $report, null, $drivers);
         $need = $first->decision === null ? null : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;
         $choice = StickChoice::decide('media.stick', 'Which stick', array_values($sticks), $need ?? Bytes::of($report->bytes), BenchPolicy::present()->school('stick'), []);
         $stick = isset($sticks[$asked]) ? $register->find($asked) : ($choice->stick === null ? null : $register->find($choice->stick->id));
-        $comparison = $ways->compare($file, $report, $stick);
+        $comparison = $ways->compare($file, $report, $stick, $drivers);
 
         return view('shelf.ways', [
-            'file' => $file, 'report' => $report, 'sticks' => $sticks, 'stick' => $stick, 'choice' => $choice->decision, 'comparison' => $comparison,
+            'file' => $file, 'report' => $report, 'sticks' => $sticks, 'stick' => $stick, 'choice' => $choice->decision, 'folders' => DriverFolders::names(), 'drivers' => $drivers, 'comparison' => $comparison,
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
             'under' => $stick === null ? null : StickBuild::query()->where('slug', $stick->id)->whereIn('state', ['queued', 'running'])->first(),
             'picked' => old('way', collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key),

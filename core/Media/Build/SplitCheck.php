@@ -21,11 +21,11 @@ final class SplitCheck
     public static function faults(array $files, string $pattern, string $original, int $whole): array
     {
         $faults = isset($files[$original]) ? ["{$original} is on the stick as a whole too."] : [];
-        $expression = '#^'.str_replace('%d', '([0-9]+)', preg_quote($pattern, '#')).'$#';
         $parts = [];
         foreach ($files as $path => $bytes) {
-            if (preg_match($expression, (string) $path, $match) === 1) {
-                $parts[(int) $match[1]] = $bytes;
+            $number = self::number((string) $path, $pattern);
+            if ($number !== null) {
+                $parts[$number] = $bytes;
             }
         }
         ksort($parts);
@@ -46,5 +46,16 @@ final class SplitCheck
         }
 
         return $faults;
+    }
+
+    public static function isPart(string $path, string $pattern): bool
+    {
+        return self::number($path, $pattern) !== null;
+    }
+
+    /** FAT takes upper and lower case alike. */
+    private static function number(string $path, string $pattern): ?int
+    {
+        return preg_match('#^'.str_replace('%d', '([0-9]{1,6})', preg_quote($pattern, '#')).'$#i', $path, $match) === 1 ? (int) $match[1] : null;
     }
 }

@@ -19,7 +19,6 @@ final readonly class StickPlan
      * @param  string|null  $serial  of that stick; null where it has none
      * @param  Layout|null  $layout  null when written raw
      * @param  list<PlannedFile>  $files  in the order they are written; empty when written raw
-     * @param  list<string>|null  $splitter  the system's own splitter, as an argument array; only the exported script runs it
      */
     public function __construct(
         public string $title,
@@ -31,7 +30,7 @@ final readonly class StickPlan
         public ?string $label,
         public ?Layout $layout,
         public array $files,
-        public ?array $splitter = null,
+        public ?Splitter $splitter = null,
     ) {
     }
 
@@ -62,12 +61,8 @@ final readonly class StickPlan
         } catch (LayoutImpossible $e) {
             throw PlanFault::at('layout', $e->getMessage());
         }
-        $splitter = $data['splitter'] ?? null;
-        if ($splitter !== null && (! is_array($splitter) || array_filter($splitter, static fn (mixed $part): bool => ! is_string($part)) !== [])) {
-            throw PlanFault::at('splitter', 'a list of arguments is needed.');
-        }
         $plan = new self(Read::text($data, 'title', 120), $image, $mode, Read::whole($data, 'device_bytes'), Read::whole($data, 'sector_bytes'), ($data['serial'] ?? null) === null ? null : Read::text($data, 'serial', 120),
-            ($data['label'] ?? null) === null ? null : Read::text($data, 'label', 11), $layout, $files, $splitter === null ? null : array_values($splitter));
+            ($data['label'] ?? null) === null ? null : Read::text($data, 'label', 11), $layout, $files, ($data['splitter'] ?? null) === null ? null : Splitter::fromArray($data['splitter']));
         $plan->mustHold();
 
         return $plan;
@@ -112,7 +107,7 @@ final readonly class StickPlan
     {
         return [
             'cobblestone_stick_plan' => self::VERSION, 'title' => $this->title, 'image' => $this->image->toArray(), 'mode' => $this->mode->value, 'device_bytes' => $this->device, 'sector_bytes' => $this->sector, 'serial' => $this->serial,
-            'label' => $this->label, 'layout' => $this->layout?->toArray(), 'files' => array_map(static fn (PlannedFile $file): array => $file->toArray(), $this->files), 'splitter' => $this->splitter,
+            'label' => $this->label, 'layout' => $this->layout?->toArray(), 'files' => array_map(static fn (PlannedFile $file): array => $file->toArray(), $this->files), 'splitter' => $this->splitter?->toArray(),
         ];
     }
 }

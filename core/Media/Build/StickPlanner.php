@@ -132,11 +132,16 @@ final class StickPlanner
      * Rule M5: parts that the system's own splitter cuts are a matter of the exported script.
      *
      * @param  list<PlannedFile>  $planned
-     * @return list<string>|null
      */
-    private static function splitterFor(array $planned, StickWish $wish): ?array
+    private static function splitterFor(array $planned, StickWish $wish): ?Splitter
     {
-        return array_filter($planned, static fn (PlannedFile $file): bool => $file->isPart()) === [] ? null : $wish->splitter;
+        foreach ($planned as $file) {
+            if ($file->isPart() && $wish->splitter !== null) {
+                return new Splitter($wish->splitter, $wish->parts[$file->source], $file->source);
+            }
+        }
+
+        return null;
     }
 
     /** @param  array<string, int>  $files */

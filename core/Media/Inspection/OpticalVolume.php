@@ -69,11 +69,11 @@ final readonly class OpticalVolume
         return ['iso9660' => $this->iso, 'joliet' => $this->joliet, 'rock_ridge' => $this->rockRidge, 'udf' => $this->udf, 'label' => $this->label, 'stated_bytes' => $this->stated];
     }
 
-    /** One of three places has to hold an anchor: block 256, the last, or 256 before the last. */
+    /** One of these has to hold an anchor: block 256, the last, or 256 before the end, which tools count from the last block or behind it. */
     private static function anchored(ByteSource $image): bool
     {
         $last = intdiv($image->size(), self::BLOCK) - 1;
-        foreach ([self::UDF_ANCHOR, $last - self::UDF_ANCHOR, $last] as $block) {
+        foreach ([self::UDF_ANCHOR, $last - self::UDF_ANCHOR, $last + 1 - self::UDF_ANCHOR, $last] as $block) {
             $tag = $block < 0 ? '' : $image->read($block * self::BLOCK, 16);
             if (strlen($tag) < 16) {
                 continue;

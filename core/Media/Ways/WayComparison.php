@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Media\Ways;
 
 use Cobblestone\Job\Policy;
+use Cobblestone\Media\HostSpace;
 use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Media\WriteTime;
@@ -64,7 +65,7 @@ final class WayComparison
         $cannot = [...($of->driverFiles > 0 ? ['Carries no drivers: they go onto a second stick.'] : []), 'The rest of the stick stays unused.'];
 
         return new Way('raw', 'Written raw', WriteMode::Raw, Scheme::Gpt, false, $against, $report->starts('raw'), $need, $write, $verify, self::pace($write, $verify),
-            $need === null ? ['How much comes out of the image is known only when it has been unpacked.'] : [], $cannot);
+            [...($need === null ? ['How much comes out of the image is known only when it has been unpacked.'] : []), HostSpace::raw(Bytes::of($report->bytes))->describe()], $cannot);
     }
 
     private static function copied(string $key, string $title, Scheme $scheme, bool $storage, WaysOf $of, ?Bytes $stick, StickRates $rates, Policy $policy): Way
@@ -85,13 +86,18 @@ final class WayComparison
                 $costs[] = "{$path} is split into ".Bytes::of($bytes)->portions(Bytes::mebi((int) $policy->figure('part_mebibytes'))).' parts of at most '.(int) $policy->figure('part_mebibytes').' MiB.';
             }
         }
+        $split = array_intersect_key($of->tooLarge, $of->parts) !== [];
+        if ($split && $of->ownSplitter) {
+            $costs[] = 'Its parts are cut by the system\'s own splitter: only the exported script makes this stick.';
+        }
+        $costs[] = HostSpace::copied(Bytes::of($report->bytes), Bytes::of($report->files['bytes'] ?? 0), Bytes::of($report->files['largest']['bytes'] ?? 0))->describe();
         $cannot = array_values(array_filter([
             $scheme === Scheme::Gpt && $report->legacy['copied'] !== false ? 'Starts no machine the old way.' : '',
             $scheme === Scheme::Mbr && $report->legacy['copied'] !== false ? 'The old way needs a boot sector of its own, which is not put there: it starts by UEFI only.' : '',
             $storage ? 'Survives only tools that write to one partition: "whole stick" in any other tool takes the storage with it.' : '',
         ]));
 
-        return new Way($key, $title, WriteMode::FilesCopied, $scheme, $storage, $against, $report->starts('copied'), $need, $write, $verify, self::pace($write, $verify), $costs, $cannot);
+        return new Way($key, $title, WriteMode::FilesCopied, $scheme, $storage, $against, $report->starts('copied'), $need, $write, $verify, self::pace($write, $verify), $costs, $cannot, ! ($split && $of->ownSplitter));
     }
 
     /** Rule M5 (b): a small FAT32 partition to start from, the payload on a second one. */
@@ -160,7 +166,7 @@ final class WayComparison
             }
         }
 
-        return new Decision('media.way', 'How the stick is made', $chosen->title, [self::why($chosen, $of->report, $of->driverFiles)], $refused, ["policy scheme = {$school}", "{$of->driverFiles} driver packages go along"], 'M3');
+        return new Decision('media.way', 'How the stick is made', $chosen->title, [self::why($chosen, $of->report, $of->driverFiles)], $refused, ["policy scheme = {$school}", $of->driverFiles === 1 ? '1 driver file goes along' : "{$of->driverFiles} driver files go along"], 'M3');
     }
 
     private static function why(Way $way, ImageReport $report, int $drivers): string

@@ -13,6 +13,7 @@ final readonly class WaysOf
     /**
      * @param  array<string, int>  $tooLarge  files past FAT32's limit: path => bytes
      * @param  array<string, string>  $parts  files whose parts the installer joins: path => pattern
+     * @param  bool  $ownSplitter  whether the parts are cut by the system's own splitter, which does not run here
      * @param  bool  $elsewhere  whether the installer looks for its payload on other volumes
      * @param  int  $driverFiles  packages that have to be on a stick too
      */
@@ -20,6 +21,7 @@ final readonly class WaysOf
         public ImageReport $report,
         public array $tooLarge,
         public array $parts,
+        public bool $ownSplitter,
         public bool $elsewhere,
         public Bytes $drivers,
         public int $driverFiles,

@@ -6,6 +6,7 @@ namespace Cobblestone\Media\Build\Script;
 
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\PlannedFile;
+use Cobblestone\Media\Build\Splitter;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Storage\Fat32Geometry;
@@ -173,14 +174,13 @@ final class GuardedScript
 
     /**
      * @param  non-empty-list<PlannedFile>  $parts
-     * @param  list<string>|null  $splitter
      * @return list<string>
      */
-    private static function split(string $source, array $parts, ?array $splitter): array
+    private static function split(string $source, array $parts, ?Splitter $splitter): array
     {
         $whole = '"$scratch/files/"'.ShellText::quoted($source);
         $lines = [];
-        if ($splitter === null) {
+        if ($splitter === null || $splitter->source !== $source) {
             foreach ($parts as $part) {
                 $lines[] = "run dd if={$whole} of=\"\$scratch/files/\"".ShellText::quoted($part->path)." bs=1M iflag=skip_bytes,count_bytes skip={$part->at} count={$part->bytes} status=none";
             }
@@ -188,7 +188,7 @@ final class GuardedScript
             return [...$lines, "run rm -f -- {$whole}"];
         }
         $replace = ['{source}' => $whole, '{target}' => '"$scratch/files/"'.ShellText::quoted($parts[0]->path), '{mebibytes}' => (string) intdiv($parts[0]->bytes, 1_048_576)];
-        $lines[] = 'run '.implode(' ', array_map(static fn (string $word): string => $replace[$word] ?? ShellText::command([$word]), $splitter));
+        $lines[] = 'run '.implode(' ', array_map(static fn (string $word): string => $replace[$word] ?? ShellText::command([$word]), $splitter->command));
 
         return [...$lines, "run rm -f -- {$whole}",
             'if [ "$write" = yes ]; then',

@@ -1,0 +1,57 @@
+<?php
+
+namespace App\Actions;
+
+use App\Bridge\StickBridge;
+use App\Bridge\StickRegister;
+use App\Bridge\WayBridge;
+use App\Devices\Build\BuildFailure;
+use App\Devices\DriverFolders;
+use App\Models\BenchPolicy;
+use App\Models\ShelfFile;
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Media\Build\PlanFault;
+use Cobblestone\Media\Build\StickPlan;
+use Cobblestone\Media\Build\StickWish;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\LayoutImpossible;
+use Illuminate\Validation\ValidationException;
+
+/** The plan of one stick, from what was chosen on the ways page. */
+final class PlanStick
+{
+    public function __construct(private readonly StickRegister $register, private readonly WayBridge $ways)
+    {
+    }
+
+    /**
+     * @param  bool  $toBuild  whether it is built here, or only exported
+     *
+     * @throws ValidationException with what is wrong, at the field
+     */
+    public function handle(ShelfFile $file, string $slug, string $key, ?string $drivers, bool $toBuild): StickPlan
+    {
+        $stick = $this->register->find($slug) ?? throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
+        $report = $file->inspected() ?? throw ValidationException::withMessages(['way' => 'The image has not been looked into yet.']);
+        $folder = DriverFolders::path($drivers);
+        $way = $this->ways->compare($file, $report, $stick, $drivers)->way($key);
+        if ($way === null || ! $way->isPossible() || ($toBuild && ! $way->buildable)) {
+            throw ValidationException::withMessages(['way' => $way === null ? 'There is no such way.' : implode(' ', $way->against ?: $way->costs)]);
+        }
+        $policy = BenchPolicy::present();
+        $wish = new StickWish($file->title(), Bytes::mebi((int) $policy->figure('part_mebibytes')), $way->mode, $way->scheme, $way->storage, parts: WayBridge::parts($file), splitter: WayBridge::splitter($file), takenLabels: $this->register->labels($slug));
+        try {
+            return StickBridge::plan($file->path(), $report, $file->sha256, $this->register->device($slug)->target(), $wish, $folder);
+        } catch (PlanFault|LayoutImpossible|BuildFailure $e) {
+            throw ValidationException::withMessages(['way' => $e->getMessage()]);
+        }
+    }
+
+    /** @throws ValidationException where the stick may not be written */
+    public function mayGo(Stick $stick): void
+    {
+        if (! $stick->contentsMayGo()) {
+            throw ValidationException::withMessages(['stick' => "What is on {$stick->name} must stay: {$stick->contents()}."]);
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media\Build;
+
+/** A system's own splitter: its parts are no plain runs of bytes, so only the exported script makes them (rule M5). */
+final readonly class Splitter
+{
+    /**
+     * @param  list<string>  $command  argument array with {source}, {target} and {mebibytes}
+     * @param  string  $pattern  names of the parts, with one %d counted from 1
+     * @param  string  $source  the file that is split
+     */
+    public function __construct(public array $command, public string $pattern, public string $source)
+    {
+    }
+
+    /** @throws PlanFault */
+    public static function fromArray(mixed $data): self
+    {
+        $command = is_array($data) ? ($data['command'] ?? null) : null;
+        if (! is_array($data) || ! is_array($command) || $command === [] || array_filter($command, static fn (mixed $word): bool => ! is_string($word)) !== []) {
+            throw PlanFault::at('splitter', 'a list of arguments is needed.');
+        }
+        $pattern = Read::path($data, 'splitter.pattern');
+
+        return substr_count($pattern, '%') === 1 && str_contains($pattern, '%d') ? new self(array_values($command), $pattern, Read::path($data, 'splitter.source')) : throw PlanFault::at('splitter.pattern', 'names of parts with one %d are needed.');
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['command' => $this->command, 'pattern' => $this->pattern, 'source' => $this->source];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media;
+
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Decision;
+
+/** Where the drivers travel: a folder of their own on the same stick, or a second stick (rule M8). */
+final readonly class DriverPlace
+{
+    private function __construct(public ?Decision $decision, public ?string $second)
+    {
+    }
+
+    public static function none(): self
+    {
+        return new self(null, null);
+    }
+
+    public static function sameStick(int $packages): self
+    {
+        return new self(new Decision('media.drivers', 'Where the drivers travel', 'the same stick, in a folder of their own', ['Files are copied, and the drivers fit beside them.'],
+            ['a second stick' => ['One stick is less to lose and to plug in.']], ["{$packages} packages go along"], 'M8'), null);
+    }
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @param  Stick|null  $first  the installer's stick
+     * @param  string  $why  why they cannot go onto the first
+     * @param  list<string>  $connectors
+     */
+    public static function secondStick(array $sticks, ?Stick $first, Bytes $drivers, int $packages, string $why, string $school, array $connectors): self
+    {
+        $others = array_values(array_filter($sticks, static fn (Stick $stick): bool => $stick->id !== $first?->id));
+        $choice = StickChoice::decide('media.drivers', 'Where the drivers travel', $others, $drivers->plus(Bytes::mebi(64)), $school, $connectors)->decision;
+
+        return new self(new Decision('media.drivers', 'Where the drivers travel', "a second stick: {$choice->chosen}", [$why, ...$choice->reasons], ['the same stick' => [$why], ...$choice->refused], [...$choice->facts, "{$packages} packages go along"], 'M8'), $choice->chosen);
+    }
+}
