@@ -10,6 +10,7 @@ use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\View\CoreSample;
+use App\View\ShelfFor;
 use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -47,6 +48,7 @@ final class JobController
             'job' => $job, 'plan' => $plan, 'progress' => $progress, 'step' => $chosen, 'items' => PathDrawing::items($progress, $chosen->id),
             'before' => $job->machine_serial === null ? null : Job::query()->where('machine_serial', $job->machine_serial)->where('id', '<', $job->id)->latest('id')->first(),
             'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone')),
+            'shelf' => ShelfFor::step($progress->plan, $chosen->id),
             'cores' => CoreSample::of($progress->plan->layouts), 'revisions' => $job->revision > 1 ? $plan->difference : null,
         ]);
     }

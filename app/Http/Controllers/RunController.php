@@ -7,6 +7,7 @@ use App\Bridge\BellBridge;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\View\CoreSample;
+use App\View\ShelfFor;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Illuminate\Contracts\View\View;
@@ -29,6 +30,7 @@ final class RunController
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
             'symptoms' => self::wantsSymptoms($progress, $step) ? $bridge->symptomsFor($progress->plan, $step->id) : [],
+            'shelf' => ShelfFor::step($progress->plan, $step->id),
             'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
     }
