@@ -53,7 +53,7 @@ final class StickController
             'slug' => $slug, 'stick' => $stick, 'state' => $state, 'condition' => $register->condition($state), 'gone' => ! is_file($device->path()) || $register->isGone($slug),
             'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes(), $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
             'speed' => SpeedDrawing::of($history = WayBridge::history($slug)), 'history' => $history, 'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
-            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => ShelfFile::query()->where('here', true)->whereNotNull('report')->orderBy('name')->limit(60)->get(['id', 'name', 'about']),
+            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => ShelfFile::query()->where('here', true)->whereNotNull('report')->orderBy('name')->limit(60)->get()->filter(static fn (ShelfFile $file): bool => (bool) ($file->inspected()?->canBeRaw() || $file->inspected()?->canBeCopied())),
         ]);
     }
 

@@ -22,7 +22,7 @@
 <section class="panel"><h2>Is it the publisher's?</h2>
 <p>@include('shelf.proof')</p>
 @if ($file->sha256)<p class="mono hash" tabindex="0">{{ $file->sha256 }}</p>@endif
-@if ($mayWork && $file->here)<form method="post" action="/shelf/{{ $file->id }}/hash/{{ in_array($file->hash_state, ['waiting', 'running'], true) ? 'stop' : 'start' }}" class="d-inline">@csrf<button class="btn small">{{ in_array($file->hash_state, ['waiting', 'running'], true) ? 'Stop hashing' : 'Hash it again' }}</button></form>@endif
+@if ($mayWork && $file->here)<form method="post" action="/shelf/{{ $file->id }}/hash/{{ in_array($file->hash_state, ['waiting', 'running'], true) ? 'stop' : 'start' }}" class="mb-3">@csrf<button class="btn small">{{ in_array($file->hash_state, ['waiting', 'running'], true) ? 'Stop hashing' : 'Hash it again' }}</button></form>@endif
 @if ($core !== null)@include('parts.core')@endif
 </section>
 </div>
