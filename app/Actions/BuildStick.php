@@ -8,6 +8,7 @@ use App\Devices\Build\Progress;
 use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Stick\StickDevice;
+use App\Devices\Stick\StickLock;
 use App\Models\StickEvent;
 use App\Models\StickState;
 use App\View\StickCore;
@@ -25,7 +26,7 @@ final class BuildStick
      */
     public function handle(string $slug, StickDevice $stick, StickPlan $plan, SourceFiles $source, Progress $progress, array $about, ?int $user, ?int $build = null): BuildResult
     {
-        $lock = $this->lock($slug);
+        $lock = StickLock::take($slug);
         $state = StickState::of($slug);
         if ($state->condition === StickCondition::Retired) {
             throw BuildFailure::of('protected', 'This stick is retired. Take another one.');
@@ -48,19 +49,6 @@ final class BuildStick
         StickEvent::note($slug, 'built', ['title' => $plan->title, 'bytes' => $result->bytes, 'write_seconds' => round($result->writeSeconds, 3), 'verify_seconds' => round($result->verifySeconds, 3), 'attempts' => $result->attempts, 'build' => $build], $user);
 
         return $result;
-    }
-
-    /** @return resource */
-    private function lock(string $slug)
-    {
-        $folder = (string) config('cobblestone.sticks');
-        is_dir($folder) || @mkdir($folder, 0775, true);
-        $lock = fopen("{$folder}/{$slug}.lock", 'c');
-        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
-            throw BuildFailure::of('identity', 'Something else is writing to this stick right now. Wait until it is done.');
-        }
-
-        return $lock;
     }
 
     /** @param  array<string, int>  $failed */

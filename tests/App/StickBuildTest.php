@@ -59,6 +59,16 @@ it('copies the files of an image, and Debian\'s tools accept the stick', functio
     ['plain.iso', Scheme::Gpt, false, 300_000_256], ['both.iso', Scheme::Mbr, false, 300_000_256 + 512], ['udf.iso', Scheme::Gpt, true, 900_000_000], ['hybrid-mbr.iso', Scheme::Mbr, true, 900_000_512],
 ]);
 
+it('makes sticks with sectors of 4096 bytes', function (Scheme $scheme) {
+    $file = $this->shop->image('both.iso');
+    $stick = App\Devices\Stick\FileStick::ofSize("{$this->shop->folder}/stick.img", 2_000_003_072, 4096);
+    $plan = $this->shop->plan($file, $stick, WriteMode::FilesCopied, $scheme);
+    $this->shop->build($plan, $stick, $file);
+    preg_match('/stick\.img1 +\*? *(\d+) +\d+ +(\d+)/', Workshop::says('fdisk', '--sector-size', '4096', '--list', $stick->path()), $found);
+    expect([(int) $found[1], (int) $found[2]])->toBe([$plan->layout->partitions[0]->extent->first, $plan->layout->partitions[0]->extent->count])
+        ->and((string) file_get_contents(takenOff($plan, $stick->path(), "{$this->shop->folder}/off").'/payload/system.img'))->toBe(str_repeat('payload', 3000));
+})->with([Scheme::Gpt, Scheme::Mbr]);
+
 it('takes the label nobody else has', function () {
     $file = $this->shop->image('plain.iso');
     expect($this->shop->plan($file, $this->shop->stick())->label)->toBe('ORRIN 3-2');

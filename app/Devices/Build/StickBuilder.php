@@ -9,6 +9,7 @@ use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\HostSpace;
 use Cobblestone\Media\WriteMode;
+use Cobblestone\Storage\TableBytes;
 use RuntimeException;
 
 /** Makes a stick after its plan and proves it; what is not proven is never called good (rules M3–M6, M11). */
@@ -118,7 +119,20 @@ final class StickBuilder
     private function table(): void
     {
         $this->progress->stage('Write the partition table', 0);
-        Command::run(BuildSteps::sfdisk($this->plan, $this->stick->path()), 60, BuildSteps::sfdiskScript($this->plan));
+        if ($this->plan->layout === null || $this->plan->sector === 512) {
+            Command::run(BuildSteps::sfdisk($this->stick->path()), 60, BuildSteps::sfdiskScript($this->plan));
+
+            return;
+        }
+        // sfdisk takes the size of a sector from a real device only; on a file of 4096 the same table is written byte by byte.
+        $handle = @fopen($this->stick->path(), 'r+b') ?: throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
+        foreach (TableBytes::of($this->plan->layout) as $at => $bytes) {
+            fseek($handle, $at);
+            if (fwrite($handle, $bytes) !== strlen($bytes)) {
+                throw BuildFailure::of('write', 'The partition table could not be written.');
+            }
+        }
+        fclose($handle);
     }
 
     private function fileSystems(): void

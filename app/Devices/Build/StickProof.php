@@ -99,7 +99,7 @@ final class StickProof
         $partition = new WindowSource($device, $target->extent->first * $this->plan->sector, $target->extent->count * $this->plan->sector);
         $volume = FatVolume::open($partition) ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on the stick.');
         try {
-            Command::run(['sfdisk', '--verify', '--quiet', ...($this->plan->sector === 512 ? [] : ["--sector-size={$this->plan->sector}"]), $this->stick->path()], 120);
+            Command::run($this->plan->sector === 512 ? ['sfdisk', '--verify', '--quiet', $this->stick->path()] : ['fdisk', '--sector-size', (string) $this->plan->sector, '--list', $this->stick->path()], 120);
             FatCheck::run($partition, $volume);
             Signatures::onlyOurs($this->plan, $this->stick->path());
         } catch (RuntimeException $e) {

@@ -33,6 +33,7 @@ final class StandInStick extends FileStick
                 throw BuildFailure::of('room', "The stand-in stick {$slug} cannot be made. Check the room on this computer's drive.");
             }
             fclose($handle);
+            Owner::asFolder("{$folder}/{$slug}.img");
         }
 
         return $stick;
@@ -133,5 +134,6 @@ final class StandInStick extends FileStick
     private function remember(array $change): void
     {
         file_put_contents($this->profileFile, json_encode([...$this->state(), ...$change]), LOCK_EX);
+        Owner::asFolder($this->profileFile);
     }
 }

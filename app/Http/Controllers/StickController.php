@@ -7,6 +7,7 @@ use App\Bridge\WayBridge;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\SizeCheck;
 use App\Devices\Build\Unwatched;
+use App\Devices\Stick\StickLock;
 use App\Devices\StickLabel;
 use App\Drawing\SpeedDrawing;
 use App\Models\ShelfFile;
@@ -53,14 +54,16 @@ final class StickController
             'slug' => $slug, 'stick' => $stick, 'state' => $state, 'condition' => $register->condition($state), 'gone' => ! is_file($device->path()) || $register->isGone($slug),
             'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes(), $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
             'speed' => SpeedDrawing::of($history = WayBridge::history($slug)), 'history' => $history, 'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
-            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => ShelfFile::query()->where('here', true)->whereNotNull('report')->orderBy('name')->limit(60)->get()->filter(static fn (ShelfFile $file): bool => (bool) ($file->inspected()?->canBeRaw() || $file->inspected()?->canBeCopied())),
+            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => self::makeable(),
         ]);
     }
 
     public function check(string $slug, Request $request, StickRegister $register): RedirectResponse
     {
         try {
+            $lock = StickLock::take($slug);
             $verdict = SizeCheck::quick($register->device($slug), new Unwatched);
+            fclose($lock);
         } catch (BuildFailure $e) {
             throw ValidationException::withMessages(['check' => $e->getMessage()]);
         }
@@ -115,6 +118,20 @@ final class StickController
         abort_if(! in_array($register->condition($state), [StickCondition::Good, StickCondition::Stale], true), 409, 'A label says what is proven to be on a stick, and nothing is proven on this one. Build it first.');
 
         return view('sticks.label', ['stick' => $stick, 'state' => $state, 'code' => StickLabel::code($slug, $state)]);
+    }
+
+    /** @return list<ShelfFile> images that some stick can be made from */
+    private static function makeable(): array
+    {
+        $images = [];
+        foreach (ShelfFile::query()->where('here', true)->whereNotNull('report')->orderBy('name')->limit(60)->get() as $file) {
+            $report = $file->inspected();
+            if ($report !== null && ($report->canBeRaw() || $report->canBeCopied())) {
+                $images[] = $file;
+            }
+        }
+
+        return $images;
     }
 
     private function retireBecause(string $slug, string $why, Request $request): void

@@ -10,6 +10,7 @@ use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use App\Models\StickState;
 use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\FatLabel;
 use Cobblestone\Media\StickChoice;
 use Cobblestone\Quantity\Bytes;
 use Illuminate\Contracts\View\View;
@@ -38,6 +39,7 @@ final class WayController
             'file' => $file, 'report' => $report, 'sticks' => $sticks, 'stick' => $stick, 'choice' => $choice->decision, 'folders' => DriverFolders::names(), 'drivers' => $drivers, 'comparison' => $comparison,
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
             'under' => $stick === null ? null : StickBuild::query()->where('slug', $stick->id)->whereIn('state', ['queued', 'running'])->first(),
+            'label' => $stick === null || ! $report->canBeCopied() ? null : FatLabel::of($report->label ?? $file->title(), $register->labels($stick->id)),
             'picked' => old('way', collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key),
         ]);
     }

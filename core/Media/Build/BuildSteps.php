@@ -20,9 +20,9 @@ final class BuildSteps
     }
 
     /** @return list<string> */
-    public static function sfdisk(StickPlan $plan, string $device): array
+    public static function sfdisk(string $device): array
     {
-        return ['sfdisk', '--quiet', '--no-reread', '--no-tell-kernel', '--wipe=always', ...($plan->sector === 512 ? [] : ["--sector-size={$plan->sector}"]), $device];
+        return ['sfdisk', '--quiet', '--no-reread', '--no-tell-kernel', '--wipe=always', $device];
     }
 
     /**

@@ -19,7 +19,7 @@ final class GeometryCheck
         if ($layout === null) {
             return [];
         }
-        $table = TableReader::read($stick);
+        $table = TableReader::read($stick, known: $plan->sector);
         $faults = $table->faults;
         if ($table->scheme !== $layout->scheme->value) {
             $faults[] = "The table is {$table->scheme}, planned is {$layout->scheme->value}.";

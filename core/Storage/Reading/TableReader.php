@@ -9,10 +9,13 @@ final class TableReader
 {
     private const SECTORS = [512, 4096];
 
-    /** @param  bool  $nested an optical image's table may list a partition inside another: that is how hybrids are made, no damage */
-    public static function read(ByteSource $source, bool $nested = false): TableReading
+    /**
+     * @param  bool  $nested  an optical image's table may list a partition inside another: that is how hybrids are made, no damage
+     * @param  int|null  $known  bytes of a sector where the device says so; a GPT tells it itself, an MBR does not
+     */
+    public static function read(ByteSource $source, bool $nested = false, ?int $known = null): TableReading
     {
-        $sector = self::sectorSize($source);
+        $sector = $known ?? self::sectorSize($source);
         $mbr = MbrTable::read($source, $sector);
         // A FAT boot sector carries 55AA too; what looks like a table in it is its code.
         if ($mbr !== null && ! $mbr->isProtective() && FatVolume::open($source) !== null) {

@@ -23,7 +23,7 @@
 <div class="acts">@if (in_array($condition->value, ['good', 'stale'], true))<a class="btn" href="/sticks/{{ $slug }}/label" data-key="l">Label <kbd>l</kbd></a>@endif
 @if ($build)<a class="btn" href="/sticks/{{ $slug }}/builds/{{ $build->id }}">Last build</a>@endif
 @if ($mayWork && ! $gone && ! $build?->isUnderWay())<form method="post" action="/sticks/{{ $slug }}/check">@csrf<button class="btn" data-key="t">Check its true size <kbd>t</kbd></button></form>@endif</div>
-@if ($mayWork && $condition !== \Cobblestone\Media\Build\StickCondition::Retired && $stick->contentsMayGo() && $images->isNotEmpty())<h3>Build it anew from</h3><ul class="from">@foreach ($images as $image)<li><a href="/shelf/{{ $image->id }}/ways?stick={{ $slug }}">{{ $image->title() }}</a>{{ $image->inspected()?->isDamaged() ? ' · damaged' : '' }}</li>@endforeach</ul>@endif
+@if ($mayWork && $condition !== \Cobblestone\Media\Build\StickCondition::Retired && $stick->contentsMayGo() && $images !== [])<h3>Build it anew from</h3><ul class="from">@foreach ($images as $image)<li><a href="/shelf/{{ $image->id }}/ways?stick={{ $slug }}">{{ $image->title() }}</a>{{ $image->inspected()?->isDamaged() ? ' · damaged' : '' }}</li>@endforeach</ul>@endif
 </section>
 <section class="panel">@include('parts.core')</section>
 </div>

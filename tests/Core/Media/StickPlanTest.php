@@ -113,7 +113,7 @@ it('passes every value to the tools', function () {
         ->and(BuildSteps::vfatBytes($fat))->toBe((32 + 2 * $g->fatSectors + $g->sectorsPerCluster) * 512)
         ->and(BuildSteps::exfat($exfat, '/x'))->toBe(['mkfs.exfat', '-L', 'storage', '/x'])
         ->and(BuildSteps::drive($fat, $plan, '/dev/x'))->toBe('/dev/x@@1048576')->and(BuildSteps::target($plan))->toBe($fat)
-        ->and(BuildSteps::sfdisk($plan, '/x'))->toBe(['sfdisk', '--quiet', '--no-reread', '--no-tell-kernel', '--wipe=always', '/x'])
+        ->and(BuildSteps::sfdisk('/x'))->toBe(['sfdisk', '--quiet', '--no-reread', '--no-tell-kernel', '--wipe=always', '/x'])
         ->and(BuildSteps::folders($plan))->toBe(['EFI', 'EFI/BOOT', 'payload'])
         ->and(BuildSteps::scratch($plan, 5000))->toBe(3152)->and(BuildSteps::scratch($plan, 5001))->toBe(8152);
     expect(fn () => BuildSteps::vfat($exfat, $plan, '/x'))->toThrow(PlanFault::class);

@@ -85,6 +85,7 @@ final class GuardedScript
             '    fi',
             'else',
             '    [ -f "$device" ] || stop "there is no stick $device"',
+            ...($plan->sector === 512 ? [] : ["    stop \"a file has sectors of 512 bytes, the plan is for {$plan->sector}\""]),
             '    [ "$(stat -c %s -- "$device")" = "$device_bytes" ] || stop "$device has not the planned $device_bytes bytes"',
             'fi',
             '[ "$write" = yes ] || say "Only showing what would be done; --write does it."',
@@ -122,7 +123,7 @@ final class GuardedScript
     private static function files(StickPlan $plan): array
     {
         $lines = ['', '# ---- The table.', 'cat >"$scratch/table.sfdisk" <<\''.self::END."'", rtrim(BuildSteps::sfdiskScript($plan)), self::END,
-            'say "+ sfdisk $device"', 'if [ "$write" = yes ]; then '.ShellText::command(array_slice(BuildSteps::sfdisk($plan, ''), 0, -1)).' "$device" <"$scratch/table.sfdisk"; fi'];
+            'say "+ sfdisk $device"', 'if [ "$write" = yes ]; then '.ShellText::command(array_slice(BuildSteps::sfdisk(''), 0, -1)).' "$device" <"$scratch/table.sfdisk"; fi'];
         foreach ($plan->layout->partitions ?? [] as $partition) {
             array_push($lines, ...self::volume($partition, $plan));
         }
@@ -209,7 +210,7 @@ final class GuardedScript
             'rm -rf -- "$scratch/files"; mkdir "$scratch/back"',
             'mcopy -s -Q -n -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector.'" "::/*" "$scratch/back/"',
             '(cd "$scratch/back" && sha256sum --quiet -c "$scratch/SHA256SUMS") || stop "the stick reads back differently: use another port and write once more"',
-            'sfdisk --verify --quiet'.($plan->sector === 512 ? '' : " --sector-size={$plan->sector}").' "$device"',
+            'sfdisk --verify --quiet "$device"',
         ];
     }
 
