@@ -124,7 +124,7 @@ final class StickController
     private static function makeable(): array
     {
         $images = [];
-        foreach (ShelfFile::query()->where('here', true)->whereNotNull('report')->orderBy('name')->limit(60)->get() as $file) {
+        foreach (ShelfFile::query()->where('here', true)->orderBy('name')->limit(60)->get() as $file) {
             $report = $file->inspected();
             if ($report !== null && ($report->canBeRaw() || $report->canBeCopied())) {
                 $images[] = $file;
