@@ -125,7 +125,8 @@ final class StickProof
             $byName[mb_strtoupper((string) $path)] = $entry;
         }
         $this->progress->stage('Read every file back', (int) $this->plan->bytes());
-        $wanted = $this->smallSums();
+        $sums = new SourceSums($this->plan, $this->source, $this->progress);
+        $wanted = $sums->small();
         foreach ($files as $file) {
             $entry = $byName[mb_strtoupper($file->path)];
             if ($entry->size !== $file->bytes) {
@@ -143,7 +144,7 @@ final class StickProof
                 }
                 [$is, $should] = [hash_final($context), $wanted[$file->path]];
             } else {
-                $source = $this->sourceSum($file);
+                $source = $sums->of($file);
                 $is = Pump::hash($this->watched($runs));
                 $should = $source();
             }
@@ -174,78 +175,6 @@ final class StickProof
         }
 
         return array_filter($found, static fn (string $path): bool => ! SplitCheck::isPart($path, $splitter->pattern), ARRAY_FILTER_USE_KEY);
-    }
-
-    /**
-     * The sums of the small files at their source, unpacked together once more.
-     *
-     * @return array<string, string>
-     */
-    private function smallSums(): array
-    {
-        $small = array_values(array_filter($this->plan->files, fn (PlannedFile $file): bool => $file->of < StickBuilder::STREAM_FROM && $file->source !== $this->plan->splitter?->source));
-        $fromImage = array_values(array_filter($small, static fn (PlannedFile $file): bool => $file->from === 'image'));
-        $scratch = sys_get_temp_dir().'/cobble-sums-'.bin2hex(random_bytes(6));
-        mkdir($scratch, 0700);
-        $sums = [];
-        try {
-            if ($fromImage !== []) {
-                $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch);
-            }
-            foreach ($small as $file) {
-                $sums[$file->path] = (string) hash_file('sha256', $file->from === 'drivers' ? $this->source->driver($file->source) : "{$scratch}/{$file->source}");
-            }
-        } finally {
-            Command::run(['rm', '-rf', '--', $scratch], null);
-        }
-
-        return $sums;
-    }
-
-    /** @return callable(): string */
-    private function sourceSum(PlannedFile $file): callable
-    {
-        if ($file->from === 'drivers') {
-            return Pump::hashOf(['cat', '--', $this->source->driver($file->source)]);
-        }
-        if (! $file->isPart()) {
-            return Pump::hashOf($this->source->tree($this->plan)->arguments($file->source));
-        }
-
-        return fn (): string => $this->partSums($file->source)[$file->path];
-    }
-
-    /** @var array<string, array<string, string>> */
-    private array $parts = [];
-
-    /**
-     * The sums of all parts of one file, in one run through the image.
-     *
-     * @return array<string, string>
-     */
-    private function partSums(string $source): array
-    {
-        if (isset($this->parts[$source])) {
-            return $this->parts[$source];
-        }
-        $null = fopen('/dev/null', 'rb') ?: throw BuildFailure::of('source', '/dev/null cannot be opened.');
-        [$reader, $out, $errors] = Pump::start($this->source->tree($this->plan)->arguments($source), $null);
-        foreach ($this->plan->files as $file) {
-            if ($file->source === $source && $file->from === 'image') {
-                $this->parts[$source][$file->path] = Pump::hash((function () use ($out, $file): \Generator {
-                    for ($left = $file->bytes; $left > 0 && ! feof($out[1]); $left -= strlen($piece)) {
-                        $piece = (string) fread($out[1], min(65_536, $left));
-                        $this->progress->mustGoOn();
-                        yield $piece;
-                    }
-                })());
-            }
-        }
-        fclose($out[1]);
-        proc_close($reader);
-        @unlink($errors);
-
-        return $this->parts[$source];
     }
 
     /**

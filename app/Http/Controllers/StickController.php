@@ -124,7 +124,7 @@ final class StickController
     private static function makeable(): array
     {
         $images = [];
-        foreach (ShelfFile::query()->where('here', true)->orderBy('name')->limit(60)->get() as $file) {
+        foreach (ShelfFile::query()->where('here', true)->get()->sortBy('name')->take(60) as $file) {
             $report = $file->inspected();
             if ($report !== null && ($report->canBeRaw() || $report->canBeCopied())) {
                 $images[] = $file;
