@@ -16,7 +16,6 @@ use Cobblestone\Media\Build\StickTarget;
 use Cobblestone\Media\Build\StickWish;
 use Cobblestone\Media\Build\TrueSize;
 use Cobblestone\Media\Inspection\ImageInspector;
-use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\Inspection\Signers;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Quantity\Bytes;
@@ -25,22 +24,10 @@ use Cobblestone\Storage\Reading\StringSource;
 use Cobblestone\Storage\Scheme;
 use Cobblestone\Storage\TableBytes;
 use Tests\Support\Images;
-
-const STICK_BYTES = 8_000_000_000 - 8_000_000_000 % 512;
-
-function reportOf(string $image = 'hybrid-mbr.iso'): ImageReport
-{
-    return ImageInspector::inspect(Images::source($image), $image, Images::tools(['EFI/BOOT/BOOTX64.EFI' => Images::bytes('signed.efi'), 'payload/system.img' => str_repeat('p', 5000)]), Signers::unknown());
-}
-
-/** @param  array<string, int>  $files  @param  array<string, int>  $drivers */
-function stickPlan(array $files = ['EFI/BOOT/BOOTX64.EFI' => 3152, 'payload/system.img' => 5000], array $drivers = [], int $bytes = STICK_BYTES, mixed ...$wish): StickPlan
-{
-    return StickPlanner::plan(reportOf(), str_repeat('a', 64), new StickTarget($bytes, 512, 'GL-1'), new StickWish(...['title' => 'Orrin Desktop 3', 'part' => Bytes::mebi(3800), 'mode' => WriteMode::FilesCopied, ...$wish]), $files, $drivers);
-}
+use Tests\Support\StickPlans;
 
 it('plans copied files to the byte and survives a round trip', function (Scheme $scheme) {
-    $plan = stickPlan(scheme: $scheme);
+    $plan = StickPlans::plan(scheme: $scheme);
     $again = StickPlan::fromArray(json_decode(json_encode($plan->toArray()), true));
     expect($again->toArray())->toEqual($plan->toArray())->and($plan->bytes())->toBe(8152)->and($plan->label)->toBe('ORRIN 3')
         ->and($plan->layout->scheme)->toBe($scheme)->and($plan->layout->partitions)->toHaveCount(1)->and($plan->layout->partitions[0]->active)->toBe($scheme === Scheme::Mbr)
@@ -49,53 +36,53 @@ it('plans copied files to the byte and survives a round trip', function (Scheme 
 
 it('splits what is too large into parts that are legal and complete', function () {
     $size = 9_000_000_000;
-    $plan = stickPlan(['payload/system.img' => $size, 'a' => 1], bytes: 16_000_000_000, parts: ['payload/system.img' => 'payload/system.p%d']);
+    $plan = StickPlans::plan(['payload/system.img' => $size, 'a' => 1], bytes: 16_000_000_000, parts: ['payload/system.img' => 'payload/system.p%d']);
     $parts = array_values(array_filter($plan->files, fn ($file) => $file->isPart()));
     expect(array_map(fn ($part) => [$part->path, $part->at, $part->bytes, $part->of], $parts))->toBe([
         ['payload/system.p1', 0, 3_984_588_800, $size], ['payload/system.p2', 3_984_588_800, 3_984_588_800, $size], ['payload/system.p3', 7_969_177_600, 1_030_822_400, $size],
     ])->and(array_sum(array_map(fn ($part) => $part->bytes, $parts)))->toBe($size)->and($plan->bytes())->toBe($size + 1)
         ->and(SplitCheck::faults(array_combine(array_map(fn ($part) => $part->path, $parts), array_map(fn ($part) => $part->bytes, $parts)), 'payload/system.p%d', 'payload/system.img', $size))->toBe([]);
-    expect(stickPlan(['x' => 4_294_967_295], bytes: 16_000_000_000)->files[0]->isPart())->toBeFalse();
-    expect(fn () => stickPlan(['x' => 4_294_967_296], bytes: 16_000_000_000))->toThrow(PlanFault::class, 'does not join parts');
+    expect(StickPlans::plan(['x' => 4_294_967_295], bytes: 16_000_000_000)->files[0]->isPart())->toBeFalse();
+    expect(fn () => StickPlans::plan(['x' => 4_294_967_296], bytes: 16_000_000_000))->toThrow(PlanFault::class, 'does not join parts');
 });
 
 it('keeps the system\'s own splitter only where something is split', function () {
     $command = ['own', '{source}', '{target}'];
     $wish = ['parts' => ['big' => 'p%d'], 'splitter' => $command, 'bytes' => 16_000_000_000];
-    $plan = stickPlan(['big' => 5_000_000_000], ...$wish);
+    $plan = StickPlans::plan(['big' => 5_000_000_000], ...$wish);
     expect($plan->splitter->toArray())->toBe(['command' => $command, 'pattern' => 'p%d', 'source' => 'big'])->and(StickPlan::fromArray(json_decode(json_encode($plan->toArray()), true))->splitter)->toEqual($plan->splitter)
-        ->and(stickPlan(['small' => 5], ...$wish)->splitter)->toBeNull();
+        ->and(StickPlans::plan(['small' => 5], ...$wish)->splitter)->toBeNull();
     foreach ([[], 'x', ['command' => []], ['command' => [1]], ['command' => ['a'], 'pattern' => 'none', 'source' => 'a'], ['command' => ['a'], 'pattern' => '%d%s', 'source' => 'a']] as $wrong) {
         expect(fn () => Splitter::fromArray($wrong))->toThrow(PlanFault::class);
     }
 });
 
 it('puts drivers into a folder of their own that clashes with nothing', function () {
-    $paths = fn (array $files) => array_map(fn ($file) => $file->path, stickPlan($files, ['net/w2.inf' => 10])->files);
+    $paths = fn (array $files) => array_map(fn ($file) => $file->path, StickPlans::plan($files, ['net/w2.inf' => 10])->files);
     expect($paths(['a' => 1]))->toBe(['a', 'DRIVERS/net/w2.inf'])->and($paths(['drivers/a' => 1]))->toBe(['drivers/a', 'DRIVERS2/net/w2.inf'])->and($paths(['Drivers' => 1, 'DRIVERS2/x' => 1]))->toBe(['Drivers', 'DRIVERS2/x', 'DRIVERS3/net/w2.inf']);
-    $file = stickPlan(['a' => 1], ['net/w2.inf' => 10])->files[1];
+    $file = StickPlans::plan(['a' => 1], ['net/w2.inf' => 10])->files[1];
     expect([$file->from, $file->source, $file->bytes, $file->of])->toBe(['drivers', 'net/w2.inf', 10, 10]);
 });
 
 it('leaves room for storage in steps of 256 MiB, fifteen percent above the need', function (int $payload, int $mebi) {
-    $plan = stickPlan(['payload' => $payload], storage: true);
+    $plan = StickPlans::plan(['payload' => $payload], storage: true);
     expect($plan->layout->partitions[0]->extent->count * 512)->toBe($mebi * 1_048_576)->and($plan->layout->partitions[1]->fileSystem)->toBe('exfat')->and($plan->layout->partitions[1]->name)->toBe('storage');
 })->with([[1000, 512], [400_000_000, 512], [480_000_000, 768], [2_000_000_000, 2304]]);
 
 it('says what stands against a plan', function (Closure $plan, string $class, string $says) {
     expect($plan)->toThrow($class, $says);
 })->with([
-    [fn () => stickPlan(['payload' => 60_000_000], bytes: 40_000_000), LayoutImpossible::class, 'There is no room for the files'],
-    [fn () => stickPlan(['payload' => 9], bytes: 20_000_256), LayoutImpossible::class, 'would not be FAT32'],
-    [fn () => stickPlan(['a' => 8_000_000_000], bytes: STICK_BYTES, parts: ['a' => 'a%d']), LayoutImpossible::class, 'There is no room for the files'],
-    [fn () => StickPlanner::plan(reportOf(), null, new StickTarget(STICK_BYTES), new StickWish('x', Bytes::mebi(1), WriteMode::Raw), [], ['a' => 1]), PlanFault::class, 'the drivers go onto a second stick'],
-    [fn () => StickPlanner::plan(reportOf('plain.iso'), null, new StickTarget(STICK_BYTES), new StickWish('x', Bytes::mebi(1), WriteMode::Raw)), PlanFault::class, 'Copy its files instead.'],
-    [fn () => StickPlanner::plan(reportOf('disk-gpt.img'), null, new StickTarget(STICK_BYTES), new StickWish('x', Bytes::mebi(1), WriteMode::FilesCopied)), PlanFault::class, 'There is no tree of files to copy. Write it raw instead.'],
-    [fn () => StickPlanner::plan(reportOf('disk-gpt.img'), null, new StickTarget(6_291_455), new StickWish('x', Bytes::mebi(1), WriteMode::Raw)), PlanFault::class, 'The image has 6291456 B when written, the stick 6291455 B.'],
+    [fn () => StickPlans::plan(['payload' => 60_000_000], bytes: 40_000_000), LayoutImpossible::class, 'There is no room for the files'],
+    [fn () => StickPlans::plan(['payload' => 9], bytes: 20_000_256), LayoutImpossible::class, 'would not be FAT32'],
+    [fn () => StickPlans::plan(['a' => 8_000_000_000], bytes: StickPlans::BYTES, parts: ['a' => 'a%d']), LayoutImpossible::class, 'There is no room for the files'],
+    [fn () => StickPlanner::plan(StickPlans::report(), null, new StickTarget(StickPlans::BYTES), new StickWish('x', Bytes::mebi(1), WriteMode::Raw), [], ['a' => 1]), PlanFault::class, 'the drivers go onto a second stick'],
+    [fn () => StickPlanner::plan(StickPlans::report('plain.iso'), null, new StickTarget(StickPlans::BYTES), new StickWish('x', Bytes::mebi(1), WriteMode::Raw)), PlanFault::class, 'Copy its files instead.'],
+    [fn () => StickPlanner::plan(StickPlans::report('disk-gpt.img'), null, new StickTarget(StickPlans::BYTES), new StickWish('x', Bytes::mebi(1), WriteMode::FilesCopied)), PlanFault::class, 'There is no tree of files to copy. Write it raw instead.'],
+    [fn () => StickPlanner::plan(StickPlans::report('disk-gpt.img'), null, new StickTarget(6_291_455), new StickWish('x', Bytes::mebi(1), WriteMode::Raw)), PlanFault::class, 'The image has 6291456 B when written, the stick 6291455 B.'],
 ]);
 
 it('takes a stick that is exactly as large as the image', function () {
-    $plan = StickPlanner::plan(reportOf('disk-gpt.img'), null, new StickTarget(6_291_456), new StickWish('x', Bytes::mebi(1), WriteMode::Raw));
+    $plan = StickPlanner::plan(StickPlans::report('disk-gpt.img'), null, new StickTarget(6_291_456), new StickWish('x', Bytes::mebi(1), WriteMode::Raw));
     expect($plan->bytes())->toBe(6_291_456)->and($plan->layout)->toBeNull()->and($plan->label)->toBeNull()->and(BuildSteps::sfdiskScript($plan))->toBe('')->and(BuildSteps::scratch($plan, 10))->toBe(0);
 });
 
@@ -105,11 +92,11 @@ it('names the source as it has to be read', function (string $image, ?string $tr
 })->with([['udf.iso', 'udf', null, strlen(Images::bytes('udf.iso'))], ['plain.iso', 'iso', null, strlen(Images::bytes('plain.iso'))], ['fat16.img', 'fat', null, 16_777_216], ['disk.img.xz', null, 'xz', 6_291_456], ['disk.img.bz2', null, 'bzip2', null]]);
 
 it('passes every value to the tools', function () {
-    $plan = stickPlan(scheme: Scheme::Mbr, storage: true);
+    $plan = StickPlans::plan(scheme: Scheme::Mbr, storage: true);
     [$fat, $exfat] = $plan->layout->partitions;
     $g = $fat->fat32;
     expect(BuildSteps::vfat($fat, $plan, '/x'))->toBe(['mkfs.vfat', '-F', '32', '-S', '512', '-s', (string) $g->sectorsPerCluster, '-R', '32', '-f', '2', '-a', '-h', '2048', '-i', BuildSteps::volumeId($plan), '-n', 'ORRIN 3', '/x'])
-        ->and(BuildSteps::volumeId($plan))->toMatch('/^[0-9A-F]{8}$/')->toBe(BuildSteps::volumeId(stickPlan(scheme: Scheme::Mbr, storage: true)))
+        ->and(BuildSteps::volumeId($plan))->toMatch('/^[0-9A-F]{8}$/')->toBe(BuildSteps::volumeId(StickPlans::plan(scheme: Scheme::Mbr, storage: true)))
         ->and(BuildSteps::vfatBytes($fat))->toBe((32 + 2 * $g->fatSectors + $g->sectorsPerCluster) * 512)
         ->and(BuildSteps::exfat($exfat, '/x'))->toBe(['mkfs.exfat', '-L', 'storage', '/x'])
         ->and(BuildSteps::drive($fat, $plan, '/dev/x'))->toBe('/dev/x@@1048576')->and(BuildSteps::target($plan))->toBe($fat)
@@ -123,20 +110,20 @@ it('passes every value to the tools', function () {
 });
 
 it('makes one folder of names that differ only in case', function () {
-    expect(BuildSteps::folders(stickPlan(['efi/boot/a' => 1, 'EFI/BOOT/b' => 1, 'EFI/x/c' => 1])))->toBe(['efi', 'efi/boot', 'EFI/x']);
+    expect(BuildSteps::folders(StickPlans::plan(['efi/boot/a' => 1, 'EFI/BOOT/b' => 1, 'EFI/x/c' => 1])))->toBe(['efi', 'efi/boot', 'EFI/x']);
 });
 
 it('tells a stick from another', function () {
-    $plan = stickPlan();
-    expect((new StickTarget(STICK_BYTES, 512, 'GL-1'))->differencesFrom($plan))->toBe([])
-        ->and((new StickTarget(STICK_BYTES - 512, 4096, null))->differencesFrom($plan))->toBe(['It has 7 999 999 488 B, the plan is for 8 000 000 000 B.', 'Its serial is missing, the plan is for GL-1.', 'Its sectors have 4096 B, the plan is for 512 B.'])
-        ->and((new StickTarget(STICK_BYTES, 512, 'GL-2'))->differencesFrom($plan))->toBe(['Its serial is GL-2, the plan is for GL-1.']);
+    $plan = StickPlans::plan();
+    expect((new StickTarget(StickPlans::BYTES, 512, 'GL-1'))->differencesFrom($plan))->toBe([])
+        ->and((new StickTarget(StickPlans::BYTES - 512, 4096, null))->differencesFrom($plan))->toBe(['It has 7 999 999 488 B, the plan is for 8 000 000 000 B.', 'Its serial is missing, the plan is for GL-1.', 'Its sectors have 4096 B, the plan is for 512 B.'])
+        ->and((new StickTarget(StickPlans::BYTES, 512, 'GL-2'))->differencesFrom($plan))->toBe(['Its serial is GL-2, the plan is for GL-1.']);
     $unnamed = StickPlan::fromArray([...$plan->toArray(), 'serial' => null]);
-    expect((new StickTarget(STICK_BYTES, 512, 'any'))->differencesFrom($unnamed))->toBe([]);
+    expect((new StickTarget(StickPlans::BYTES, 512, 'any'))->differencesFrom($unnamed))->toBe([]);
 });
 
 it('finds every difference between what was built and what was planned', function () {
-    $plan = stickPlan(bytes: 40_000_000 - 40_000_000 % 512, files: ['a' => 1]);
+    $plan = StickPlans::plan(bytes: 40_000_000 - 40_000_000 % 512, files: ['a' => 1]);
     $bytes = str_repeat("\0", $plan->device);
     foreach (TableBytes::of($plan->layout) as $at => $piece) {
         $bytes = substr_replace($bytes, $piece, $at, strlen($piece));
@@ -149,10 +136,10 @@ it('finds every difference between what was built and what was planned', functio
     $built = substr_replace($bytes, substr($fat, 0, 36_000_000), 1_048_576, 36_000_000);
     $faults = $check($built);
     expect($faults)->toContain('The label is "TEST 32", planned is "ORRIN 3".')->toContain('The file system\'s hidden is 0, planned is 2048.')->toContain('The file system\'s sectors is 69632, planned is '.$plan->layout->partitions[0]->fat32->sectors.'.');
-    $mbr = stickPlan(bytes: $plan->device, files: ['a' => 1], scheme: Scheme::Mbr);
+    $mbr = StickPlans::plan(bytes: $plan->device, files: ['a' => 1], scheme: Scheme::Mbr);
     expect($check($bytes, $mbr))->toContain('The table is gpt, planned is mbr.')
-        ->and(GeometryCheck::differences(StickPlanner::plan(reportOf('disk-gpt.img'), null, new StickTarget(9_000_000), new StickWish('x', Bytes::mebi(1), WriteMode::Raw)), new StringSource('')))->toBe([]);
-    $other = TableBytes::of(stickPlan(bytes: $plan->device, files: ['a' => 1], scheme: Scheme::Mbr)->layout)[0];
+        ->and(GeometryCheck::differences(StickPlanner::plan(StickPlans::report('disk-gpt.img'), null, new StickTarget(9_000_000), new StickWish('x', Bytes::mebi(1), WriteMode::Raw)), new StringSource('')))->toBe([]);
+    $other = TableBytes::of(StickPlans::plan(bytes: $plan->device, files: ['a' => 1], scheme: Scheme::Mbr)->layout)[0];
     expect($check(substr_replace(str_repeat("\0", $plan->device), substr_replace($other, "\0", 446, 1), 0, 512), $mbr))->toContain('Partition 1 is of type 0x0C, planned is 0x0C, active.')
         ->and($check(substr_replace(str_repeat("\0", $plan->device), substr_replace($other, pack('V', 2049), 446 + 8, 4), 0, 512), $mbr)[0])->toContain('sectors from 2049, planned are 75776 from 2048.');
 });
