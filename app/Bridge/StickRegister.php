@@ -8,6 +8,7 @@ use App\Devices\Build\Fingerprint;
 use App\Devices\Inspection\FileSource;
 use App\Devices\Stick\StandInStick;
 use App\Models\ShelfFile;
+use App\Models\StickEvent;
 use App\Models\StickState;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Stick;
@@ -72,7 +73,7 @@ final class StickRegister
 
         return new Stick([
             ...$stick->entry,
-            ...($state->condition === StickCondition::Retired ? ['health' => 'retired'] : []),
+            ...($state->condition === StickCondition::Retired ? ['health' => 'retired'] : (StickEvent::failuresOf($stick->id) !== [] ? ['health' => 'watch'] : [])),
             ...(isset($state->content['title']) ? ['contents' => $state->content['title'].', '.explode(':', $this->condition($state)->title())[0]] : []),
             ...($rates->write() === null ? [] : ['write_mb_s' => $rates->write()->bytesPerSecond / 1e6]), ...($rates->read() === null ? [] : ['read_mb_s' => $rates->read()->bytesPerSecond / 1e6]),
         ]);
@@ -82,7 +83,7 @@ final class StickRegister
     public function over(Catalogue $catalogue): Catalogue
     {
         $changed = [];
-        foreach (StickState::query()->pluck('slug') as $slug) {
+        foreach (array_unique([...StickState::query()->pluck('slug'), ...StickEvent::query()->distinct()->pluck('slug')]) as $slug) {
             $entry = $catalogue->all('sticks')[$slug] ?? null;
             if ($entry !== null) {
                 $changed[$slug] = $this->asChoice(new Stick($entry))->entry;
@@ -90,6 +91,12 @@ final class StickRegister
         }
 
         return $changed === [] ? $catalogue : $catalogue->with('sticks', $changed);
+    }
+
+    /** The stick on record whose contents carry that mark. */
+    public function withMark(string $fingerprint): ?StickState
+    {
+        return StickState::query()->where('content->fingerprint', $fingerprint)->first();
     }
 
     /** As recorded, unless the shelf has something newer of the same line. */

@@ -56,6 +56,8 @@ final class StickEvent extends Model
                 foreach ($event->data['kinds'] ?? [] as $kind) {
                     $failures[$kind] = ($failures[$kind] ?? 0) + 1;
                 }
+            } elseif ($event->kind === 'booted-badly') {
+                $failures['start'] = ($failures['start'] ?? 0) + 1;
             }
         }
 

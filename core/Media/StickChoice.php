@@ -36,15 +36,16 @@ final readonly class StickChoice
         if ($fit === []) {
             return new self(null, new Decision($id, $title, "any stick of at least {$need->decimal()}", [$sticks === [] ? 'The register holds no sticks yet: any one of this size will do.' : 'No stick in the register can take it.'], $refused, $facts, 'M7'));
         }
-        usort($fit, static fn (Stick $a, Stick $b): int => [self::needsAdapter($a, $connectors), $a->size()->count, -$a->writeRate()->bytesPerSecond, $a->id]
-            <=> [self::needsAdapter($b, $connectors), $b->size()->count, -$b->writeRate()->bytesPerSecond, $b->id]);
+        usort($fit, static fn (Stick $a, Stick $b): int => [self::isOnWatch($a), self::needsAdapter($a, $connectors), $a->size()->count, -$a->writeRate()->bytesPerSecond, $a->id]
+            <=> [self::isOnWatch($b), self::needsAdapter($b, $connectors), $b->size()->count, -$b->writeRate()->bytesPerSecond, $b->id]);
         $chosen = $school === 'next-up' ? self::nextSizeUp($fit) : $fit[0];
         foreach ($fit as $stick) {
             if ($stick !== $chosen) {
                 $refused[$stick->name] = [self::whyNot($stick, $chosen, $connectors)];
             }
         }
-        $reasons = ["{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.", "It writes at {$chosen->writeRate()->label()}, and its contents may go."];
+        $history = $chosen->health() === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
+        $reasons = [...$history, "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.", "It writes at {$chosen->writeRate()->label()}, and its contents may go."];
 
         return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
     }
@@ -78,6 +79,12 @@ final readonly class StickChoice
         return $fit[0];
     }
 
+    /** Healthy history first (rule M7). */
+    private static function isOnWatch(Stick $stick): int
+    {
+        return $stick->health() === 'watch' ? 1 : 0;
+    }
+
     /** @param  list<string>  $connectors */
     private static function needsAdapter(Stick $stick, array $connectors): int
     {
@@ -88,6 +95,7 @@ final readonly class StickChoice
     private static function whyNot(Stick $stick, Stick $chosen, array $connectors): string
     {
         return match (true) {
+            self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows where it comes from',
             self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => "would need an adapter: {$stick->connector()} does not go into this machine",
             $stick->size()->count > $chosen->size()->count => "larger than needed: {$stick->size()->decimal()}",
             $stick->size()->count < $chosen->size()->count => 'the policy wants the next size up',

@@ -138,6 +138,12 @@ it('lets viewers look and change nothing', function () {
     $this->postJson('/shelf/uploads', ['name' => 'a.iso', 'bytes' => 9])->assertForbidden();
 });
 
+it('is looked into from the command line too', function () {
+    onShelf($this->shop, 'plain.iso');
+    $this->artisan('cobblestone:shelf')->expectsOutput('1 new or changed')->assertExitCode(0);
+    $this->artisan('cobblestone:shelf')->expectsOutput('0 new or changed')->assertExitCode(0);
+});
+
 it('shows an empty shelf and what to do first', function () {
     $this->get('/shelf')->assertSee('The shelf is empty.')->assertSee('copy one into var/shelf');
 });

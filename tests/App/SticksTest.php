@@ -135,6 +135,7 @@ it('cancels what waits, notes bad starts and retirements with their reason', fun
     $this->post('/sticks/gull-32/booted-badly', ['seen' => 'black after the logo'])->assertRedirect();
     $this->from('/sticks/gull-32')->post('/sticks/gull-32/retire', [])->assertSessionHasErrors(['because' => 'Say why, for whoever finds it.']);
     $this->post('/sticks/gull-32/retire', ['because' => 'the plug is bent'])->assertRedirect();
+    expect(app(StickRegister::class)->asChoice(app(StickRegister::class)->find('gull-32'))->health())->toBe('retired');
     $this->get('/sticks/gull-32')->assertSee('black after the logo')->assertSee('the plug is bent');
 });
 
@@ -144,6 +145,16 @@ it('gives the paths of jobs what is known of the sticks now', function () {
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
     $refused = collect($job->currentPlan()->plan['decisions'])->firstWhere('id', 'media.stick')['refused'];
     expect(collect($refused)->firstWhere('option', 'Harbour 16')['reasons'])->toBe(['retired after failures']);
+});
+
+it('puts a stick on watch after a bad start, and knows contents again wherever they are', function () {
+    buildOn('gull-32');
+    $this->post('/sticks/gull-32/booted-badly', ['seen' => 'black after the logo']);
+    $register = app(StickRegister::class);
+    expect($register->asChoice($register->find('gull-32'))->health())->toBe('watch');
+    Workshop::says('cp', '--sparse=always', "{$this->shop->folder}/sticks/gull-32.img", "{$this->shop->folder}/found.img");
+    $this->artisan('cobblestone:stick', ['action' => 'what', 'subject' => "{$this->shop->folder}/found.img"])->expectsOutputToContain('Its contents are those of gull-32: Orrin Desktop 3 3.1')->assertExitCode(0);
+    $this->artisan('cobblestone:stick', ['action' => 'what', 'subject' => 'gull-32'])->expectsOutputToContain('Good: every byte was read back: Orrin Desktop 3 3.1.')->assertExitCode(0);
 });
 
 it('searches the sticks and shows an empty answer', function () {

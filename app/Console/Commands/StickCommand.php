@@ -6,10 +6,12 @@ use App\Actions\BuildStick;
 use App\Bridge\StickBridge;
 use App\Bridge\StickRegister;
 use App\Devices\Build\BuildFailure;
+use App\Devices\Build\Fingerprint;
 use App\Devices\Build\SizeCheck;
 use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Build\StickProof;
+use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\Inspection;
 use App\Devices\Stick\FileStick;
 use App\Devices\Stick\StickDevice;
@@ -144,7 +146,12 @@ final class StickCommand extends Command
     {
         $slug = $this->subject('a stick');
         $known = $register->find($slug) === null ? null : $register->look($slug);
-        $report = Inspection::of($this->stick($register, $slug)->path());
+        $path = $this->stick($register, $slug)->path();
+        $report = Inspection::of($path);
+        $twin = $known === null ? $register->withMark(Fingerprint::of(new FileSource($path))) : null;
+        if ($twin !== null) {
+            $this->line("Its contents are those of {$twin->slug}: {$twin->content['title']}, built {$twin->content['built_at']}.");
+        }
         if ($known !== null) {
             $this->line(ucfirst($register->condition($known)->title()).(isset($known->content['title']) ? ": {$known->content['title']}" : '').'.');
         }

@@ -105,6 +105,15 @@ it('learns a rate only from enough bytes', function () {
         ->and(SpeedHistory::rate(1_000_000, 0.05))->toBe(20.0)->and(SpeedHistory::rate(999_999, 1.0))->toBeNull()->and(SpeedHistory::rate(1_000_000, 0.04))->toBeNull();
 });
 
+it('takes a stick on watch only when no healthier one fits', function () {
+    $stick = fn (string $id, int $bytes, string $health) => new Stick(['id' => $id, 'name' => ucfirst($id), 'bytes' => $bytes, 'connector' => 'usb-a', 'write_mb_s' => 20, 'read_mb_s' => 60, 'health' => $health, 'contents_may_go' => true]);
+    $decide = fn (array $sticks) => Cobblestone\Media\StickChoice::decide('x', 'X', $sticks, Bytes::of(4_000_000_000), 'smallest', [])->decision;
+    $both = $decide([$stick('slack', 8_000_000_000, 'watch'), $stick('gull', 16_000_000_000, 'good')]);
+    expect($both->chosen)->toBe('Gull')->and($both->refused['Slack'])->toBe(['on watch: it failed before, or nobody knows where it comes from'])
+        ->and($decide([$stick('slack', 8_000_000_000, 'watch')])->reasons[0])->toBe('It is on watch after failures: no healthier one fits.')
+        ->and($decide([$stick('slack', 8_000_000_000, 'retired')])->chosen)->toBe('any stick of at least 4.0 GB');
+});
+
 it('says what the bench computer has to hold', function () {
     expect(HostSpace::raw(Bytes::of(4_000_000_000))->describe())->toBe('The bench computer holds the image, 4.0 GB, and no further copy.')
         ->and(HostSpace::copied(Bytes::of(4_000_000_000), Bytes::of(3_900_000_000), Bytes::of(2_900_000_000))->describe())->toBe('The bench computer holds the image, 4.0 GB, and up to 1.0 GB of unpacked files at once.')
