@@ -36,7 +36,7 @@ final class DemoShelf
             clearstatcache();
             $published = $facts['published'] ?? null;
             unset($facts['published']);
-            $file = ShelfFile::query()->create(['name' => $name, 'bytes' => filesize("{$folder}/{$name}"), 'changed_at' => filemtime("{$folder}/{$name}"), 'about' => $facts]);
+            $file = ShelfFile::query()->updateOrCreate(['name' => $name], ['hash_state' => 'waiting', 'bytes' => filesize("{$folder}/{$name}"), 'changed_at' => filemtime("{$folder}/{$name}"), 'about' => $facts]);
             (new InspectShelfFile($file->id))->handle();
             (new HashShelfFile($file->id))->handle();
             if ($published !== null) {

@@ -6,6 +6,7 @@ use App\Jobs\HashShelfFile;
 use App\Jobs\InspectShelfFile;
 use App\Models\CatalogueEntry;
 use App\Models\ShelfFile;
+use Illuminate\Database\UniqueConstraintViolationException;
 
 /** Looks into the watched folder: what is new is inspected and hashed, what is gone stays on record. */
 final class ScanShelf
@@ -56,7 +57,12 @@ final class ScanShelf
         if ($file->slug === null) {
             $this->recognise($file);
         }
-        $file->save();
+        try {
+            $file->save();
+        } catch (UniqueConstraintViolationException) {
+            // Another look, from a page or the watcher, took it in at the same moment.
+            return;
+        }
         InspectShelfFile::dispatch($file->id);
         HashShelfFile::dispatch($file->id);
     }

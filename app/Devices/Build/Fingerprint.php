@@ -9,9 +9,9 @@ use Cobblestone\Storage\Reading\TableReader;
 /** A short mark by which a stick is known again in moments, and a later change is noticed: table, file tables, top folders. */
 final class Fingerprint
 {
-    private const START = 1_048_576;
+    private const START = 65_536;
 
-    private const FAT = 4_194_304;
+    private const FAT = 524_288;
 
     public static function of(ByteSource $stick): string
     {
