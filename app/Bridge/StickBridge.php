@@ -31,7 +31,7 @@ final class StickBridge
         $files = [];
         $kind = $report->optical === null ? 'fat' : ($report->optical['udf'] ? 'udf' : 'iso');
         foreach ((new SevenZipTree($path, $kind))->entries() as $entry) {
-            if (! $entry['directory']) {
+            if (! $entry['directory'] && ! $entry['link']) {
                 $files[$entry['path']] = $entry['bytes'];
             }
             if (count($files) > self::MOST_FILES) {

@@ -103,6 +103,24 @@ it('keeps names that try to be something else as text', function () {
     expect(Artisan::output())->not->toContain("\033[31m");
 });
 
+it('never follows a link out of an image', function () {
+    $tree = "{$this->shop->folder}/tree";
+    mkdir("{$tree}/EFI/BOOT", recursive: true);
+    file_put_contents("{$tree}/EFI/BOOT/BOOTX64.EFI", Images::bytes('signed.efi'));
+    symlink('/etc/hostname', "{$tree}/secret");
+    symlink('EFI', "{$tree}/same");
+    $image = "{$this->shop->folder}/shelf/links.iso";
+    Workshop::says('xorriso', '-as', 'mkisofs', '-quiet', '-R', '-o', $image, $tree);
+    expect(Inspection::of($image))->notes->toBe(['2 links are left out when files are copied: FAT has none.'])->files->toMatchArray(['count' => 1]);
+    $stick = $this->shop->stick();
+    $plan = $this->shop->plan($image, $stick);
+    expect(array_map(fn ($file) => $file->path, $plan->files))->toBe(['EFI/BOOT/BOOTX64.EFI']);
+    expect(count($this->shop->build($plan, $stick, $image)->sums))->toBe(1);
+    // Even a plan that names the link gets nothing of this computer.
+    $forged = Cobblestone\Media\Build\StickPlan::fromArray([...$plan->toArray(), 'files' => [['path' => 'secret', 'bytes' => filesize('/etc/hostname'), 'source' => 'secret', 'at' => 0, 'from' => 'image', 'of' => filesize('/etc/hostname')]]]);
+    expect($this->shop->failure($forged, $stick, $image)->kind)->toBe('source');
+});
+
 it('ends on folders that hold themselves', function () {
     $path = optical($this->shop, 'loop.iso', [], ['A/B/C.TXT' => 'x']);
     $bytes = (string) file_get_contents($path);

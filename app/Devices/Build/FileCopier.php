@@ -59,7 +59,8 @@ final class FileCopier
             if ($file->from === 'drivers') {
                 symlink($this->source->driver($file->source), $at);
             }
-            if (! is_file($at) || filesize($at) !== $file->bytes) {
+            // A link out of the image could bring a file of this computer onto the stick.
+            if (($file->from === 'image' && is_link($at)) || ! is_file($at) || filesize($at) !== $file->bytes) {
                 throw BuildFailure::of('source', "{$file->path} could not be taken out of the image as it was listed: the image is damaged.");
             }
         }

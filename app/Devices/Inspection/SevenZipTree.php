@@ -22,7 +22,7 @@ final class SevenZipTree implements FileTree
     {
     }
 
-    /** @return Generator<int, array{path: string, bytes: int, directory: bool}> */
+    /** @return Generator<int, array{path: string, bytes: int, directory: bool, link: bool}> */
     public function entries(): Generator
     {
         $process = Command::of([self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path], self::SECONDS);
@@ -30,7 +30,7 @@ final class SevenZipTree implements FileTree
         $entry = [];
         try {
             foreach (self::lines($process) as $line) {
-                if (preg_match('/^(Path|Size|Folder|Attributes) = (.*)$/s', $line, $field) === 1) {
+                if (preg_match('/^(Path|Size|Folder|Attributes|Symbolic Link) = (.*)$/s', $line, $field) === 1) {
                     $entry += [$field[1] => $field[2]];
                 } elseif ($line === '' && isset($entry['Path'])) {
                     yield self::entry($entry);
@@ -122,10 +122,10 @@ final class SevenZipTree implements FileTree
 
     /**
      * @param  array<string, string>  $entry
-     * @return array{path: string, bytes: int, directory: bool}
+     * @return array{path: string, bytes: int, directory: bool, link: bool}
      */
     private static function entry(array $entry): array
     {
-        return ['path' => $entry['Path'], 'bytes' => (int) ($entry['Size'] ?? 0), 'directory' => ($entry['Folder'] ?? '') === '+' || str_starts_with($entry['Attributes'] ?? '', 'D')];
+        return ['path' => $entry['Path'], 'bytes' => (int) ($entry['Size'] ?? 0), 'directory' => ($entry['Folder'] ?? '') === '+' || str_starts_with($entry['Attributes'] ?? '', 'D'), 'link' => ($entry['Symbolic Link'] ?? '') !== ''];
     }
 }

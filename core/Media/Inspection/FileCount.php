@@ -14,18 +14,23 @@ final readonly class FileCount
      * @param  array{path: string, bytes: int}|null  $largest
      * @param  array<string, string>  $loaders  upper-case name => path as written
      */
-    private function __construct(public int $count, public int $directories, public int $bytes, public ?array $largest, public array $loaders, public bool $complete)
+    private function __construct(public int $count, public int $directories, public int $bytes, public ?array $largest, public array $loaders, public bool $complete, public int $links)
     {
     }
 
     public static function of(FileTree $tree): self
     {
-        $count = $directories = $bytes = 0;
+        $count = $directories = $bytes = $links = 0;
         $largest = null;
         $loaders = [];
         foreach ($tree->entries() as $entry) {
             if ($count + $directories >= self::MOST) {
-                return new self($count, $directories, $bytes, $largest, $loaders, false);
+                return new self($count, $directories, $bytes, $largest, $loaders, false, $links);
+            }
+            if ($entry['link'] ?? false) {
+                $links++;
+
+                continue;
             }
             if ($entry['directory']) {
                 $directories++;
@@ -44,7 +49,7 @@ final readonly class FileCount
             }
         }
 
-        return new self($count, $directories, $bytes, $largest, $loaders, true);
+        return new self($count, $directories, $bytes, $largest, $loaders, true, $links);
     }
 
     /** @return array<string, mixed> */

@@ -220,6 +220,9 @@ final class ImageInspector
             return;
         }
         $this->files = FileCount::of($tree);
+        if ($this->files->links > 0) {
+            $this->notes[] = $this->files->links === 1 ? 'One link is left out when files are copied: FAT has none.' : "{$this->files->links} links are left out when files are copied: FAT has none.";
+        }
         foreach ($this->files->loaders as $name => $path) {
             $bytes = $tree->read($path, FoundLoader::LARGEST + 1) ?? '';
             $next = $this->nextStage === null ? null : $tree->read($this->nextStage, FoundLoader::LARGEST);

@@ -110,6 +110,34 @@ it('says what is damaged', function (Closure $damage, string $file, string $sent
     'file system larger' => [fn ($b) => substr_replace($b, pack('v', 5000), 2048 * 512 + 19, 2), 'disk-gpt.img', 'The file system of partition 1 is larger than the partition.'],
 ]);
 
+it('leaves links out and says so', function (int $links, array $notes) {
+    $entries = [['path' => 'a', 'bytes' => 5, 'directory' => false], ...array_fill(0, $links, ['path' => 'EFI/BOOT/BOOTX64.EFI', 'bytes' => 9, 'directory' => false, 'link' => true])];
+    $count = Cobblestone\Media\Inspection\FileCount::of(new Cobblestone\Media\Inspection\ListedFiles($entries));
+    expect($count->links)->toBe($links)->and($count->count)->toBe(1)->and($count->bytes)->toBe(5)->and($count->loaders)->toBe([]);
+    $tools = new class(Images::tools(), $entries) implements Cobblestone\Media\Inspection\InspectionTools
+    {
+        public function __construct(private $inner, private array $entries)
+        {
+        }
+
+        public function tree(string $kind): ?Cobblestone\Media\Inspection\FileTree
+        {
+            return new Cobblestone\Media\Inspection\ListedFiles($this->entries);
+        }
+
+        public function expandHead(string $compression, int $limit): ?Cobblestone\Storage\Reading\ByteSource
+        {
+            return null;
+        }
+
+        public function signatures(): Cobblestone\Media\Inspection\SignatureTool
+        {
+            return $this->inner->signatures();
+        }
+    };
+    expect(ImageInspector::inspect(Images::source('plain.iso'), 'x', $tools, Signers::unknown())->notes)->toBe($notes);
+})->with([[0, []], [1, ['One link is left out when files are copied: FAT has none.']], [3, ['3 links are left out when files are copied: FAT has none.']]]);
+
 it('says when the list of files cannot be read', function () {
     expect(inspected(Images::bytes('plain.iso'))->damage)->toBe(['The list of files cannot be read.']);
 });
