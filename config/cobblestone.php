@@ -10,6 +10,9 @@ return [
     'drivers' => env('COBBLESTONE_DRIVERS', base_path('var/drivers')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 
+    // Bytes of this computer's drive that no upload may take.
+    'keep_free' => 1_000_000_000,
+
     // Where the bench stands: times on screen are its local times.
     'timezone' => env('COBBLESTONE_TIMEZONE', 'Europe/Lisbon'),
 ];

@@ -28,7 +28,7 @@ final class UploadController
         $upload = Upload::query()->where('name', $name)->where('bytes', $given['bytes'])->where('user_id', $request->user()?->id)->latest()->first();
         if ($upload === null || ! is_file($upload->path())) {
             $free = (int) disk_free_space(Upload::folder());
-            if ($given['bytes'] > $free - 1_000_000_000) {
+            if ($given['bytes'] > $free - (int) config('cobblestone.keep_free')) {
                 return $this->refused(sprintf('This computer has %.1f GB free, the file has %.1f GB. Make room first.', $free / 1e9, $given['bytes'] / 1e9));
             }
             $upload = Upload::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'bytes' => $given['bytes'], 'received' => 0, 'user_id' => $request->user()?->id]);
