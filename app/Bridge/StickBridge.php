@@ -29,7 +29,7 @@ final class StickBridge
     public static function files(string $path, ImageReport $report): array
     {
         $files = [];
-        $kind = $report->optical === null ? 'fat' : ($report->optical['udf'] ? 'udf' : 'iso');
+        $kind = (string) ($report->files['tree'] ?? 'iso');
         foreach ((new SevenZipTree($path, $kind))->entries() as $entry) {
             if (! $entry['directory'] && ! $entry['link']) {
                 $files[$entry['path']] = $entry['bytes'];

@@ -28,7 +28,7 @@ final readonly class SourceImage
 
     public static function of(ImageReport $report, ?string $sha256): self
     {
-        return new self($report->name, $report->bytes, $sha256, $report->compression['kind'] ?? null, $report->expanded(), $report->optical === null ? ($report->kind === 'fat' ? 'fat' : null) : ($report->optical['udf'] ? 'udf' : 'iso'));
+        return new self($report->name, $report->bytes, $sha256, $report->compression['kind'] ?? null, $report->expanded(), $report->files['tree'] ?? null);
     }
 
     /** @param  array<string, mixed>  $data */

@@ -14,18 +14,19 @@ final readonly class FileCount
      * @param  array{path: string, bytes: int}|null  $largest
      * @param  array<string, string>  $loaders  upper-case name => path as written
      */
-    private function __construct(public int $count, public int $directories, public int $bytes, public ?array $largest, public array $loaders, public bool $complete, public int $links)
+    private function __construct(public int $count, public int $directories, public int $bytes, public ?array $largest, public array $loaders, public bool $complete, public int $links, public string $tree)
     {
     }
 
-    public static function of(FileTree $tree): self
+    /** @param  string  $kind  udf, iso or fat: how the tree was read */
+    public static function of(FileTree $tree, string $kind): self
     {
         $count = $directories = $bytes = $links = 0;
         $largest = null;
         $loaders = [];
         foreach ($tree->entries() as $entry) {
             if ($count + $directories >= self::MOST) {
-                return new self($count, $directories, $bytes, $largest, $loaders, false, $links);
+                return new self($count, $directories, $bytes, $largest, $loaders, false, $links, $kind);
             }
             if ($entry['link'] ?? false) {
                 $links++;
@@ -49,12 +50,12 @@ final readonly class FileCount
             }
         }
 
-        return new self($count, $directories, $bytes, $largest, $loaders, true, $links);
+        return new self($count, $directories, $bytes, $largest, $loaders, true, $links, $kind);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['count' => $this->count, 'directories' => $this->directories, 'bytes' => $this->bytes, 'largest' => $this->largest, 'complete' => $this->complete];
+        return ['count' => $this->count, 'directories' => $this->directories, 'bytes' => $this->bytes, 'largest' => $this->largest, 'complete' => $this->complete, 'tree' => $this->tree];
     }
 }

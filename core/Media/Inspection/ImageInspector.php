@@ -205,7 +205,7 @@ final class ImageInspector
         foreach ($volume->files(self::FILE_LIMIT) as $path => $entry) {
             $entries[] = ['path' => (string) $path, 'bytes' => $entry->size, 'directory' => false];
         }
-        $this->files = FileCount::of(new ListedFiles($entries));
+        $this->files = FileCount::of(new ListedFiles($entries), 'fat');
         foreach ($this->loaders as $loader) {
             $this->loaders[] = $loader->alsoIn('files', 'among the files');
         }
@@ -213,13 +213,18 @@ final class ImageInspector
 
     private function inFiles(OpticalVolume $optical): void
     {
-        $tree = ($optical->udf ? $this->tools->tree('udf') : null) ?? $this->tools->tree('iso');
+        $kind = 'udf';
+        $tree = $optical->udf ? $this->tools->tree($kind) : null;
+        if ($tree === null) {
+            $kind = 'iso';
+            $tree = $this->tools->tree($kind);
+        }
         if ($tree === null) {
             $this->damage[] = 'The list of files cannot be read.';
 
             return;
         }
-        $this->files = FileCount::of($tree);
+        $this->files = FileCount::of($tree, $kind);
         if ($this->files->links > 0) {
             $this->notes[] = $this->files->links === 1 ? 'One link is left out when files are copied: FAT has none.' : "{$this->files->links} links are left out when files are copied: FAT has none.";
         }

@@ -25,7 +25,7 @@ it('says what optical images are and what they start on', function (string $file
     expect($report->kind)->toBe($kind)->and($report->damage)->toBe([])
         ->and($report->starts('raw'))->toBe($raw)->and($report->starts('copied'))->toBe($copied)
         ->and(array_column($report->loaders, 'where'))->toBe($places)
-        ->and($report->files)->toBe(['count' => 3, 'directories' => 2, 'bytes' => 8157, 'largest' => ['path' => 'payload/system.img', 'bytes' => 5000], 'complete' => true]);
+        ->and($report->files)->toBe(['count' => 3, 'directories' => 2, 'bytes' => 8157, 'largest' => ['path' => 'payload/system.img', 'bytes' => 5000], 'complete' => true, 'tree' => $file === 'udf.iso' ? 'udf' : 'iso']);
 })->with([
     ['plain.iso', 'optical', 'It is not meant to be written raw: it has no partition table that firmware would look for on a stick.', 'Starts by UEFI on x86-64.', ['files']],
     ['both.iso', 'optical', 'It is not meant to be written raw: it has no partition table that firmware would look for on a stick.', 'Starts by UEFI on x86-64. Its legacy loader starts from a disc; from a stick only with a boot sector of its own.', ['el-torito', 'files']],
@@ -41,6 +41,31 @@ it('reads the marks of an optical image', function (string $file, array $marks) 
     ['both.iso', ['joliet' => false, 'rock_ridge' => true, 'udf' => false]],
     ['udf.iso', ['iso9660' => true, 'rock_ridge' => false, 'udf' => true, 'label' => 'TANSY 7']],
 ]);
+
+it('falls back on the ISO 9660 tree where the UDF one cannot be read, and remembers it', function () {
+    $tools = new class(Images::tools(['a' => 'b'])) implements Cobblestone\Media\Inspection\InspectionTools
+    {
+        public function __construct(private Cobblestone\Media\Inspection\InspectionTools $inner)
+        {
+        }
+
+        public function tree(string $kind): ?Cobblestone\Media\Inspection\FileTree
+        {
+            return $kind === 'udf' ? null : $this->inner->tree($kind);
+        }
+
+        public function expandHead(string $compression, int $limit): ?Cobblestone\Storage\Reading\ByteSource
+        {
+            return null;
+        }
+
+        public function signatures(): Cobblestone\Media\Inspection\SignatureTool
+        {
+            return $this->inner->signatures();
+        }
+    };
+    expect(ImageInspector::inspect(Images::source('udf.iso'), 'x', $tools, Signers::unknown())->files)->toMatchArray(['count' => 1, 'tree' => 'iso']);
+});
 
 it('asks for the UDF tree before the ISO 9660 one', function (string $file, string $kind) {
     ImageInspector::inspect(Images::source($file), 'x.iso', Images::tools(['a' => 'b'], asked: $asked), Signers::unknown());
@@ -112,7 +137,7 @@ it('says what is damaged', function (Closure $damage, string $file, string $sent
 
 it('leaves links out and says so', function (int $links, array $notes) {
     $entries = [['path' => 'a', 'bytes' => 5, 'directory' => false], ...array_fill(0, $links, ['path' => 'EFI/BOOT/BOOTX64.EFI', 'bytes' => 9, 'directory' => false, 'link' => true])];
-    $count = Cobblestone\Media\Inspection\FileCount::of(new Cobblestone\Media\Inspection\ListedFiles($entries));
+    $count = Cobblestone\Media\Inspection\FileCount::of(new Cobblestone\Media\Inspection\ListedFiles($entries), 'iso');
     expect($count->links)->toBe($links)->and($count->count)->toBe(1)->and($count->bytes)->toBe(5)->and($count->loaders)->toBe([]);
     $tools = new class(Images::tools(), $entries) implements Cobblestone\Media\Inspection\InspectionTools
     {
