@@ -48,6 +48,16 @@ it('asks for the serial as printed, and for a stick whose contents may go', func
     expect(StickBuild::query()->count())->toBe(0)->and(is_file("{$this->shop->folder}/sticks/gull-32.img") && hash_file('sha256', "{$this->shop->folder}/sticks/gull-32.img") === '')->toBeFalse();
 });
 
+it('wants other proof where a serial is missing or carried twice', function () {
+    $stick = fn (string $slug) => App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', $slug)->sole();
+    $stick('harbour-16')->update(['document' => [...$stick('harbour-16')->document, 'serial' => 'GL32-5518-A9C2']]);
+    $this->get("/shelf/{$this->file->id}/ways?stick=gull-32")->assertSee('Another stick of the register carries the same serial');
+    $stick('gull-32')->update(['document' => array_diff_key($stick('gull-32')->document, ['serial' => 1])]);
+    $this->get("/shelf/{$this->file->id}/ways?stick=gull-32")->assertSee('This stick names no serial')->assertDontSee('Last four of the serial');
+    buildOn('gull-32', serial: '')->assertRedirect();
+    expect(StickBuild::query()->sole()->state)->toBe('done');
+});
+
 it('builds one at a time on a stick', function () {
     StickBuild::query()->create(['slug' => 'gull-32', 'plan' => ['title' => 'x'], 'state' => 'running']);
     buildOn('gull-32')->assertSessionHasErrors(['stick' => 'Gull 32 is being built already. Wait for it, or cancel it.']);

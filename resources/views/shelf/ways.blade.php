@@ -25,6 +25,7 @@
 @elseif ($condition === \Cobblestone\Media\Build\StickCondition::Retired)<div class="panel stop-panel"><p><b>{{ $stick->name }} is retired.</b> Choose another stick.</p></div>
 @else<section class="panel one-way-panel"><div class="strip"><p class="strip-what"><b>{{ $stick->name }}</b>, {{ number_format($stick->size()->count, 0, '.', ' ') }} bytes{{ $stick->serial() ? ', serial' : '' }} @if ($stick->serial())<code>{{ \Cobblestone\Runbook\Confirmation::mask($stick->serial()) }}</code>@endif<br>Lost for the bench: <b>{{ $now->contents() ?? 'whatever is on it' }}</b>. This cannot be undone.</p>
 @if ($stick->serial())<label for="serial">Last four of the serial, as printed on the stick</label><input id="serial" name="serial" class="form-control mono serial" maxlength="12" autocomplete="off" autocapitalize="characters" spellcheck="false" required data-key="g">@include('parts.error', ['field' => 'serial'])@endif
+@if (! $stick->serial() || $twins > 0)<p>{{ $stick->serial() ? 'Another stick of the register carries the same serial' : 'This stick names no serial' }}: take all other removable drives out, compare size, model and contents, and put our label on it before it is written.</p>@endif
 @include('parts.error', ['field' => 'stick'])<button class="btn stop">It is this stick: build <kbd>Enter</kbd></button></div></section>@endif
 @endif
 </form>
