@@ -10,6 +10,9 @@ final class Pump
 {
     public const PIECE = 1_048_576;
 
+    /** Linux's F_SETPIPE_SZ: a pipe of 1 MiB instead of 64 KiB saves most of the waiting between two programs. PHP has no call for it; perl is part of every Debian. */
+    private const WIDE_PIPE = ['perl', '-e', 'fcntl(STDOUT, 1031, 1048576); exec { $ARGV[0] } @ARGV or exit 127'];
+
     private const STOP = 19;
 
     private const GO_ON = 18;
@@ -26,7 +29,7 @@ final class Pump
     public static function start(array $arguments, $input = null, bool $output = true): array
     {
         $errors = (string) tempnam(sys_get_temp_dir(), 'cobble-err');
-        $process = proc_open($arguments, [$input ?? ['pipe', 'r'], $output ? ['pipe', 'w'] : ['file', '/dev/null', 'w'], ['file', $errors, 'w']], $pipes, null, self::ENVIRONMENT);
+        $process = proc_open($output ? [...self::WIDE_PIPE, ...$arguments] : $arguments, [$input ?? ['pipe', 'r'], $output ? ['pipe', 'w'] : ['file', '/dev/null', 'w'], ['file', $errors, 'w']], $pipes, null, self::ENVIRONMENT);
         if (! is_resource($process)) {
             throw BuildFailure::of('write', "{$arguments[0]} could not be started.");
         }
