@@ -103,7 +103,7 @@ final class FatVolume
     }
 
     /**
-     * Every file below the root, path => entry; at most $limit of them, and no directory twice.
+     * Every file below the root, path => entry; at most $limit of them, at most $limit directories, and no directory twice.
      *
      * @return array<string, FatEntry>
      */
@@ -112,7 +112,7 @@ final class FatVolume
         $files = [];
         $seen = [];
         $open = [['', null]];
-        while ($open !== [] && count($files) < $limit) {
+        while ($open !== [] && count($files) < $limit && count($seen) < $limit) {
             [$path, $directory] = array_pop($open);
             foreach ($this->entries($directory) as $entry) {
                 if (! $entry->directory) {

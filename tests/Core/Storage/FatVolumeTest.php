@@ -57,6 +57,12 @@ it('ends at a chain that bites its tail, and at one that leads away', function (
     expect(FatVolume::open(new StringSource(substr_replace($bytes, $entry, $at + 96, 32)))->files())->toHaveCount(4);
 });
 
+it('walks no further than it is told', function () {
+    $volume = FatVolume::open(Images::source('fat16.img'));
+    // The root alone holds more than one file; two of the four folders are then enough to end the walk.
+    expect(count($volume->files(1)))->toBe(3)->and(count($volume->files(4)))->toBe(4)->and(count($volume->files(5)))->toBe(5)->and(array_keys($volume->files(2)))->toBe(['A.BIN', 'C.BIN', 'Long name of a file.txt']);
+});
+
 it('drops a long name that belongs to another file', function () {
     $bytes = Images::bytes('fat16.img');
     $at = strpos($bytes, 'LONGNA~1TXT');
