@@ -17,6 +17,38 @@ it('adds up the streams of an xz file, padding between them apart', function () 
         ->and(packed($xz)->toArray())->toBe(['kind' => 'xz', 'expanded_bytes' => 6_291_456, 'hint' => null, 'members' => 1, 'faults' => []]);
 });
 
+/** An xz stream of that index, as the format writes it; its blocks are not looked at. @param  list<array{int, int}>  $blocks  unpadded and expanded size */
+function xzStream(array $blocks, int $less = 0): string
+{
+    $number = function (int $value): string {
+        for ($bytes = ''; $value >= 0x80; $value >>= 7) {
+            $bytes .= chr($value & 0x7F | 0x80);
+        }
+
+        return $bytes.chr($value);
+    };
+    $index = "\0".$number(count($blocks)).implode('', array_map(fn ($block) => $number($block[0]).$number($block[1]), $blocks));
+    $index = str_pad($index, intdiv(strlen($index) + 3, 4) * 4, "\0");
+    $index .= pack('V', crc32($index));
+    $stored = array_sum(array_map(fn ($block) => intdiv($block[0] + 3, 4) * 4, $blocks)) - $less;
+    $foot = pack('V', intdiv(strlen($index), 4) - 1)."\0\1";
+
+    return "\xFD7zXZ\0\0\1".pack('V', crc32("\0\1")).str_repeat('b', $stored).$index.pack('V', crc32($foot)).$foot.'YZ';
+}
+
+it('adds up every block of an index, by numbers of any length', function (array $blocks, int $expanded) {
+    expect(packed(xzStream($blocks))->expanded)->toBe($expanded);
+})->with([[[], 0], [[[5, 127]], 127], [[[6, 128]], 128], [[[7, 16_383], [8, 16_384]], 32_767], [[[9, 8_589_934_592], [130, 5_000_000_000], [20_000, 1]], 13_589_934_593], [array_fill(0, 300, [12, 1000]), 300_000]]);
+
+it('follows a thousand streams and no more, and notices what does not add up', function () {
+    expect(packed(str_repeat(xzStream([]), 1000))->expanded)->toBe(0)->and(packed(str_repeat(xzStream([]), 1001)))->expanded->toBeNull()->hint->toBe('it has more parts than are followed')
+        ->and(packed(xzStream([[5, 127]], 4))->faults)->toBe(['The parts of the xz file do not add up to its size.'])->and(packed(xzStream([[5, 127], [5, 5]], 16))->faults)->toBe(['The parts of the xz file do not add up to its size.'])
+        ->and(packed(xzStream([[5, PHP_INT_MAX], [5, 5]]))->faults)->toBe(['The index of the xz file is damaged.'])->and(packed(xzStream([[5, PHP_INT_MAX]]))->expanded)->toBe(PHP_INT_MAX);
+    $lying = xzStream([[5, 127]]);
+    $index = strlen($lying) - 12 - 8;
+    expect(packed(substr_replace($lying, "\1", $index, 1))->faults)->toBe(['The index of the xz file is damaged.']);
+});
+
 it('says where an xz file is broken', function (Closure $break, string $fault) {
     $broken = packed($break(Images::bytes('disk.img.xz')));
     expect($broken->expanded)->toBeNull()->and($broken->faults)->toBe([$fault]);
