@@ -3,7 +3,7 @@
 @section('content')
 @php($mayWork = auth()->user()->mayWork())
 <header class="head"><h1>Shelf</h1><span class="goal">{{ $files->total() }} {{ $files->total() === 1 ? 'image file' : 'image files' }} in the watched folder · {{ $drivers->count() }} driver packages described</span></header>
-<form class="search" action="/shelf" role="search"><input class="form-control" name="q" value="{{ $query }}" placeholder="name, line, version, source" aria-label="Search the shelf" data-key="/"><button class="btn">Search</button></form>
+<form class="search" action="/shelf" role="search"><input class="form-control" name="q" value="{{ $query }}" placeholder="name, line, version, source" aria-label="Search the shelf"><button class="btn">Search</button></form>
 @if ($mayWork)<section class="panel arrive" data-upload="/shelf/uploads" data-token="{{ csrf_token() }}">
 <div class="arrive-row"><label class="btn go" for="upload" data-key="u">Bring an image <kbd>u</kbd></label><input type="file" id="upload" class="visually-hidden"><span class="fine">Any size; what breaks off goes on when the same file is chosen again. Or copy it into the folder <code>var/shelf</code>: it shows here by itself.</span></div>
 <div class="arrive-state" hidden><progress max="100" value="0" aria-label="How much has come"></progress><span class="mono" data-words></span><button class="btn small" type="button" data-cancel>Cancel</button></div><p class="wrong" role="alert" hidden></p>

@@ -2,7 +2,7 @@
 @section('title', 'Sticks')
 @section('content')
 <header class="head"><h1>Sticks</h1><span class="goal">{{ count($rows) }} {{ $query === '' ? 'in the register' : 'match' }}</span></header>
-<form class="search" action="/sticks" role="search"><input class="form-control" name="q" value="{{ $query }}" placeholder="name, serial, label, what is on it" aria-label="Search the sticks" data-key="/"><button class="btn">Search</button></form>
+<form class="search" action="/sticks" role="search"><input class="form-control" name="q" value="{{ $query }}" placeholder="name, serial, label, what is on it" aria-label="Search the sticks"><button class="btn">Search</button></form>
 @if ($rows === [])<div class="panel empty"><p><b>{{ $query === '' ? 'No stick is registered.' : 'No stick matches.' }}</b></p><p>{{ $query === '' ? 'A path then asks for any stick of the right size. Register sticks as files in the catalogue\'s folder sticks.' : 'Try a part of the serial or of what is on it.' }}</p></div>@else
 <ul class="rack">
 @foreach ($rows as $slug => $row)@php($stick = $row['stick'])@php($build = $builds[$slug] ?? null)

@@ -83,7 +83,7 @@ it('reads the list of a zip file, zip64 too', function () {
 
 it('knows a kind by its first bytes only', function (string $start, ?string $kind) {
     expect(packed($start.str_repeat("\0", 40))?->kind)->toBe($kind);
-})->with([["\x1F\x8B\x08", 'gzip'], ["\x1F\x8B\x07", null], ["BZh9\x31\x41\x59\x26\x53\x59", 'bzip2'], ["BZh0\x31\x41\x59\x26\x53\x59", null], ["BZh9\x31\x41\x59\x26\x53\x58", null], ["\xFD7zXZ\0", 'xz'], ["\xFD7zXZ\1", null], ["\x28\xB5\x2F\xFD", 'zstd'], ["PK\x05\x06", 'zip'], ['text', null]]);
+})->with(['gzip 0' => ["\x1F\x8B\x08", 'gzip'], 'null 1' => ["\x1F\x8B\x07", null], 'bzip2 2' => ["BZh9\x31\x41\x59\x26\x53\x59", 'bzip2'], 'null 3' => ["BZh0\x31\x41\x59\x26\x53\x59", null], 'null 4' => ["BZh9\x31\x41\x59\x26\x53\x58", null], 'xz 5' => ["\xFD7zXZ\0", 'xz'], 'null 6' => ["\xFD7zXZ\1", null], 'zstd 7' => ["\x28\xB5\x2F\xFD", 'zstd'], 'zip 8' => ["PK\x05\x06", 'zip'], 'null 9' => ['text', null]]);
 
 it('takes gzip\'s trailer for a hint', function () {
     expect(packed("\x1F\x8B\x08".str_repeat('x', 20).pack('V', 1_234_567))->hint)->toBe('gzip says 1 234 567 B, but counts only up to 4 GiB and only its last part')->and(packed("\x1F\x8B\x08".str_repeat('x', 20).pack('V', 1_234_567))->expanded)->toBeNull();

@@ -68,7 +68,7 @@ it('tells ISO 9660, UDF and both apart', function () {
 
 it('believes no anchor of another kind or with another sum', function (string $tag) {
     expect(OpticalVolume::read(new StringSource(opticalBytes(["\0NSR02\1"], [256 => $tag]))))->toBeNull();
-})->with([[substr_replace(anchorTag(), "\3", 0, 1)], [substr_replace(anchorTag(), "\1", 1, 1)], [substr_replace(anchorTag(), "\0", 4, 1)], [substr_replace(anchorTag(), "\x12", 15, 1)]]);
+})->with(['kind' => [substr_replace(anchorTag(), "\3", 0, 1)], 'kind, high byte' => [substr_replace(anchorTag(), "\1", 1, 1)], 'sum' => [substr_replace(anchorTag(), "\0", 4, 1)], 'content' => [substr_replace(anchorTag(), "\x12", 15, 1)]]);
 
 it('takes a loader by every name that firmware tries', function (string $name, string $architecture, int $machine) {
     $judge = new LoaderJudge(Images::tools()->signatures(), Signers::unknown());
