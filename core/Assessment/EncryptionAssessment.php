@@ -69,7 +69,7 @@ final readonly class EncryptionAssessment
     public function toArray(): array
     {
         return [
-            'protection' => $this->protection->value, 'title' => $this->protection->title(), 'binding' => $this->binding->title(), 'branch' => $this->branch->value,
+            'protection' => $this->protection->value, 'title' => $this->protection->title(), 'binding' => $this->binding->title(), 'bound_to' => $this->binding->value, 'branch' => $this->branch->value,
             'triggers' => array_map(fn (Trigger $trigger): array => ['what' => $trigger->title(), 'asks' => $this->protection->mayAskForKey() && $trigger->bites($this->binding)], $this->intent->triggers),
             'at_the_prompt' => $this->protection->mayAskForKey() ? RecoveryPrompt::advice($this->intent->triggers, ! $this->intent->staysAfter) : [],
         ];

@@ -10,10 +10,10 @@ use Cobblestone\Assessment\Route\RouteLadder;
 /** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
 final readonly class Catalogue
 {
-    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues'];
+    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers'];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
-    private const KNOWLEDGE = ['health', 'routes', 'issues'];
+    private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers'];
 
     /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
     public function __construct(private array $entries)

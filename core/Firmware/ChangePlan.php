@@ -46,6 +46,31 @@ final readonly class ChangePlan
         return $this->changes === [];
     }
 
+    /** @return array<string, string> what is set then, named as facts of the machine */
+    public function becomes(): array
+    {
+        $settings = [];
+        foreach ($this->changes as $change) {
+            $settings[$change['setting']->id === 'boot_order' ? 'order' : "firmware.{$change['setting']->id}"] = $change['need']->value;
+        }
+
+        return $settings;
+    }
+
+    /** @return array<string, array<string, string>> for each change that only weakens for the job: what was set before, where that is known */
+    public function before(): array
+    {
+        $before = [];
+        foreach ($this->changes as $change) {
+            $id = $change['setting']->id;
+            if ($change['need']->weakens && ! $change['need']->stays) {
+                $before[str_replace('_', '-', $id)] = $id === 'boot_order' ? ['order' => 'drive first'] : ["firmware.{$id}" => $change['was']->isUnknown() ? 'on' : $change['was']->spoken()];
+            }
+        }
+
+        return $before;
+    }
+
     /** @return list<array<string, string>> rows of the table a person works through */
     public function rows(): array
     {

@@ -10,6 +10,7 @@ use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Fact;
@@ -19,6 +20,7 @@ use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Wants;
 
 /** Settings, start of the stick, and what is put back afterwards (rules F1–F3, F6, J4). */
 final class FirmwarePlanner
@@ -39,7 +41,7 @@ final class FirmwarePlanner
         $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, $gates, $opens);
         $steps[] = self::start($machine, $image, $stickConnector, $permanent);
 
-        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens)], [$secureBoot->decision, self::bootDecision($machine, $permanent)], initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
+        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens, $changes->before())], [$secureBoot->decision, self::bootDecision($machine, $permanent)], initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
     }
 
     /** @return list<Need> */
@@ -72,13 +74,14 @@ final class FirmwarePlanner
                 [...$way->instructions('the setup'), 'Photograph or note every page before anything is changed.'],
                 before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
                 because: [new Reason('What was set is the only way back, and shows what the plan assumed wrongly.', 'F3', $way->source)],
+                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             ),
             new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
                 ['Change them in this order, in one visit, then save and leave.'],
                 before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'], gates: $gates,
                 because: [...$because, $secureBoot->decision->asReason()],
                 cautions: ['If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],
-                opens: $opens, rows: $changes->rows(),
+                opens: $opens, rows: $changes->rows(), boots: [BootEvent::change($changes->becomes())],
             ),
         ];
     }
@@ -97,6 +100,7 @@ final class FirmwarePlanner
             because: [new Reason($permanent ? 'The bench policy starts sticks by permanent order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
             cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
             waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some seconds', 'the maker\'s sign, then the installer'], 'Not in the list? In this order: another port; written for the other mode; USB start off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.', 1),
+            boots: [BootEvent::change(['stick' => 'in']), BootEvent::start(Wants::Installer, $permanent ? BootEvent::BY_ORDER : BootEvent::BY_MENU)],
         );
     }
 
@@ -133,9 +137,10 @@ final class FirmwarePlanner
 
     /**
      * @param  list<PutBack>  $entries
+     * @param  array<string, array<string, string>>  $back  entry => what was set before
      * @return list<Step>
      */
-    private static function putBackSteps(Machine $machine, array $entries): array
+    private static function putBackSteps(Machine $machine, array $entries, array $back): array
     {
         $steps = [];
         foreach (array_filter($entries, static fn (PutBack $entry): bool => ! $entry->stays) as $entry) {
@@ -143,6 +148,7 @@ final class FirmwarePlanner
                 [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
                 before: [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
                 because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6')],
+                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::change($back[$entry->id] ?? []), BootEvent::start(Wants::System)],
             );
         }
 

@@ -13,6 +13,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -24,6 +25,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 
 /** The old drive out and kept, the new one in; data carried over from the old one afterwards (rules H1–H3, I1, A7). */
 final class DriveSwap
@@ -68,6 +70,7 @@ final class DriveSwap
             cautions: self::CAUTIONS,
             evidence: [new Evidence('screws_out', 'Screws taken out', 'count')],
             opens: [new PutBack('old-drive', "Kept apart: {$name}", 'It is the way back until the new system is proven.', 'put-back.old-drive')],
+            boots: [BootEvent::change(['target' => 'blank'])],
         );
     }
 
@@ -77,6 +80,7 @@ final class DriveSwap
             ['Before any screw: start once and see the new drive with its size in the setup.', 'Then power off and close; screws in by type as they came out.'],
             before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'],
             because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
+            boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             evidence: [new Evidence('screws_in', 'Screws put in', 'count')],
         );
     }

@@ -7,6 +7,7 @@ namespace Cobblestone\Hardware;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
@@ -15,6 +16,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 
 /** A new build gets power for the first time: looked over, started, its parts counted in setup (rules H3, F4). */
 final class FirstPower
@@ -44,6 +46,7 @@ final class FirstPower
                 because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
                 rows: $rows,
                 waiting: new Waiting(['black for several minutes while memory is tried out', 'it restarts by itself once or twice'], 'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.', 1),
+                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             ),
             new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10),
                 ['Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.'],

@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -15,6 +16,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 
 /** The first answers, the network, the updates and the licence, as the profile gives them (rule I4 as far as a sheet to read from goes). */
 final class FirstBoot
@@ -43,6 +45,7 @@ final class FirstBoot
                 before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'],
                 because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->entry['updates']['restarts'] ?? 1),
+                boots: array_fill(0, max(0, $system->entry['updates']['restarts'] ?? 1), BootEvent::start(Wants::System)),
             ),
         ];
         if (! ($system->entry['auto_encryption'] ?? false)) {

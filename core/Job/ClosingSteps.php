@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
@@ -13,6 +14,7 @@ use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Wants;
 
 /** The last stones: sign what stays changed, hand over once nothing is left to put back (rule J4). */
 final class ClosingSteps
@@ -39,6 +41,7 @@ final class ClosingSteps
             before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'], gates: $gates,
             because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
             evidence: [new Evidence('accessories_back', 'What came with it goes back', 'choice', ['all' => 'all of it', 'missing' => 'not all: see the note']), new Evidence('received_by', 'Received by', 'text')],
+            boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],
         );
 
         return $steps;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Boot\PowerOn;
+use Cobblestone\Boot\Rehearsal;
+use Cobblestone\Boot\RehearsalGates;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Job\Path\CableRestorePath;
 use Cobblestone\Job\Path\CardSwapPath;
@@ -41,6 +44,9 @@ final class JobPlanner
         $part = $draft->contribution;
         $steps = $context->goal === Goal::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner)];
         $questions = self::distinct($part->questions);
+        $ordered = Planner::order($steps, $part->initial);
+        $scene = BootSceneOf::job($context, $draft);
+        $rehearsed = Rehearsal::run($scene, $ordered);
 
         return new Plan(
             job: [
@@ -50,14 +56,14 @@ final class JobPlanner
             blockers: array_values(array_unique($part->blockers)),
             questions: self::heaviest($questions),
             decisions: $part->decisions,
-            steps: Planner::order($steps, $part->initial),
+            steps: RehearsalGates::on($ordered, $rehearsed),
             gather: $part->gather,
             initial: $part->initial,
             layouts: $draft->layouts,
             facts: $machine->facts->toArray(),
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: $context->policy->toArray(),
-            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS)],
+            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
         );
     }
 

@@ -10,6 +10,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
@@ -98,6 +99,7 @@ final class MediaSteps
             before: [Fact::STICK_WRITTEN], after: [Fact::STICK_PROVEN], needs: ['stick', 'bench computer'],
             because: [new Reason($verify->describe($bytes), 'M9'), new Reason('A stick that lies shows here, not after the drive has been erased.', 'M11')],
             waiting: new Waiting(['reading is faster than writing'], 'Another port; a second difference retires the stick.'),
+            boots: [BootEvent::change(['stick.content' => 'written'])],
         );
     }
 }

@@ -21,6 +21,7 @@ final readonly class Step
      * @param  list<string>  $cautions
      * @param  list<Evidence>  $evidence
      * @param  list<PutBack>  $opens
+     * @param  list<BootEvent>  $boots  power-ons, and what changes how the machine starts, in order
      * @param  list<array<string, string>>  $rows  a table to work through: settings, answers, readings
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class Step
         public array $rows = [],
         public ?Confirmation $confirmation = null,
         public ?Waiting $waiting = null,
+        public array $boots = [],
     ) {
     }
 
@@ -57,10 +59,21 @@ final readonly class Step
         return array_values(array_unique([...$this->before, ...array_map(static fn (Gate $gate): string => $gate->fact, $this->gates)]));
     }
 
+    /** @param  list<BootEvent>  $boots */
+    public function booting(array $boots): self
+    {
+        return new self(...[...get_object_vars($this), 'boots' => $boots]);
+    }
+
+    public function gated(Gate $gate): self
+    {
+        return new self(...[...get_object_vars($this), 'gates' => [...$this->gates, $gate]]);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $list = static fn (array $items): array => array_map(static fn (Gate|Reason|Evidence|PutBack $item): array => $item->toArray(), $items);
+        $list = static fn (array $items): array => array_map(static fn (Gate|Reason|Evidence|PutBack|BootEvent $item): array => $item->toArray(), $items);
 
         return [
             'id' => $this->id, 'stage' => $this->stage->value, 'title' => $this->title, 'presence' => $this->presence->value,
@@ -68,7 +81,7 @@ final readonly class Step
             'needs' => $this->needs, 'before' => $this->before, 'after' => $this->after, 'removes' => $this->removes,
             'gates' => $list($this->gates), 'because' => $list($this->because), 'cautions' => $this->cautions,
             'evidence' => $list($this->evidence), 'opens' => $list($this->opens), 'rows' => $this->rows,
-            'confirmation' => $this->confirmation?->toArray(), 'waiting' => $this->waiting?->toArray(),
+            'confirmation' => $this->confirmation?->toArray(), 'waiting' => $this->waiting?->toArray(), 'boots' => $list($this->boots),
         ];
     }
 
@@ -83,6 +96,7 @@ final readonly class Step
             array_map(Evidence::fromArray(...), $data['evidence']), array_map(PutBack::fromArray(...), $data['opens']), $data['rows'],
             $data['confirmation'] === null ? null : Confirmation::fromArray($data['confirmation']),
             $data['waiting'] === null ? null : Waiting::fromArray($data['waiting']),
+            array_map(BootEvent::fromArray(...), $data['boots'] ?? []),
         );
     }
 }

@@ -32,6 +32,11 @@ final class Images
     {
         $signatures = new class($chains) implements SignatureTool
         {
+            public function certificates(string $loader): array
+            {
+                return [];
+            }
+
             /** @param  array<string, list<string>>  $chains */
             public function __construct(private array $chains)
             {

@@ -3,6 +3,7 @@
 namespace App\Devices\Inspection;
 
 use App\Devices\Command;
+use Cobblestone\Media\Inspection\PeImage;
 use Cobblestone\Media\Inspection\SignatureTool;
 
 /** Signatures of boot loaders through `sbverify` from Debian's sbsigntool. */
@@ -21,6 +22,19 @@ final class SbverifyTool implements SignatureTool
             preg_match_all('#^\s*-\s*subject:\s*(.+)$#m', mb_scrub($process->getOutput()), $found);
 
             return array_values(array_unique(array_map(static fn (string $subject): string => mb_substr(trim($subject), 0, 200), $found[1])));
+        });
+    }
+
+    public function certificates(string $loader): array
+    {
+        $signature = PeImage::read($loader)?->signature() ?? '';
+
+        return $signature === '' ? [] : $this->withFile($signature, static function (string $file): array {
+            $process = Command::of(['openssl', 'pkcs7', '-inform', 'DER', '-in', $file, '-print_certs'], self::SECONDS);
+            $process->run();
+            preg_match_all('/-----BEGIN CERTIFICATE-----.+?-----END CERTIFICATE-----\n/s', $process->getOutput(), $found);
+
+            return array_slice($found[0], 0, 16);
         });
     }
 

@@ -31,7 +31,7 @@ final class DemoImages
             'halden-28.1-desk.restore' => ['line' => 'Halden One 28', 'version' => '28.1', 'language' => 'all', 'architecture' => 'arm-64', 'source' => 'maker\'s restore page', 'as_of' => '2026-11-08'],
         ];
         $missing = array_filter(array_keys($files), static fn (string $name): bool => ! is_file("{$shelf}/{$name}"));
-        if ($missing !== [] || ! is_file("{$signers}/platform.pem")) {
+        if ($missing !== [] || ! is_file("{$signers}/platform.pem") || sha1_file("{$signers}/platform.pem") !== sha1_file(database_path('demo/signers/platform.pem'))) {
             $work = sys_get_temp_dir().'/cobble-demo-'.bin2hex(random_bytes(6));
             mkdir($work, 0700);
             try {
@@ -46,8 +46,8 @@ final class DemoImages
 
     private function all(): void
     {
-        $this->signer('platform', 'Quillport platform signer');
-        $this->signer('third-party', 'Quillport third-party signer');
+        $this->signer('platform');
+        $this->signer('third-party');
         file_put_contents("{$this->signers}/revoked.txt", "# Loaders that may not start any more, one SHA-256 a line. As of 2026-11-01.\n");
         $this->orrin('3.0', 20);
         $this->orrin('3.1', 24);
@@ -79,10 +79,11 @@ final class DemoImages
         }
     }
 
-    /** A signer whose key exists only while the demo images are made. */
-    private function signer(string $name, string $subject): void
+    /** The demo world's signers are fixed, so that the catalogue can name them by fingerprint; their keys are public on purpose. */
+    private function signer(string $name): void
     {
-        Command::run(['openssl', 'req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '3650', '-subj', "/O=Quillport Ferry Co-operative/CN={$subject}", '-keyout', "{$this->work}/{$name}.key", '-out', "{$this->signers}/{$name}.pem"], 60);
+        copy(database_path("demo/signers/{$name}.key"), "{$this->work}/{$name}.key");
+        copy(database_path("demo/signers/{$name}.pem"), "{$this->signers}/{$name}.pem");
     }
 
     private function loader(string $line, ?string $signer): string

@@ -13,6 +13,7 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -25,6 +26,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
 /** A sealed machine over a cable from a helper: revive before restore, and restore only once nothing is kept (rules J1, F7). */
@@ -97,6 +99,7 @@ final class CableRestorePath
             before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'],
             because: [new Reason('Socket, cable and combination belong to this exact model.', 'F7', $recovery === [] ? 'usual for sealed machines' : 'catalogue')],
             waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other socket, once more from fully off.'),
+            boots: [BootEvent::change(['recovery.held' => 'yes']), BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
         );
     }
 
@@ -108,6 +111,7 @@ final class CableRestorePath
             because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
             evidence: [new Evidence('revived', 'It', 'choice', ['starts' => 'starts again'])],
             waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'Failed or not starting: note a problem, then mark reviving as tried; the path becomes a restore.', 2),
+            boots: [BootEvent::change(['recovery.held' => 'no', 'target' => 'repaired']), BootEvent::start(Wants::System)],
         );
     }
 
@@ -125,7 +129,8 @@ final class CableRestorePath
                 confirmation: new Confirmation($context->machine->title, 0, null, 'everything on it', $context->brief->owner, typed: false)),
             new Step('install.restore', Stage::Install, 'Restore', Presence::StayNear, self::time($context), ['Leave cable and both machines alone.'],
                 before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
-                waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'At most three tries; then cable and socket are checked again.', 2)),
+                waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'At most three tries; then cable and socket are checked again.', 2),
+                boots: [BootEvent::change(['recovery.held' => 'no', 'target' => 'installed']), BootEvent::start(Wants::System)]),
         ];
     }
 

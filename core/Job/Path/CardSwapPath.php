@@ -11,6 +11,7 @@ use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -23,6 +24,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
 /** One graphics card out, another in, with the old family's driver removed in between (rules J1, D6, H5). */
@@ -88,7 +90,8 @@ final class CardSwapPath
                 before: [Fact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
                 opens: [new PutBack('network', 'Network switched off', 'The system would have fetched drivers by itself.', 'put-back.network')]),
             new Step('boot.safe-mode', Stage::Boot, 'Start in safe mode', Presence::Hands, Estimate::minutes(2, 4, 10), ['Start the system in its safe mode.', 'Asked for a recovery key? The owner types it.'],
-                before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], gates: $gates, because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')]),
+                before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], gates: $gates, because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
+                boots: [BootEvent::start(Wants::System)]),
             new Step('drivers.remove-old', Stage::Hardware, 'Remove the old driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver family'.(isset($card['old']) ? " ({$card['old']})" : '').': driver, tools, control page.', 'Shut down fully. Not: restart.'],
                 before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
         ];
@@ -110,7 +113,8 @@ final class CardSwapPath
             new Step('boot.first', Stage::Boot, 'First start with the card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then let the system start.'],
                 before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'],
                 because: [new Reason('A card is seen before the case is closed.', 'H3')],
-                waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only then the card.', 1)),
+                waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only then the card.', 1),
+                boots: [BootEvent::change(['machine.cards' => 'changed']), BootEvent::start(Wants::System)]),
             new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10), ['Shut down, close, screws in by type as they came out.'],
                 before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [new Evidence('screws_in', 'Screws put in', 'count')]),
         ];

@@ -17,6 +17,7 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -27,6 +28,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
 /** The maker's own image back onto its drive; everything since purchase is lost (rules J1, A3 rung 9). */
@@ -93,6 +95,7 @@ final class FactoryRestorePath
             before: ['protect.detached-all', Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'],
             because: [new Reason($medium ? 'The image on the drive is damaged; the medium brings it.' : 'The image stands on the drive itself.', 'A3')],
             waiting: new Waiting(['a black screen for a minute', 'touch that does not answer: use the keyboard'], 'Shut down fully, and press earlier or longer.', 1),
+            boots: [BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
         );
     }
 
@@ -115,6 +118,7 @@ final class FactoryRestorePath
                 before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
                 because: [new Reason('It writes the drive from its own image; cutting it short leaves neither system.', 'J3, I5')],
                 waiting: new Waiting(['several restarts', 'the maker\'s sign for ten minutes at a time'], 'Wait the same time once more; only then the recovery medium.', 3),
+                boots: [BootEvent::change(['target' => 'installed']), BootEvent::start(Wants::System)],
             ),
         ];
     }

@@ -13,6 +13,7 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -25,6 +26,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
 /** Firmware only: with a reason, through the required stops, settings recorded and entered again (rules J1, F5). */
@@ -105,6 +107,7 @@ final class FirmwareUpdatePath
                 [...WayIn::setup($context->machine)->instructions('the setup'), 'Photograph or note every page: the update sets them back to their defaults.'],
                 before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
                 because: [new Reason('What was set is entered again afterwards.', 'F3, F5')],
+                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             ),
         ];
     }
@@ -129,6 +132,7 @@ final class FirmwareUpdatePath
                 cautions: ['A power cut or a wrong file can leave the board dead. If the firmware offers to clear the security chip, refuse.'],
                 confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
                 waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
+                boots: [BootEvent::change(['firmware.version' => (string) $stop['version'], 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             );
             $before = [$after, Fact::POWER_SAFE];
         }
@@ -149,6 +153,7 @@ final class FirmwareUpdatePath
             before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'],
             because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
             evidence: [new Evidence('version', 'Firmware version shown', 'text', hint: $version)],
+            boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
         )];
     }
 }

@@ -22,6 +22,7 @@ use Cobblestone\Machine\Source;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
@@ -32,6 +33,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
 /** Repair in place by the gentlest rung that can work; what did not help is marked as tried and the path computed again (rules J1, A3). */
@@ -185,6 +187,7 @@ final class RepairPath
             ['Start twice and try what was wrong.', 'It did not help: do not lay this stone. On the job\'s page mark the way as tried; the path is then computed with the next gentlest.'],
             before: $last >= 0 ? ["route.{$rung->id}-{$last}"] : [Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED], after: [Fact::REPAIR_DONE], needs: ['hands'],
             because: [new Reason('A repair counts once the fault is gone twice in a row.', 'A3')],
-            evidence: [new Evidence('helped', 'The fault', 'choice', ['gone' => 'is gone, twice in a row']), new Evidence('what_helped', 'What it was', 'text')]);
+            evidence: [new Evidence('helped', 'The fault', 'choice', ['gone' => 'is gone, twice in a row']), new Evidence('what_helped', 'What it was', 'text')],
+            boots: [BootEvent::change(['target' => 'repaired']), BootEvent::start(Wants::System)]);
     }
 }

@@ -17,6 +17,7 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -28,6 +29,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
 /** The wanted system over the present one, everything kept, with a way back for some days (rules J1, A3, I6). */
@@ -115,7 +117,8 @@ final class UpgradePath
                 evidence: [new Evidence('keeps', 'The installer says it keeps', 'choice', ['all' => 'files, programs and settings'])]),
             new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, Estimate::minutes(...$minutes), ['Leave it alone, charger in.'],
                 before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
-                waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts)),
+                waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts),
+                boots: [BootEvent::change(['system.loader' => 'new']), ...array_fill(0, $restarts, BootEvent::start(Wants::System))]),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], because: [new Reason('Network settings are kept.', 'D5')]),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
                 before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],

@@ -22,6 +22,9 @@ final readonly class LoaderJudge
     public function judge(string $bytes, bool $hasNext = false, ?string $next = null): array
     {
         $pe = PeImage::read($bytes);
+        if ($pe !== null && $this->signers->allowed !== [] && in_array($pe->digest(), $this->signers->allowed, true) && ! in_array($pe->digest(), $this->signers->revoked ?? [], true)) {
+            return [LoaderTrust::Trusted, 'Its digest itself is enrolled ('.$this->signers->source.').'];
+        }
         if ($pe === null || ! $pe->isSigned()) {
             return [LoaderTrust::Unsigned, 'It carries no signature.'];
         }
@@ -36,11 +39,15 @@ final readonly class LoaderJudge
         if (in_array($digest, $this->signers->revoked ?? [], true)) {
             return [LoaderTrust::Revoked, 'Its digest '.substr($digest, 0, 16)."… is on the list of revocations ({$this->signers->source})."];
         }
+        $revokedBy = $this->revokedSignerOf($bytes);
+        if ($revokedBy !== null) {
+            return [LoaderTrust::Revoked, "{$revokedBy} ({$this->signers->source})."];
+        }
         $signer = $this->signerOf($bytes);
         if ($signer === null) {
-            return $this->signers->certificates === []
+            return ! $this->signers->areKnown()
                 ? [LoaderTrust::CannotTell, 'The signature holds, but '.$this->signers->source.'.']
-                : [LoaderTrust::SignerNotEnrolled, 'Its chain ends in none of: '.implode(', ', array_keys($this->signers->certificates))." ({$this->signers->source})."];
+                : [LoaderTrust::SignerNotEnrolled, 'Its chain ends in none of: '.implode(', ', array_keys([...$this->signers->certificates, ...$this->signers->fingerprints]))." ({$this->signers->source})."];
         }
         if ($hasNext) {
             $fault = $this->nextStageFault($pe, $next);
@@ -54,10 +61,18 @@ final readonly class LoaderJudge
             : [LoaderTrust::Trusted, "Its chain ends in {$signer}, and it is not on the list of revocations ({$this->signers->source})."];
     }
 
-    private function signerOf(string $bytes): ?string
+    /** The name of the enrolled signer that a loader's chain ends in; null where it is none of them. */
+    public function signerOf(string $bytes): ?string
     {
         foreach ($this->signers->certificates as $name => $certificate) {
             if ($this->tool->chainsTo($bytes, $certificate)) {
+                return (string) $name;
+            }
+        }
+        // Where only fingerprints are enrolled, the certificate has to come with the signature.
+        foreach ($this->signers->fingerprints === [] ? [] : $this->tool->certificates($bytes) as $certificate) {
+            $name = array_search(hash('sha256', Der::ofPem($certificate)), $this->signers->fingerprints, true);
+            if ($name !== false && $this->tool->chainsTo($bytes, $certificate)) {
                 return (string) $name;
             }
         }
@@ -65,7 +80,24 @@ final readonly class LoaderJudge
         return null;
     }
 
-    private function nextStageFault(PeImage $first, ?string $next): ?string
+    private function revokedSignerOf(string $bytes): ?string
+    {
+        foreach ($this->signers->revokedCertificates as $certificate) {
+            if ($this->tool->chainsTo($bytes, $certificate)) {
+                return 'Its chain ends in a certificate that is revoked';
+            }
+        }
+        foreach ($this->signers->revokedSigned === [] ? [] : $this->tool->certificates($bytes) as $certificate) {
+            if (in_array(hash('sha256', Der::signedPart(Der::ofPem($certificate))), $this->signers->revokedSigned, true)) {
+                return 'A certificate in its signature is revoked by its digest';
+            }
+        }
+
+        return null;
+    }
+
+    /** Why the first loader would refuse the next one while Secure Boot is in force; null where it would not. */
+    public function nextStageFault(PeImage $first, ?string $next): ?string
     {
         if ($next === null) {
             return 'The next loader is not there.';

@@ -33,9 +33,14 @@ enum LoaderTrust: string
     {
         return match ($this) {
             self::Trusted => false,
-            // The first loader starts; it is what comes next that stops.
             self::CannotTell => null,
             default => true,
         };
+    }
+
+    /** Whether the firmware itself refuses it; a next stage is refused by the first loader, which has started by then. */
+    public function isRefusedAtFirst(): ?bool
+    {
+        return $this === self::NextStage ? false : $this->isRefused();
     }
 }

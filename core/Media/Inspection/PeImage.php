@@ -92,6 +92,12 @@ final readonly class PeImage
         return isset($this->sections[$name]) ? substr($this->bytes, $this->sections[$name]['at'], $this->sections[$name]['bytes']) : null;
     }
 
+    /** The first signature as it is attached, PKCS #7 in DER; empty where there is none. */
+    public function signature(): string
+    {
+        return $this->isSigned() ? substr($this->bytes, $this->signatureAt + 8, max(0, $this->signatureBytes - 8)) : '';
+    }
+
     /** SHA-256 of the file without its checksum, the place of its signature and the signature, in hexadecimal. */
     public function digest(): string
     {

@@ -14,6 +14,13 @@ interface SignatureTool
      */
     public function signers(string $loader): array;
 
+    /**
+     * The certificates that come with a loader's signature.
+     *
+     * @return list<string> PEM
+     */
+    public function certificates(string $loader): array;
+
     /** Whether the loader's signature holds and its chain ends in that certificate (PEM). */
     public function chainsTo(string $loader, string $certificate): bool;
 }

@@ -1,0 +1,109 @@
+<?php
+
+namespace App\Bridge;
+
+use App\Devices\Inspection\FileSource;
+use App\Devices\Inspection\SbverifyTool;
+use Cobblestone\Boot\Keys\KeyFiles;
+use Cobblestone\Boot\Keys\KnownSigners;
+use Cobblestone\Boot\Medium\Medium;
+use Cobblestone\Boot\Medium\MediumReader;
+use Cobblestone\Boot\Model\BootState;
+use Cobblestone\Boot\Possibilities;
+use Cobblestone\Boot\StickStart;
+use Cobblestone\Catalogue\Catalogue;
+use InvalidArgumentException;
+use RuntimeException;
+
+/** A real stick, or the image of one, against a model of the catalogue or a kind of firmware. */
+final class StickRehearsal
+{
+    private const LARGEST_KEY_FILE = 8_388_608;
+
+    private readonly KnownSigners $known;
+
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+        $this->known = new KnownSigners($catalogue->all('signers'));
+    }
+
+    /**
+     * @param  list<string>  $keys  paths of files with enrolled keys; none: the catalogue's signers
+     * @param  array<string, string>  $set  settings that differ from what the model comes with
+     *
+     * @throws InvalidArgumentException
+     * @throws RuntimeException where a file cannot be read
+     * @throws \Cobblestone\Catalogue\UnknownEntry
+     */
+    public function predict(string $image, ?string $model, ?string $firmware, array $keys, array $set): Possibilities
+    {
+        $medium = $this->medium($image, $keys);
+        [$facts, $assumed, $trusted] = $model !== null ? $this->ofModel($model) : $this->ofKind((string) $firmware);
+        foreach ($set as $name => $value) {
+            $fact = isset(BootState::VALUES[$name]) || str_contains($name, '.') ? $name : "firmware.{$name}";
+            $allowed = $this->values($fact, $model);
+            if ($allowed === null) {
+                throw new InvalidArgumentException("--set {$name}: there is no such setting".($model === null ? '' : " on {$model}").'; known are '.implode(', ', array_map(static fn (string $one): string => str_replace('firmware.', '', $one), array_keys(BootState::VALUES))).'.');
+            }
+            if (! in_array($value, $allowed, true)) {
+                throw new InvalidArgumentException("--set {$name}={$value}: it can be ".implode(', ', $allowed).'.');
+            }
+            $facts[$fact] = $value;
+            $assumed = array_values(array_diff($assumed, [$fact]));
+        }
+
+        return StickStart::predict($medium, $facts, $assumed, $trusted);
+    }
+
+    /** @param  list<string>  $keys */
+    public function medium(string $image, array $keys = []): Medium
+    {
+        $files = [];
+        foreach ($keys as $path) {
+            $bytes = is_file($path) && filesize($path) <= self::LARGEST_KEY_FILE ? file_get_contents($path) : false;
+            $files[basename($path)] = $bytes !== false ? $bytes : throw new InvalidArgumentException("{$path}: there is no such file, or it is larger than 8 MiB.");
+        }
+
+        return MediumReader::read(new FileSource($image), new SbverifyTool, $files === [] ? $this->known->all() : KeyFiles::read($files), $files === []);
+    }
+
+    /**
+     * @return array{0: array<string, bool|int|float|string|null>, 1: list<string>, 2: list<string>}
+     */
+    private function ofModel(string $id): array
+    {
+        $model = $this->catalogue->machine($id);
+        $facts = ['firmware.kind' => $model['firmware']['kind'] ?? null, 'architecture' => $model['architecture'] ?? null];
+        $assumed = [];
+        foreach ($model['firmware']['settings'] ?? [] as $setting) {
+            $facts["firmware.{$setting['id']}"] = $setting['default'];
+            $assumed[] = "firmware.{$setting['id']}";
+        }
+        $facts += ['firmware.boot_mode' => 'uefi', 'firmware.secure_boot' => null];
+        $trusted = [...$this->known->trustedByDefault(), ...(($model['firmware']['trusts_third_party'] ?? false) ? ['third-party'] : [])];
+
+        return [$facts, $assumed, $trusted];
+    }
+
+    /**
+     * @return array{0: array<string, bool|int|float|string|null>, 1: list<string>, 2: list<string>}
+     */
+    private function ofKind(string $kind): array
+    {
+        $facts = StickStart::KINDS[$kind] ?? throw new InvalidArgumentException("--firmware={$kind}: choose ".implode(', ', array_keys(StickStart::KINDS)).'.');
+
+        return [[...$facts, 'architecture' => 'x86-64', ...($kind === 'uefi-secure' ? ['firmware.third_party_signer' => null] : [])], [], $this->known->trustedByDefault()];
+    }
+
+    /** @return list<string>|null */
+    private function values(string $fact, ?string $model): ?array
+    {
+        foreach ($model === null ? [] : $this->catalogue->machine($model)['firmware']['settings'] ?? [] as $setting) {
+            if ("firmware.{$setting['id']}" === $fact) {
+                return $setting['values'];
+            }
+        }
+
+        return BootState::VALUES[$fact] ?? null;
+    }
+}

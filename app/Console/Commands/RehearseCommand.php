@@ -1,0 +1,147 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Bridge\StickRehearsal;
+use App\Catalogue\CatalogueFolder;
+use App\Documents\BriefDocument;
+use App\Documents\DocumentFault;
+use Cobblestone\Boot\BootScene;
+use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\PowerOn;
+use Cobblestone\Boot\Rehearsal;
+use Cobblestone\Boot\StickStart;
+use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Job\Brief;
+use Cobblestone\Job\BriefFault;
+use Cobblestone\Job\JobPlanner;
+use Cobblestone\Job\Policy;
+use Cobblestone\Runbook\OrderImpossible;
+use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Wants;
+use DomainException;
+use ErrorException;
+use Illuminate\Console\Command;
+use InvalidArgumentException;
+use RuntimeException;
+use TypeError;
+use ValueError;
+
+final class RehearseCommand extends Command
+{
+    private const LARGEST_PLAN = 8_388_608;
+
+    protected $signature = 'cobblestone:rehearse {path? : a brief as YAML, or a plan as JSON}
+        {--image= : a stick, or the image of one}
+        {--machine= : a model of the catalogue}
+        {--firmware= : uefi, uefi-secure or bios, where no model is named}
+        {--keys=* : enrolled keys: certificates (PEM, DER), signature lists (db, dbx), or a firmware\'s variable store}
+        {--set=* : a setting that differs, as secure_boot=on}
+        {--catalogue= : a folder of catalogue files}
+        {--json : print the findings as JSON}';
+
+    protected $description = 'Predicts how a machine starts: every power-on of a path, or one stick on one machine';
+
+    public function handle(): int
+    {
+        try {
+            return match (true) {
+                $this->option('image') !== null => $this->image(),
+                $this->argument('path') !== null => $this->path((string) $this->argument('path')),
+                default => throw new InvalidArgumentException('Name a brief or a plan, or a stick by --image=FILE.'),
+            };
+        } catch (DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException|InvalidArgumentException|RuntimeException $e) {
+            $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
+
+            return self::FAILURE;
+        }
+    }
+
+    private function path(string $file): int
+    {
+        $starts = array_map(static fn (PowerOn $start): array => $start->toArray(), $this->starts($file));
+        $failing = array_values(array_filter($starts, static fn (array $start): bool => ! $start['succeeds']));
+        if ($this->option('json')) {
+            $this->output->writeln((string) json_encode(['path' => basename($file), 'power_ons' => $starts, 'fails' => count($failing)], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE));
+
+            return $failing === [] ? self::SUCCESS : 2;
+        }
+        foreach ($starts as $start) {
+            $this->say(sprintf('%s %-26s %-34s %s', $start['succeeds'] ? ' ' : '×', $start['title'], Wants::from($start['wants'])->title(), Outcome::from($start['outcome'])->title()));
+            if (! $start['succeeds']) {
+                $this->say("    {$start['cause']} ".($start['fix'] === '' ? '' : "Mend it: {$start['fix']}"));
+            }
+            if ($start['settled_by'] !== null) {
+                $this->say("    It depends on {$start['settled_by']}, which is not known.");
+            }
+        }
+
+        return $failing === [] ? self::SUCCESS : 2;
+    }
+
+    /** @return list<PowerOn> */
+    private function starts(string $file): array
+    {
+        $text = is_file($file) && filesize($file) <= self::LARGEST_PLAN ? (string) file_get_contents($file) : throw new InvalidArgumentException("{$file}: there is no such file, or it is larger than 8 MiB.");
+        if (str_starts_with(ltrim($text), '{')) {
+            $data = json_decode($text, true);
+            if (! is_array($data) || ($data['plan'] ?? null) !== Plan::FORMAT || ! isset($data['assessment']['boot'])) {
+                throw new InvalidArgumentException("{$file}: this is no plan of format ".Plan::FORMAT.' with a machine to rehearse it on. Compute it anew with cobblestone:plan.');
+            }
+            try {
+                return Rehearsal::run(BootScene::fromArray($data['assessment']['boot']), Plan::fromArray($data)->steps);
+            } catch (TypeError|ValueError|ErrorException $e) {
+                throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
+            }
+        }
+        $catalogue = CatalogueFolder::read((string) ($this->option('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
+        $plan = JobPlanner::plan(Brief::fromArray(BriefDocument::fromFile($file)), $catalogue, Policy::of());
+
+        return Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps);
+    }
+
+    private function image(): int
+    {
+        $file = (string) $this->option('image');
+        $set = [];
+        foreach ((array) $this->option('set') as $pair) {
+            [$name, $value] = [...explode('=', (string) $pair, 2), null];
+            $set[$name] = $value ?? throw new InvalidArgumentException("--set {$pair}: write it as name=value.");
+        }
+        if (($this->option('machine') === null) === ($this->option('firmware') === null)) {
+            throw new InvalidArgumentException('Name either --machine=MODEL or --firmware=uefi, uefi-secure or bios.');
+        }
+        if (! is_file($file)) {
+            throw new InvalidArgumentException("{$file}: there is no such file.");
+        }
+        $catalogue = CatalogueFolder::read((string) ($this->option('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
+        $possible = (new StickRehearsal($catalogue))->predict($file, $this->option('machine'), $this->option('firmware'), array_values(array_map(strval(...), (array) $this->option('keys'))), $set);
+        $found = ['image' => basename($file), 'machine' => $this->option('machine'), 'firmware' => $this->option('firmware'), 'set' => (object) $set, ...StickStart::toArray($possible)];
+        if ($this->option('json')) {
+            $this->output->writeln((string) json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE));
+
+            return self::SUCCESS;
+        }
+        $this->say(Outcome::from($found['ends_in'])->title());
+        foreach ($found['chain'] as $stone) {
+            $this->say(sprintf('  %s %-12s %s', $stone['holds'] ? '·' : '×', $stone['name'], $stone['words']));
+        }
+        $this->say($found['fix'] === '' ? '' : "Mend it: {$found['fix']}");
+        if ($found['settled_by'] !== null) {
+            $this->say("It depends on {$found['settled_by']}, which is not known: ".implode(' or ', $found['possible']).'.');
+        }
+        foreach ($found['otherwise'] as $other) {
+            $this->say("If {$other['if']} is {$other['is']}: {$other['outcome']}.");
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** Names come out of the image: nothing in them may steer the terminal. */
+    private function say(string $line): void
+    {
+        if ($line !== '') {
+            $this->output->writeln((string) preg_replace('/[\x00-\x1F\x7F]/', '?', $line), 16);
+        }
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot;
+
+use Cobblestone\Assessment\Encryption\RecoveryPrompt;
+use Cobblestone\Boot\Model\Prediction;
+
+/** The cheapest thing that mends a predicted failure, and whose hand it takes (rule B). */
+final readonly class Advice
+{
+    private function __construct(public string $fix, public string $who)
+    {
+    }
+
+    public static function for(Prediction $prediction): self
+    {
+        $stone = $prediction->missing();
+        $cause = $prediction->cause();
+
+        return match ($prediction->blamed()) {
+            Outcome::RefusedBySecureBoot => self::refused($cause),
+            Outcome::RecoveryKeyPrompt => new self(RecoveryPrompt::advice([], false)[0].' Before it comes to that: suspend the drive\'s protection, or put the changed setting back.', 'owner'),
+            Outcome::InstallerSeesNoDrive => new self('Set the drive controller to the mode the installer has drivers for, or add the storage driver to the stick\'s driver folder.', 'technician'),
+            Outcome::InstallLoop => new self('Pull the stick at the restart, and let the drive be first in the order.', 'technician'),
+            Outcome::StickUnreadable => new self('Another port on the board itself; then another stick.', 'technician'),
+            Outcome::WrongArchitecture => new self('Take the image for this machine\'s architecture.', 'technician'),
+            Outcome::LoaderStopped => new self(($stone->name ?? '') === 'boot sector' ? 'Start it by UEFI, or write the stick for the old way of starting.' : 'Write the stick again from an image whose checksum was compared; then another version of it.', 'technician'),
+            Outcome::Silent => new self(match ($stone->name ?? '') {
+                'boot sector' => 'Start it by UEFI, or write the stick for the old way of starting.',
+                'drives' => 'Put the drive controller back to the mode the system was installed with.',
+                default => 'Write the stick again, or take another version of the image.',
+            }, 'technician'),
+            Outcome::LoaderMissing => self::missing($stone->name ?? ''),
+            Outcome::NoBootableDevice => new self(match (true) {
+                str_contains($cause, 'USB is switched off') => 'Switch starting from USB on in the setup.',
+                str_contains($cause, 'plugged in') => 'Plug it in before the power button.',
+                ($stone->name ?? '') === 'boot sector' => 'Set the firmware to start by UEFI, or write the stick for the old way of starting.',
+                default => 'Another port on the board itself; then another stick.',
+            }, 'technician'),
+            Outcome::OldSystemStarts => new self('Plug the stick in before the power button, and pick it in the one-time menu.', 'technician'),
+            default => new self('', 'technician'),
+        };
+    }
+
+    private static function refused(string $cause): self
+    {
+        return match (true) {
+            str_contains($cause, 'third-party') => new self('Trust the third-party signer in the setup, where this model has a switch for it; Secure Boot stays on.', 'technician'),
+            str_contains(strtolower($cause), 'altered') || str_contains($cause, 'digest is ') => new self('The file was changed after it was signed: fetch the image again and compare its checksum.', 'technician'),
+            str_contains(strtolower($cause), 'revo') => new self('Take the newer image of the same line: its loader is not revoked.', 'technician'),
+            str_contains(strtolower($cause), 'unsigned') || str_contains($cause, 'no signature') => new self('Take an image with a signed loader; else Secure Boot off for this start, and back on afterwards.', 'technician'),
+            default => new self('Enrol the signer where this model allows it; else Secure Boot off for this start, and back on afterwards.', 'lead'),
+        };
+    }
+
+    private static function missing(string $stone): self
+    {
+        return new self(match ($stone) {
+            'table' => 'Write the stick again and read it back; an optical image without a table is written by copying its files.',
+            'volume' => 'Write the stick the other way: its files copied onto FAT, where the image allows it.',
+            'program' => 'Write the stick again from an image whose checksum was compared.',
+            default => 'Take the way of writing that puts the loader at its default path, or an image for UEFI.',
+        }, 'technician');
+    }
+}

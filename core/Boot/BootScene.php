@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot;
+
+use Cobblestone\Boot\Medium\Medium;
+use Cobblestone\Boot\Model\BootEntry;
+use Cobblestone\Boot\Model\BootState;
+
+/** What a rehearsal starts from: the machine as it stands, and what the path will put on stick and drive. */
+final readonly class BootScene
+{
+    /** The drive the path works on. */
+    public const TARGET = 'drive';
+
+    /**
+     * @param  Medium|null  $stick  what will be on the stick once it is written
+     * @param  Medium|null  $system  what will be on the target once the system is installed
+     * @param  BootEntry|null  $systemEntry  the line its installer enters
+     * @param  array<string, string>  $defaults  what the settings go back to by an update, by fact
+     * @param  list<Quirk>  $quirks  what this model was seen to do otherwise
+     */
+    public function __construct(public BootState $state, public ?Medium $stick, public ?Medium $system, public ?BootEntry $systemEntry, public array $defaults = [], public array $quirks = [])
+    {
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self(BootState::fromArray($data['state']), $data['stick'] === null ? null : Medium::fromArray($data['stick']), $data['system'] === null ? null : Medium::fromArray($data['system']),
+            $data['system_entry'] === null ? null : BootEntry::fromArray($data['system_entry']), (array) $data['defaults'], array_map(Quirk::fromArray(...), $data['quirks']));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['state' => $this->state->toArray(), 'stick' => $this->stick?->toArray(), 'system' => $this->system?->toArray(), 'system_entry' => $this->systemEntry?->toArray(), 'defaults' => $this->defaults, 'quirks' => array_map(static fn (Quirk $quirk): array => $quirk->toArray(), $this->quirks)];
+    }
+}

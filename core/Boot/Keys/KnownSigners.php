@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Keys;
+
+use Cobblestone\Media\Inspection\Signers;
+
+/** The signers a catalogue knows, by the fingerprint of their certificate (rule F10). */
+final readonly class KnownSigners
+{
+    /** @param  array<string, array<string, mixed>>  $entries  of the catalogue, by identifier */
+    public function __construct(private array $entries)
+    {
+    }
+
+    /** Every one of them, so that a loader's signer can be named; who trusts whom is the machine's business. */
+    public function all(): Signers
+    {
+        $named = $revoked = [];
+        foreach ($this->entries as $id => $entry) {
+            $named[$id] = strtolower($entry['fingerprint_sha256']);
+            array_push($revoked, ...array_map(strtolower(...), $entry['revoked'] ?? []));
+        }
+
+        return new Signers([], $named === [] ? null : $revoked, 'the catalogue\'s signers', fingerprints: $named);
+    }
+
+    /** @return list<string> names of those that machines trust as they come */
+    public function trustedByDefault(): array
+    {
+        return array_values(array_filter(array_keys($this->entries), fn (string $id): bool => $this->entries[$id]['trusted_by_default'] ?? false));
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Medium;
+
+use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatVolume;
+use Cobblestone\Storage\Reading\GptHeader;
+use Cobblestone\Storage\Reading\MbrTable;
+use Cobblestone\Storage\Reading\ReadPartition;
+use Cobblestone\Storage\Reading\WindowSource;
+
+/**
+ * The volumes UEFI finds on a device: a protective MBR and one whole copy of the GPT; or an MBR; or a file system from sector 0
+ * (UEFI specification 2.10, 5.2 and 5.3; 13.3.2 for optical start images). Types and the active flag of an MBR do not matter to it.
+ */
+final readonly class FirmwareTable
+{
+    /** Blocks of a stick or drive as it presents itself. */
+    private const SECTOR = 512;
+
+    private const MOST = 64;
+
+    /**
+     * @param  string  $words  how the volumes were found
+     * @param  list<array{title: string, source: ByteSource, guid: string|null}>  $volumes
+     */
+    private function __construct(public string $words, public ?string $fault, public array $volumes)
+    {
+    }
+
+    public static function read(ByteSource $device): self
+    {
+        if ($device->size() < self::SECTOR) {
+            return new self('', 'there is nothing on it', []);
+        }
+        $mbr = MbrTable::read($device, self::SECTOR);
+        $last = intdiv($device->size(), self::SECTOR) - 1;
+        if ($mbr !== null && $mbr->isProtective()) {
+            $primary = GptHeader::read($device, self::SECTOR, 1);
+            $backup = $primary->isValid() ? null : GptHeader::read($device, self::SECTOR, $last);
+            $used = $primary->isValid() ? $primary : $backup;
+            if ($used->isValid()) {
+                return self::of($primary->isValid() ? 'a protective MBR, and the GPT at the start is whole' : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used', $used->partitions, $device, $last);
+            }
+        }
+        if ($mbr !== null && self::isTable($mbr, $last)) {
+            return self::of('an MBR', $mbr->partitions, $device, $last);
+        }
+        if (FatVolume::open($device) !== null) {
+            return new self('no table: a file system begins in sector 0', null, [['title' => 'The whole device', 'source' => $device, 'guid' => null]]);
+        }
+
+        return new self('', $mbr !== null && $mbr->isProtective() ? 'its MBR announces a GPT, but neither copy is whole' : 'it has neither a partition table nor a file system that firmware knows', []);
+    }
+
+    /** Four entries of which one at least begins and ends on the device, and no two overlap. */
+    private static function isTable(MbrTable $mbr, int $last): bool
+    {
+        $placed = array_values(array_filter($mbr->partitions, static fn (ReadPartition $one): bool => $one->number <= 4 && $one->sectors > 0));
+        usort($placed, static fn (ReadPartition $a, ReadPartition $b): int => $a->first <=> $b->first);
+        foreach ($placed as $index => $partition) {
+            if ($partition->last() > $last || ($index > 0 && $partition->first <= $placed[$index - 1]->last())) {
+                return false;
+            }
+        }
+
+        return $placed !== [];
+    }
+
+    /** @param  list<ReadPartition>  $partitions */
+    private static function of(string $words, array $partitions, ByteSource $device, int $last): self
+    {
+        $volumes = [];
+        foreach (array_slice($partitions, 0, self::MOST) as $partition) {
+            if ($partition->sectors > 0 && $partition->first <= $last) {
+                $volumes[] = ['title' => "Partition {$partition->number}", 'source' => new WindowSource($device, $partition->first * self::SECTOR, $partition->sectors * self::SECTOR), 'guid' => $partition->guid];
+            }
+        }
+
+        return new self($words, null, $volumes);
+    }
+}

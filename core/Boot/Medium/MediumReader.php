@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Medium;
+
+use Cobblestone\Media\Inspection\FoundLoader;
+use Cobblestone\Media\Inspection\LoaderJudge;
+use Cobblestone\Media\Inspection\LoaderTrust;
+use Cobblestone\Media\Inspection\PeImage;
+use Cobblestone\Media\Inspection\SignatureTool;
+use Cobblestone\Media\Inspection\Signers;
+use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatEntry;
+use Cobblestone\Storage\Reading\FatVolume;
+
+/** Looks at a real stick, or the image of one, the way firmware does, under the keys of one machine (rules B, M2). */
+final readonly class MediumReader
+{
+    /** Largest loader that is read; firmware itself reads the whole file. */
+    private const LARGEST = 33_554_432;
+
+    /** @param  bool  $byName  whether the signers are all that are known, and a machine's state says later which of them it trusts */
+    private function __construct(private LoaderJudge $judge, private bool $byName)
+    {
+    }
+
+    public static function read(ByteSource $device, SignatureTool $tool, Signers $signers, bool $byName = false, Leads $leads = Leads::Installer): Medium
+    {
+        $reader = new self(new LoaderJudge($tool, $signers), $byName);
+        $table = FirmwareTable::read($device);
+        $volumes = [];
+        foreach ($table->volumes as $volume) {
+            $fat = FatVolume::open($volume['source']);
+            $volumes[] = new Volume($volume['title'], $fat !== null, $fat === null ? [] : $reader->loaders($fat), $volume['guid']);
+        }
+
+        return new Medium($leads, $table->words, $table->fault, $volumes, LegacySector::judge($device));
+    }
+
+    /** @return list<Loader> */
+    private function loaders(FatVolume $volume): array
+    {
+        $folder = $volume->find(FoundLoader::FOLDER);
+        $loaders = [];
+        foreach ($folder?->directory ? $volume->entries($folder) : [] as $entry) {
+            if (isset(FoundLoader::NAMES[strtoupper($entry->name)]) && ! $entry->directory) {
+                $loaders[] = $this->loader($volume, $entry);
+            }
+        }
+
+        return $loaders;
+    }
+
+    private function loader(FatVolume $volume, FatEntry $entry): Loader
+    {
+        $path = FoundLoader::FOLDER.'/'.strtoupper($entry->name);
+        $bytes = $volume->contents($entry, min($entry->size, self::LARGEST));
+        $pe = PeImage::read($bytes);
+        $fault = match (true) {
+            strlen($bytes) < min($entry->size, self::LARGEST) => 'part of it lies past the end of the device',
+            $pe === null => 'it is no PE file, so firmware takes it for missing',
+            ! $pe->isEfi => 'it is a program, but not for UEFI',
+            ! $pe->isWhole() => 'part of it is missing',
+            default => null,
+        };
+        if ($pe === null || $fault !== null) {
+            return new Loader($path, $pe?->architecture, $fault);
+        }
+        [$trust, $because] = $this->judge->judge($bytes);
+        [$nextFault, $nextRefused] = $this->next($volume, $pe, $bytes);
+
+        $signer = $this->byName ? $this->judge->signerOf($bytes) : null;
+        $open = $trust === LoaderTrust::CannotTell || ($signer !== null && $trust === LoaderTrust::Trusted);
+
+        return new Loader($path, $pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine), null, $pe->isSigned(), $signer, $open ? null : $trust, $open ? '' : $because, $nextFault, $nextRefused);
+    }
+
+    /** @return array{0: string|null, 1: string|null} why it is missing, and why it would be refused under Secure Boot */
+    private function next(FatVolume $volume, PeImage $first, string $bytes): array
+    {
+        $name = FirstStage::nextFile($first, $bytes);
+        if ($name === null) {
+            return [null, null];
+        }
+        $entry = $volume->find(FoundLoader::FOLDER."/{$name}");
+        if ($entry === null || $entry->directory) {
+            return ["It wants to load {$name} from its folder, and there is none.", null];
+        }
+        $next = $volume->contents($entry, min($entry->size, self::LARGEST));
+        $pe = PeImage::read($next);
+        if ($pe === null || ! $pe->isWhole() || $pe->machine !== $first->machine) {
+            return ["It loads {$name}, which is ".($pe === null ? 'no program' : ($pe->machine !== $first->machine ? 'built for another architecture' : 'not whole')).'.', null];
+        }
+        $refusal = $this->judge->nextStageFault($first, $next);
+
+        return [null, $refusal];
+    }
+}

@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Model;
+
+use Cobblestone\Boot\Ground;
+use Cobblestone\Boot\Medium\Leads;
+use Cobblestone\Boot\Medium\LegacyCode;
+use Cobblestone\Boot\Medium\Loader;
+use Cobblestone\Boot\Medium\Volume;
+use Cobblestone\Boot\Outcome;
+
+/** The firmware tries one line of its list. */
+final class Attempt
+{
+    /** UEFI specification 2.10, table 3.2. */
+    private const DEFAULT_NAMES = ['x86-32' => 'BOOTIA32.EFI', 'x86-64' => 'BOOTX64.EFI', 'arm-32' => 'BOOTARM.EFI', 'arm-64' => 'BOOTAA64.EFI', 'riscv-64' => 'BOOTRISCV64.EFI', 'loongarch-64' => 'BOOTLOONGARCH64.EFI'];
+
+    public Outcome $outcome = Outcome::NoBootableDevice;
+
+    public Ground $ground = Ground::Standard;
+
+    /** @var list<Stone> */
+    public array $stones = [];
+
+    public ?string $device = null;
+
+    public function __construct(private readonly BootState $state, private readonly Consulted $facts)
+    {
+    }
+
+    /**
+     * @param  string  $mode  uefi, both or legacy
+     * @param  list<Stone>  $lead
+     *
+     * @throws Undetermined
+     */
+    public function of(BootDevice $device, ?BootEntry $entry, string $mode, array $lead): self
+    {
+        [$this->device, $this->stones] = [$device->id, $lead];
+        if (! $device->attached) {
+            return $this->fails(Outcome::NoBootableDevice, 'device', "{$device->title} is not plugged in.");
+        }
+        if ($device->kind === BootDevice::STICK && $this->facts->optional('firmware.usb_start') === 'off') {
+            return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the setup, so the stick is not listed.');
+        }
+        if (! $device->readable) {
+            return $this->fails(Outcome::StickUnreadable, 'device', "{$device->title} does not answer when its first sectors are read.");
+        }
+        $this->holds('device', "{$device->title} answers.");
+        // A line that names a loader is a UEFI line.
+        if ($mode === 'uefi' || ($mode === 'both' && $entry !== null)) {
+            return $this->uefi($device, $entry);
+        }
+        if ($mode === 'legacy') {
+            return $this->legacy($device);
+        }
+        // Both ways: a stick has two lines then, and the UEFI one is taken where there is one (rule F9).
+        $before = $this->stones;
+        $this->uefi($device, $entry);
+        if ($this->outcome->distance() <= 3) {
+            return $this;
+        }
+        [$uefi, $stones] = [$this->outcome, $this->stones];
+        $this->stones = $before;
+        $this->legacy($device);
+        if ($this->outcome === Outcome::NoBootableDevice) {
+            [$this->outcome, $this->stones] = [$uefi, $stones];
+        }
+
+        return $this;
+    }
+
+    /**
+     * A loader or boot sector has run: what comes of what is on the device.
+     *
+     * @param  list<Stone>|null  $lead
+     */
+    public function whatRuns(BootDevice $device, ?array $lead = null, Ground $ground = Ground::Standard): self
+    {
+        $this->stones = $lead ?? $this->stones;
+        [$this->ground, $this->device] = [$ground, $device->id];
+        $medium = $device->medium;
+        $broken = $medium->seal?->broken(Measurement::of($this->state)) ?? [];
+        if ($broken !== []) {
+            $this->holds('system', 'Its loader runs.');
+
+            return $this->fails(Outcome::RecoveryKeyPrompt, 'key', 'Changed since the drive was sealed: '.implode(', ', $broken).'. The security chip no longer gives the key.');
+        }
+        $modes = $medium->controllerModes;
+        $mode = $modes === [] ? null : $this->facts->optional('firmware.controller_mode');
+        $blind = $mode !== null && ! in_array($mode, $modes, true);
+        [$this->outcome, $words] = match ($medium->leads) {
+            Leads::Installer => [Outcome::InstallerStarts, 'The installer starts.'],
+            Leads::WantedSystem => [Outcome::WantedSystemStarts, 'The wanted system starts.'],
+            Leads::OldSystem => [Outcome::OldSystemStarts, 'The old system starts.'],
+            Leads::Recovery => [Outcome::RecoveryStarts, 'The recovery starts.'],
+            Leads::Nowhere => [Outcome::Silent, 'There is nothing behind the loader.'],
+        };
+        if ($medium->leads === Leads::Nowhere) {
+            return $this->fails(Outcome::Silent, 'system', $words, Ground::Emulation);
+        }
+        if ($blind) {
+            if ($medium->leads === Leads::Installer) {
+                $this->holds('system', $words);
+
+                return $this->fails(Outcome::InstallerSeesNoDrive, 'drives', "The drive controller is set to \"{$mode}\"; the installer has drivers for ".implode(' and ', $modes).' only.', Ground::Catalogue);
+            }
+
+            return $this->fails(Outcome::Silent, 'drives', "The drive controller is set to \"{$mode}\", the system has drivers for ".implode(' and ', $modes).' only: it loses its drive while it starts.', Ground::Catalogue);
+        }
+        $this->holds('system', $words);
+
+        return $this;
+    }
+
+    private function uefi(BootDevice $device, ?BootEntry $entry): self
+    {
+        $medium = $device->medium;
+        if ($medium->tableFault !== null) {
+            return $this->fails(Outcome::LoaderMissing, 'table', ucfirst($medium->tableFault).'.');
+        }
+        $this->holds('table', ucfirst($medium->table).'.');
+        $fat = array_values(array_filter($medium->volumes, static fn (Volume $volume): bool => $volume->fat));
+        if ($entry?->partition !== null) {
+            $fat = array_values(array_filter($fat, static fn (Volume $volume): bool => $volume->guid === $entry->partition));
+            if ($fat === []) {
+                return $this->fails(Outcome::LoaderMissing, 'volume', "The entry names a partition that is no longer there ({$entry->partition}): it is dead.");
+            }
+        }
+        if ($fat === []) {
+            return $this->fails(Outcome::LoaderMissing, 'volume', 'No partition holds a FAT file system: UEFI looks into no other.');
+        }
+        $this->holds('volume', $fat[0]->title.' is FAT.');
+        $architecture = (string) $this->facts->get('architecture');
+        $path = $entry->path ?? 'EFI/BOOT/'.(self::DEFAULT_NAMES[$architecture] ?? 'BOOTX64.EFI');
+        foreach ($fat as $volume) {
+            $loader = $volume->loader($path);
+            if ($loader !== null) {
+                return $this->loader($device, $loader, $architecture);
+            }
+        }
+        $others = array_merge(...array_map(static fn (Volume $volume): array => $volume->loaders, $fat));
+        $built = array_values(array_unique(array_filter(array_map(static fn (Loader $loader): ?string => $loader->architecture, $others))));
+
+        return $built !== [] && ! in_array($architecture, $built, true)
+            ? $this->fails(Outcome::WrongArchitecture, 'loader', 'There is a loader for '.implode(' and ', $built).", none for {$architecture}.")
+            : $this->fails(Outcome::LoaderMissing, 'loader', "No {$path} on it.");
+    }
+
+    private function loader(BootDevice $device, Loader $loader, string $architecture): self
+    {
+        $this->holds('loader', "{$loader->path} is there.");
+        if ($loader->fault !== null) {
+            return $this->fails($loader->architecture !== null && $loader->architecture !== $architecture ? Outcome::WrongArchitecture : Outcome::LoaderMissing, 'program', ucfirst($loader->fault).'.');
+        }
+        if ($loader->architecture !== null && $loader->architecture !== $architecture) {
+            return $this->fails(Outcome::WrongArchitecture, 'program', "It is built for {$loader->architecture}, the firmware runs on {$architecture}.");
+        }
+        $this->holds('program', $loader->architecture === null ? 'Its kind was not inspected.' : "Built for {$loader->architecture}, and whole.");
+        $enforced = $this->enforced();
+        if ($enforced) {
+            $trust = $loader->trustedBy($this->trusted($loader));
+            $refused = $trust->isRefusedAtFirst() ?? $this->facts->get('loader.signature') === 'refused';
+            $why = $trust->isRefusedAtFirst() === null ? ($refused ? 'Its signature is not trusted here.' : 'Its signature is trusted here.') : ($loader->because === '' ? ucfirst($trust->title()).($loader->signer === null ? '.' : ": {$loader->signer} signer.") : $loader->because);
+            if ($refused) {
+                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', "Secure Boot is in force. {$why}");
+            }
+            $this->holds('signature', $why);
+        } else {
+            $this->holds('signature', 'Secure Boot is not in force: nobody asks for a signature.');
+        }
+        $next = $loader->nextFault ?? ($enforced ? $loader->nextRefused : null);
+        if ($next !== null) {
+            return $this->fails(Outcome::LoaderStopped, 'next stage', $next, Ground::Emulation);
+        }
+
+        return $this->whatRuns($device);
+    }
+
+    /** Secure Boot set and in force are two things: without a platform key, or with older devices allowed, it is not in force (rule F2). */
+    private function enforced(): bool
+    {
+        if ($this->facts->get('firmware.secure_boot') !== 'on') {
+            return false;
+        }
+
+        return $this->facts->optional('firmware.key_mode') !== 'setup' && $this->facts->optional('firmware.older_devices') !== 'allowed' && ($this->state->facts['firmware.boot_mode'] ?? 'uefi') === 'uefi';
+    }
+
+    /** @return list<string> */
+    private function trusted(Loader $loader): array
+    {
+        $switched = $loader->signer === 'third-party' && $this->facts->optional('firmware.third_party_signer') === 'trusted' ? ['third-party'] : [];
+
+        return [...$this->state->trusted, ...$switched];
+    }
+
+    private function legacy(BootDevice $device): self
+    {
+        $code = $device->medium->legacy;
+        if ($code === LegacyCode::Unknown) {
+            $code = LegacyCode::from((string) $this->facts->get('legacy.code'));
+        }
+        $words = ucfirst($code->title()).'.';
+        if ($code === LegacyCode::Starts) {
+            $this->holds('boot sector', $words);
+
+            return $this->whatRuns($device);
+        }
+
+        return $this->fails(match ($code) {
+            LegacyCode::Zeros => Outcome::Silent,
+            LegacyCode::Stops => Outcome::LoaderStopped,
+            default => Outcome::NoBootableDevice,
+        }, 'boot sector', $words, $code === LegacyCode::NoMark ? Ground::Standard : Ground::Emulation);
+    }
+
+    private function holds(string $name, string $words): void
+    {
+        $this->stones[] = new Stone($name, true, $words);
+    }
+
+    private function fails(Outcome $outcome, string $name, string $words, Ground $ground = Ground::Standard): self
+    {
+        $this->stones[] = new Stone($name, false, $words);
+        [$this->outcome, $this->ground] = [$outcome, $ground];
+
+        return $this;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Model;
+
+use Cobblestone\Boot\Medium\Medium;
+
+/** A stick or drive as the firmware meets it. */
+final readonly class BootDevice
+{
+    public const STICK = 'stick';
+
+    public const DRIVE = 'drive';
+
+    /**
+     * @param  string  $kind  stick or drive
+     * @param  bool  $attached  whether it is plugged in
+     * @param  bool  $readable  whether its first sectors can be read at all
+     */
+    public function __construct(public string $id, public string $title, public string $kind, public Medium $medium, public bool $attached = true, public bool $readable = true)
+    {
+    }
+
+    public function with(?Medium $medium = null, ?bool $attached = null): self
+    {
+        return new self($this->id, $this->title, $this->kind, $medium ?? $this->medium, $attached ?? $this->attached, $this->readable);
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self($data['id'], $data['title'], $data['kind'], Medium::fromArray($data['medium']), $data['attached'], $data['readable']);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'title' => $this->title, 'kind' => $this->kind, 'medium' => $this->medium->toArray(), 'attached' => $this->attached, 'readable' => $this->readable];
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Model;
+
+/** Everything that decides how a power-on ends (rule B). Immutable; a step's effects make the next one. */
+final readonly class BootState
+{
+    /** What a fact can be, where it is not known; the first is the more usual. */
+    public const VALUES = [
+        'firmware.kind' => ['uefi', 'bios'],
+        'architecture' => ['x86-64', 'arm-64', 'x86-32'],
+        'firmware.boot_mode' => ['uefi', 'both', 'legacy'],
+        'firmware.secure_boot' => ['on', 'off'],
+        'firmware.key_mode' => ['factory', 'setup', 'custom'],
+        'firmware.older_devices' => ['off', 'allowed'],
+        'firmware.third_party_signer' => ['trusted', 'not trusted'],
+        'firmware.controller_mode' => ['plain', 'array'],
+        'firmware.usb_start' => ['on', 'off'],
+        'loader.signature' => ['trusted', 'refused'],
+        'legacy.code' => ['starts', 'stops'],
+    ];
+
+    /**
+     * @param  array<string, bool|int|float|string|null>  $facts  named as on the machine's fact sheet; null while unknown
+     * @param  list<string>  $assumed  facts that nobody has looked at
+     * @param  list<string>  $trusted  signers the firmware trusts in any case, by the catalogue's names
+     * @param  list<BootDevice>  $devices
+     * @param  list<BootEntry>  $entries  every line the firmware keeps
+     * @param  list<string>  $order  ids of entries and devices, first first
+     * @param  string|null  $chosen  device or entry picked in the one-time menu
+     */
+    public function __construct(
+        public array $facts,
+        public array $assumed,
+        public array $trusted,
+        public array $devices,
+        public array $entries,
+        public array $order,
+        public ?string $chosen = null,
+    ) {
+    }
+
+    public function device(string $id): ?BootDevice
+    {
+        foreach ($this->devices as $device) {
+            if ($device->id === $id) {
+                return $device;
+            }
+        }
+
+        return null;
+    }
+
+    public function entry(string $id): ?BootEntry
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->id === $id) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<string, bool|int|float|string|null>  $facts */
+    public function knowing(array $facts): self
+    {
+        return new self([...$this->facts, ...$facts], array_values(array_diff($this->assumed, array_keys($facts))), $this->trusted, $this->devices, $this->entries, $this->order, $this->chosen);
+    }
+
+    public function withDevice(BootDevice $changed): self
+    {
+        $present = $this->device($changed->id) !== null;
+        $devices = $present ? array_map(static fn (BootDevice $device): BootDevice => $device->id === $changed->id ? $changed : $device, $this->devices) : [...$this->devices, $changed];
+
+        return new self($this->facts, $this->assumed, $this->trusted, $devices, $this->entries, $present ? $this->order : [...$this->order, $changed->id], $this->chosen);
+    }
+
+    /** @param  list<string>  $order */
+    public function ordered(array $order): self
+    {
+        return new self($this->facts, $this->assumed, $this->trusted, $this->devices, $this->entries, $order, $this->chosen);
+    }
+
+    /** A new line at the head of the list, as an installer enters it. */
+    public function entered(BootEntry $entry): self
+    {
+        $others = array_values(array_filter($this->entries, static fn (BootEntry $one): bool => $one->id !== $entry->id));
+
+        return new self($this->facts, $this->assumed, $this->trusted, $this->devices, [$entry, ...$others], [$entry->id, ...array_values(array_diff($this->order, [$entry->id]))], $this->chosen);
+    }
+
+    public function choosing(?string $device): self
+    {
+        return new self($this->facts, $this->assumed, $this->trusted, $this->devices, $this->entries, $this->order, $device);
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self((array) $data['facts'], $data['assumed'], $data['trusted'], array_map(BootDevice::fromArray(...), $data['devices']), array_map(BootEntry::fromArray(...), $data['entries']), $data['order'], $data['chosen']);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'facts' => $this->facts, 'assumed' => $this->assumed, 'trusted' => $this->trusted,
+            'devices' => array_map(static fn (BootDevice $device): array => $device->toArray(), $this->devices),
+            'entries' => array_map(static fn (BootEntry $entry): array => $entry->toArray(), $this->entries), 'order' => $this->order, 'chosen' => $this->chosen,
+        ];
+    }
+}

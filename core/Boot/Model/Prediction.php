@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Model;
+
+use Cobblestone\Boot\Ground;
+use Cobblestone\Boot\Outcome;
+
+/** How a power-on ends, by which stones, and on what ground that is said. */
+final readonly class Prediction
+{
+    /**
+     * @param  list<Stone>  $stones  from power to where it ends; the last of a failure does not hold
+     * @param  list<string>  $rests  facts that were asked on the way
+     * @param  list<array{title: string, outcome: string, words: string}>  $passed  entries that were tried before and left
+     * @param  int  $times  how often it was seen on this model
+     */
+    public function __construct(
+        public Outcome $outcome,
+        public ?string $device,
+        public array $stones,
+        public Ground $ground,
+        public array $rests = [],
+        public array $passed = [],
+        public int $times = 0,
+    ) {
+    }
+
+    /** The stone that is missing; null where it came through. */
+    public function missing(): ?Stone
+    {
+        foreach ($this->stones as $stone) {
+            if (! $stone->holds) {
+                return $stone;
+            }
+        }
+
+        return null;
+    }
+
+    public function cause(): string
+    {
+        return $this->missing()->words ?? $this->passed[0]['words'] ?? '';
+    }
+
+    /** The outcome that is to blame where something started, only not what was wanted: that of the first line that was tried and left. */
+    public function blamed(): Outcome
+    {
+        return $this->missing() === null && $this->passed !== [] ? Outcome::from($this->passed[0]['outcome']) : $this->outcome;
+    }
+
+    public function grounded(Ground $ground, Outcome $outcome, int $times): self
+    {
+        return new self($outcome, $this->device, $this->stones, $ground, $this->rests, $this->passed, $times);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'outcome' => $this->outcome->value, 'device' => $this->device, 'stones' => array_map(static fn (Stone $stone): array => $stone->toArray(), $this->stones),
+            'ground' => $this->ground->value, 'times' => $this->times, 'rests_on' => $this->rests, 'passed' => $this->passed,
+        ];
+    }
+}

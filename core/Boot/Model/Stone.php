@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot\Model;
+
+/** One thing that has to hold between the power button and where one wanted to be. */
+final readonly class Stone
+{
+    /** What may stand between, in order; the drawing sets a stone for each that is asked for. */
+    public const NAMES = ['power', 'firmware', 'choice', 'device', 'table', 'volume', 'loader', 'program', 'signature', 'next stage', 'boot sector', 'system', 'key', 'drives'];
+
+    public function __construct(public string $name, public bool $holds, public string $words)
+    {
+    }
+
+    /** @return array{name: string, holds: bool, words: string} */
+    public function toArray(): array
+    {
+        return ['name' => $this->name, 'holds' => $this->holds, 'words' => $this->words];
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot;
+
+use Cobblestone\Boot\Model\Prediction;
+use Cobblestone\Boot\Model\Stone;
+use Cobblestone\Runbook\BootEvent;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Wants;
+
+/** One power-on of a path as it is rehearsed: what is wanted, what is predicted, and whether that holds the step back. */
+final readonly class PowerOn
+{
+    /**
+     * @param  string  $step  id of the step it belongs to
+     * @param  int  $number  which power-on of that step, from 1
+     * @param  list<Outcome>  $possible  every end that unknown facts allow, the likeliest first
+     * @param  string|null  $settledBy  the fact whose value decides between them
+     * @param  list<array{fact: string, value: string, outcome: Outcome}>  $otherwise  ends if something assumed is not so
+     */
+    private function __construct(
+        public string $step,
+        public string $title,
+        public int $number,
+        public Wants $wants,
+        public string $by,
+        public Prediction $prediction,
+        public array $possible,
+        public ?string $settledBy,
+        public array $otherwise,
+    ) {
+    }
+
+    /** @param  list<Quirk>  $quirks  of this model */
+    public static function of(Step $step, int $number, Wants $wants, string $by, Possibilities $possible, array $quirks): self
+    {
+        $prediction = self::looped($possible->likeliest(), $wants);
+        foreach ($quirks as $quirk) {
+            if ($quirk->fits($wants, $prediction->outcome)) {
+                $prediction = $prediction->grounded(Ground::SeenHere, $quirk->seen, $quirk->times);
+                break;
+            }
+        }
+
+        return new self($step->id, $step->title, $number, $wants, $by, $prediction, $prediction->ground === Ground::SeenHere ? [$prediction->outcome] : $possible->outcomes(), $possible->settledBy(),
+            array_map(static fn (array $other): array => ['fact' => $other['fact'], 'value' => (string) $other['value'], 'outcome' => $other['prediction']->outcome], $possible->otherwise));
+    }
+
+    /** A key leads into the setup whatever is set, so nothing has to be worked out. */
+    public static function intoSetup(Step $step, int $number): self
+    {
+        return new self($step->id, $step->title, $number, Wants::Setup, BootEvent::BY_KEY, new Prediction(Outcome::StopsInSetup, null, [new Stone('power', true, 'The machine gets power.'), new Stone('choice', true, 'The key for the setup is pressed in time.')], Ground::Standard), [Outcome::StopsInSetup], null, []);
+    }
+
+    public static function isWanted(Wants $wants, Outcome $outcome): bool
+    {
+        return match ($wants) {
+            Wants::Setup => $outcome === Outcome::StopsInSetup,
+            Wants::Installer => $outcome === Outcome::InstallerStarts,
+            Wants::NextPart, Wants::System => $outcome === Outcome::WantedSystemStarts,
+            Wants::Recovery => $outcome === Outcome::RecoveryStarts,
+        };
+    }
+
+    public function succeeds(): bool
+    {
+        return self::isWanted($this->wants, $this->prediction->outcome);
+    }
+
+    /** Whether every end it can have is a failure, and a standard says so. */
+    public function blocks(): bool
+    {
+        foreach ($this->possible as $outcome) {
+            if (self::isWanted($this->wants, $outcome)) {
+                return false;
+            }
+        }
+
+        return ! $this->succeeds() && $this->prediction->ground->blocks();
+    }
+
+    public function advice(): Advice
+    {
+        return Advice::for($this->prediction);
+    }
+
+    /** One sentence for the gate and the list. */
+    public function sentence(): string
+    {
+        return $this->succeeds() ? ucfirst($this->prediction->outcome->title()).'.' : ucfirst($this->prediction->outcome->title()).". {$this->prediction->cause()}";
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $advice = $this->advice();
+
+        return [
+            'step' => $this->step, 'title' => $this->title, 'number' => $this->number, 'wants' => $this->wants->value, 'by' => $this->by,
+            ...$this->prediction->toArray(),
+            'succeeds' => $this->succeeds(), 'blocks' => $this->blocks(), 'sentence' => $this->sentence(), 'cause' => $this->prediction->cause(), 'seen' => $this->prediction->outcome->seen(),
+            'fix' => $this->succeeds() ? '' : $advice->fix, 'who' => $this->succeeds() ? null : $advice->who,
+            'possible' => array_map(static fn (Outcome $outcome): string => $outcome->value, $this->possible), 'settled_by' => $this->settledBy,
+            'otherwise' => array_map(static fn (array $other): array => ['fact' => $other['fact'], 'value' => $other['value'], 'outcome' => $other['outcome']->value], $this->otherwise),
+        ];
+    }
+
+    /** The installer where the next part was wanted is the loop of rule B: a restart too many, and the same first screen. */
+    private static function looped(Prediction $prediction, Wants $wants): Prediction
+    {
+        if ($wants !== Wants::NextPart || $prediction->outcome !== Outcome::InstallerStarts) {
+            return $prediction;
+        }
+        $stones = [...$prediction->stones, new Stone('system', false, 'The stick is still in and comes first: the installer starts from the beginning.')];
+
+        return new Prediction(Outcome::InstallLoop, $prediction->device, $stones, Ground::Standard, $prediction->rests, $prediction->passed);
+    }
+}

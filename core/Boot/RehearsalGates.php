@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Boot;
+
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\Step;
+
+/** A failure that a standard predicts holds its step back until it is settled, or overruled in writing (rule B). */
+final class RehearsalGates
+{
+    public const PREFIX = 'rehearsal-';
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<PowerOn>  $starts
+     * @return list<Step>
+     */
+    public static function on(array $steps, array $starts): array
+    {
+        $blocked = [];
+        foreach ($starts as $start) {
+            if ($start->blocks()) {
+                $blocked[$start->step] ??= $start;
+            }
+        }
+
+        return array_map(static function (Step $step) use ($blocked): Step {
+            $start = $blocked[$step->id] ?? null;
+
+            return $start === null ? $step : $step->gated(new Gate(self::PREFIX.$step->id, Fact::answered(self::PREFIX.$step->id), 'The rehearsal says: '.lcfirst($start->sentence()), '', ['technician', 'lead']));
+        }, $steps);
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job;
+
+use Cobblestone\Assessment\Encryption\Binding;
+use Cobblestone\Assessment\Encryption\Protection;
+use Cobblestone\Boot\BootScene;
+use Cobblestone\Boot\Keys\KnownSigners;
+use Cobblestone\Boot\Medium\Medium;
+use Cobblestone\Boot\Medium\Seal;
+use Cobblestone\Boot\Model\BootDevice;
+use Cobblestone\Boot\Model\BootEntry;
+use Cobblestone\Boot\Model\BootState;
+use Cobblestone\Boot\Model\Measurement;
+use Cobblestone\Boot\Quirk;
+use Cobblestone\Job\Path\PathDraft;
+use Cobblestone\Machine\Certainty;
+
+/** The machine of a job as the rehearsal starts from it: facts, drives, and what the path will put on them (rules B, F2, A7). */
+final readonly class BootSceneOf
+{
+    /** Facts besides the firmware's settings that a start may rest on. */
+    private const FACTS = ['architecture', 'firmware.kind', 'firmware.boot_mode', 'firmware.secure_boot', 'firmware.version', 'board.serial'];
+
+    public static function job(JobContext $context, PathDraft $draft): BootScene
+    {
+        [$facts, $assumed] = self::facts($context);
+        $media = new SceneMedia($context, $facts);
+        $devices = $entries = $order = [];
+        $installs = ! $context->goal->keepsSystem();
+        $blank = in_array($context->goal, [Goal::FirstPowerOn], true);
+        $old = $blank ? Medium::blank() : $media->present($installs);
+        $devices[] = new BootDevice(BootScene::TARGET, $context->goal === Goal::DriveSwap ? 'The new drive' : 'The drive', BootDevice::DRIVE, $old);
+        if (! $blank && $facts['firmware.kind'] !== 'sealed' && $old->volumes !== [] && $old->volumes[0]->guid !== null) {
+            $entries[] = new BootEntry('present', 'The system on the drive', BootScene::TARGET, $old->volumes[0]->guid, SceneMedia::PRESENT_PATH);
+            $order[] = 'present';
+        }
+        $order[] = BootScene::TARGET;
+        if ($context->goal === Goal::FactoryRestore) {
+            $devices[] = new BootDevice('recovery', 'The recovery on the drive', BootDevice::DRIVE, $media->recovery());
+        }
+        $stick = $context->image === null || $facts['firmware.kind'] === 'sealed' ? null : $media->stick();
+        if ($stick !== null) {
+            $devices[] = new BootDevice('stick', $draft->stick === null ? 'The stick' : "Stick {$draft->stick}", BootDevice::STICK, Medium::blank(), attached: false);
+            $order[] = 'stick';
+        }
+        $state = new BootState($facts, $assumed, self::trusted($context), $devices, $entries, $order);
+        $state = self::sealed($state, $draft);
+
+        return new BootScene($state, $stick, $media->system($installs), $installs ? $media->systemEntry() : null, self::defaults($context), self::quirks($context));
+    }
+
+    /** @return array{0: array<string, bool|int|float|string|null>, 1: list<string>} */
+    private static function facts(JobContext $context): array
+    {
+        $values = $assumed = [];
+        $sheet = $context->machine->facts;
+        $names = [...self::FACTS, ...array_map(static fn (array $setting): string => "firmware.{$setting['id']}", $context->machine->model['firmware']['settings'] ?? [])];
+        foreach ($sheet->toArray() as $fact) {
+            if (str_starts_with($fact['name'], 'firmware.')) {
+                $names[] = $fact['name'];
+            }
+        }
+        if (! $context->machine->isCatalogued()) {
+            $names[] = 'firmware.third_party_signer';
+        }
+        foreach (array_unique($names) as $name) {
+            $fact = $sheet->get($name);
+            $values[$name] = is_scalar($fact->value) ? $fact->value : null;
+            if ($fact->certainty === Certainty::Assumed && self::canBeLookedAt($context, $name)) {
+                $assumed[] = $name;
+            }
+        }
+
+        return [$values, $assumed];
+    }
+
+    /**
+     * Whether what is assumed could turn out otherwise: a setting the model has, or anything of a machine nobody has described.
+     * A present system starts today, whatever its settings are, so nothing of it is doubted.
+     */
+    private static function canBeLookedAt(JobContext $context, string $fact): bool
+    {
+        $settings = array_column($context->machine->model['firmware']['settings'] ?? [], 'id');
+
+        return ! $context->goal->keepsSystem() && (! $context->machine->isCatalogued() || in_array(substr($fact, 9), $settings, true));
+    }
+
+    /** @return list<string> */
+    private static function trusted(JobContext $context): array
+    {
+        $known = (new KnownSigners($context->catalogue->all('signers')))->trustedByDefault();
+
+        return [...($known === [] ? ['platform'] : $known), ...($context->machine->model['firmware']['trusts_third_party'] ?? false ? ['third-party'] : [])];
+    }
+
+    /** The volume of the present system, bound to the machine as it stands. */
+    private static function sealed(BootState $state, PathDraft $draft): BootState
+    {
+        $protection = Protection::tryFrom((string) ($draft->assessment['encryption']['protection'] ?? 'none')) ?? Protection::None;
+        $device = $state->device(BootScene::TARGET);
+        if ($device === null || ! in_array($protection, [Protection::Chip, Protection::ChipAndPin], true)) {
+            return $state;
+        }
+        $binding = Binding::tryFrom((string) ($draft->assessment['encryption']['bound_to'] ?? '')) ?? Binding::Unknown;
+
+        return $state->withDevice($device->with($device->medium->sealed(new Seal($protection, $binding, Measurement::of($state)))));
+    }
+
+    /** @return array<string, string> */
+    private static function defaults(JobContext $context): array
+    {
+        $defaults = [];
+        foreach ($context->machine->model['firmware']['settings'] ?? [] as $setting) {
+            $defaults["firmware.{$setting['id']}"] = $setting['default'];
+        }
+
+        return $defaults;
+    }
+
+    /** @return list<Quirk> */
+    private static function quirks(JobContext $context): array
+    {
+        return array_map(Quirk::fromArray(...), $context->machine->model['firmware']['quirks'] ?? []);
+    }
+}
