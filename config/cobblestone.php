@@ -8,6 +8,7 @@ return [
     'shelf' => env('COBBLESTONE_SHELF', base_path('var/shelf')),
     'sticks' => env('COBBLESTONE_STICKS', base_path('var/sticks')),
     'drivers' => env('COBBLESTONE_DRIVERS', base_path('var/drivers')),
+    'photos' => env('COBBLESTONE_PHOTOS', base_path('var/photos')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 
     // Bytes of this computer's drive that no upload may take.

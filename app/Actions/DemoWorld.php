@@ -7,6 +7,9 @@ use App\Catalogue\CatalogueStore;
 use App\Documents\BriefDocument;
 use App\Models\Job;
 use App\Models\User;
+use Cobblestone\Boot\Outcome;
+use Cobblestone\Firmware\Setting;
+use Cobblestone\Firmware\Snapshot;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 
@@ -15,7 +18,7 @@ final class DemoWorld
 {
     private const PASSWORD = 'quillport';
 
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk)
+    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk, private readonly TakeSnapshot $snapshot, private readonly RecordReality $reality)
     {
     }
 
@@ -33,7 +36,23 @@ final class DemoWorld
             Date::setTestNow($now->clone()->subMinutes(4));
             $this->open->handle($people['lead'], BriefDocument::fromFile(base_path('docs/guide/briefs/unknown-laptop.yaml')));
             Date::setTestNow();
+            $this->walked($people, 'firmware-update', $now->clone()->subMinutes(58), 7);
+            $this->otherwise($people['evening']);
+            $this->walked($people, 'locked-capstan', $now->clone()->subMinutes(12), 2);
+            $this->walked($people, 'cable-restore', $now->clone()->subMinutes(9), 1);
         });
+    }
+
+    /** Settings read off the Fairlead, and a start that ended otherwise than predicted. */
+    private function otherwise(User $user): void
+    {
+        $job = Job::query()->latest('id')->firstOrFail();
+        $settings = Setting::ofModel($this->catalogue->catalogue()->machine('norrel-fairlead-13'));
+        foreach ([['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'on', 'security_chip' => 'on'], ['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'off', 'security_chip' => 'on']] as $values) {
+            $this->snapshot->handle($job, $user, Snapshot::of($values, $settings), $settings, 'form', null, null, (int) $job->refresh()->last_entry);
+        }
+        $this->snapshot->handle($job, $user, Snapshot::of(['secure_boot' => 'on'], $settings), $settings, 'form', null, null, (int) $job->refresh()->last_entry);
+        $this->reality->handle($job, $user, 'firmware.re-enter', 1, Outcome::RecoveryKeyPrompt, false, (int) $job->refresh()->last_entry);
     }
 
     /** @return array<string, User> */

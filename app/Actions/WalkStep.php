@@ -47,6 +47,10 @@ final class WalkStep
                 default => throw Refused::unknownStep($action),
             };
 
+            if ($kind === EntryKind::Done) {
+                RecordReality::laid($job, $user, $step->id);
+            }
+
             return $this->log->write($job, $user, $kind, $kind === EntryKind::TakenBack ? $data['step'] : $step->id, $data);
         });
     }

@@ -24,14 +24,14 @@ use Cobblestone\Runbook\Progress;
 /** Stored jobs to core values and back. */
 final class JobBridge
 {
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly StickRegister $register)
+    public function __construct(private readonly CatalogueStore $catalogue, private readonly StickRegister $register, private readonly Experience $experience)
     {
     }
 
     /** @param  array<string, mixed>  $brief */
     public function plan(array $brief): Plan
     {
-        return JobPlanner::plan(Brief::fromArray($brief), $this->register->over($this->catalogue->catalogue()), BenchPolicy::present());
+        return JobPlanner::plan(Brief::fromArray($brief), $this->experience->over($this->register->over($this->catalogue->catalogue()), is_string($brief['machine']['model'] ?? null) ? $brief['machine']['model'] : null), BenchPolicy::present());
     }
 
     /** @return array<string, mixed> */

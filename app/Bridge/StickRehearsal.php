@@ -55,6 +55,25 @@ final class StickRehearsal
         return StickStart::predict($medium, $facts, $assumed, $trusted);
     }
 
+    /**
+     * A stick against every model of the catalogue that takes one.
+     *
+     * @return list<array{id: string, title: string, possible: Possibilities}>
+     */
+    public function everywhere(string $image): array
+    {
+        $medium = $this->medium($image);
+        $rows = [];
+        foreach ($this->catalogue->all('machines') as $id => $model) {
+            if (($model['firmware']['kind'] ?? 'uefi') !== 'sealed') {
+                [$facts, $assumed, $trusted] = $this->ofModel((string) $id);
+                $rows[] = ['id' => (string) $id, 'title' => "{$model['maker']} {$model['name']}", 'possible' => StickStart::predict($medium, $facts, $assumed, $trusted)];
+            }
+        }
+
+        return $rows;
+    }
+
     /** @param  list<string>  $keys */
     public function medium(string $image, array $keys = []): Medium
     {

@@ -39,6 +39,18 @@ final class Words
         return $local->isToday() ? $local->format('H:i') : $local->format('j M H:i');
     }
 
+    /** "firmware.secure_boot" as a person says it. */
+    public static function fact(string $name): string
+    {
+        return match ($name) {
+            'loader.signature' => 'whether this machine trusts the loader\'s signature',
+            'legacy.code' => 'what the code in sector 0 does',
+            'architecture' => 'the processor\'s architecture',
+            'firmware.kind' => 'whether it has UEFI firmware',
+            default => str_replace(['firmware.', '_', '.'], ['', ' ', ' '], $name),
+        };
+    }
+
     public static function html(string $text): string
     {
         return (string) preg_replace_callback('/`([^`]+)`/', static function (array $match): string {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
-use Cobblestone\Assessment\Encryption\RecoveryPrompt;
 use Cobblestone\Boot\Model\Prediction;
 
 /** The cheapest thing that mends a predicted failure, and whose hand it takes (rule B). */
@@ -21,7 +20,7 @@ final readonly class Advice
 
         return match ($prediction->blamed()) {
             Outcome::RefusedBySecureBoot => self::refused($cause),
-            Outcome::RecoveryKeyPrompt => new self(RecoveryPrompt::advice([], false)[0].' Before it comes to that: suspend the drive\'s protection, or put the changed setting back.', 'owner'),
+            Outcome::RecoveryKeyPrompt => new self('Put the changed setting back and start again; else the owner types the recovery key. Before it comes to that: suspend the drive\'s protection.', 'owner'),
             Outcome::InstallerSeesNoDrive => new self('Set the drive controller to the mode the installer has drivers for, or add the storage driver to the stick\'s driver folder.', 'technician'),
             Outcome::InstallLoop => new self('Pull the stick at the restart, and let the drive be first in the order.', 'technician'),
             Outcome::StickUnreadable => new self('Another port on the board itself; then another stick.', 'technician'),
@@ -44,10 +43,17 @@ final readonly class Advice
         };
     }
 
+    /** What usually mends an end that was seen, where its cause is not known. */
+    public static function forOutcome(Outcome $outcome): self
+    {
+        return self::for(new Prediction($outcome, null, [], Ground::SeenHere));
+    }
+
     private static function refused(string $cause): self
     {
         return match (true) {
-            str_contains($cause, 'third-party') => new self('Trust the third-party signer in the setup, where this model has a switch for it; Secure Boot stays on.', 'technician'),
+            str_contains($cause, 'has a switch') => new self('Trust the third-party signer in the setup; Secure Boot stays on.', 'technician'),
+            str_contains($cause, 'no switch') => new self('Secure Boot off for this start, and back on afterwards where the system is signed; or an image whose signer this machine trusts.', 'technician'),
             str_contains(strtolower($cause), 'altered') || str_contains($cause, 'digest is ') => new self('The file was changed after it was signed: fetch the image again and compare its checksum.', 'technician'),
             str_contains(strtolower($cause), 'revo') => new self('Take the newer image of the same line: its loader is not revoked.', 'technician'),
             str_contains(strtolower($cause), 'unsigned') || str_contains($cause, 'no signature') => new self('Take an image with a signed loader; else Secure Boot off for this start, and back on afterwards.', 'technician'),

@@ -20,9 +20,11 @@ final class RehearsalGates
      */
     public static function on(array $steps, array $starts): array
     {
-        $blocked = [];
+        $blocked = $told = [];
         foreach ($starts as $start) {
-            if ($start->blocks()) {
+            // What fails again for the same reason is settled with the first one.
+            if ($start->blocks() && ! isset($told[$start->sentence()])) {
+                $told[$start->sentence()] = true;
                 $blocked[$start->step] ??= $start;
             }
         }

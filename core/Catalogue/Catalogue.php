@@ -10,7 +10,7 @@ use Cobblestone\Assessment\Route\RouteLadder;
 /** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
 final readonly class Catalogue
 {
-    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers'];
+    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers'];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
     private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers'];

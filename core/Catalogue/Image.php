@@ -75,6 +75,12 @@ final readonly class Image
         return $this->entry['loader']['legacy'] ?? false;
     }
 
+    /** Whether it brings a loader for UEFI; what nobody described otherwise is taken to. */
+    public function startsByUefi(): bool
+    {
+        return $this->entry['loader']['uefi'] ?? true;
+    }
+
     public function architecture(): ?string
     {
         return $this->entry['architecture'] ?? null;

@@ -11,23 +11,38 @@ use DomainException;
 /** The changes one visit to the setup makes: needs minus what already is, in an order the settings' dependencies allow (rule F3). */
 final readonly class ChangePlan
 {
-    /** @param  list<array{setting: Setting, need: Need, was: Fact}>  $changes */
-    private function __construct(public array $changes)
+    /**
+     * @param  list<array{setting: Setting, need: Need, was: Fact}>  $changes
+     * @param  list<NeedConflict>  $conflicts
+     */
+    private function __construct(public array $changes, public array $conflicts = [])
     {
     }
 
     /**
      * @param  list<Need>  $needs
      *
-     * @throws DomainException where two needs want different values, or dependencies form a loop
+     * @throws DomainException where dependencies form a loop
      */
     public static function of(Machine $machine, array $needs): self
     {
         $settings = self::settings($machine);
-        $wanted = [];
+        $wanted = $conflicts = [];
         foreach ($needs as $need) {
             self::add($wanted, $need, $settings, []);
         }
+        foreach ($wanted as $id => $several) {
+            $met = self::common($several);
+            if ($met !== null) {
+                $wanted[$id] = $met;
+
+                continue;
+            }
+            $conflicts[] = $conflict = new NeedConflict((string) $id, $settings[$id]->title ?? Setting::undescribed((string) $id)->title, $several);
+            $wanted[$id] = $conflict->chosen($machine);
+        }
+        // What waits for a person's choice is left as it is.
+        $wanted = array_filter($wanted);
         $changes = [];
         // A setting that a described model does not have cannot be looked at: what is assumed of it stands.
         foreach ($wanted as $id => $need) {
@@ -38,7 +53,7 @@ final readonly class ChangePlan
             }
         }
 
-        return new self(self::sorted($changes));
+        return new self(self::sorted($changes), $conflicts);
     }
 
     public function isEmpty(): bool
@@ -82,12 +97,13 @@ final readonly class ChangePlan
                 default => "{$change['was']->spoken()} (assumed: look)",
             },
             'becomes' => $change['need']->value,
+            'because' => $change['need']->because,
             'put back' => $change['need']->weakens && ! $change['need']->stays ? 'at the end' : ($change['need']->weakens ? 'stays, signed' : 'stays'),
         ], $this->changes);
     }
 
     /**
-     * @param  array<string, Need>  $wanted
+     * @param  array<string, non-empty-list<Need>>  $wanted
      * @param  array<string, Setting>  $settings
      * @param  list<string>  $chain
      */
@@ -96,15 +112,24 @@ final readonly class ChangePlan
         if (in_array($need->setting, $chain, true)) {
             throw new DomainException('Firmware settings require each other in a loop: '.implode(' → ', [...$chain, $need->setting]).'. Mend "requires" in the machine\'s catalogue file.');
         }
-        $present = $wanted[$need->setting] ?? null;
-        if ($present !== null && $present->value !== $need->value) {
-            throw new DomainException("Firmware setting {$need->setting} is wanted as \"{$present->value}\" ({$present->because}) and as \"{$need->value}\" ({$need->because}).");
-        }
-        $wanted[$need->setting] ??= $need;
+        $wanted[$need->setting][] = $need;
         $setting = $settings[$need->setting] ?? null;
-        foreach ($setting->requires ?? [] as $other => $value) {
-            self::add($wanted, new Need($other, (string) $value, "{$setting->title} cannot be chosen before.", 'F2'), $settings, [...$chain, $need->setting]);
+        // To take protection away nothing has to be set before.
+        foreach ($need->weakens ? [] : ($setting->requires ?? []) as $other => $value) {
+            self::add($wanted, new Need($other, (string) $value, "{$setting->title} cannot be chosen before.", 'F2', whose: $need->whose), $settings, [...$chain, $need->setting]);
         }
+    }
+
+    /**
+     * The need that meets all of them; null where no value does.
+     *
+     * @param  non-empty-list<Need>  $needs
+     */
+    private static function common(array $needs): ?Need
+    {
+        $values = array_values(array_intersect(...array_map(static fn (Need $need): array => $need->values(), [...$needs, $needs[0]])));
+
+        return $values === [] ? null : ($needs[0]->value === $values[0] ? $needs[0] : $needs[0]->as($values[0]));
     }
 
     /**

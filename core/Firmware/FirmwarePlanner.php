@@ -17,6 +17,7 @@ use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -32,16 +33,19 @@ final class FirmwarePlanner
     {
         $secureBoot = SecureBootChoice::decide($machine, $system, $image);
         $permanent = $policy->school('boot') === 'permanent-order';
-        $needs = [...self::systemNeeds($system), ...$secureBoot->needs];
+        $needs = [...self::systemNeeds($system), ...self::driveNeeds($machine, $system), ...self::mediumNeeds($image), ...$secureBoot->needs, ...HandheldNeeds::of($machine, $system), ...MemoryNeed::of($machine)];
         if ($permanent) {
             $needs[] = new Need('boot_order', 'stick first', 'The bench policy starts sticks by permanent order.', 'F1', stays: false, weakens: true);
         }
         $changes = ChangePlan::of($machine, $needs);
         $opens = self::putBacks($changes, $system);
-        $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, $gates, $opens);
+        $waits = array_map(static fn (NeedConflict $conflict): Gate => new Gate("answer-choice.{$conflict->setting}", Fact::answered(NeedConflict::fact($conflict->setting)), "Decide first: {$conflict->title} is needed in two ways", ''), array_values(array_filter($changes->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null)));
+        $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, [...$gates, ...$waits], $opens);
         $steps[] = self::start($machine, $image, $stickConnector, $permanent);
 
-        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens, $changes->before())], [$secureBoot->decision, self::bootDecision($machine, $permanent)], initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
+        $questions = array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), array_values(array_filter($changes->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null)));
+
+        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens, $changes->before())], [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)], $questions, blockers: self::lockedOut($machine, $changes), initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
     }
 
     /** @return list<Need> */
@@ -56,6 +60,38 @@ final class FirmwarePlanner
         }
 
         return $needs;
+    }
+
+    /**
+     * An installer without a driver for the controller's mode sees no drive; on a drive that is wiped the mode may change (rule I7).
+     *
+     * @return list<Need>
+     */
+    private static function driveNeeds(Machine $machine, SystemProfile $system): array
+    {
+        $modes = $system->entry['controller_modes'] ?? [];
+        $has = array_column(array_column($machine->model['firmware']['settings'] ?? [], null, 'id'), 'values', 'id')['controller_mode'] ?? [];
+        $both = array_values(array_intersect($modes, $has));
+
+        return $both === [] ? [] : [new Need('controller_mode', $both[0], "{$system->name} has drive drivers for ".implode(' and ', $modes).' only; with another mode its installer sees no drive.', 'I7', accepts: array_slice($both, 1))];
+    }
+
+    /** @return list<Need> */
+    private static function mediumNeeds(Image $image): array
+    {
+        return $image->startsByUefi() ? [] : [new Need('boot_mode', 'legacy', "{$image->name} has no loader for UEFI: it starts the old way only.", 'F2', stays: false, weakens: true, accepts: ['both'], whose: 'medium')];
+    }
+
+    private static function isLockedOut(Machine $machine): bool
+    {
+        return $machine->fact('firmware.supervisor_password')->is('lost');
+    }
+
+    /** @return list<string> */
+    private static function lockedOut(Machine $machine, ChangePlan $changes): array
+    {
+        return ! $changes->isEmpty() && self::isLockedOut($machine)
+            ? ['The setup asks for a supervisor password that nobody has: no setting can be changed. The owner finds it, or the maker removes it against proof of ownership; there is no way around it here.'] : [];
     }
 
     /**
@@ -80,10 +116,24 @@ final class FirmwarePlanner
                 ['Change them in this order, in one visit, then save and leave.'],
                 before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'], gates: $gates,
                 because: [...$because, $secureBoot->decision->asReason()],
-                cautions: ['If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],
-                opens: $opens, rows: $changes->rows(), boots: [BootEvent::change($changes->becomes())],
+                waiting: MemoryNeed::waiting($changes),
+                cautions: [...self::pictureCaution($machine, $changes), 'If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],
+                opens: $opens, rows: $changes->rows(), boots: self::isLockedOut($machine) ? [] : [BootEvent::change($changes->becomes())],
             ),
         ];
+    }
+
+    /** @return list<string> older devices off wants a card whose picture comes up by UEFI (rule F2) */
+    private static function pictureCaution(Machine $machine, ChangePlan $changes): array
+    {
+        $off = ($changes->becomes()['firmware.older_devices'] ?? null) === 'off' || ($changes->becomes()['firmware.boot_mode'] ?? null) === 'uefi';
+
+        return match (true) {
+            ! $off, $machine->kind->isPortable() => [],
+            $machine->fact('graphics.uefi_picture')->is('no') => ['This card brings no picture up by UEFI: with older devices off the screen stays black. Use the board\'s own socket first.'],
+            $machine->fact('graphics.uefi_picture')->isUnknown() => ['An old graphics card may bring no picture up by UEFI. Black afterwards: the board\'s own socket, or settings back by its jumper.'],
+            default => [],
+        };
     }
 
     private static function start(Machine $machine, Image $image, ?string $stickConnector, bool $permanent): Step

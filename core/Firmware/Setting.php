@@ -8,20 +8,43 @@ namespace Cobblestone\Firmware;
 final readonly class Setting
 {
     /** Order in which settings are changed in one visit (rule F3). */
-    public const ORDER = ['boot_mode', 'older_devices', 'secure_boot', 'third_party_signer', 'security_chip', 'controller_mode', 'boot_order', 'memory_profile', 'usb_start', 'fast_start'];
+    public const ORDER = ['boot_mode', 'older_devices', 'secure_boot', 'third_party_signer', 'security_chip', 'controller_mode', 'boot_order', 'memory_profile', 'graphics_memory', 'power_mode', 'usb_start', 'fast_start'];
 
     /**
      * @param  list<string>  $values
      * @param  array<string, string>  $requires  other settings and the values they must have first
      */
-    private function __construct(public string $id, public string $title, public string $place, public array $values, public array $requires)
+    private function __construct(public string $id, public string $title, public string $place, public array $values, public array $requires, public ?string $default = null)
     {
     }
 
     /** @param  array<string, mixed>  $entry */
     public static function fromArray(array $entry): self
     {
-        return new self($entry['id'], $entry['title'], $entry['place'], $entry['values'], $entry['requires'] ?? []);
+        return new self($entry['id'], $entry['title'], $entry['place'], $entry['values'], $entry['requires'] ?? [], $entry['default'] ?? null);
+    }
+
+    /**
+     * The settings of a model, as its catalogue entry words them.
+     *
+     * @param  array<string, mixed>  $model
+     * @return list<self>
+     */
+    public static function ofModel(array $model): array
+    {
+        return array_map(self::fromArray(...), $model['firmware']['settings'] ?? []);
+    }
+
+    /** What a start rests on, whatever the model; asked for where nobody has described it. */
+    public const USUAL = ['boot_mode', 'secure_boot', 'older_devices', 'third_party_signer', 'controller_mode', 'security_chip', 'usb_start'];
+
+    /** A setting that most firmware has under some name, with the values we tell apart. */
+    public static function usual(string $id): self
+    {
+        $values = ['boot_mode' => ['uefi', 'both', 'legacy'], 'older_devices' => ['off', 'allowed'], 'third_party_signer' => ['trusted', 'not trusted'], 'controller_mode' => ['plain', 'array']];
+        $titles = ['boot_mode' => 'Start mode', 'secure_boot' => 'Secure Boot', 'older_devices' => 'Older devices (compatibility)', 'third_party_signer' => 'Third-party signer', 'controller_mode' => 'Drive controller', 'security_chip' => 'Security chip', 'usb_start' => 'Start from USB'];
+
+        return new self($id, $titles[$id] ?? ucfirst(str_replace('_', ' ', $id)), '', $values[$id] ?? ['on', 'off'], []);
     }
 
     /** For a model nobody has described: the name of the thing, and where to look. */

@@ -7,11 +7,14 @@ namespace Cobblestone\Firmware;
 use Cobblestone\Job\KindDefaults;
 use Cobblestone\Machine\Machine;
 
-/** How to get into the setup or the one-time menu of this machine, best known way first (rule F1). */
+/** How to get into the setup, the one-time menu or the recovery of this machine, best known way first (rule F1). */
 final readonly class WayIn
 {
-    /** @param  list<array<string, mixed>>  $ways ranked */
-    private function __construct(public array $ways, public bool $forThisModel, public string $source)
+    /**
+     * @param  list<array<string, mixed>>  $ways  those to try, ranked
+     * @param  list<RankedWay>  $ranking  every way that is known of the model, its maker and its kind
+     */
+    private function __construct(public array $ways, public bool $forThisModel, public string $source, public array $ranking)
     {
     }
 
@@ -23,6 +26,11 @@ final readonly class WayIn
     public static function menu(Machine $machine): self
     {
         return self::of($machine, 'menu');
+    }
+
+    public static function recovery(Machine $machine): self
+    {
+        return self::of($machine, 'recovery');
     }
 
     /** @return list<string> what to press, as sentences */
@@ -41,13 +49,27 @@ final readonly class WayIn
 
     private static function of(Machine $machine, string $which): self
     {
-        $own = $machine->model['firmware']['ways_in'][$which] ?? null;
-        if ($own !== null) {
-            $confirmed = ($own['confirmed'] ?? 0) > 0 ? " Worked {$own['confirmed']} times on this model." : '';
+        $ways = $machine->model['firmware']['ways_in'] ?? [];
+        $makers = $machine->model['maker_ways_in'] ?? [];
+        $ranking = RankedWay::rank(self::list($ways[$which] ?? []), self::list($makers[$which] ?? []), KindDefaults::waysIn($machine->kind)[$which] ?? []);
+        $own = array_values(array_filter($ranking, static fn (RankedWay $way): bool => $way->from === RankedWay::MODEL));
+        if ($own !== []) {
+            $worked = $own[0]->worked;
+            $confirmed = $worked > 0 ? ' Worked '.($worked === 1 ? 'once' : "{$worked} times").' on this model.' : '';
 
-            return new self([$own], true, "catalogue, {$machine->title}, as of {$machine->model['as_of']}.{$confirmed}");
+            return new self(array_map(static fn (RankedWay $way): array => $way->way, $own), true, "catalogue, {$machine->title}, as of {$machine->model['as_of']}.{$confirmed}", $ranking);
         }
+        $usual = $makers === [] ? "usual for a {$machine->kind->value}" : "usual for {$machine->model['maker']}, then for a {$machine->kind->value}";
 
-        return new self(KindDefaults::waysIn($machine->kind)[$which], false, "usual for a {$machine->kind->value}, most common first; which one worked is worth a note");
+        return new self(array_map(static fn (RankedWay $way): array => $way->way, $ranking), false, "{$usual}, most common first; which one worked is worth a note", $ranking);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $entry  one way, or several
+     * @return list<array<string, mixed>>
+     */
+    private static function list(array $entry): array
+    {
+        return isset($entry['how']) ? [$entry] : array_values($entry);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Boot\KindTable;
 use Cobblestone\Boot\PowerOn;
+use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\RehearsalGates;
 use Cobblestone\Catalogue\Catalogue;
@@ -44,7 +46,8 @@ final class JobPlanner
         $part = $draft->contribution;
         $steps = $context->goal === Goal::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner)];
         $questions = self::distinct($part->questions);
-        $ordered = Planner::order($steps, $part->initial);
+        $seen = $brief->blocks['seen'] ?? [];
+        $ordered = array_map(static fn (Step $step): Step => Reality::advise($step, $seen), Planner::order($steps, $part->initial));
         $scene = BootSceneOf::job($context, $draft);
         $rehearsed = Rehearsal::run($scene, $ordered);
 
@@ -63,7 +66,7 @@ final class JobPlanner
             facts: $machine->facts->toArray(),
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: $context->policy->toArray(),
-            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
+            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), ...($context->goal === Goal::MediaOnly && $scene->stick !== null ? ['kinds' => KindTable::of($scene->stick, $context->image()->architecture() ?? 'x86-64', $scene->state->trusted)] : []), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
         );
     }
 

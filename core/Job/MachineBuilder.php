@@ -30,6 +30,11 @@ final class MachineBuilder
     public static function build(Brief $brief, Catalogue $catalogue): array
     {
         $model = isset($brief->machine['model']) ? $catalogue->machine($brief->machine['model']) : [];
+        foreach ($model === [] ? [] : $catalogue->all('makers') as $maker) {
+            if ($maker['name'] === $model['maker']) {
+                $model['maker_ways_in'] = $maker['ways_in'];
+            }
+        }
         $kind = Kind::tryFrom($model['kind'] ?? $brief->machine['kind'] ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
         $readings = self::readings($brief);
         $drives = self::drives($brief, $readings);

@@ -67,7 +67,7 @@ final class MachineFacts
     private static function modelFacts(array $model): array
     {
         $facts = [];
-        foreach (['architecture', 'memory_bytes', 'cores', 'drive_bytes', 'clock_mhz'] as $key) {
+        foreach (['architecture', 'memory_bytes', 'cores', 'drive_bytes', 'clock_mhz', 'processor'] as $key) {
             if (isset($model[$key])) {
                 $facts[$key] = $model[$key];
             }

@@ -23,6 +23,8 @@ enum EntryKind: string
     case Unproven = 'unproven';
     case RollbackLost = 'rollback-lost';
     case Reminded = 'reminded';
+    case Reality = 'reality';
+    case SnapshotTaken = 'snapshot';
     case KeySealed = 'key-sealed';
     case KeyShown = 'key-shown';
     case KeyDeleted = 'key-deleted';
@@ -42,6 +44,8 @@ enum EntryKind: string
             self::Unproven => 'lost its proof',
             self::RollbackLost => 'the old system\'s folder is gone',
             self::Reminded => 'reminder seen',
+            self::Reality => 'it went otherwise',
+            self::SnapshotTaken => 'settings recorded',
             self::KeySealed => 'key sealed',
             self::KeyShown => 'key shown',
             self::KeyDeleted => 'key deleted',

@@ -95,6 +95,8 @@ final class Fact
 
     public const FIRMWARE_FETCHED = 'firmware.fetched';
 
+    public const RECOVERY_WAY = 'firmware.way-back';
+
     public const FIRMWARE_UPDATED = 'firmware.updated';
 
     public const SETTINGS_BACK = 'firmware.settings-back';
@@ -179,6 +181,7 @@ final class Fact
             self::OLD_DRIVER_GONE => 'the old card\'s driver is removed',
             self::CASE_CLOSED => 'the case is closed, screws out are in',
             self::FIRMWARE_FETCHED => 'the firmware file lies on its stick',
+            self::RECOVERY_WAY => 'the way back after a cut-short write is known, or its absence signed',
             self::FIRMWARE_UPDATED => 'the firmware is updated',
             self::SETTINGS_BACK => 'the recorded settings are entered again',
             self::HELPER_READY => 'the helper machine is ready',

@@ -65,6 +65,12 @@ final readonly class Step
         return new self(...[...get_object_vars($this), 'boots' => $boots]);
     }
 
+    /** @param  list<string>  $instructions */
+    public function instructed(array $instructions): self
+    {
+        return new self(...[...get_object_vars($this), 'instructions' => $instructions]);
+    }
+
     public function gated(Gate $gate): self
     {
         return new self(...[...get_object_vars($this), 'gates' => [...$this->gates, $gate]]);

@@ -10,6 +10,7 @@
 <link rel="stylesheet" href="/app.css?v={{ filemtime(public_path('app.css')) }}">
 <script src="/vendor/htmx.min.js" defer></script>
 <script src="/app.js?v={{ filemtime(public_path('app.js')) }}" defer></script>
+<script src="/metronome.js?v={{ filemtime(public_path('metronome.js')) }}" defer></script>
 <script src="/upload.js?v={{ filemtime(public_path('upload.js')) }}" defer></script>
 </head>
 <body hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML show:window:top" hx-select-oob="#bell,#kerb">

@@ -206,16 +206,16 @@ final class Sticks
     private function optical(string $image, bool $hybrid): string
     {
         $tree = "{$this->folder}/optical-".bin2hex(random_bytes(4));
-        mkdir("{$tree}/boot", recursive: true);
-        copy('/usr/lib/ISOLINUX/isolinux.bin', "{$tree}/boot/isolinux.bin");
-        copy('/usr/lib/syslinux/modules/bios/ldlinux.c32', "{$tree}/boot/ldlinux.c32");
-        file_put_contents("{$tree}/boot/isolinux.cfg", 'SAY '.Emulator::MARK."\nPROMPT 1\n");
+        mkdir("{$tree}/boot/isolinux", recursive: true);
+        copy('/usr/lib/ISOLINUX/isolinux.bin', "{$tree}/boot/isolinux/isolinux.bin");
+        copy('/usr/lib/syslinux/modules/bios/ldlinux.c32', "{$tree}/boot/isolinux/ldlinux.c32");
+        file_put_contents("{$tree}/boot/isolinux/isolinux.cfg", 'SAY '.Emulator::MARK."\nPROMPT 1\n");
         self::run('truncate', '-s', '2880K', "{$tree}/boot/efi.img");
         self::run('mkfs.vfat', "{$tree}/boot/efi.img");
         self::run('mmd', '-i', "{$tree}/boot/efi.img", '::/EFI', '::/EFI/BOOT');
         file_put_contents($file = "{$this->folder}/optical.efi", $this->loader());
         self::run('mcopy', '-i', "{$tree}/boot/efi.img", $file, '::/EFI/BOOT/BOOTX64.EFI');
-        self::run('xorriso', '-as', 'mkisofs', '-quiet', '-V', 'OPTICAL', '-b', 'boot/isolinux.bin', '-c', 'boot/boot.cat', '-no-emul-boot', '-boot-load-size', '4', '-boot-info-table',
+        self::run('xorriso', '-as', 'mkisofs', '-quiet', '-V', 'OPTICAL', '-b', 'boot/isolinux/isolinux.bin', '-c', 'boot/boot.cat', '-no-emul-boot', '-boot-load-size', '4', '-boot-info-table',
             ...[...($hybrid ? ['-isohybrid-mbr', '/usr/lib/ISOLINUX/isohdpfx.bin'] : []), '-eltorito-alt-boot', '-e', 'boot/efi.img', '-no-emul-boot', ...($hybrid ? ['-isohybrid-gpt-basdat'] : []), '-o', $image, $tree]);
 
         return $image;

@@ -2,13 +2,15 @@
 
 namespace App\Http\Controllers;
 
+use App\Bridge\Experience;
+use App\Models\BootObservation;
 use App\Models\LogEntry;
 use Illuminate\Contracts\View\View;
 
 final class LogbookController
 {
-    public function index(): View
+    public function index(Experience $experience): View
     {
-        return view('logbook.index', ['entries' => LogEntry::query()->with(['user', 'job:id,title'])->latest('id')->simplePaginate(60)]);
+        return view('logbook.index', ['entries' => LogEntry::query()->with(['user', 'job:id,title'])->latest('id')->simplePaginate(60), 'accuracy' => $experience->accuracy(), 'differed' => BootObservation::query()->with('job:id,title')->whereColumn('predicted', '!=', 'seen')->latest('id')->limit(8)->get()]);
     }
 }

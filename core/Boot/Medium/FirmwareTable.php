@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Medium;
 
+use Cobblestone\Media\Inspection\ElTorito;
 use Cobblestone\Storage\Reading\ByteSource;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\GptHeader;
@@ -26,7 +27,7 @@ final readonly class FirmwareTable
      * @param  string  $words  how the volumes were found
      * @param  list<array{title: string, source: ByteSource, guid: string|null}>  $volumes
      */
-    private function __construct(public string $words, public ?string $fault, public array $volumes)
+    private function __construct(public string $words, public ?string $fault, public array $volumes, public bool $byOptical = false)
     {
     }
 
@@ -52,7 +53,25 @@ final readonly class FirmwareTable
             return new self('no table: a file system begins in sector 0', null, [['title' => 'The whole device', 'source' => $device, 'guid' => null]]);
         }
 
+        $optical = self::optical($device);
+        if ($optical !== null) {
+            return $optical;
+        }
+
         return new self('', $mbr !== null && $mbr->isProtective() ? 'its MBR announces a GPT, but neither copy is whole' : 'it has neither a partition table nor a file system that firmware knows', []);
+    }
+
+    /** The start catalogue of an optical image written to a stick: emulated firmware goes by it, no standard asks for it there. */
+    private static function optical(ByteSource $device): ?self
+    {
+        $volumes = [];
+        foreach (ElTorito::read($device)->entries ?? [] as $entry) {
+            if ($entry['platform'] === 'UEFI' && $entry['bootable']) {
+                $volumes[] = ['title' => 'The optical start image', 'source' => new WindowSource($device, $entry['at'], $entry['bytes']), 'guid' => null];
+            }
+        }
+
+        return $volumes === [] ? null : new self('an optical start catalogue, and no partition table', null, $volumes, true);
     }
 
     /** Four entries of which one at least begins and ends on the device, and no two overlap. */

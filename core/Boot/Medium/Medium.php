@@ -12,6 +12,7 @@ final readonly class Medium
      * @param  string|null  $tableFault  why firmware finds no volume on it
      * @param  list<Volume>  $volumes
      * @param  list<string>  $controllerModes  drive controller modes the system or installer on it has drivers for; empty: all
+     * @param  bool  $byOptical  whether its volume comes from an optical start catalogue: on a stick no standard promises that
      */
     public function __construct(
         public Leads $leads,
@@ -21,6 +22,7 @@ final readonly class Medium
         public LegacyCode $legacy,
         public ?Seal $seal = null,
         public array $controllerModes = [],
+        public bool $byOptical = false,
     ) {
     }
 
@@ -32,18 +34,18 @@ final readonly class Medium
     /** The same with another seal of its encrypted volume. */
     public function sealed(?Seal $seal): self
     {
-        return new self($this->leads, $this->table, $this->tableFault, $this->volumes, $this->legacy, $seal, $this->controllerModes);
+        return new self($this->leads, $this->table, $this->tableFault, $this->volumes, $this->legacy, $seal, $this->controllerModes, $this->byOptical);
     }
 
     /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
-        return new self(Leads::from($data['leads']), $data['table'], $data['table_fault'], array_map(Volume::fromArray(...), $data['volumes']), LegacyCode::from($data['legacy']), $data['seal'] === null ? null : Seal::fromArray($data['seal']), $data['controller_modes']);
+        return new self(Leads::from($data['leads']), $data['table'], $data['table_fault'], array_map(Volume::fromArray(...), $data['volumes']), LegacyCode::from($data['legacy']), $data['seal'] === null ? null : Seal::fromArray($data['seal']), $data['controller_modes'], $data['by_optical']);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['leads' => $this->leads->value, 'table' => $this->table, 'table_fault' => $this->tableFault, 'volumes' => array_map(static fn (Volume $volume): array => $volume->toArray(), $this->volumes), 'legacy' => $this->legacy->value, 'seal' => $this->seal?->toArray(), 'controller_modes' => $this->controllerModes];
+        return ['leads' => $this->leads->value, 'table' => $this->table, 'table_fault' => $this->tableFault, 'volumes' => array_map(static fn (Volume $volume): array => $volume->toArray(), $this->volumes), 'legacy' => $this->legacy->value, 'seal' => $this->seal?->toArray(), 'controller_modes' => $this->controllerModes, 'by_optical' => $this->byOptical];
     }
 }

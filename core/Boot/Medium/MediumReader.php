@@ -35,7 +35,7 @@ final readonly class MediumReader
             $volumes[] = new Volume($volume['title'], $fat !== null, $fat === null ? [] : $reader->loaders($fat), $volume['guid']);
         }
 
-        return new Medium($leads, $table->words, $table->fault, $volumes, LegacySector::judge($device));
+        return new Medium($leads, $table->words, $table->fault, $volumes, LegacySector::judge($device), byOptical: $table->byOptical);
     }
 
     /** @return list<Loader> */

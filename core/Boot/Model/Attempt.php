@@ -153,30 +153,31 @@ final class Attempt
     {
         $this->holds('loader', "{$loader->path} is there.");
         if ($loader->fault !== null) {
-            return $this->fails($loader->architecture !== null && $loader->architecture !== $architecture ? Outcome::WrongArchitecture : Outcome::LoaderMissing, 'program', ucfirst($loader->fault).'.');
+            return $this->fails(Outcome::LoaderMissing, 'program', ucfirst($loader->fault).'.');
         }
-        if ($loader->architecture !== null && $loader->architecture !== $architecture) {
-            return $this->fails(Outcome::WrongArchitecture, 'program', "It is built for {$loader->architecture}, the firmware runs on {$architecture}.");
-        }
-        $this->holds('program', $loader->architecture === null ? 'Its kind was not inspected.' : "Built for {$loader->architecture}, and whole.");
         $enforced = $this->enforced();
+        // The signature is asked for before the program is looked at any closer.
         if ($enforced) {
             $trust = $loader->trustedBy($this->trusted($loader));
             $refused = $trust->isRefusedAtFirst() ?? $this->facts->get('loader.signature') === 'refused';
             $why = $trust->isRefusedAtFirst() === null ? ($refused ? 'Its signature is not trusted here.' : 'Its signature is trusted here.') : ($loader->because === '' ? ucfirst($trust->title()).($loader->signer === null ? '.' : ": {$loader->signer} signer.") : $loader->because);
             if ($refused) {
-                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', "Secure Boot is in force. {$why}");
+                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', "Secure Boot is in force. {$why}".$this->switchFor($loader));
             }
             $this->holds('signature', $why);
         } else {
             $this->holds('signature', 'Secure Boot is not in force: nobody asks for a signature.');
         }
+        if ($loader->architecture !== null && $loader->architecture !== $architecture) {
+            return $this->fails(Outcome::WrongArchitecture, 'program', "It is built for {$loader->architecture}, the firmware runs on {$architecture}.");
+        }
+        $this->holds('program', $loader->architecture === null ? 'Its kind was not inspected.' : "Built for {$loader->architecture}, and whole.");
         $next = $loader->nextFault ?? ($enforced ? $loader->nextRefused : null);
         if ($next !== null) {
             return $this->fails(Outcome::LoaderStopped, 'next stage', $next, Ground::Emulation);
         }
 
-        return $this->whatRuns($device);
+        return $this->whatRuns($device, ground: $device->medium->byOptical ? Ground::Emulation : Ground::Standard);
     }
 
     /** Secure Boot set and in force are two things: without a platform key, or with older devices allowed, it is not in force (rule F2). */
@@ -187,6 +188,15 @@ final class Attempt
         }
 
         return $this->facts->optional('firmware.key_mode') !== 'setup' && $this->facts->optional('firmware.older_devices') !== 'allowed' && ($this->state->facts['firmware.boot_mode'] ?? 'uefi') === 'uefi';
+    }
+
+    private function switchFor(Loader $loader): string
+    {
+        return match (true) {
+            $loader->signer !== 'third-party' => '',
+            array_key_exists('firmware.third_party_signer', $this->state->facts) => ' The setup has a switch for it.',
+            default => ' This machine has no switch for it.',
+        };
     }
 
     /** @return list<string> */

@@ -6,7 +6,8 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
-use Cobblestone\Firmware\ReleasePath;
+use Cobblestone\Firmware\Setting;
+use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Firmware\WayIn;
 use Cobblestone\Job\IntakeSteps;
@@ -45,12 +46,14 @@ final class FirmwareUpdatePath
         $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::FirmwareVersion], max(1, count($stops)) + 1, $keep), false);
         $minutes = array_sum(array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $stops)) ?: 6.0;
         $supply = UpdateSupply::plan($machine, Duration::minutes($minutes));
+        $recovery = self::recoveryWay($context);
         $gates = [...InstallPath::answerGates([...$questions, ...$protection->encryption->contribution->questions])];
         $all = $protection->encryption->contribution->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, $drive, $context->brief->owner, false, keepsSystem: true),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
+            ...$recovery,
             ...self::fetchAndRecord($context, $stops),
             ...self::writing($context, $stops, $gates),
             ...self::after($context, $stops),
@@ -58,7 +61,7 @@ final class FirmwareUpdatePath
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
-            assessment: ['encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
+            assessment: ['update' => array_intersect_key($wish, ['to' => 1, 'gives' => 1, 'reason' => 1]), 'encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
     }
 
     /**
@@ -70,23 +73,47 @@ final class FirmwareUpdatePath
         $machine = $context->machine;
         $releases = $machine->model['firmware']['releases'] ?? [];
         $now = $machine->fact('firmware.version');
-        $target = $wish['to'] ?? ReleasePath::lowestGiving($releases, $wish['gives'] ?? null);
+        $target = $wish['to'] ?? null;
         $none = static fn (string $chosen, string $why): Decision => new Decision('firmware.update', 'Firmware update', $chosen, [$why], [], ["firmware.version = {$now->spoken()}"], 'F5');
         if ($now->isUnknown()) {
             return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, true)], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
         }
-        if ($releases === [] || $target === null) {
+        if ($releases === []) {
             return [[], [], [], $none($target === null ? 'from the maker\'s page' : "to {$target}", 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
         }
-        $stops = ReleasePath::shortest($releases, (string) $now->value, $target);
-        if ($stops === null) {
-            return [[], [], ["No way leads from firmware {$now->spoken()} to {$target}: a required stop is missing in the catalogue."], $none('stop', 'No way leads there.')];
+        $processor = $machine->fact('processor')->value;
+        $revision = $machine->fact('board.revision')->value;
+        $path = UpdatePath::find($releases, (string) $now->value, $wish['to'] ?? null, $wish['gives'] ?? null, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null);
+        $refused = [];
+        foreach ($path->leftOut as $one) {
+            $refused[$one['version']] = [ucfirst($one['because'])];
         }
-        if ($stops === []) {
-            return [[], [], ["Firmware {$now->spoken()} is there already; {$target} would bring nothing."], $none('none', 'The version wanted is there already.')];
+        if ($path->fault !== null) {
+            return [[], [], [$path->fault], new Decision('firmware.update', 'Firmware update', $path->target === $now->value ? 'none' : 'stop', [$path->fault], $refused, ["firmware.version = {$now->spoken()}"], 'F5')];
         }
+        $needs = array_values(array_filter($path->stops, static fn (array $stop): bool => isset($stop['revisions'])));
+        $questions = $needs !== [] && $revision === null ? [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all = array_values(array_unique(array_merge(...array_column($needs, 'revisions')))), array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, true)] : [];
+        $entered = count($machine->model['firmware']['settings'] ?? []);
+        $total = $path->total($entered);
 
-        return [$stops, [], [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_column($stops, 'version')), ['Each release may only be written over the one it names or a newer one.', "{$target} is the lowest that gives what is needed."], ['newest at once' => ['A required stop would be skipped.']], ["firmware.version = {$now->spoken()}", ...array_map(static fn (array $stop): string => "{$stop['version']} from ".($stop['from'] ?? 'any'), $stops)], 'F5')];
+        return [$path->stops, $questions, [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_column($path->stops, 'version')), ['Each release may only be written over the one it names or a newer one.', "{$path->target} is the lowest that gives what is needed.", count($path->stops).' × (write + restart) + '.$entered." settings entered again: about {$total->label()} in all."], ['newest at once' => ['A required stop would be skipped.'], ...$refused], ["firmware.version = {$now->spoken()}", ...array_map(static fn (array $stop): string => "{$stop['version']} from ".($stop['from'] ?? 'any').(isset($stop['processors']) ? ', runs '.implode(' and ', $stop['processors']) : ''), $path->stops)], 'F5')];
+    }
+
+    /**
+     * The way back after a write that was cut short: known, or its absence signed.
+     *
+     * @return list<Step>
+     */
+    private static function recoveryWay(JobContext $context): array
+    {
+        $way = $context->machine->model['firmware']['recovery_way'] ?? null;
+
+        return [new Step('firmware.way-back', Stage::FirmwareUpdate, $way === null ? 'No way back: signed' : 'The way back', Presence::Hands, Estimate::minutes(0.5, 1, 4),
+            $way === null ? ['No way is known to bring this board back after a write that was cut short.', 'Tell the owner that it could stay dead, and have them sign, or find the way in the board\'s sheet first.'] : ["After a write that was cut short: {$way}.", 'Lay ready what that takes.'],
+            before: [Fact::TAKEN_IN], after: [Fact::RECOVERY_WAY], needs: ['hands'],
+            because: [new Reason($way === null ? 'A board without a way back is risked only with the owner\'s word.' : 'It is looked up while the machine still starts.', 'F5', $context->machine->title)],
+            evidence: $way === null ? [new Evidence('no_way_back_signed', 'Signed by', 'text')] : [],
+        )];
     }
 
     /**
@@ -120,7 +147,7 @@ final class FirmwareUpdatePath
     private static function writing(JobContext $context, array $stops, array $gates): array
     {
         $steps = [];
-        $before = [Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
+        $before = [Fact::RECOVERY_WAY, Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
         $stops = $stops === [] ? [['version' => 'the new version']] : $stops;
         foreach ($stops as $index => $stop) {
             $last = $index === count($stops) - 1;
@@ -153,7 +180,25 @@ final class FirmwareUpdatePath
             before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'],
             because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
             evidence: [new Evidence('version', 'Firmware version shown', 'text', hint: $version)],
+            rows: self::reEntered($context),
             boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
         )];
+    }
+
+    /**
+     * What is entered again, in the order of one visit: what was recorded, else what the catalogue assumes.
+     *
+     * @return list<array<string, string>>
+     */
+    private static function reEntered(JobContext $context): array
+    {
+        $settings = Setting::ofModel($context->machine->model);
+        usort($settings, static fn (Setting $a, Setting $b): int => $a->rank() <=> $b->rank());
+
+        return array_map(static function (Setting $setting) use ($context): array {
+            $was = $context->machine->fact("firmware.{$setting->id}");
+
+            return ['where' => "{$setting->place} › {$setting->title}", 'after the update' => $setting->default ?? 'its default', 'becomes' => $was->isKnown() ? $was->spoken() : 'as recorded'];
+        }, $settings);
     }
 }

@@ -21,6 +21,7 @@
 @if ($gone)<div class="stop-box"><b>It is not there.</b> It vanished while it was written, and stays unfinished. @if ($mayWork)<form method="post" action="/sticks/{{ $slug }}/replug" class="mt-1">@csrf<button class="btn small">Plugged in again</button></form>@endif</div>@endif
 <p class="fine"><span title="{{ $stick->size()->exact() }}">{{ $stick->size()->decimal() }} · {{ $stick->size()->binary() }}</span> · {{ strtoupper($stick->connector()) }} · stated {{ $stick->writeRate()->label() }} writing, {{ $stick->readRate()->label() }} reading · {{ $stick->contentsMayGo() ? 'its contents may go' : 'its contents must stay' }}</p>
 <div class="acts">@if (in_array($condition->value, ['good', 'stale'], true))<a class="btn" href="/sticks/{{ $slug }}/label" data-key="l">Label <kbd>l</kbd></a>@endif
+<a class="btn" href="/sticks/{{ $slug }}/starts">Where it starts</a>
 @if ($build)<a class="btn" href="/sticks/{{ $slug }}/builds/{{ $build->id }}">Last build</a>@endif
 @if ($mayWork && ! $gone && ! $build?->isUnderWay())<form method="post" action="/sticks/{{ $slug }}/check">@csrf<button class="btn" data-key="t">Check its true size <kbd>t</kbd></button></form>@endif</div>
 @if ($mayWork && $condition !== \Cobblestone\Media\Build\StickCondition::Retired && $stick->contentsMayGo() && $images !== [])<h3>Build it anew from</h3><ul class="from">@foreach ($images as $image)<li><a href="/shelf/{{ $image->id }}/ways?stick={{ $slug }}">{{ $image->title() }}</a>{{ $image->inspected()?->isDamaged() ? ' · damaged' : '' }}</li>@endforeach</ul>@endif

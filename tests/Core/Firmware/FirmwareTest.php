@@ -58,16 +58,35 @@ it('brings in what a setting requires, before it', function () use ($named) {
 it('says was, becomes and put back for each row', function () {
     $plan = ChangePlan::of(machineWith([setting('secure_boot', 'on'), setting('boot_mode', 'both'), setting('boot_order', 'drive')], ['boot_mode' => 'legacy']), [new Need('secure_boot', 'off', 'x', 'F10', stays: true, weakens: true), new Need('boot_mode', 'uefi', 'y', 'F2'), new Need('boot_order', 'stick first', 'z', 'F1', stays: false, weakens: true), new Need('fast_start', 'off', 'w', 'F9')]);
     expect($plan->rows())->toBe([
-        ['where' => 'Page › Boot_mode', 'was' => 'legacy', 'becomes' => 'uefi', 'put back' => 'stays'],
-        ['where' => 'Page › Secure_boot', 'was' => 'on (assumed: look)', 'becomes' => 'off', 'put back' => 'stays, signed'],
-        ['where' => 'Page › Boot_order', 'was' => 'drive (assumed: look)', 'becomes' => 'stick first', 'put back' => 'at the end'],
-        ['where' => 'look on every page of the setup › Fast start', 'was' => 'look and record', 'becomes' => 'off', 'put back' => 'stays'],
+        ['where' => 'Page › Boot_mode', 'was' => 'legacy', 'becomes' => 'uefi', 'because' => 'y', 'put back' => 'stays'],
+        ['where' => 'Page › Secure_boot', 'was' => 'on (assumed: look)', 'becomes' => 'off', 'because' => 'x', 'put back' => 'stays, signed'],
+        ['where' => 'Page › Boot_order', 'was' => 'drive (assumed: look)', 'becomes' => 'stick first', 'because' => 'z', 'put back' => 'at the end'],
+        ['where' => 'look on every page of the setup › Fast start', 'was' => 'look and record', 'becomes' => 'off', 'because' => 'w', 'put back' => 'stays'],
     ]);
 });
 
-it('names contradictions and loops instead of choosing silently', function () {
-    expect(fn () => ChangePlan::of(machineWith([setting('a', 'x')]), [new Need('a', 'on', 'one', 'F2'), new Need('a', 'off', 'two', 'F2')]))->toThrow(DomainException::class, 'wanted as "on" (one) and as "off" (two)')
-        ->and(fn () => ChangePlan::of(machineWith([setting('a', 'x', ['b' => 'on']), setting('b', 'x', ['a' => 'on'])]), [new Need('a', 'on', 'one', 'F2')]))->toThrow(DomainException::class, 'loop: a → b → a');
+it('makes a decision of needs that contradict each other, and leaves the setting until somebody chose', function () {
+    $needs = [new Need('a', 'on', 'one', 'F2'), new Need('a', 'off', 'two', 'F2', whose: 'medium')];
+    $open = ChangePlan::of(machineWith([setting('a', 'x')]), $needs);
+    expect($open->changes)->toBe([])->and($open->conflicts)->toHaveCount(1)
+        ->and($open->conflicts[0]->question()->options)->toBe(['on' => 'on: one', 'off' => 'off: two'])
+        ->and($open->conflicts[0]->question()->holds)->toBeTrue()
+        ->and($open->conflicts[0]->decision(machineWith([]))->chosen)->toBe('open: somebody has to choose')
+        ->and($open->conflicts[0]->decision(machineWith([]))->facts)->toBe(['system needs on', 'medium needs off']);
+    $machine = machineWith([setting('a', 'x')]);
+    $chosen = new Machine('Test', Kind::Laptop, $machine->facts->with(MachineFact::of('choice.a', 'off', Source::Person, 'bench lead')), [], [], [], null, $machine->model);
+    expect(array_column(ChangePlan::of($chosen, $needs)->rows(), 'becomes'))->toBe(['off'])
+        ->and(ChangePlan::of($chosen, $needs)->conflicts[0]->decision($chosen)->chosen)->toBe('off')
+        ->and(ChangePlan::of($chosen, $needs)->conflicts[0]->decision($chosen)->refused)->toBe(['on' => ['one']]);
+});
+
+it('takes a value that all needs accept instead of asking', function () {
+    $plan = ChangePlan::of(machineWith([setting('a', 'x')]), [new Need('a', 'legacy', 'one', 'F2', accepts: ['both']), new Need('a', 'both', 'two', 'F2')]);
+    expect($plan->conflicts)->toBe([])->and(array_column($plan->rows(), 'becomes'))->toBe(['both']);
+});
+
+it('names loops of settings that require each other', function () {
+    expect(fn () => ChangePlan::of(machineWith([setting('a', 'x', ['b' => 'on']), setting('b', 'x', ['a' => 'on'])]), [new Need('a', 'on', 'one', 'F2')]))->toThrow(DomainException::class, 'loop: a → b → a');
 });
 
 it('needs twice the draw and a fifth of the cell', function () {
@@ -112,8 +131,8 @@ it('compares the signer before Secure Boot is ever proposed off', function (stri
 })->with([
     'signed, trusted' => ['fairlead-13', [], 'on', ['uefi', 'off', 'on', 'on']],
     'third-party signer has a switch' => ['capstan-t3', ['firmware.secure_boot' => 'on', 'target.path' => 'nvme0n1'], 'on, with the third-party signer trusted', ['uefi', 'trusted']],
-    'unsigned for good' => ['pocket-lantern', ['firmware.secure_boot' => 'on'], 'off, and it stays off', ['off']],
-    'already off' => ['pocket-lantern', ['firmware.secure_boot' => 'off'], 'off, and it stays off', []],
+    'unsigned for good' => ['pocket-lantern', ['firmware.secure_boot' => 'on'], 'off, and it stays off', ['off', '4 GB', 'balanced']],
+    'already off' => ['pocket-lantern', ['firmware.secure_boot' => 'off'], 'off, and it stays off', ['4 GB', 'balanced']],
 ]);
 
 it('puts Secure Boot back on after an unsigned stick with a signed system', function () {

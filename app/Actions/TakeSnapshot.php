@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Actions;
+
+use App\Models\FirmwareSnapshot;
+use App\Models\Job;
+use App\Models\User;
+use Cobblestone\Firmware\Setting;
+use Cobblestone\Firmware\Snapshot;
+use Cobblestone\Runbook\EntryKind;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps a snapshot of the settings and computes the path from what was really set (rules F2, F3). */
+final class TakeSnapshot
+{
+    /** Kinds of picture a photo may be, by what is in the file. */
+    private const KINDS = [IMAGETYPE_JPEG => 'jpg', IMAGETYPE_PNG => 'png', IMAGETYPE_WEBP => 'webp'];
+
+    public function __construct(private readonly ChangeBrief $change, private readonly LogBook $log)
+    {
+    }
+
+    /**
+     * @param  list<Setting>  $settings  of the model
+     * @param  int  $seen  id of the newest log entry the person had before them
+     */
+    public function handle(Job $job, User $user, Snapshot $snapshot, array $settings, string $origin, ?string $pasted, ?UploadedFile $photo, int $seen): FirmwareSnapshot
+    {
+        return DB::transaction(function () use ($job, $user, $snapshot, $settings, $origin, $pasted, $photo, $seen): FirmwareSnapshot {
+            $job = Job::locked($job->id);
+            ChangedMeanwhile::check($job, $seen);
+            $kept = FirmwareSnapshot::query()->create([
+                'job_id' => $job->id, 'user_id' => $user->id, 'settings' => $snapshot->values, 'origin' => $origin, 'pasted' => $pasted, 'photo' => $photo === null ? null : self::store($photo),
+                'notes' => [...$snapshot->contradictions($settings), ...$snapshot->notes], 'created_at' => now(),
+            ]);
+            $entry = $this->log->write($job, $user, EntryKind::SnapshotTaken, null, ['text' => count($snapshot->values).' settings'.($photo === null ? '' : ', with a photo'), 'snapshot' => $kept->id]);
+            if ($snapshot->values !== []) {
+                $this->change->handle($job, $user, static function (array $brief) use ($snapshot, $user): array {
+                    foreach ($snapshot->values as $id => $value) {
+                        $brief['machine']['facts']["firmware.{$id}"] = $value;
+                    }
+                    $brief['machine']['facts_from'] = "snapshot by {$user->title}";
+
+                    return $brief;
+                }, 'settings recorded: '.count($snapshot->values), $entry->id, 'settings');
+            }
+
+            return $kept;
+        });
+    }
+
+    public static function isPicture(UploadedFile $file): bool
+    {
+        $size = @getimagesize($file->getPathname());
+
+        return $size !== false && isset(self::KINDS[$size[2]]);
+    }
+
+    private static function store(UploadedFile $photo): string
+    {
+        $size = getimagesize($photo->getPathname());
+        $name = bin2hex(random_bytes(16)).'.'.self::KINDS[$size === false ? IMAGETYPE_JPEG : $size[2]];
+        $photo->move((string) config('cobblestone.photos'), $name);
+
+        return $name;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+namespace App\Drawing;
+
+use Cobblestone\Machine\Kind;
+
+/** The side of a machine as one faces it, with its sockets in their places and the wanted one marked (rules F7, J5). */
+final class PortDrawing
+{
+    public const WIDTH = 420;
+
+    public const HEIGHT = 150;
+
+    /** Width and height of a side, by kind of machine, in the drawing's units. */
+    private const SIDES = ['desktop' => ['front' => [120, 118], 'rear' => [120, 118]], 'laptop' => ['left' => [330, 30], 'right' => [330, 30], 'rear' => [330, 34]], 'handheld' => ['top' => [330, 42], 'bottom' => [330, 42], 'left' => [120, 44], 'right' => [120, 44]], 'sealed' => ['rear' => [250, 74], 'left' => [330, 30], 'right' => [330, 30]]];
+
+    /** What lies at the two ends of a side, as one faces it. */
+    private const ENDS = ['front' => ['left', 'right'], 'rear' => ['its right side', 'its left side'], 'left' => ['rear', 'front'], 'right' => ['front', 'rear'], 'top' => ['left', 'right'], 'bottom' => ['left', 'right']];
+
+    /**
+     * @param  list<array{x: float, y: float, w: float, h: float, words: string, wanted: bool, connector: string}>  $sockets
+     * @param  array{string, string}  $ends  what lies at its left and right end
+     */
+    private function __construct(public readonly string $side, public readonly string $outline, public readonly array $sockets, public readonly array $ends)
+    {
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $ports  of the catalogue
+     * @return self|null null where nobody wrote down which side the socket is on
+     */
+    public static function of(Kind $kind, array $ports, string $wanted): ?self
+    {
+        $port = array_column($ports, null, 'id')[$wanted] ?? null;
+        if ($port === null || ! isset($port['side'])) {
+            return null;
+        }
+        $side = $port['side'];
+        [$w, $h] = self::SIDES[$kind->value][$side] ?? [260, 50];
+        [$x, $y] = [(self::WIDTH - $w) / 2, (self::HEIGHT - 24 - $h) / 2 + 4];
+        $sockets = [];
+        foreach ($ports as $one) {
+            if (($one['side'] ?? null) !== $side) {
+                continue;
+            }
+            [$sw, $sh] = $one['connector'] === 'usb-c' ? [22, 9] : [28, 12];
+            $place = (float) ($one['along'] ?? 0.5);
+            // A tower's sockets stand one above the other; everything else has them side by side.
+            $upright = $kind === Kind::Desktop;
+            $sockets[] = [
+                'x' => $upright ? $x + $w / 2 - $sw / 2 : $x + $w * $place - $sw / 2, 'y' => $upright ? $y + $h * $place - $sh / 2 : $y + $h / 2 - $sh / 2,
+                'w' => (float) $sw, 'h' => (float) $sh, 'words' => "{$one['connector']}, {$one['where']}", 'wanted' => $one['id'] === $wanted, 'connector' => $one['connector'],
+            ];
+        }
+
+        return new self($side, StoneShape::slab($x, $y, $w, $h, "{$kind->value}-{$side}"), $sockets, self::ENDS[$side] ?? ['', '']);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\RecordReality;
+use App\Bridge\JobBridge;
+use App\Models\BootObservation;
+use App\Models\Job;
+use Cobblestone\Boot\Outcome;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** Every power-on of a job as it is predicted, and what really happened. */
+final class RehearsalController
+{
+    public function show(Job $job, JobBridge $bridge): View
+    {
+        $progress = $bridge->progress($job);
+        $seen = BootObservation::query()->with('user')->where('job_id', $job->id)->get()->sortByDesc('id')->values();
+
+        return view('jobs.rehearsal', [
+            'job' => $job, 'progress' => $progress, 'starts' => $progress->plan->assessment['rehearsal'] ?? [],
+            'observations' => $seen, 'bySeat' => $seen->groupBy(fn (BootObservation $one): string => "{$one->step} {$one->number}"),
+        ]);
+    }
+
+    public function seen(Job $job, Request $request, RecordReality $record): RedirectResponse
+    {
+        $given = $request->validate([
+            'step' => ['required', 'string', 'max:80', 'regex:/^[a-z0-9.-]+$/'], 'number' => 'required|integer|between:1,40',
+            'outcome' => ['required', Rule::enum(Outcome::class)], 'of' => 'required|in:this-time,model',
+        ]);
+        $record->handle($job, $request->user(), $given['step'], (int) $given['number'], Outcome::from($given['outcome']), $given['of'] === 'model', (int) $request->input('seen', 0));
+
+        return redirect("/jobs/{$job->id}/rehearsal", 303)->with('did', 'reality');
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Firmware;
+
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
+
+/** Memory shared with the graphics, and the power mode, of machines that have such settings (rules F2, F8). */
+final class HandheldNeeds
+{
+    /** Largest part of memory that goes to the graphics (default). */
+    private const SHARE = 0.25;
+
+    /** What the system keeps beyond its own need (default). */
+    private const SPARE = 1.5;
+
+    /** @return list<Need> */
+    public static function of(Machine $machine, SystemProfile $system): array
+    {
+        if ($machine->kind !== Kind::Handheld) {
+            return [];
+        }
+        $settings = array_column(array_map(static fn (Setting $one): array => ['id' => $one->id, 'setting' => $one], Setting::ofModel($machine->model)), 'setting', 'id');
+        $needs = [];
+        $memory = $machine->fact('memory_bytes')->value;
+        if (isset($settings['graphics_memory']) && is_int($memory)) {
+            $value = self::graphics($settings['graphics_memory'], $memory, (int) ($system->entry['needs']['memory_bytes'] ?? 0));
+            if ($value !== null) {
+                $needs[] = new Need('graphics_memory', $value, Bytes::of($memory)->binary().' of memory: at most a quarter goes to the graphics, and '.$system->name.' keeps what it needs and half as much again.', 'F4', whose: 'model');
+            }
+        }
+        if (isset($settings['power_mode']) && in_array('balanced', $settings['power_mode']->values, true)) {
+            $needs[] = new Need('power_mode', 'balanced', 'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.', 'F8', whose: 'model');
+        }
+
+        return $needs;
+    }
+
+    /** The largest of the setting's sizes that fits; null where none does. */
+    private static function graphics(Setting $setting, int $memory, int $need): ?string
+    {
+        $best = null;
+        $most = 0;
+        foreach ($setting->values as $value) {
+            if (preg_match('/^(\d+) (GB|MB)$/', $value, $size) !== 1) {
+                continue;
+            }
+            $bytes = (int) $size[1] * ($size[2] === 'GB' ? 1 << 30 : 1 << 20);
+            if ($bytes > $most && $bytes <= $memory * self::SHARE && $memory - $bytes >= $need * self::SPARE) {
+                [$best, $most] = [$value, $bytes];
+            }
+        }
+
+        return $best;
+    }
+}

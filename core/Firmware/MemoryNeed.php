@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Firmware;
+
+use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\MemoryModule;
+use Cobblestone\Runbook\Waiting;
+
+/** Memory that can do more than it is set to, on a board that has a profile for it (rule F4). */
+final class MemoryNeed
+{
+    private const SETTING = 'memory_profile';
+
+    /** @return list<Need> */
+    public static function of(Machine $machine): array
+    {
+        $settings = array_column($machine->model['firmware']['settings'] ?? [], null, 'id');
+        $rate = self::rated($machine);
+        $tested = $machine->fact('memory.trusted')->value;
+        if (! isset($settings[self::SETTING]) || ! in_array('rated', $settings[self::SETTING]['values'], true) || $rate === null || $tested === 'no') {
+            return [];
+        }
+        $set = min(array_filter(array_map(static fn (MemoryModule $module): int => $module->setTransfers ?? 0, $machine->modules)) ?: [0]);
+        if ($set >= $rate) {
+            return [];
+        }
+        $ways = MemoryProfile::ways($rate, (bool) ($machine->model['firmware']['multiplier_counts_transfers'] ?? false));
+
+        return [new Need(self::SETTING, 'rated', "The modules are rated at {$rate} million transfers a second".($set > 0 ? " and run at {$set}" : '').'. '.($ways === [] ? 'Choose the profile; no multiplier meets the rate exactly.' : 'Without a profile by hand: '.lcfirst($ways[0]->sentence())), 'F4', whose: 'model')];
+    }
+
+    /** A changed memory profile makes the next start long and black. */
+    public static function waiting(ChangePlan $changes): ?Waiting
+    {
+        return isset($changes->becomes()['firmware.'.self::SETTING])
+            ? new Waiting(['black for several minutes after saving, while memory is trained', 'it restarts by itself once or twice'], 'Do not cut the power. After fifteen minutes of black: settings back to their defaults by the board\'s jumper, then standard speed.', 1) : null;
+    }
+
+    /** The rate that all modules can do, in million transfers a second; null where one does not say. */
+    private static function rated(Machine $machine): ?int
+    {
+        $fitted = array_filter($machine->modules, static fn (MemoryModule $module): bool => ! $module->isEmpty());
+        $rates = array_map(static fn (MemoryModule $module): ?int => $module->ratedTransfers, $fitted);
+
+        return $rates === [] || in_array(null, $rates, true) ? null : (int) min($rates);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Firmware;
+
+use Cobblestone\Quantity\Duration;
+
+/** The way through a board's firmware releases to the one that is wanted: shortest, with its required stops, the processor kept running (rule F5). */
+final readonly class UpdatePath
+{
+    /** Minutes a restart after a write takes where the catalogue does not say (default). */
+    private const RESTART = 2.0;
+
+    /** Minutes for entering one setting again (default). */
+    private const RE_APPLY = 0.5;
+
+    /** Minutes to get into the setup and to save (default). */
+    private const VISIT = 2.0;
+
+    /**
+     * @param  list<array<string, mixed>>  $stops  releases in the order they are written
+     * @param  string|null  $fault  why there is no way, in one sentence
+     * @param  list<array{version: string, because: string}>  $leftOut  releases that cannot be used here, and why
+     */
+    private function __construct(public array $stops, public ?string $target, public ?string $fault, public array $leftOut)
+    {
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $releases  version, from, gives, processors, revisions, withdrawn
+     * @param  string  $from  version that is on the board now
+     * @param  string|null  $to  version that is wanted; null: the lowest that gives what is needed
+     * @param  string|null  $gives  what the update has to bring; null with no $to: the newest
+     * @param  string|null  $processor  family of the processor that is fitted; null where nobody knows
+     * @param  string|null  $revision  of the board; null where nobody knows
+     */
+    public static function find(array $releases, string $from, ?string $to, ?string $gives, ?string $processor = null, ?string $revision = null): self
+    {
+        [$usable, $leftOut] = self::usable($releases, $processor, $revision);
+        $target = $to ?? ReleasePath::lowestGiving(array_values(array_filter($usable, static fn (array $release): bool => version_compare($release['version'], $from, '>') || $gives !== null)), $gives);
+        if ($target === null) {
+            return new self([], null, $gives === null ? 'The catalogue holds no release that could be written to this board.' : "No release for this board brings \"{$gives}\".", $leftOut);
+        }
+        if (version_compare($from, $target, '>=')) {
+            return new self([], $target, "Firmware {$from} is there already; {$target} would bring nothing.", $leftOut);
+        }
+        $stops = ReleasePath::shortest($usable, $from, $target);
+        $why = array_column($leftOut, 'because', 'version')[$target] ?? null;
+
+        return $stops === null
+            ? new self([], $target, $why !== null ? "{$target} cannot be written here: {$why}" : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".($leftOut === [] ? '.' : ', or cannot be used here ('.implode('; ', array_map(static fn (array $one): string => "{$one['version']}: {$one['because']}", $leftOut)).').'), $leftOut)
+            : new self($stops, $target, null, $leftOut);
+    }
+
+    /** Minutes of writing alone, for the supply that has to last through it. */
+    public function writing(): Duration
+    {
+        return Duration::minutes(array_sum(array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $this->stops)));
+    }
+
+    /**
+     * Steps × (write + restart) + entering the settings again (rule F5).
+     *
+     * @param  int  $settings  how many have to be entered again
+     */
+    public function total(int $settings): Duration
+    {
+        $each = array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6) + (float) ($stop['restart_minutes'] ?? self::RESTART), $this->stops);
+
+        return Duration::minutes(array_sum($each) + ($settings > 0 ? self::VISIT + $settings * self::RE_APPLY : 0));
+    }
+
+    /**
+     * Every stop has to run the processor that is fitted at that moment, and be made for this revision of the board.
+     *
+     * @param  list<array<string, mixed>>  $releases
+     * @return array{0: list<array<string, mixed>>, 1: list<array{version: string, because: string}>}
+     */
+    private static function usable(array $releases, ?string $processor, ?string $revision): array
+    {
+        $usable = $leftOut = [];
+        foreach ($releases as $release) {
+            $because = match (true) {
+                (bool) ($release['withdrawn'] ?? false) => 'the maker has withdrawn it.',
+                $revision !== null && isset($release['revisions']) && ! in_array($revision, $release['revisions'], true) => 'it is for revision '.implode(' and ', $release['revisions'])." of the board, this is revision {$revision}.",
+                $processor !== null && isset($release['processors']) && ! in_array($processor, $release['processors'], true) => "it does not run the processor that is fitted ({$processor}).",
+                default => null,
+            };
+            if ($because === null) {
+                $usable[] = $release;
+            } else {
+                $leftOut[] = ['version' => $release['version'], 'because' => $because];
+            }
+        }
+
+        return [$usable, $leftOut];
+    }
+}
