@@ -21,7 +21,7 @@ final class ReleasePath
         while ($queue !== []) {
             [$at, $way] = array_shift($queue);
             foreach ($releases as $release) {
-                $reachable = version_compare($at, (string) ($release['from'] ?? '0'), '>=') && version_compare($release['version'], $at, '>') && version_compare($release['version'], $to, '<=');
+                $reachable = (! isset($release['from']) || version_compare($at, (string) $release['from'], '>=')) && version_compare($release['version'], $at, '>') && version_compare($release['version'], $to, '<=');
                 if (! $reachable || isset($seen[$release['version']])) {
                     continue;
                 }
