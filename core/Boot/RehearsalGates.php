@@ -32,7 +32,7 @@ final class RehearsalGates
         return array_map(static function (Step $step) use ($blocked): Step {
             $start = $blocked[$step->id] ?? null;
 
-            return $start === null ? $step : $step->gated(new Gate(self::PREFIX.$step->id, Fact::answered(self::PREFIX.$step->id), 'The rehearsal says: '.lcfirst($start->sentence()), '', ['technician', 'lead']));
+            return $start === null ? $step : $step->gated(new Gate($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}", Fact::answered($id), 'The rehearsal says: '.lcfirst($start->sentence()), '', ['technician', 'lead']));
         }, $steps);
     }
 }

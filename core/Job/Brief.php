@@ -16,7 +16,7 @@ final readonly class Brief
      * @param  list<string>|null  $sticks
      * @param  array<string, mixed>  $backup
      * @param  array<string, string>  $policy
-     * @param  array<string, mixed>  $blocks  memory, licence, depends, extras, update, card, seen, choices: what some kinds of job ask for besides
+     * @param  array<string, mixed>  $blocks  memory, licence, depends, extras, update, card, seen: what some kinds of job ask for besides
      */
     private function __construct(
         public string $title,
@@ -63,7 +63,7 @@ final readonly class Brief
             trim($data['title']), $data['goal'] ?? 'clean-install', $data['owner'] ?? 'the owner', $data['machine'], $data['system'] ?? null,
             $data['edition'] ?? null, $data['image'] ?? null, $data['sticks'] ?? null, $data['backup'] ?? [], $data['policy'] ?? [],
             ($data['catalogue'] ?? null) === 'none', $data['read_at'] ?? null,
-            array_intersect_key($data, array_flip(['memory', 'licence', 'depends', 'extras', 'update', 'card', 'seen', 'choices'])),
+            array_intersect_key($data, array_flip(['memory', 'licence', 'depends', 'extras', 'update', 'card', 'seen'])),
         );
     }
 }

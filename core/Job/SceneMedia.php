@@ -43,7 +43,7 @@ final readonly class SceneMedia
             default => LegacyCode::Zeros,
         };
 
-        return new Medium(Leads::Installer, $raw ? 'the image brings its own table' : 'the table we write', null, [new Volume('The partition to start from', true, [$loader])], $legacy, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
+        return new Medium(Leads::Installer, $raw ? 'the image brings its own table' : 'the table we write', null, [new Volume('The partition to start from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
     }
 
     /** The drive as it is now. */

@@ -191,6 +191,7 @@ final class Fact
             default => match (true) {
                 str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
                 $fact === 'answered.memory.trusted' => 'the memory fault is settled and mended',
+                str_starts_with($fact, 'answered.rehearsal-') => 'the failure that the rehearsal predicts is settled or overruled',
                 self::isAnswer($fact) => 'an open question of this job is answered',
                 str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),
                 default => str_replace(['.', '-'], ' ', $fact),

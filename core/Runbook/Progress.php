@@ -38,6 +38,9 @@ final class Progress
 
     private ?LogEntry $lastDone = null;
 
+    /** @var array<string, true> facts that a written waiver stands for */
+    private array $overruled = [];
+
     /** @var list<string> */
     private array $facts;
 
@@ -48,7 +51,7 @@ final class Progress
         foreach ($entries as $entry) {
             $this->apply($entry);
         }
-        $this->facts = HeldFacts::of($plan, $this->done, array_keys($this->waivedSteps));
+        $this->facts = array_values(array_unique([...HeldFacts::of($plan, $this->done, array_keys($this->waivedSteps)), ...array_keys($this->overruled)]));
     }
 
     /** @param  list<LogEntry>  $entries oldest first */
@@ -230,6 +233,10 @@ final class Progress
             foreach ($step->gates as $gate) {
                 if ($gate->id === $gateId) {
                     $this->waivedGates[$gateId] = true;
+                    // A gate that no step opens is overruled by the waiver itself.
+                    if ($gate->waives === [] && $gate->opensBy === '') {
+                        $this->overruled[$gate->fact] = true;
+                    }
                     foreach ($gate->waives as $waived) {
                         $this->waivedSteps[$waived] = true;
                     }

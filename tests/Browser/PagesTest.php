@@ -5,11 +5,11 @@ use App\Models\Job;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/catalogue/machines/norrel-fairlead-13', '/logbook', '/find?q=fair', '/policy', '/bell', '{job}', '{job}?stone=target.erase', '{job}/run', '{job}/run?stone=target.erase', '{job}/log', '{job}/intake', '{job}/handover', '{job}/paper', '{hold}', '{job}/assessment', '{job}/memory', '{job}/backup', '{job}/keys', '{repair}', '{repair}/assessment', '{swap}/assessment', '{repair}/run', '/learned', '/find?q=black+screen'];
+const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/catalogue/machines/norrel-fairlead-13', '/logbook', '/find?q=fair', '/policy', '/bell', '{job}', '{job}?stone=target.erase', '{job}/run', '{job}/run?stone=target.erase', '{job}/log', '{job}/intake', '{job}/handover', '{job}/paper', '{hold}', '{job}/assessment', '{job}/memory', '{job}/backup', '{job}/keys', '{job}/rehearsal', '{job}/settings', '{job}/ways-in', '{locked}/rehearsal', '{update}/settings', '{update}/rehearsal', '{repair}', '{repair}/assessment', '{swap}/assessment', '{repair}/run', '/learned', '/find?q=black+screen'];
 
 beforeEach(function () {
     app(DemoWorld::class)->load();
-    $this->pages = array_map(fn (string $page) => strtr($page, ['{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->value('id'), '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'), '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'), '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id')]), PAGES);
+    $this->pages = array_map(fn (string $page) => strtr($page, ['{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'), '{locked}' => '/jobs/'.Job::query()->where('title', 'like', '%counter 2')->latest('id')->value('id'), '{update}' => '/jobs/'.Job::query()->where('title', 'like', '%firmware')->value('id'), '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'), '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'), '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id')]), PAGES);
 });
 
 it('fits both widths without sideways scrolling, and passes the accessibility rules in light and dark', function () {
