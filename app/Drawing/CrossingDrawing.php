@@ -14,7 +14,7 @@ final class CrossingDrawing
     ];
 
     /** The way on, in the order a start by UEFI asks for it; what lies beyond a missing stone is only outlined. */
-    private const BEYOND = ['device', 'table', 'volume', 'loader', 'program', 'signature'];
+    private const BEYOND = ['device', 'table', 'volume', 'loader', 'signature', 'program'];
 
     /**
      * @param  array<string, mixed>  $start  one power-on of a rehearsal

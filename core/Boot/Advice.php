@@ -25,9 +25,9 @@ final readonly class Advice
             Outcome::InstallLoop => new self('Pull the stick at the restart, and let the drive be first in the order.', 'technician'),
             Outcome::StickUnreadable => new self('Another port on the board itself; then another stick.', 'technician'),
             Outcome::WrongArchitecture => new self('Take the image for this machine\'s architecture.', 'technician'),
-            Outcome::LoaderStopped => new self(($stone->name ?? '') === 'boot sector' ? 'Start it by UEFI, or write the stick for the old way of starting.' : 'Write the stick again from an image whose checksum was compared; then another version of it.', 'technician'),
+            Outcome::LoaderStopped => new self(($stone->name ?? '') === 'boot sector' ? self::otherWay($prediction) : 'Write the stick again from an image whose checksum was compared; then another version of it.', 'technician'),
             Outcome::Silent => new self(match ($stone->name ?? '') {
-                'boot sector' => 'Start it by UEFI, or write the stick for the old way of starting.',
+                'boot sector' => self::otherWay($prediction),
                 'drives' => 'Put the drive controller back to the mode the system was installed with.',
                 default => 'Write the stick again, or take another version of the image.',
             }, 'technician'),
@@ -35,12 +35,23 @@ final readonly class Advice
             Outcome::NoBootableDevice => new self(match (true) {
                 str_contains($cause, 'USB is switched off') => 'Switch starting from USB on in the setup.',
                 str_contains($cause, 'plugged in') => 'Plug it in before the power button.',
-                ($stone->name ?? '') === 'boot sector' => 'Set the firmware to start by UEFI, or write the stick for the old way of starting.',
+                ($stone->name ?? '') === 'boot sector' => self::otherWay($prediction),
                 default => 'Another port on the board itself; then another stick.',
             }, 'technician'),
             Outcome::OldSystemStarts => new self('Plug the stick in before the power button, and pick it in the one-time menu.', 'technician'),
             default => new self('', 'technician'),
         };
+    }
+
+    private static function otherWay(Prediction $prediction): string
+    {
+        foreach ($prediction->stones as $stone) {
+            if ($stone->name === 'firmware' && str_contains($stone->words, 'only')) {
+                return 'This machine has no UEFI: take an image that starts the old way, or write the stick for it.';
+            }
+        }
+
+        return 'Start it by UEFI, or write the stick for the old way of starting.';
     }
 
     /** What usually mends an end that was seen, where its cause is not known. */

@@ -41,6 +41,7 @@ it('keeps reality beside the prediction, computes the path again, and makes a qu
     $start = collect($this->job->currentPlan()->plan['assessment']['rehearsal'])->firstWhere('wants', 'installer');
     expect($start['outcome'])->toBe('stops-in-setup')->and($start['ground'])->toBe('seen-here')->and($start['blocks'])->toBeFalse();
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('seen on this model once')->assertSee('went otherwise: it stops in the setup')->assertSee('Prediction against reality');
+    $this->get('/catalogue/machines/norrel-fairlead-13')->assertSee('Seen on this model')->assertSee('it stops in the setup');
     // Another job of that model is rehearsed with it; one of another model is not.
     $this->get("/jobs/{$this->jobFrom('firmware-update', $this->people['lead'])->id}/rehearsal")->assertOk();
     expect(collect($this->jobFrom('fairlead-13', $this->people['lead'])->currentPlan()->plan['assessment']['rehearsal'])->firstWhere('wants', 'installer')['outcome'])->toBe('stops-in-setup')

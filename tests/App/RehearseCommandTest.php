@@ -93,7 +93,7 @@ it('shows a stick and an image against every model', function () {
     $this->actingAs($people['viewer']);
     $rows = (new StickRehearsal(CatalogueFolder::read(base_path('catalogue'))->catalogue()))->everywhere($this->sticks->make('gpt-fat32'));
     expect(array_map(fn (array $row): Outcome => $row['possible']->likeliest()->outcome, array_column($rows, null, 'id')))->toEqual([
-        'brackwater-capstan-t3' => Outcome::RefusedBySecureBoot, 'norrel-fairlead-13' => Outcome::InstallerStarts, 'norrel-fairlead-15-g' => Outcome::RefusedBySecureBoot, 'wickley-pocket-lantern' => Outcome::RefusedBySecureBoot, 'wickley-pocket-lantern-xl' => Outcome::RefusedBySecureBoot,
+        'brackwater-capstan-t1' => Outcome::Silent, 'norrel-reedling-10' => Outcome::WrongArchitecture, 'brackwater-capstan-t3' => Outcome::RefusedBySecureBoot, 'norrel-fairlead-13' => Outcome::InstallerStarts, 'norrel-fairlead-15-g' => Outcome::RefusedBySecureBoot, 'wickley-pocket-lantern' => Outcome::RefusedBySecureBoot, 'wickley-pocket-lantern-xl' => Outcome::RefusedBySecureBoot,
     ]);
     config(['cobblestone.sticks' => "{$this->shop->folder}/sticks"]);
     $this->get('/sticks/gull-32/starts')->assertOk()->assertSee('Where');

@@ -9,7 +9,7 @@ const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/c
 
 beforeEach(function () {
     app(DemoWorld::class)->load();
-    $this->pages = array_map(fn (string $page) => strtr($page, ['{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'), '{locked}' => '/jobs/'.Job::query()->where('title', 'like', '%counter 2')->latest('id')->value('id'), '{update}' => '/jobs/'.Job::query()->where('title', 'like', '%firmware')->value('id'), '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'), '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'), '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id')]), PAGES);
+    $this->pages = array_map(fn (string $page) => strtr($page, ['{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'), '{locked}' => '/jobs/'.Job::query()->where('title', 'like', '%counter 3')->latest('id')->value('id'), '{update}' => '/jobs/'.Job::query()->where('title', 'like', '%firmware')->value('id'), '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'), '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'), '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id')]), PAGES);
 });
 
 it('fits both widths without sideways scrolling, and passes the accessibility rules in light and dark', function () {

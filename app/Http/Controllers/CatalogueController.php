@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Bridge\Experience;
 use App\Models\CatalogueEntry;
 use Cobblestone\Catalogue\Catalogue;
 use Illuminate\Contracts\View\View;
@@ -14,10 +15,10 @@ final class CatalogueController
         return view('catalogue.index', ['kinds' => Catalogue::KINDS, 'entries' => CatalogueEntry::query()->orderBy('name')->get()->groupBy('kind')]);
     }
 
-    public function show(string $kind, string $slug): View
+    public function show(string $kind, string $slug, Experience $experience): View
     {
         $entry = CatalogueEntry::query()->where('kind', $kind)->where('slug', $slug)->firstOrFail();
 
-        return view('catalogue.show', ['entry' => $entry, 'yaml' => Yaml::dump($entry->document, 5, 2)]);
+        return view('catalogue.show', ['entry' => $entry, 'yaml' => Yaml::dump($entry->document, 5, 2), 'quirks' => $kind === 'machines' ? $experience->quirksOf($slug) : []]);
     }
 }

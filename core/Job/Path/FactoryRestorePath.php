@@ -83,7 +83,7 @@ final class FactoryRestorePath
 
     private static function start(JobContext $context, bool $medium): Step
     {
-        $way = $context->machine->model['firmware']['ways_in']['recovery'] ?? null;
+        $way = WayIn::recovery($context->machine)->ways[0] ?? null;
         $lines = match (true) {
             $medium => ['Plug in the maker\'s recovery medium for exactly this model.', ...WayIn::menu($context->machine)->instructions('the list of devices')],
             $way !== null && $way['how'] === 'hold' => ["Fully off. Hold `{$way['key']}`, press `{$way['press']}` once, hold about {$way['seconds']} s, let go at the maker's sign."],
