@@ -6,9 +6,11 @@ use App\Catalogue\CatalogueStore;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use Cobblestone\Firmware\MemoryProfile;
+use Cobblestone\Firmware\PressSequence;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
 use Cobblestone\Firmware\UpdatePath;
+use Cobblestone\Firmware\WayIn;
 use Cobblestone\Job\Brief;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\Machine;
@@ -36,7 +38,10 @@ final class FirmwareBridge
     {
         $own = Setting::ofModel($machine->model);
 
-        return $own !== [] ? $own : array_map(Setting::usual(...), Setting::USUAL);
+        $own = $own !== [] ? $own : array_map(Setting::usual(...), Setting::USUAL);
+        $ids = array_map(static fn (Setting $setting): string => $setting->id, $own);
+
+        return $machine->fact('firmware.kind')->is('sealed') ? [] : [...$own, ...array_map(Setting::usual(...), array_values(array_diff(Setting::BESIDES, $ids)))];
     }
 
     /**
@@ -51,6 +56,20 @@ final class FirmwareBridge
         }
 
         return ['from' => $first, 'to' => $second, 'rows' => Snapshot::of($first->settings, [])->difference(Snapshot::of($second->settings, []))];
+    }
+
+    /** The best known way there as presses; null where none is known. */
+    public function sequence(Job $job, string $reaches): ?PressSequence
+    {
+        $machine = $this->machine($job);
+        if ($reaches === 'recovery' && isset($machine->model['recovery']['sequence'])) {
+            return PressSequence::ofMoves($machine->model['recovery']['sequence']);
+        }
+        $way = match ($reaches) {
+            'menu' => WayIn::menu($machine), 'setup' => WayIn::setup($machine), default => WayIn::recovery($machine),
+        };
+
+        return $way->ways === [] ? null : PressSequence::of($way->ways[0]);
     }
 
     /** Connector of a stick of the register, by its name. */

@@ -38,11 +38,14 @@ final readonly class Setting
     /** What a start rests on, whatever the model; asked for where nobody has described it. */
     public const USUAL = ['boot_mode', 'secure_boot', 'older_devices', 'third_party_signer', 'controller_mode', 'security_chip', 'usb_start'];
 
+    /** Not a model's own, but what decides whether anything can be set, and whether Secure Boot is in force (rule F2). */
+    public const BESIDES = ['key_mode', 'supervisor_password'];
+
     /** A setting that most firmware has under some name, with the values we tell apart. */
     public static function usual(string $id): self
     {
-        $values = ['boot_mode' => ['uefi', 'both', 'legacy'], 'older_devices' => ['off', 'allowed'], 'third_party_signer' => ['trusted', 'not trusted'], 'controller_mode' => ['plain', 'array']];
-        $titles = ['boot_mode' => 'Start mode', 'secure_boot' => 'Secure Boot', 'older_devices' => 'Older devices (compatibility)', 'third_party_signer' => 'Third-party signer', 'controller_mode' => 'Drive controller', 'security_chip' => 'Security chip', 'usb_start' => 'Start from USB'];
+        $values = ['boot_mode' => ['uefi', 'both', 'legacy'], 'older_devices' => ['off', 'allowed'], 'third_party_signer' => ['trusted', 'not trusted'], 'controller_mode' => ['plain', 'array'], 'key_mode' => ['factory', 'custom', 'setup'], 'supervisor_password' => ['none', 'known', 'lost']];
+        $titles = ['boot_mode' => 'Start mode', 'secure_boot' => 'Secure Boot', 'older_devices' => 'Older devices (compatibility)', 'third_party_signer' => 'Third-party signer', 'controller_mode' => 'Drive controller', 'security_chip' => 'Security chip', 'usb_start' => 'Start from USB', 'key_mode' => 'Key mode', 'supervisor_password' => 'Supervisor password'];
 
         return new self($id, $titles[$id] ?? ucfirst(str_replace('_', ' ', $id)), '', $values[$id] ?? ['on', 'off'], []);
     }

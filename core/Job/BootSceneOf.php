@@ -38,6 +38,10 @@ final readonly class BootSceneOf
             $order[] = 'present';
         }
         $order[] = BootScene::TARGET;
+        foreach ($installs && ! $blank ? $media->others() : [] as $index => $other) {
+            $devices[] = new BootDevice('drive-'.($index + 2), $other['title'], BootDevice::DRIVE, $other['medium']);
+            $order[] = 'drive-'.($index + 2);
+        }
         if ($context->goal === Goal::FactoryRestore) {
             $devices[] = new BootDevice('recovery', 'The recovery on the drive', BootDevice::DRIVE, $media->recovery());
         }

@@ -11,10 +11,13 @@ use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootEntry;
+use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Partition;
 use Cobblestone\Media\Inspection\FoundLoader;
 use Cobblestone\Media\Inspection\LoaderTrust;
 use Cobblestone\Media\WriteMode;
+use Cobblestone\Storage\PartitionType;
 
 /** What firmware will find on the stick, on the drive before, and on the drive afterwards: from image, reading and system profile. */
 final readonly class SceneMedia
@@ -46,12 +49,34 @@ final readonly class SceneMedia
         return new Medium(Leads::Installer, $raw ? 'the image brings its own table' : 'the table we write', null, [new Volume('The partition to start from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
     }
 
+    /**
+     * Internal drives besides the target: one with an EFI system partition may hold a system that starts by itself.
+     *
+     * @return list<array{title: string, medium: Medium}>
+     */
+    public function others(): array
+    {
+        $target = TargetDrive::choose($this->context->machine)->drive;
+        $drives = array_values(array_filter($this->context->machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $target));
+        if ($target === null || $this->context->goal === Goal::DriveSwap) {
+            return [];
+        }
+
+        return array_map(function (Drive $drive): array {
+            $starts = array_filter($drive->partitions, static fn (Partition $partition): bool => PartitionType::fromGuid(strtoupper((string) $partition->type)) === PartitionType::EfiSystem) !== [];
+            $name = self::name($this->architecture());
+            $loader = new Loader("EFI/BOOT/{$name}", $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: null);
+
+            return ['title' => "The drive {$drive->path}", 'medium' => $starts ? new Medium(Leads::OldSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader], "{$drive->path}-efi")], LegacyCode::Zeros) : Medium::blank()];
+        }, $drives);
+    }
+
     /** The drive as it is now. */
     public function present(bool $isOld): Medium
     {
         $leads = $isOld ? Leads::OldSystem : Leads::WantedSystem;
         $drives = $this->context->machine->internalDrives();
-        $drive = count($drives) === 1 ? $drives[0] : null;
+        $drive = count($drives) === 1 ? $drives[0] : TargetDrive::choose($this->context->machine)->drive;
         if ($drive?->isBlank() === true || $this->context->goal === Goal::DriveSwap) {
             return Medium::blank();
         }

@@ -175,3 +175,23 @@ it('names catalogue faults by file and field', function () {
     Tests\Support\Workshop::says('rm', '-r', $folder);
     expect(CatalogueEntry::query()->where('kind', 'signers')->count())->toBe(2);
 });
+
+it('brings the timeline to the stone that begins with a key', function () {
+    ($this->open)('fairlead-13');
+    $this->get("/jobs/{$this->job->id}/run?stone=boot.start")->assertOk()->assertSee('Count with me')->assertSee('Tap F10, twice a second');
+    $this->get("/jobs/{$this->job->id}/run?stone=firmware.snapshot")->assertSee('Tap F2, twice a second');
+    $this->get("/jobs/{$this->job->id}/run?stone=media.write")->assertDontSee('Count with me');
+    ($this->open)('cable-restore');
+    $this->get("/jobs/{$this->job->id}/run?stone=boot.recovery")->assertSee('Hold the round button');
+    $this->get("/jobs/{$this->job->id}/settings")->assertOk()->assertSee('A sealed machine has no settings');
+});
+
+it('says whether Secure Boot is in force, not only set', function () {
+    ($this->open)('fairlead-13');
+    $this->get("/jobs/{$this->job->id}/settings")->assertSee('Secure Boot is not in force')->assertSee('It is off.');
+    ($this->send)('settings', ['settings' => ['secure_boot' => 'on', 'older_devices' => 'off', 'boot_mode' => 'uefi', 'key_mode' => 'setup']])->assertSessionHasNoErrors();
+    $this->get("/jobs/{$this->job->id}/settings")->assertSee('the machine stands in setup mode');
+    ($this->send)('settings', ['settings' => ['key_mode' => 'factory', 'supervisor_password' => 'lost']])->assertSessionHasNoErrors();
+    $this->get("/jobs/{$this->job->id}/settings")->assertSee('Secure Boot is in force');
+    $this->get("/jobs/{$this->job->id}")->assertSee('supervisor password that nobody has');
+});

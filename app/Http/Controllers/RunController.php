@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\WalkStep;
 use App\Bridge\BellBridge;
+use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\View\CoreSample;
@@ -16,7 +17,10 @@ use Illuminate\Http\Request;
 
 final class RunController
 {
-    public function show(Job $job, Request $request, JobBridge $bridge, BellBridge $bell): View
+    /** Steps that begin with a key window, and what the keys lead to. */
+    private const KEYS = ['boot.start' => 'menu', 'firmware.snapshot' => 'setup', 'firmware.re-enter' => 'setup', 'boot.recovery' => 'recovery'];
+
+    public function show(Job $job, Request $request, JobBridge $bridge, BellBridge $bell, FirmwareBridge $firmware): View
     {
         $progress = $bridge->progress($job);
         $steps = $progress->plan->steps;
@@ -31,6 +35,7 @@ final class RunController
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
             'symptoms' => self::wantsSymptoms($progress, $step) ? $bridge->symptomsFor($progress->plan, $step->id) : [],
             'shelf' => ShelfFor::step($progress->plan, $step->id),
+            'sequence' => isset(self::KEYS[$step->id]) && ! $progress->state($step)->isClosed() ? $firmware->sequence($job, self::KEYS[$step->id]) : null,
             'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
     }

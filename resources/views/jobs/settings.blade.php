@@ -21,6 +21,9 @@
 @error('settings')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @php($newest = $snapshots->first())
 @if ($newest && $newest->notes !== [])<ul class="wrong">@foreach ($newest->notes as $note)<li>{{ $note }}</li>@endforeach</ul>@endif
+@if ($settings === [])<p>A sealed machine has no settings that a technician could change.</p>@else
+@php($force = \Cobblestone\Firmware\SecureBootState::of($machine->facts))
+<p><b>Secure Boot {{ match ($force->inForce) { true => 'is in force', false => 'is not in force', null => 'in force: not known' } }}.</b> {{ $force->because }} <span class="rule">F2</span></p>
 <form method="post" action="/jobs/{{ $job->id }}/settings" enctype="multipart/form-data">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">
 <div class="table-responsive" tabindex="0"><table class="plain stack set-now"><thead><tr><th>setting</th><th>where</th><th>set to</th><th>known from</th>@if ($mayWork)<th>read now</th>@endif</tr></thead><tbody>
 @foreach ($settings as $setting)
@@ -31,7 +34,7 @@
 @if ($mayWork)
 <div class="row g-3"><div class="col-md-7"><label class="form-label" for="pasted">Or paste, one setting a line</label><textarea class="form-control mono" id="pasted" name="pasted" rows="3" placeholder="{{ ($settings[0]->title ?? 'Start mode').': '.($settings[0]->values[0] ?? 'uefi') }}">{{ old('pasted') }}</textarea>@include('parts.error', ['field' => 'pasted'])</div>
 <div class="col-md-5"><label class="form-label" for="photo">Photo of the page, as evidence</label><input class="form-control" type="file" id="photo" name="photo" accept="image/jpeg,image/png,image/webp">@include('parts.error', ['field' => 'photo'])<p class="fine">JPEG, PNG or WebP up to 12 MB. It stays on this bench.</p></div></div>
-<div class="acts"><button class="btn go">Record what is set</button></div>@endif</form></section>
+<div class="acts"><button class="btn go">Record what is set</button></div>@endif</form>@endif</section>
 <section class="panel" aria-labelledby="snapshots"><h2 id="snapshots">Snapshots</h2>
 @if ($snapshots->isEmpty())<p>None yet. What was set before anything is changed is the only way back: record it first.</p>
 @else<form method="get" action="/jobs/{{ $job->id }}/settings#compared"><table class="plain stack"><thead><tr><th>from</th><th>to</th><th>when</th><th>by</th><th>settings</th><th></th></tr></thead><tbody>

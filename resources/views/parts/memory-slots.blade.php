@@ -8,7 +8,7 @@
 @if ($module !== false)
 @php($convicted = $sheet->verdict->fault?->module === $module || $sheet->verdict->fault?->slot === $slot)
 <path class="tile {{ $convicted ? 'bad' : '' }}" d="{{ \App\Drawing\StoneShape::slab($x + 4, 30, $width - 18, 84, "memory {$module}") }}"/>
-<text x="{{ $x + ($width - 10) / 2 }}" y="66">{{ \Illuminate\Support\Str::limit($module, 9, '…') }}</text><text class="small" x="{{ $x + ($width - 10) / 2 }}" y="86">{{ $module === \Cobblestone\Assessment\Memory\MemoryBench::SPARE ? $sheet->bench->spare : ($sheet->bench->modules[$module] ?? '?') }} GiB</text>
+<text x="{{ $x + ($width - 10) / 2 }}" y="66">{{ \Illuminate\Support\Str::limit($module, 7, '…') }}</text><text class="small" x="{{ $x + ($width - 10) / 2 }}" y="86">{{ $module === \Cobblestone\Assessment\Memory\MemoryBench::SPARE ? $sheet->bench->spare : ($sheet->bench->modules[$module] ?? '?') }} GiB</text>
 @else
 <path class="tile-empty" d="M{{ $x + 8 }} 108V40M{{ $x + $width - 18 }} 108V40"/><text class="small" x="{{ $x + ($width - 10) / 2 }}" y="80">empty</text>
 @endif

@@ -29,6 +29,7 @@
 @if ($symptoms !== [])<details class="is-normal" @if ($trouble !== null || $progress->isOverdue($step, $now)) open @endif><summary>Is this normal? {{ count($symptoms) }} {{ count($symptoms) === 1 ? 'thing' : 'things' }} seen at this stone before</summary>@foreach ($symptoms as $symptom)@include('parts.symptom')@endforeach</details>@endif
 @if ($core)<div class="run-split"><div>@include('parts.step')</div><div class="run-core">@include('parts.core')</div></div>@else
 @include('parts.step')
+@if ($sequence)@include('parts.presses')@endif
 @endif
 @error('step')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @if ($mayWork && ! $closed)

@@ -166,3 +166,22 @@ it('grounds', function () {
     expect(array_map(fn (Ground $ground): bool => $ground->blocks(), Ground::cases()))->toBe([true, false, false, false])
         ->and(Ground::SeenHere->title(1))->toBe('seen on this model once')->and(Ground::Standard->title())->toBe('standard');
 });
+
+it('knows the other drives, and the system that may start from one of them', function () {
+    $scene = BootScene::fromArray(Demo::plan('capstan-t3')->assessment['boot']);
+    $others = array_values(array_filter($scene->state->devices, fn ($device): bool => str_starts_with($device->id, 'drive-')));
+    expect(count($others))->toBe(2)->and($scene->state->order)->toContain('drive-2', 'drive-3');
+    $plan = Demo::plan('capstan-t3');
+    $lsblk = json_decode($plan->job['model'] === null ? '{}' : (string) Demo::brief('capstan-t3')['machine']['lsblk'], true);
+    foreach ($lsblk['blockdevices'] as $index => $device) {
+        if (($device['name'] ?? '') !== 'nvme0n1' && ($device['children'] ?? []) !== []) {
+            $lsblk['blockdevices'][$index]['children'][0]['parttype'] = 'c12a7328-f81f-11d2-ba4b-00a0c93ec93b';
+        }
+    }
+    $with = Demo::plan('capstan-t3', ['machine' => ['lsblk' => json_encode($lsblk)]]);
+    $leads = array_map(fn ($device): string => $device->medium->leads->value, BootScene::fromArray($with->assessment['boot'])->state->devices);
+    expect($leads)->toContain('old-system');
+    // With the target never installed, it is that leftover which starts, and the rehearsal says so.
+    $last = rehearsed($with, forgetting('target'));
+    expect($last[count($last) - 1]->prediction->outcome)->toBe(Outcome::OldSystemStarts)->and($last[count($last) - 1]->succeeds())->toBeFalse();
+});

@@ -58,3 +58,16 @@ it('has usual settings for a model nobody has described', function () {
     }
     expect(Setting::usual('wake')->title)->toBe('Wake')->and(Setting::usual('wake')->values)->toBe(['on', 'off']);
 });
+
+it('tells set from in force', function (array $facts, ?bool $inForce, string $because) {
+    $sheet = Cobblestone\Machine\FactSheet::empty();
+    foreach ($facts as $name => $value) {
+        $sheet = $sheet->with(Cobblestone\Machine\Fact::of("firmware.{$name}", $value, Cobblestone\Machine\Source::Person, 'x'));
+    }
+    $state = Cobblestone\Firmware\SecureBootState::of($sheet);
+    expect($state->inForce)->toBe($inForce)->and($state->because)->toContain($because);
+})->with([
+    [[], null, 'Nobody has looked'], [['kind' => 'bios', 'secure_boot' => 'on'], false, 'does not know it'], [['secure_boot' => 'off'], false, 'It is off'],
+    [['secure_boot' => 'on'], true, 'nothing stands against it'], [['secure_boot' => 'on', 'key_mode' => 'setup'], false, 'no platform key'], [['secure_boot' => 'on', 'key_mode' => 'custom', 'boot_mode' => 'uefi', 'older_devices' => 'off'], true, 'nothing stands'],
+    [['secure_boot' => 'on', 'older_devices' => 'allowed'], false, 'older devices'], [['secure_boot' => 'on', 'boot_mode' => 'both'], false, 'UEFI alone'], [['secure_boot' => 'on', 'boot_mode' => 'legacy'], false, 'UEFI alone'],
+]);
