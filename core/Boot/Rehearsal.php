@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Assessment\Encryption\Binding;
+use Cobblestone\Assessment\Encryption\Protection;
+use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\Medium;
+use Cobblestone\Boot\Medium\Seal;
 use Cobblestone\Boot\Model\BootDevice;
 use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
@@ -135,6 +139,11 @@ final class Rehearsal
 
     private function encryption(string $what): void
     {
+        if ($what === 'bound') {
+            $this->bind();
+
+            return;
+        }
         foreach ($this->state->devices as $device) {
             $seal = $device->medium->seal;
             if ($seal === null) {
@@ -146,6 +155,16 @@ final class Rehearsal
                 default => null,
             };
             $this->state = $this->state->withDevice($device->with($device->medium->sealed($changed)));
+        }
+    }
+
+    /** A new system encrypts its drive by itself: bound to Secure Boot where that is in force, to everything measured where it is not. */
+    private function bind(): void
+    {
+        $target = $this->state->device(BootScene::TARGET);
+        if ($target !== null && $target->medium->leads === Leads::WantedSystem) {
+            $now = Measurement::of($this->state);
+            $this->state = $this->state->withDevice($target->with($target->medium->sealed(new Seal(Protection::Chip, $now['secure boot'] === 'in force' ? Binding::Keys : Binding::Measured, $now))));
         }
     }
 

@@ -79,7 +79,13 @@ final readonly class ChangePlan
         foreach ($this->changes as $change) {
             $id = $change['setting']->id;
             if ($change['need']->weakens && ! $change['need']->stays) {
-                $before[str_replace('_', '-', $id)] = $id === 'boot_order' ? ['order' => 'drive first'] : ["firmware.{$id}" => $change['was']->isUnknown() ? 'on' : $change['was']->spoken()];
+                $before[str_replace('_', '-', $id)] = match (true) {
+                    $id === 'boot_order' => ['order' => 'drive first'],
+                    ! $change['was']->isUnknown() => ["firmware.{$id}" => $change['was']->spoken()],
+                    // What nobody recorded goes back to where protection is highest.
+                    $id === 'secure_boot' => ["firmware.{$id}" => 'on'],
+                    default => [],
+                };
             }
         }
 

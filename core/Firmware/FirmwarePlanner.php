@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Job\Policy;
@@ -45,7 +46,7 @@ final class FirmwarePlanner
 
         $questions = array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), array_values(array_filter($changes->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null)));
 
-        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens, $changes->before())], [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)], $questions, blockers: self::lockedOut($machine, $changes), initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
+        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens, $changes->before(), ($system->entry['auto_encryption'] ?? false) && $policy->school('auto_encryption') !== 'off')], [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)], $questions, blockers: self::lockedOut($machine, $changes), initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
     }
 
     /** @return list<Need> */
@@ -80,6 +81,24 @@ final class FirmwarePlanner
     private static function mediumNeeds(Image $image): array
     {
         return $image->startsByUefi() ? [] : [new Need('boot_mode', 'legacy', "{$image->name} has no loader for UEFI: it starts the old way only.", 'F2', stays: false, weakens: true, accepts: ['both'], whose: 'medium')];
+    }
+
+    /**
+     * What has to be put back before the new system goes online.
+     *
+     * @param  list<Step>  $steps
+     * @return list<string>
+     */
+    public static function beforeOnline(array $steps): array
+    {
+        $facts = [];
+        foreach ($steps as $step) {
+            if ($step->stage === Stage::PutBack && in_array(Fact::SYSTEM_INSTALLED, $step->before, true)) {
+                array_push($facts, ...$step->after);
+            }
+        }
+
+        return $facts;
     }
 
     private static function isLockedOut(Machine $machine): bool
@@ -188,16 +207,18 @@ final class FirmwarePlanner
     /**
      * @param  list<PutBack>  $entries
      * @param  array<string, array<string, string>>  $back  entry => what was set before
+     * @param  bool  $bindsItself  whether the new system binds its drive to these settings once it is online
      * @return list<Step>
      */
-    private static function putBackSteps(Machine $machine, array $entries, array $back): array
+    private static function putBackSteps(Machine $machine, array $entries, array $back, bool $bindsItself): array
     {
         $steps = [];
         foreach (array_filter($entries, static fn (PutBack $entry): bool => ! $entry->stays) as $entry) {
+            $early = $bindsItself && Trigger::ofSetting(str_replace('-', '_', $entry->id)) !== null;
             $steps[] = new Step($entry->closedBy, Stage::PutBack, 'Put back: '.lcfirst(explode(':', $entry->what)[0]), Presence::Hands, Estimate::minutes(1, 2, 6),
                 [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
-                before: [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
-                because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6')],
+                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
+                because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'), ...($early ? [new Reason('The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.', 'A7')] : [])],
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::change($back[$entry->id] ?? []), BootEvent::start(Wants::System)],
             );
         }

@@ -185,3 +185,16 @@ it('knows the other drives, and the system that may start from one of them', fun
     $last = rehearsed($with, forgetting('target'));
     expect($last[count($last) - 1]->prediction->outcome)->toBe(Outcome::OldSystemStarts)->and($last[count($last) - 1]->succeeds())->toBeFalse();
 });
+
+it('shows why Secure Boot goes back on before a system that encrypts by itself is online', function () {
+    $brief = ['image' => ['name' => 'x.img', 'bytes' => 3_000_000_000, 'kind' => 'raw', 'loader' => ['signed' => false]], 'machine' => ['facts' => ['firmware.secure_boot' => 'on', 'firmware.older_devices' => 'off', 'firmware.boot_mode' => 'uefi']]];
+    $plan = Demo::plan('fairlead-13', $brief);
+    expect(array_filter(rehearsed($plan), fn (PowerOn $start): bool => ! $start->succeeds()))->toBe([]);
+    $late = [...array_filter($plan->steps, fn (Step $step): bool => $step->id !== 'put-back.secure-boot'), $plan->step('put-back.secure-boot')];
+    $starts = Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), array_values($late));
+    expect($starts[count($starts) - 1]->prediction->outcome)->toBe(Outcome::RecoveryKeyPrompt);
+});
+
+it('comes through under every policy and on every kind of target', function (string $job, array $policy) {
+    expect(array_filter(rehearsed(Demo::plan($job, [], $policy)), fn (PowerOn $start): bool => ! $start->succeeds()))->toBe([]);
+})->with(['fairlead-13', 'capstan-t3', 'pocket-lantern', 'new-capstan', 'drive-swap'])->with([[['boot' => 'permanent-order']], [['auto_encryption' => 'off']], [['boot' => 'permanent-order', 'auto_encryption' => 'off', 'scheme' => 'widest']]]);

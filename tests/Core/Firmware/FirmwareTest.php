@@ -141,9 +141,20 @@ it('puts Secure Boot back on after an unsigned stick with a signed system', func
     $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of());
     $steps = array_map(fn ($step) => $step->id, $plan->steps);
     expect($plan->step('put-back.secure-boot'))->not->toBeNull()
-        ->and(array_search('put-back.secure-boot', $steps, true))->toBeGreaterThan(array_search('proof.readings', $steps, true))
+        // This system binds its drive to Secure Boot as it stands once it is online: it has to be back on before.
+        ->and(array_search('put-back.secure-boot', $steps, true))->toBeLessThan(array_search('network.online', $steps, true))->toBeGreaterThan(array_search('install.phase-1', $steps, true))
+        ->and(array_column(array_filter($plan->assessment['rehearsal'], fn ($start) => ! $start['succeeds']), 'sentence'))->toBe([])
         ->and(array_column($plan->toArray()['put_back'], 'id'))->toBe(['secure-boot'])
         ->and($plan->step('put-back.sign'))->toBeNull();
+});
+
+it('puts Secure Boot back on at the end where nothing is bound to it', function () {
+    $brief = Demo::brief('fairlead-13');
+    $brief['image'] = ['name' => 'x.img', 'bytes' => 3_000_000_000, 'kind' => 'raw', 'loader' => ['signed' => false]];
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of(['auto_encryption' => 'off']));
+    $steps = array_map(fn ($step) => $step->id, $plan->steps);
+    expect(array_search('put-back.secure-boot', $steps, true))->toBeGreaterThan(array_search('proof.readings', $steps, true))
+        ->and(array_column(array_filter($plan->assessment['rehearsal'], fn ($start) => ! $start['succeeds']), 'sentence'))->toBe([]);
 });
 
 it('signs once what stays weakened, and hands over only then', function () {
