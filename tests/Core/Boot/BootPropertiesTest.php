@@ -18,6 +18,8 @@ use Cobblestone\Media\Inspection\LoaderTrust;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
+pest()->group('slow');
+
 /** One of the values, by chance. */
 function oneOf(Randomizer $chance, array $values): mixed
 {
