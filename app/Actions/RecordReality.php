@@ -6,6 +6,7 @@ use App\Models\BootObservation;
 use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Reality;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -33,7 +34,15 @@ final class RecordReality
                 'text' => 'Predicted: '.Outcome::from($start['outcome'])->title().". Seen: {$outcome->title()}.".($ofModel ? ' Said of the model.' : ''),
                 'predicted' => $start['outcome'], 'seen' => $outcome->value, 'number' => $number,
             ]);
-            $this->change->handle($job, $user, static fn (array $brief): array => [...$brief, 'seen' => array_slice([...($brief['seen'] ?? []), ['step' => $step, 'outcome' => $outcome->value]], -100)], "it went otherwise: {$outcome->title()}", $entry->id, 'outcome');
+            $this->change->handle($job, $user, static function (array $brief) use ($step, $outcome, $plan, $user): array {
+                $brief['seen'] = array_slice([...($brief['seen'] ?? []), ['step' => $step, 'outcome' => $outcome->value]], -100);
+                foreach (Reality::teaches($outcome, (string) ($plan['assessment']['encryption']['bound_to'] ?? '')) as $fact => $value) {
+                    $brief['machine']['facts'][$fact] = $value;
+                    $brief['machine']['facts_from'] = "seen at a start by {$user->title}";
+                }
+
+                return $brief;
+            }, "it went otherwise: {$outcome->title()}", $entry->id, 'outcome');
         });
     }
 

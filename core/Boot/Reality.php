@@ -73,6 +73,22 @@ final class Reality
     }
 
     /**
+     * What a start that ended so has taught about this machine and this stick, as facts of the job.
+     *
+     * @param  string  $boundTo  what its encrypted volume was taken to be bound to
+     * @return array<string, string>
+     */
+    public static function teaches(Outcome $seen, string $boundTo): array
+    {
+        return match (true) {
+            $seen === Outcome::RefusedBySecureBoot => ['stick.refused' => 'yes', 'firmware.secure_boot' => 'on'],
+            // It asked although nothing it was thought to be bound to had changed.
+            $seen === Outcome::RecoveryKeyPrompt && $boundTo === 'keys' => ['encryption.binding' => 'measured'],
+            default => [],
+        };
+    }
+
+    /**
      * A step at which something else happened begins with what mends that.
      *
      * @param  list<array{step: string, outcome: string}>  $seen  newest last

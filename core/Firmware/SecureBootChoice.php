@@ -24,6 +24,7 @@ final readonly class SecureBootChoice
         }, $system->dated()];
 
         return match (true) {
+            $machine->fact('stick.refused')->is('yes') && $image->loaderSigned() !== false && $image->signer() !== 'third-party' => self::refused($system, $image, $facts),
             $image->loaderSigned() === null => self::unknown($facts),
             $image->loaderSigned() === false => self::unsigned($system, $image, $facts),
             $image->signer() === 'third-party' => self::thirdParty($machine, $system, $facts),
@@ -35,6 +36,21 @@ final readonly class SecureBootChoice
     private static function unknown(array $facts): self
     {
         return new self(self::decision('leave as it is', ['Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything is erased.'], ['off' => ['Not before there is a reason: the loader may well be signed.']], $facts, 'M2'), []);
+    }
+
+    /**
+     * It was tried, and this machine refused it.
+     *
+     * @param  list<string>  $facts
+     */
+    private static function refused(SystemProfile $system, Image $image, array $facts): self
+    {
+        $stays = $system->secureBootAfter() === 'off';
+
+        return new self(
+            self::decision($stays ? 'off, and it stays off' : 'off for the stick, back on after', ["This machine has refused {$image->name} at a start.", $stays ? "{$system->name} is unsigned too, so it stays off: signed once at the end." : 'It goes back on as soon as the stick is out.'], ['on' => ['It was tried.'], 'enrol a signer' => ['Possible where the setup lets keys be added; the smaller change where it does.']], [...$facts, 'stick.refused = yes'], 'F10'),
+            [new Need('secure_boot', 'off', 'This machine refused the stick\'s loader.', 'F10', stays: $stays, weakens: true)],
+        );
     }
 
     /** @param  list<string>  $facts */

@@ -37,7 +37,7 @@ final readonly class SceneMedia
     {
         $image = $this->context->image();
         $architecture = $image->architecture() ?? $this->architecture();
-        $loader = new Loader('EFI/BOOT/'.(self::name($architecture)), $architecture, signed: $image->loaderSigned(), signer: $image->signer());
+        $loader = new Loader('EFI/BOOT/'.(self::name($architecture)), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $image->signer() !== 'third-party' ? LoaderTrust::SignerNotEnrolled : null, because: '');
         $raw = WriteMode::for($image) === WriteMode::Raw;
         $legacy = match (true) {
             ! $raw => LegacyCode::Zeros,

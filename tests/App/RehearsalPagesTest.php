@@ -57,6 +57,18 @@ it('keeps what happened this time for this job only, with the first thing to try
         ->and(collect($plan['steps'])->firstWhere('id', 'boot.start')['instructions'][0])->toStartWith('Last time: no bootable device. Not in the list, in this order: another port');
 });
 
+it('learns from a refusal: Secure Boot goes off for the stick, and back on after', function () {
+    ($this->open)('unknown-laptop');
+    $plan = fn (): array => $this->job->refresh()->currentPlan()->plan;
+    expect(collect($plan()['decisions'])->firstWhere('id', 'firmware.secure-boot')['chosen'])->toBe('leave as it is');
+    ($this->send)('rehearsal', ['step' => 'boot.start', 'number' => 1, 'outcome' => 'refused-by-secure-boot', 'of' => 'this-time'])->assertSessionHasNoErrors();
+    expect(collect($plan()['decisions'])->firstWhere('id', 'firmware.secure-boot')['chosen'])->toBe('off for the stick, back on after')
+        ->and(collect($plan()['steps'])->firstWhere('id', 'firmware.set')['rows'][0]['becomes'])->toBe('off')
+        ->and(array_column($plan()['put_back'], 'id'))->toContain('secure-boot')
+        ->and(collect($plan()['assessment']['rehearsal'])->firstWhere('wants', 'installer')['outcome'])->toBe('installer-starts')
+        ->and(array_values(array_filter(array_column($plan()['facts'], null, 'name'), fn ($fact) => $fact['name'] === 'firmware.secure_boot'))[0]['value'])->toBe('on');
+});
+
 it('refuses what cannot be, in words, and lets a viewer only look', function () {
     ($this->open)('fairlead-13');
     ($this->send)('rehearsal', ['step' => 'boot.start', 'number' => 1, 'outcome' => 'tea', 'of' => 'model'])->assertSessionHasErrors('outcome');

@@ -72,6 +72,12 @@ it('says what is wrong with what it was asked', function (array $arguments, stri
     'not a plan' => [[dirname(__DIR__, 2).'/composer.json'], 'this is no plan of format 1'],
 ]);
 
+it('says that a packed image is not what stands on a stick', function () {
+    Workshop::says('gzip', '-k', $this->sticks->make('gpt-fat32'));
+    [, $text] = ($this->rehearse)(['--image' => $this->sticks->make('gpt-fat32').'.gz', '--firmware' => 'uefi', '--json' => true]);
+    expect(json_decode($text, true)['outcome'])->toBe('no-boot-device')->and(json_decode($text, true)['notes'][0])->toContain('packed (gzip)');
+});
+
 it('survives damaged plans and images with a sentence', function () {
     Artisan::call('cobblestone:plan', ['brief' => base_path('docs/guide/briefs/fairlead-13.yaml'), '--out' => $plan = "{$this->shop->folder}/plan.json"]);
     $data = json_decode((string) file_get_contents($plan), true);

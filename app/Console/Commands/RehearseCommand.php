@@ -4,6 +4,7 @@ namespace App\Console\Commands;
 
 use App\Bridge\StickRehearsal;
 use App\Catalogue\CatalogueFolder;
+use App\Devices\Inspection\FileSource;
 use App\Documents\BriefDocument;
 use App\Documents\DocumentFault;
 use Cobblestone\Boot\BootScene;
@@ -16,6 +17,7 @@ use Cobblestone\Job\Brief;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Job\Policy;
+use Cobblestone\Media\Inspection\Compression;
 use Cobblestone\Runbook\OrderImpossible;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Wants;
@@ -116,11 +118,16 @@ final class RehearseCommand extends Command
         }
         $catalogue = CatalogueFolder::read((string) ($this->option('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
         $possible = (new StickRehearsal($catalogue))->predict($file, $this->option('machine'), $this->option('firmware'), array_values(array_map(strval(...), (array) $this->option('keys'))), $set);
-        $found = ['image' => basename($file), 'machine' => $this->option('machine'), 'firmware' => $this->option('firmware'), 'set' => (object) $set, ...StickStart::toArray($possible)];
+        $packed = Compression::detect(new FileSource($file));
+        $notes = $packed === null ? [] : ["The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it stands on a stick."];
+        $found = ['image' => basename($file), 'machine' => $this->option('machine'), 'firmware' => $this->option('firmware'), 'set' => (object) $set, ...StickStart::toArray($possible), 'notes' => $notes];
         if ($this->option('json')) {
             $this->output->writeln((string) json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE));
 
             return self::SUCCESS;
+        }
+        foreach ($notes as $note) {
+            $this->say("Note: {$note}");
         }
         $this->say(Outcome::from($found['ends_in'])->title());
         foreach ($found['chain'] as $stone) {

@@ -198,3 +198,13 @@ it('shows why Secure Boot goes back on before a system that encrypts by itself i
 it('comes through under every policy and on every kind of target', function (string $job, array $policy) {
     expect(array_filter(rehearsed(Demo::plan($job, [], $policy)), fn (PowerOn $start): bool => ! $start->succeeds()))->toBe([]);
 })->with(['fairlead-13', 'capstan-t3', 'pocket-lantern', 'new-capstan', 'drive-swap'])->with([[['boot' => 'permanent-order']], [['auto_encryption' => 'off']], [['boot' => 'permanent-order', 'auto_encryption' => 'off', 'scheme' => 'widest']]]);
+
+it('learns from an end what it can', function () {
+    expect(Reality::teaches(Outcome::RefusedBySecureBoot, ''))->toBe(['stick.refused' => 'yes', 'firmware.secure_boot' => 'on'])
+        ->and(Reality::teaches(Outcome::RecoveryKeyPrompt, 'keys'))->toBe(['encryption.binding' => 'measured'])
+        ->and(Reality::teaches(Outcome::RecoveryKeyPrompt, 'measured'))->toBe([])->and(Reality::teaches(Outcome::Silent, 'keys'))->toBe([]);
+    $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['stick.refused' => 'yes', 'firmware.secure_boot' => 'on', 'firmware.boot_mode' => 'uefi', 'firmware.older_devices' => 'off']]]);
+    expect(array_column($plan->step('firmware.set')->rows ?? [], 'becomes', 'where')['Keys › Secure Boot'])->toBe('off')->and(array_filter(rehearsed($plan), fn (PowerOn $start): bool => ! $start->succeeds()))->toBe([]);
+    $kept = rehearsed($plan, fn (Step $step): Step => $step->id === 'firmware.set' ? $step->booting([]) : $step);
+    expect($kept[0]->prediction->outcome)->toBe(Outcome::RefusedBySecureBoot);
+});
