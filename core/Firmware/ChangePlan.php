@@ -56,6 +56,12 @@ final readonly class ChangePlan
         return new self(self::sorted($changes), $conflicts);
     }
 
+    /** @return list<NeedConflict> those that nobody has decided yet */
+    public function openConflicts(Machine $machine): array
+    {
+        return array_values(array_filter($this->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null));
+    }
+
     public function isEmpty(): bool
     {
         return $this->changes === [];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
-use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Job\Policy;
@@ -34,71 +33,16 @@ final class FirmwarePlanner
     {
         $secureBoot = SecureBootChoice::decide($machine, $system, $image);
         $permanent = $policy->school('boot') === 'permanent-order';
-        $needs = [...self::systemNeeds($system), ...self::driveNeeds($machine, $system), ...self::mediumNeeds($image), ...$secureBoot->needs, ...HandheldNeeds::of($machine, $system), ...MemoryNeed::of($machine)];
-        if ($permanent) {
-            $needs[] = new Need('boot_order', 'stick first', 'The bench policy starts sticks by permanent order.', 'F1', stays: false, weakens: true);
-        }
-        $changes = ChangePlan::of($machine, $needs);
-        $opens = self::putBacks($changes, $system);
-        $waits = array_map(static fn (NeedConflict $conflict): Gate => new Gate("answer-choice.{$conflict->setting}", Fact::answered(NeedConflict::fact($conflict->setting)), "Decide first: {$conflict->title} is needed in two ways", ''), array_values(array_filter($changes->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null)));
+        $changes = ChangePlan::of($machine, FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent));
+        $opens = FirmwarePutBack::entries($changes, $system);
+        $open = $changes->openConflicts($machine);
+        $waits = array_map(static fn (NeedConflict $conflict): Gate => $conflict->gate(), $open);
         $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, [...$gates, ...$waits], $opens);
         $steps[] = self::start($machine, $image, $stickConnector, $permanent);
+        $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), ($system->entry['auto_encryption'] ?? false) && $policy->school('auto_encryption') !== 'off')];
+        $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
 
-        $questions = array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), array_values(array_filter($changes->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null)));
-
-        return new Contribution([...$steps, ...self::putBackSteps($machine, $opens, $changes->before(), ($system->entry['auto_encryption'] ?? false) && $policy->school('auto_encryption') !== 'off')], [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)], $questions, blockers: self::lockedOut($machine, $changes), initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
-    }
-
-    /** @return list<Need> */
-    private static function systemNeeds(SystemProfile $system): array
-    {
-        $needs = [];
-        if ($system->bootMode() === 'uefi') {
-            $needs[] = new Need('boot_mode', 'uefi', "{$system->name} starts only by UEFI.", 'F2');
-        }
-        if ($system->needsSecurityChip()) {
-            $needs[] = new Need('security_chip', 'on', "{$system->name} needs the security chip.", 'F2');
-        }
-
-        return $needs;
-    }
-
-    /**
-     * An installer without a driver for the controller's mode sees no drive; on a drive that is wiped the mode may change (rule I7).
-     *
-     * @return list<Need>
-     */
-    private static function driveNeeds(Machine $machine, SystemProfile $system): array
-    {
-        $modes = $system->entry['controller_modes'] ?? [];
-        $has = array_column(array_column($machine->model['firmware']['settings'] ?? [], null, 'id'), 'values', 'id')['controller_mode'] ?? [];
-        $both = array_values(array_intersect($modes, $has));
-
-        return $both === [] ? [] : [new Need('controller_mode', $both[0], "{$system->name} has drive drivers for ".implode(' and ', $modes).' only; with another mode its installer sees no drive.', 'I7', accepts: array_slice($both, 1))];
-    }
-
-    /** @return list<Need> */
-    private static function mediumNeeds(Image $image): array
-    {
-        return $image->startsByUefi() ? [] : [new Need('boot_mode', 'legacy', "{$image->name} has no loader for UEFI: it starts the old way only.", 'F2', stays: false, weakens: true, accepts: ['both'], whose: 'medium')];
-    }
-
-    /**
-     * What has to be put back before the new system goes online.
-     *
-     * @param  list<Step>  $steps
-     * @return list<string>
-     */
-    public static function beforeOnline(array $steps): array
-    {
-        $facts = [];
-        foreach ($steps as $step) {
-            if ($step->stage === Stage::PutBack && in_array(Fact::SYSTEM_INSTALLED, $step->before, true)) {
-                array_push($facts, ...$step->after);
-            }
-        }
-
-        return $facts;
+        return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
     }
 
     private static function isLockedOut(Machine $machine): bool
@@ -188,41 +132,5 @@ final class FirmwarePlanner
 
         return new Decision('boot.way', 'How the stick is started', $permanent ? 'permanent order, stick first' : 'one-time menu', [$permanent ? 'The bench policy is "permanent order".' : 'It leaves nothing to put back.'],
             [$permanent ? 'one-time menu' : 'permanent order' => [$permanent ? 'The policy prefers not to catch a key window.' : 'It would have to be put back, and could start a forgotten stick later.']], [$way->source], 'F1');
-    }
-
-    /** @return list<PutBack> */
-    private static function putBacks(ChangePlan $changes, SystemProfile $system): array
-    {
-        $entries = [];
-        foreach ($changes->changes as $change) {
-            $need = $change['need'];
-            if ($need->weakens) {
-                $entries[] = new PutBack(str_replace('_', '-', $need->setting), "{$change['setting']->title}: {$need->value}", $need->stays ? "{$need->because} It stays: {$system->name} does not start with it on." : $need->because, $need->stays ? 'put-back.sign' : 'put-back.'.str_replace('_', '-', $need->setting), $need->stays);
-            }
-        }
-
-        return $entries;
-    }
-
-    /**
-     * @param  list<PutBack>  $entries
-     * @param  array<string, array<string, string>>  $back  entry => what was set before
-     * @param  bool  $bindsItself  whether the new system binds its drive to these settings once it is online
-     * @return list<Step>
-     */
-    private static function putBackSteps(Machine $machine, array $entries, array $back, bool $bindsItself): array
-    {
-        $steps = [];
-        foreach (array_filter($entries, static fn (PutBack $entry): bool => ! $entry->stays) as $entry) {
-            $early = $bindsItself && Trigger::ofSetting(str_replace('-', '_', $entry->id)) !== null;
-            $steps[] = new Step($entry->closedBy, Stage::PutBack, 'Put back: '.lcfirst(explode(':', $entry->what)[0]), Presence::Hands, Estimate::minutes(1, 2, 6),
-                [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
-                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
-                because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'), ...($early ? [new Reason('The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.', 'A7')] : [])],
-                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::change($back[$entry->id] ?? []), BootEvent::start(Wants::System)],
-            );
-        }
-
-        return $steps;
     }
 }

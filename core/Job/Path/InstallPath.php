@@ -12,6 +12,7 @@ use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Drivers\DriverPlanner;
 use Cobblestone\Firmware\FirmwarePlanner;
+use Cobblestone\Firmware\FirmwarePutBack;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
@@ -64,7 +65,7 @@ final class InstallPath
         $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...$protection->encryption->erasingWaitsFor(), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
         $install = InstallPlanner::plan($machine, $system, $target, [...$gates, ...self::answerGates($held)], $waits, $brief->owner);
         $cable = array_filter($machine->devices, static fn (Device $device): bool => str_contains($device->name, 'wired')) !== [];
-        $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePlanner::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'));
+        $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'));
         $protecting = match (true) {
             $new => $protection->health->contribution->and($protection->memory?->contribution() ?? new Contribution)->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),
             $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN])),
