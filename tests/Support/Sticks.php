@@ -43,6 +43,8 @@ final class Sticks
             'bios-only' => 'MBR, active partition, loader for the old way only',
             'bios-no-active' => 'MBR with chain-loading code, no active partition',
             'bios-empty-active' => 'MBR with chain-loading code, active partition without a loader',
+            'bios-own-screen' => 'a boot sector of its own that writes on the screen and stays',
+            'bios-own-serial' => 'a boot sector of its own that writes to the serial port and stays',
             'first-stage-alone' => 'GPT, signed first loader, the next is missing',
             'first-stage-unsigned' => 'GPT, signed first loader, the next is unsigned',
             'first-stage-signed' => 'GPT, signed first loader, the next is signed by an enrolled key',
@@ -82,6 +84,8 @@ final class Sticks
             'bios-only' => $this->bios($image, true, true),
             'bios-no-active' => $this->bios($image, false, true),
             'bios-empty-active' => $this->bios($image, true, false),
+            'bios-own-screen' => $this->sector($image, "\xB4\x0E\xCD\x10", ''),
+            'bios-own-serial' => $this->sector($image, "\xEE", "\xBA\xF8\x03"),
             'first-stage-alone' => $this->gpt($image, ['BOOTX64.EFI' => $this->firstStage()]),
             'first-stage-unsigned' => $this->gpt($image, ['BOOTX64.EFI' => $this->firstStage(), 'grubx64.efi' => $this->loader()]),
             'first-stage-signed' => $this->gpt($image, ['BOOTX64.EFI' => $this->firstStage(), 'grubx64.efi' => $this->signed($this->loader(sbat: true))]),
@@ -231,6 +235,16 @@ final class Sticks
             file_put_contents($file = "{$this->folder}/syslinux.cfg", 'SAY '.Emulator::MARK."\nPROMPT 1\n");
             self::run('mcopy', '-i', "{$image}@@".self::MEBIBYTE, $file, '::/syslinux.cfg');
         }
+
+        return $image;
+    }
+
+    /** cld · ds = 0 · si = text · again: al = next byte, out it goes until zero · hlt */
+    private function sector(string $image, string $out, string $before): string
+    {
+        $loop = "\xAC\x84\xC0\x74".chr(strlen($out) + 2).$out."\xEB".chr(0x100 - 7 - strlen($out));
+        $code = str_pad("\xFC\x31\xC0\x8E\xD8\xBE\x20\x7C".$before.$loop."\xF4\xEB\xFD", 0x20, "\x90").Emulator::MARK."\r\n\0";
+        file_put_contents($image, str_pad(str_pad($code, 510, "\0")."\x55\xAA", self::MEBIBYTE, "\0"));
 
         return $image;
     }

@@ -17,8 +17,11 @@ final class LegacySector
     /** int 13h: disk service. */
     private const DISK = "\xCD\x13";
 
-    /** int 10h: text on the screen; without it and without the disk the code does nothing that is seen. */
-    private const SCREEN = "\xCD\x10";
+    /** int 16h and int 19h: waits for a key, starts the machine over. Code that asks for a key instead of the disk has nothing to start. */
+    private const GIVES_UP = ["\xCD\x16", "\xCD\x19"];
+
+    /** What boot sectors say that have nothing to start. */
+    private const REGRETS = '/not a? ?bootable|non-?system|no (?:boot|operating|system)|missing|insert|press any key/i';
 
     /** int 18h: gives control back to the firmware, which goes on to the next device. */
     private const GIVE_BACK = "\xCD\x18";
@@ -39,11 +42,22 @@ final class LegacySector
             return LegacyCode::Zeros;
         }
         if (! str_contains($code, self::DISK)) {
-            // A loop on the spot is how a stand-in loader waits; anything that prints has nothing else to offer.
-            return str_contains($code, self::SCREEN) ? LegacyCode::Stops : (str_contains($code, self::GIVE_BACK) ? LegacyCode::Returns : LegacyCode::Starts);
+            return self::withoutDisk($code);
         }
 
         return self::walksTable($code) ? self::byActive($device, $code, $depth) : LegacyCode::Starts;
+    }
+
+    /** Code that never reads the disk: it says that it has nothing, gives back, or is all there is to start. */
+    private static function withoutDisk(string $code): LegacyCode
+    {
+        $givesUp = preg_match(self::REGRETS, $code) === 1 || array_filter(self::GIVES_UP, static fn (string $call): bool => str_contains($code, $call)) !== [];
+
+        return match (true) {
+            $givesUp => LegacyCode::Stops,
+            str_contains($code, self::GIVE_BACK) => LegacyCode::Returns,
+            default => LegacyCode::Starts,
+        };
     }
 
     private static function walksTable(string $code): bool
