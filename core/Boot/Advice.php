@@ -34,6 +34,7 @@ final readonly class Advice
             Outcome::LoaderMissing => self::missing($stone->name ?? ''),
             Outcome::NoBootableDevice => new self(match (true) {
                 str_contains($cause, 'USB is switched off') => 'Switch starting from USB on in the setup.',
+                str_contains($cause, 'holds no system') => 'Restore it over the cable from a helper.',
                 str_contains($cause, 'plugged in') => 'Plug it in before the power button.',
                 ($stone->name ?? '') === 'boot sector' => self::otherWay($prediction),
                 default => 'Another port on the board itself; then another stick.',

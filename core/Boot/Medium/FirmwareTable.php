@@ -46,7 +46,9 @@ final readonly class FirmwareTable
                 return self::of($primary->isValid() ? 'a protective MBR, and the GPT at the start is whole' : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used', $used->partitions, $device, $last);
             }
         }
-        if ($mbr !== null && self::isTable($mbr, $last)) {
+        // A protective entry alone describes the whole device, and no file system begins where it does.
+        $own = $mbr !== null && array_filter($mbr->partitions, static fn (ReadPartition $one): bool => $one->type !== '0xEE') !== [];
+        if ($mbr !== null && $own && self::isTable($mbr, $last)) {
             return self::of('an MBR', $mbr->partitions, $device, $last);
         }
         if (FatVolume::open($device) !== null) {

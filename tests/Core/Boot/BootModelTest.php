@@ -2,10 +2,7 @@
 
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\Protection;
-use Cobblestone\Boot\Ground;
 use Cobblestone\Boot\Medium\Leads;
-use Cobblestone\Boot\Medium\LegacyCode;
-use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Seal;
 use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootModel;
@@ -14,57 +11,15 @@ use Cobblestone\Boot\Model\Measurement;
 use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Boot\Model\Undetermined;
 use Cobblestone\Boot\Outcome;
-use Cobblestone\Media\Inspection\LoaderTrust;
 use Tests\Support\BootBench as Bench;
 
-it('ends as the rules say', function (BootState $state, Outcome $outcome, ?string $missing, Ground $ground) {
+it('ends as the rules say', function (string $case) {
+    [$state, $outcome, $missing, $ground] = Bench::ends()[$case]();
     $prediction = BootModel::start($state);
     expect($prediction->outcome)->toBe($outcome)
         ->and($prediction->missing()?->name)->toBe($missing)
         ->and($prediction->ground)->toBe($ground);
-})->with([
-    'signed, trusted' => fn () => [Bench::state(), Outcome::InstallerStarts, null, Ground::Standard],
-    'unsigned, enforced' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false, 'signer' => null])]))]), Outcome::RefusedBySecureBoot, 'signature', Ground::Standard],
-    'unsigned, off' => fn () => [Bench::state(['firmware.secure_boot' => 'off'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false, 'signer' => null])]))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'set but in setup mode' => fn () => [Bench::state(['firmware.key_mode' => 'setup'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false])]))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'set but older devices allowed' => fn () => [Bench::state(['firmware.older_devices' => 'allowed'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false])]))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'set but both ways' => fn () => [Bench::state(['firmware.boot_mode' => 'both'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false])]))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'third-party, not trusted' => fn () => [Bench::state(['firmware.third_party_signer' => 'not trusted'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signer' => 'third-party'])]))]), Outcome::RefusedBySecureBoot, 'signature', Ground::Standard],
-    'third-party, no switch' => fn () => [Bench::state([], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signer' => 'third-party'])]))]), Outcome::RefusedBySecureBoot, 'signature', Ground::Standard],
-    'third-party, trusted' => fn () => [Bench::state(['firmware.third_party_signer' => 'trusted'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['signer' => 'third-party'])]))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'altered' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['judged' => LoaderTrust::Altered])]))]), Outcome::RefusedBySecureBoot, 'signature', Ground::Standard],
-    'revoked' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['judged' => LoaderTrust::Revoked])]))]), Outcome::RefusedBySecureBoot, 'signature', Ground::Standard],
-    'first trusted, next refused' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['nextRefused' => 'unsigned next'])]))]), Outcome::LoaderStopped, 'next stage', Ground::Emulation],
-    'next refused, but not enforced' => fn () => [Bench::state(['firmware.secure_boot' => 'off'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['nextRefused' => 'unsigned next'])]))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'next missing' => fn () => [Bench::state(['firmware.secure_boot' => 'off'], [Bench::stick(Bench::medium(loaders: [Bench::loader(['nextFault' => 'no next'])]))]), Outcome::LoaderStopped, 'next stage', Ground::Emulation],
-    'no program' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['fault' => 'no program'])]))]), Outcome::LoaderMissing, 'program', Ground::Standard],
-    'only for another processor' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['path' => 'EFI/BOOT/BOOTAA64.EFI', 'architecture' => 'arm-64'])]))]), Outcome::WrongArchitecture, 'loader', Ground::Standard],
-    'another processor under our name' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['architecture' => 'arm-64'])]))]), Outcome::WrongArchitecture, 'program', Ground::Standard],
-    'another processor, and unsigned' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: [Bench::loader(['architecture' => 'arm-64', 'signed' => false])]))]), Outcome::RefusedBySecureBoot, 'signature', Ground::Standard],
-    'no loader' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(loaders: []))]), Outcome::LoaderMissing, 'loader', Ground::Standard],
-    'no FAT' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(fat: false))]), Outcome::LoaderMissing, 'volume', Ground::Standard],
-    'no table' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(fault: 'no table at all'))]), Outcome::LoaderMissing, 'table', Ground::Standard],
-    'not plugged in' => fn () => [Bench::state(devices: [Bench::stick(attached: false)]), Outcome::NoBootableDevice, 'device', Ground::Standard],
-    'cannot be read' => fn () => [Bench::state(devices: [Bench::stick(readable: false)]), Outcome::StickUnreadable, 'device', Ground::Standard],
-    'USB start off' => fn () => [Bench::state(['firmware.usb_start' => 'off']), Outcome::NoBootableDevice, 'device', Ground::Standard],
-    'nothing in the list' => fn () => [Bench::state(devices: []), Outcome::NoBootableDevice, 'choice', Ground::Standard],
-    'old way, code' => fn () => [Bench::state(['firmware.kind' => 'bios'], [Bench::stick(Bench::medium(legacy: LegacyCode::Starts))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'old way, zeros' => fn () => [Bench::state(['firmware.kind' => 'bios']), Outcome::Silent, 'boot sector', Ground::Emulation],
-    'old way, a message' => fn () => [Bench::state(['firmware.boot_mode' => 'legacy'], [Bench::stick(Bench::medium(legacy: LegacyCode::Stops))]), Outcome::LoaderStopped, 'boot sector', Ground::Emulation],
-    'old way, no mark' => fn () => [Bench::state(['firmware.boot_mode' => 'legacy'], [Bench::stick(Bench::medium(legacy: LegacyCode::NoMark))]), Outcome::NoBootableDevice, 'boot sector', Ground::Standard],
-    'old way, gives back' => fn () => [Bench::state(['firmware.boot_mode' => 'legacy'], [Bench::stick(Bench::medium(legacy: LegacyCode::Returns))]), Outcome::NoBootableDevice, 'boot sector', Ground::Emulation],
-    'both ways: falls back to the old one' => fn () => [Bench::state(['firmware.boot_mode' => 'both'], [Bench::stick(Bench::medium(fat: false, legacy: LegacyCode::Starts))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'both ways, neither works' => fn () => [Bench::state(['firmware.boot_mode' => 'both'], [Bench::stick(Bench::medium(fat: false, legacy: LegacyCode::NoMark))]), Outcome::LoaderMissing, 'volume', Ground::Standard],
-    'blind installer' => fn () => [Bench::state(['firmware.controller_mode' => 'array'], [Bench::stick(Bench::medium(modes: ['plain']))]), Outcome::InstallerSeesNoDrive, 'drives', Ground::Catalogue],
-    'seeing installer' => fn () => [Bench::state(['firmware.controller_mode' => 'plain'], [Bench::stick(Bench::medium(modes: ['plain']))]), Outcome::InstallerStarts, null, Ground::Standard],
-    'a system that loses its drive' => fn () => [Bench::state(['firmware.controller_mode' => 'array'], [Bench::drive(Bench::medium(Leads::OldSystem, modes: ['plain']))]), Outcome::Silent, 'drives', Ground::Catalogue],
-    'a loader to nowhere' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(Leads::Nowhere))]), Outcome::Silent, 'system', Ground::Emulation],
-    'recovery' => fn () => [Bench::state(devices: [Bench::stick(Bench::medium(Leads::Recovery))]), Outcome::RecoveryStarts, null, Ground::Standard],
-    'by an optical catalogue' => fn () => [Bench::state(devices: [Bench::stick(new Medium(Leads::Installer, 'x', null, Bench::medium()->volumes, LegacyCode::NoMark, byOptical: true))]), Outcome::InstallerStarts, null, Ground::Emulation],
-    'sealed, its own system' => fn () => [Bench::state(['firmware.kind' => 'sealed'], [Bench::drive()]), Outcome::WantedSystemStarts, null, Ground::Catalogue],
-    'sealed, held' => fn () => [Bench::state(['firmware.kind' => 'sealed', 'recovery.held' => 'yes'], [Bench::drive()]), Outcome::RecoveryStarts, null, Ground::Catalogue],
-    'sealed, empty' => fn () => [Bench::state(['firmware.kind' => 'sealed'], []), Outcome::NoBootableDevice, 'device', Ground::Catalogue],
-]);
+})->with(array_keys(Bench::ends()));
 
 it('goes on to the next line where one fails, and says what it left', function () {
     $refused = Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false])]));

@@ -70,3 +70,57 @@ it('finds the signed part of a certificate, as openssl does', function () use ($
         ->and(str_contains($der, $part))->toBeTrue()->and(strpos($der, $part))->toBe(4)
         ->and(Der::signedPart('no certificate'))->toBe('')->and(Der::signedPart("\x30\x03\x02\x01\x05"))->toBe('')->and(Der::signedPart("\x30\x05\x30\x03abc"))->toBe("\x30\x03abc")->and(Der::signedPart("\x30\x85aaaaaaaa"))->toBe('');
 });
+
+it('takes every list and signature for as long as it says, and not further', function () use ($digest) {
+    $one = SignatureList::ofDigest($digest);
+    $other = str_repeat('01', 32);
+    // Two signatures in one list, and a list header of its own size in between.
+    $two = substr($one, 0, 16).pack('V3', 28 + 96, 0, 48).substr($one, 28).substr(SignatureList::ofDigest($other), 28);
+    $withHeader = substr($one, 0, 16).pack('V3', 28 + 4 + 48, 4, 48).'HEAD'.substr($one, 28);
+    expect(SignatureList::read($two)?->digests)->toBe([$digest, $other])
+        ->and(SignatureList::read($two.$one)?->digests)->toBe([$digest, $other, $digest])
+        ->and(SignatureList::read($withHeader)?->digests)->toBe([$digest])
+        ->and(SignatureList::read($withHeader.$two)?->digests)->toBe([$digest, $digest, $other])
+        ->and(SignatureList::read($one."\0"))->toBeNull()->and(SignatureList::read(substr($one, 0, -1)))->toBeNull()
+        ->and(SignatureList::read($one.substr($one, 0, 27)))->toBeNull()
+        ->and(SignatureList::read(substr($one, 0, 16).pack('V3', 28, 0, 48))?->digests)->toBe([])
+        ->and(SignatureList::read(substr($one, 0, 16).pack('V3', 28, 0, 16)))->toBeNull()
+        ->and(SignatureList::read(substr($one, 0, 16).pack('V3', 27, 0, 48).substr($one, 27)))->toBeNull()
+        ->and(SignatureList::read("\x27\0\0\0"))->toBeNull()->and(SignatureList::read("\x27\0\0\0".$one)?->digests)->toBe([$digest]);
+});
+
+it('builds lists that are as long as they say', function () use ($pem, $digest) {
+    $der = Der::ofPem($pem());
+    expect(unpack('Vlist/Vheader/Vone', SignatureList::ofCertificate($der), 16))->toBe(['list' => 44 + strlen($der), 'header' => 0, 'one' => 16 + strlen($der)])->and(strlen(SignatureList::ofCertificate($der)))->toBe(44 + strlen($der))
+        ->and(unpack('Vlist/Vheader/Vone', SignatureList::ofDigest($digest), 16))->toBe(['list' => 76, 'header' => 0, 'one' => 48])->and(strlen(SignatureList::ofDigest($digest)))->toBe(76);
+});
+
+it('stops reading more signatures than any machine keeps', function () use ($digest) {
+    $one = SignatureList::ofDigest($digest);
+    $many = substr($one, 0, 16).pack('V3', 28 + 48 * 20_100, 0, 48).str_repeat(substr($one, 28), 20_100);
+    expect(count(SignatureList::read($many)->digests))->toBe(20_000);
+});
+
+it('aligns every variable to four bytes and takes no half one', function () {
+    foreach (['a', 'ab', 'abc', 'abcd'] as $data) {
+        expect(VariableStore::read(KeyBench::store([['one', $data], ['two', 'x']]))?->variables)->toBe(['one' => $data, 'two' => 'x']);
+    }
+    $store = KeyBench::store([['db', 'one'], ['dbx', 'two']]);
+    // The first record is 60 + 6 + 3 bytes at 100, the second begins at 172.
+    expect(VariableStore::read(substr($store, 0, 169))?->variables)->toBe(['db' => 'one'])->and(VariableStore::read(substr($store, 0, 168))?->variables)->toBe([])
+        ->and(VariableStore::read(substr($store, 0, 172 + 60 + 8 + 3))?->variables)->toBe(['db' => 'one', 'dbx' => 'two'])->and(VariableStore::read(substr($store, 0, 172 + 60 + 8 + 2))?->variables)->toBe(['db' => 'one'])
+        ->and(VariableStore::read(substr_replace($store, pack('V', 28 + 72), 72 + 16, 4))?->variables)->toBe(['db' => 'one'])
+        ->and(VariableStore::read(substr_replace($store, '_FVX', 40, 4)))->toBeNull()->and(VariableStore::read(substr_replace($store, "\x00\x00", 172, 2))?->variables)->toBe(['db' => 'one']);
+});
+
+it('tells a certificate in DER from other bytes by its length', function () use ($pem) {
+    $der = Der::ofPem($pem());
+    expect(KeyFiles::read(['a.der' => $der])->certificates)->toHaveKey('a.der')->and(KeyFiles::read(['a.der' => $der])->source)->toBe('a.der')
+        ->and(fn () => KeyFiles::read(['a.der' => $der.'x']))->toThrow(InvalidArgumentException::class)
+        ->and(fn () => KeyFiles::read(['a.der' => substr($der, 0, -1)]))->toThrow(InvalidArgumentException::class)
+        ->and(fn () => KeyFiles::read(['a.der' => "\x30\x82\x00\x02ab"]))->toThrow(InvalidArgumentException::class);
+    $empty = KeyFiles::read(['db' => '', 'DBX' => '']);
+    expect($empty->certificates)->toBe([])->and($empty->revoked)->toBe([])->and($empty->source)->toBe('db, DBX')
+        ->and(KeyFiles::read(['DBX-x' => SignatureList::ofDigest(str_repeat('ab', 32))])->revoked)->toBe([str_repeat('ab', 32)])
+        ->and(KeyFiles::read(['my-dbx' => SignatureList::ofDigest(str_repeat('ab', 32))])->allowed)->toBe([str_repeat('ab', 32)]);
+});

@@ -101,3 +101,19 @@ it('keeps a medium through JSON', function () {
         ->and(Medium::fromArray(json_decode(json_encode($medium->toArray()), true)))->toEqual($medium)
         ->and(Medium::blank()->tableFault)->not->toBeNull();
 });
+
+it('looks at the last sector for the GPT\'s copy, and at nothing past the end', function () {
+    $disk = Tests\Support\Images::bytes('disk-gpt.img');
+    $read = fn (string $device): FirmwareTable => FirmwareTable::read(new StringSource($device));
+    expect($read($disk)->words)->toBe('a protective MBR, and the GPT at the start is whole')->and(count($read($disk)->volumes))->toBe(2)->and($read($disk)->volumes[0]['title'])->toBe('Partition 1')->and($read($disk)->volumes[0]['guid'])->toMatch('/^[0-9A-F-]{36}$/')->and($read($disk)->volumes[0]['source']->size())->toBe(4096 * 512);
+    $damaged = substr_replace($disk, 'XXXX', 512 + 40, 4);
+    expect($read($damaged)->words)->toBe('a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used')->and(count($read($damaged)->volumes))->toBe(2)->and($read($damaged)->fault)->toBeNull()
+        ->and($read(substr($damaged, 0, -512))->fault)->toBe('its MBR announces a GPT, but neither copy is whole')
+        ->and($read($damaged.str_repeat("\0", 512))->fault)->toBe('its MBR announces a GPT, but neither copy is whole')
+        ->and(count($read(substr($disk, 0, 6144 * 512))->volumes))->toBe(1)
+        ->and(count($read(substr($disk, 0, 6145 * 512))->volumes))->toBe(2);
+    $both = Tests\Support\Images::bytes('both.iso');
+    expect($read($both)->byOptical)->toBeTrue()->and($read($both)->words)->toBe('an optical start catalogue, and no partition table')->and($read($both)->volumes[0]['title'])->toBe('The optical start image')->and($read(Tests\Support\Images::bytes('plain.iso'))->byOptical)->toBeFalse()
+        ->and($read(Tests\Support\Images::bytes('fat12.img'))->words)->toBe('no table: a file system begins in sector 0')->and($read(Tests\Support\Images::bytes('fat12.img'))->volumes[0]['title'])->toBe('The whole device')
+        ->and($read(str_repeat('x', 511))->fault)->toBe('there is nothing on it')->and($read(str_repeat('x', 512))->fault)->not->toBe('there is nothing on it');
+});
