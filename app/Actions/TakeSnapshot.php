@@ -10,6 +10,8 @@ use Cobblestone\Firmware\Snapshot;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\File\Exception\FileException;
 
 /** Keeps a snapshot of the settings and computes the path from what was really set (rules F2, F3). */
 final class TakeSnapshot
@@ -61,7 +63,11 @@ final class TakeSnapshot
     {
         $size = getimagesize($photo->getPathname());
         $name = bin2hex(random_bytes(16)).'.'.self::KINDS[$size === false ? IMAGETYPE_JPEG : $size[2]];
-        $photo->move((string) config('cobblestone.photos'), $name);
+        try {
+            $photo->move((string) config('cobblestone.photos'), $name);
+        } catch (FileException) {
+            throw ValidationException::withMessages(['photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be written. Tell the lead; the settings can be recorded without it.']);
+        }
 
         return $name;
     }

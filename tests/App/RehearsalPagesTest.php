@@ -130,6 +130,23 @@ it('takes a photo as evidence, and nothing that only says it is one', function (
     $this->get("/jobs/{$other->id}/settings/{$snapshot->id}/photo")->assertNotFound();
 });
 
+it('says so where a photo cannot be kept, and keeps nothing of it', function () {
+    ($this->open)('fairlead-13');
+    config(['cobblestone.photos' => '/proc/no-such-place']);
+    $png = base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==');
+    ($this->send)('settings', ['settings' => ['boot_mode' => 'uefi'], 'photo' => UploadedFile::fake()->createWithContent('page.png', $png)])->assertSessionHasErrors('photo');
+    expect(FirmwareSnapshot::query()->count())->toBe(0)->and($this->job->refresh()->revision)->toBe(1);
+});
+
+it('lets the running server take what the pages promise', function () {
+    $fpm = (string) file_get_contents(base_path('deploy/php-fpm.conf'));
+    // Photos of 12 MB, bundles and pieces of images: what is allowed for one request has to hold for one file too.
+    foreach (['post_max_size', 'upload_max_filesize'] as $limit) {
+        expect(preg_match("/^php_admin_value\\[{$limit}\\] = (\\d+)M$/m", $fpm, $found))->toBe(1)->and((int) $found[1])->toBeGreaterThanOrEqual(32);
+    }
+    expect((string) file_get_contents(base_path('bin/start')))->toContain('var/photos');
+});
+
 it('says what is wrong with an empty or hopeless snapshot and keeps what was typed', function () {
     ($this->open)('fairlead-13');
     ($this->send)('settings')->assertSessionHasErrors(['settings' => 'Choose at least one setting, paste lines, or add a photo.']);
