@@ -6,8 +6,10 @@ use App\Models\BootObservation;
 use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\Wants;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -53,7 +55,7 @@ final class RecordReality
         foreach ($plan['assessment']['rehearsal'] ?? [] as $start) {
             $known = $start['step'] === $step && BootObservation::query()->where('job_id', $job->id)->where('step', $step)->where('number', $start['number'])->exists();
             if ($start['step'] === $step && ! $known) {
-                self::keep($job, $user, $plan, $start, $start['succeeds'] ? $start['outcome'] : self::wanted($start['wants']), false);
+                self::keep($job, $user, $plan, $start, $start['succeeds'] ? $start['outcome'] : PowerOn::wanted(Wants::from($start['wants']))->value, false);
             }
         }
     }
@@ -82,14 +84,5 @@ final class RecordReality
             'job_id' => $job->id, 'user_id' => $user->id, 'revision' => $job->revision, 'step' => $start['step'], 'number' => $start['number'], 'model' => $plan['job']['model'],
             'wants' => $start['wants'], 'predicted' => $start['outcome'], 'ground' => $start['ground'], 'seen' => $seen, 'of_model' => $ofModel, 'created_at' => now(),
         ]);
-    }
-
-    private static function wanted(string $wants): string
-    {
-        $outcome = match ($wants) {
-            'setup' => Outcome::StopsInSetup, 'installer' => Outcome::InstallerStarts, 'recovery' => Outcome::RecoveryStarts, default => Outcome::WantedSystemStarts,
-        };
-
-        return $outcome->value;
     }
 }

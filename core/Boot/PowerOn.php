@@ -54,26 +54,27 @@ final readonly class PowerOn
         return new self($step->id, $step->title, $number, Wants::Setup, BootEvent::BY_KEY, new Prediction(Outcome::StopsInSetup, null, [new Stone('power', true, 'The machine gets power.'), new Stone('choice', true, 'The key for the setup is pressed in time.')], Ground::Standard), [Outcome::StopsInSetup], null, []);
     }
 
-    public static function isWanted(Wants $wants, Outcome $outcome): bool
+    /** How a power-on ends that ends as it was wanted. */
+    public static function wanted(Wants $wants): Outcome
     {
         return match ($wants) {
-            Wants::Setup => $outcome === Outcome::StopsInSetup,
-            Wants::Installer => $outcome === Outcome::InstallerStarts,
-            Wants::NextPart, Wants::System => $outcome === Outcome::WantedSystemStarts,
-            Wants::Recovery => $outcome === Outcome::RecoveryStarts,
+            Wants::Setup => Outcome::StopsInSetup,
+            Wants::Installer => Outcome::InstallerStarts,
+            Wants::NextPart, Wants::System => Outcome::WantedSystemStarts,
+            Wants::Recovery => Outcome::RecoveryStarts,
         };
     }
 
     public function succeeds(): bool
     {
-        return self::isWanted($this->wants, $this->prediction->outcome);
+        return self::wanted($this->wants) === $this->prediction->outcome;
     }
 
     /** Whether every end it can have is a failure, and a standard says so. */
     public function blocks(): bool
     {
         foreach ($this->possible as $outcome) {
-            if (self::isWanted($this->wants, $outcome)) {
+            if (self::wanted($this->wants) === $outcome) {
                 return false;
             }
         }

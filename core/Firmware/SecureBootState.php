@@ -15,20 +15,29 @@ final readonly class SecureBootState
 
     public static function of(FactSheet $facts): self
     {
-        $is = static fn (string $name, string $value): bool => $facts->get("firmware.{$name}")->is($value);
-        if ($facts->get('firmware.kind')->is('bios')) {
-            return new self(false, 'This firmware does not know it.');
+        $values = [];
+        foreach (['kind', 'secure_boot', 'key_mode', 'older_devices', 'boot_mode'] as $name) {
+            $value = $facts->get("firmware.{$name}")->value;
+            $values["firmware.{$name}"] = is_scalar($value) ? $value : null;
         }
-        if ($facts->get('firmware.secure_boot')->isUnknown()) {
-            return new self(null, 'Nobody has looked at it yet.');
-        }
+        $state = self::fromValues($values);
+
+        return $state->inForce === true && ! $facts->get('firmware.secure_boot')->isKnown() ? new self(true, 'It is taken to be set; nobody has looked at this machine yet.') : $state;
+    }
+
+    /** @param  array<string, bool|int|float|string|null>  $facts  named as on the fact sheet; a setting the machine does not have is not among them */
+    public static function fromValues(array $facts): self
+    {
+        $value = static fn (string $name): bool|int|float|string|null => $facts["firmware.{$name}"] ?? null;
 
         return match (true) {
-            ! $is('secure_boot', 'on') => new self(false, 'It is off.'),
-            $is('key_mode', 'setup') => new self(false, 'It is set, but there is no platform key: the machine stands in setup mode.'),
-            $is('older_devices', 'allowed') => new self(false, 'It is set, but older devices are allowed beside it.'),
-            $is('boot_mode', 'both'), $is('boot_mode', 'legacy') => new self(false, 'It is set, but the machine does not start by UEFI alone.'),
-            default => new self(true, $facts->get('firmware.secure_boot')->isKnown() ? 'It is set, and nothing stands against it.' : 'It is taken to be set; nobody has looked at this machine yet.'),
+            $value('kind') === 'bios' => new self(false, 'This firmware does not know it.'),
+            $value('secure_boot') === null => new self(null, 'Nobody has looked at it yet.'),
+            $value('secure_boot') !== 'on' => new self(false, 'It is off.'),
+            $value('key_mode') === 'setup' => new self(false, 'It is set, but there is no platform key: the machine stands in setup mode.'),
+            $value('older_devices') === 'allowed' => new self(false, 'It is set, but older devices are allowed beside it.'),
+            in_array($value('boot_mode'), ['both', 'legacy'], true) => new self(false, 'It is set, but the machine does not start by UEFI alone.'),
+            default => new self(true, 'It is set, and nothing stands against it.'),
         };
     }
 }

@@ -11,6 +11,7 @@ use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootEntry;
+use Cobblestone\Firmware\SecureBootState;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Partition;
@@ -37,7 +38,7 @@ final readonly class SceneMedia
     {
         $image = $this->context->image();
         $architecture = $image->architecture() ?? $this->architecture();
-        $loader = new Loader('EFI/BOOT/'.(self::name($architecture)), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $image->signer() !== 'third-party' ? LoaderTrust::SignerNotEnrolled : null, because: '');
+        $loader = new Loader(FoundLoader::defaultPath($architecture), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $image->signer() !== 'third-party' ? LoaderTrust::SignerNotEnrolled : null, because: '');
         $raw = WriteMode::for($image) === WriteMode::Raw;
         $legacy = match (true) {
             ! $raw => LegacyCode::Zeros,
@@ -64,8 +65,7 @@ final readonly class SceneMedia
 
         return array_map(function (Drive $drive): array {
             $starts = array_filter($drive->partitions, static fn (Partition $partition): bool => PartitionType::fromGuid(strtoupper((string) $partition->type)) === PartitionType::EfiSystem) !== [];
-            $name = self::name($this->architecture());
-            $loader = new Loader("EFI/BOOT/{$name}", $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: null);
+            $loader = new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: null);
 
             return ['title' => "The drive {$drive->path}", 'medium' => $starts ? new Medium(Leads::OldSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader], "{$drive->path}-efi")], LegacyCode::Zeros) : Medium::blank()];
         }, $drives);
@@ -87,7 +87,7 @@ final readonly class SceneMedia
         }
         $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: $isOld ? null : $this->signed(), signer: $isOld ? null : $this->signer(), because: $this->inForce() ? 'It starts today with Secure Boot in force.' : '');
 
-        return new Medium($leads, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader(self::PRESENT_PATH), $loader('EFI/BOOT/'.self::name($this->architecture()))], self::PRESENT_GUID)], LegacyCode::Zeros, controllerModes: $modes);
+        return new Medium($leads, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader(self::PRESENT_PATH), $loader(FoundLoader::defaultPath($this->architecture()))], self::PRESENT_GUID)], LegacyCode::Zeros, controllerModes: $modes);
     }
 
     /** The drive once the wanted system is on it. */
@@ -99,7 +99,7 @@ final readonly class SceneMedia
         $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), signed: $this->signed(), signer: $this->signer());
         $mode = $this->context->system->bootMode();
 
-        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader($this->systemPath()), $loader('EFI/BOOT/'.self::name($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
+        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
     }
 
     public function systemEntry(): ?BootEntry
@@ -111,7 +111,7 @@ final readonly class SceneMedia
     /** The maker's recovery, signed by the platform's own signer. */
     public function recovery(): Medium
     {
-        return new Medium(Leads::Recovery, 'a GPT', null, [new Volume('The recovery partition', true, [new Loader('EFI/BOOT/'.self::name($this->architecture()), $this->architecture(), signed: true, signer: 'platform')])], LegacyCode::Zeros);
+        return new Medium(Leads::Recovery, 'a GPT', null, [new Volume('The recovery partition', true, [new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), signed: true, signer: 'platform')])], LegacyCode::Zeros);
     }
 
     private function systemPath(): string
@@ -126,7 +126,7 @@ final readonly class SceneMedia
 
     private function inForce(): bool
     {
-        return ($this->facts['firmware.secure_boot'] ?? null) === 'on' && ($this->facts['firmware.boot_mode'] ?? 'uefi') === 'uefi' && ($this->facts['firmware.older_devices'] ?? 'off') !== 'allowed' && ($this->facts['firmware.key_mode'] ?? 'factory') !== 'setup';
+        return SecureBootState::fromValues($this->facts)->inForce === true;
     }
 
     private function signed(): ?bool
@@ -144,10 +144,5 @@ final readonly class SceneMedia
     private function architecture(): string
     {
         return is_string($this->facts['architecture'] ?? null) ? $this->facts['architecture'] : 'x86-64';
-    }
-
-    private static function name(string $architecture): string
-    {
-        return (string) (array_search($architecture, FoundLoader::NAMES, true) ?: 'BOOTX64.EFI');
     }
 }

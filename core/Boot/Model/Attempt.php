@@ -10,13 +10,11 @@ use Cobblestone\Boot\Medium\LegacyCode;
 use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Outcome;
+use Cobblestone\Media\Inspection\FoundLoader;
 
 /** The firmware tries one line of its list. */
 final class Attempt
 {
-    /** UEFI specification 2.10, table 3.2. */
-    private const DEFAULT_NAMES = ['x86-32' => 'BOOTIA32.EFI', 'x86-64' => 'BOOTX64.EFI', 'arm-32' => 'BOOTARM.EFI', 'arm-64' => 'BOOTAA64.EFI', 'riscv-64' => 'BOOTRISCV64.EFI', 'loongarch-64' => 'BOOTLOONGARCH64.EFI'];
-
     public Outcome $outcome = Outcome::NoBootableDevice;
 
     public Ground $ground = Ground::Standard;
@@ -134,7 +132,7 @@ final class Attempt
         }
         $this->holds('volume', $fat[0]->title.' is FAT.');
         $architecture = (string) $this->facts->get('architecture');
-        $path = $entry->path ?? 'EFI/BOOT/'.(self::DEFAULT_NAMES[$architecture] ?? 'BOOTX64.EFI');
+        $path = $entry->path ?? FoundLoader::defaultPath($architecture);
         foreach ($fat as $volume) {
             $loader = $volume->loader($path);
             if ($loader !== null) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
+use Cobblestone\Firmware\SecureBootState;
+
 /** What a machine measures into its security chip before a system starts, as far as a volume's key may depend on it (rule A7). */
 final class Measurement
 {
@@ -11,10 +13,12 @@ final class Measurement
     public static function of(BootState $state): array
     {
         $fact = static fn (string $name): string => is_bool($value = $state->facts[$name] ?? 'unknown') ? ($value ? 'yes' : 'no') : (string) $value;
-        $setUp = $fact('firmware.secure_boot') === 'on' && $fact('firmware.key_mode') !== 'setup' && $fact('firmware.boot_mode') !== 'legacy' && $fact('firmware.older_devices') !== 'allowed';
+        $force = SecureBootState::fromValues($state->facts)->inForce;
 
         return [
-            'secure boot' => $fact('firmware.secure_boot') === 'unknown' ? 'unknown' : ($setUp ? 'in force' : 'not in force'),
+            'secure boot' => match ($force) {
+                true => 'in force', false => 'not in force', null => 'unknown',
+            },
             'key mode' => $fact('firmware.key_mode'),
             'signers' => $fact('firmware.third_party_signer'),
             'revocations' => $fact('firmware.revocations'),

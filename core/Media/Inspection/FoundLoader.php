@@ -60,6 +60,14 @@ final readonly class FoundLoader
         return new self($this->path, $where, $place, $this->architecture, $this->bytes, $this->fault, $this->trust, $this->because, $this->signers, $this->digest);
     }
 
+    /** The path firmware of that architecture tries by itself on a removable drive. */
+    public static function defaultPath(string $architecture): string
+    {
+        $name = array_search($architecture, self::NAMES, true);
+
+        return self::FOLDER.'/'.($name === false ? 'BOOTX64.EFI' : $name);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

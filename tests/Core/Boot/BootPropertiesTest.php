@@ -118,3 +118,19 @@ it('is not changed by a device that comes after the one that starts', function (
     }
     expect($counted)->toBeGreaterThan(200);
 });
+
+it('enforces exactly where Secure Boot is in force', function () {
+    $chance = new Randomizer(new Mt19937(31));
+    $seen = ['yes' => 0, 'no' => 0];
+    for ($i = 0; $i < 3000; $i++) {
+        $state = anyState($chance, false)->knowing(['firmware.kind' => 'uefi', 'firmware.usb_start' => 'on']);
+        $bare = new BootState($state->facts, [], ['platform'], [new BootDevice('stick', 'Stick', BootDevice::STICK, new Medium(Leads::Installer, 'a table', null, [new Volume('Partition 1', true, [new Loader(Cobblestone\Media\Inspection\FoundLoader::defaultPath((string) $state->facts['architecture']), null, signed: false)])], LegacyCode::Starts))], [], ['stick']);
+        if ($state->facts['firmware.boot_mode'] === 'legacy') {
+            continue;
+        }
+        $force = Cobblestone\Firmware\SecureBootState::fromValues($bare->facts)->inForce;
+        expect(BootModel::start($bare)->outcome === Outcome::RefusedBySecureBoot)->toBe($force === true);
+        $seen[$force ? 'yes' : 'no']++;
+    }
+    expect(min($seen))->toBeGreaterThan(100);
+});
