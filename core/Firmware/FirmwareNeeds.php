@@ -20,7 +20,7 @@ final class FirmwareNeeds
     {
         $order = $permanent ? [new Need('boot_order', 'stick first', 'The bench policy starts sticks by permanent order.', 'F1', stays: false, weakens: true, whose: 'policy')] : [];
 
-        return [...self::systemNeeds($system), ...self::driveNeeds($machine, $system), ...self::mediumNeeds($image), ...$secureBoot, ...HandheldNeeds::of($machine, $system), ...MemoryNeed::of($machine), ...$order];
+        return [...self::systemNeeds($system), ...self::driveNeeds($machine, $system), ...self::mediumNeeds($image), ...self::stickNeeds($machine), ...$secureBoot, ...HandheldNeeds::of($machine, $system), ...MemoryNeed::of($machine), ...$order];
     }
 
     /** @return list<Need> */
@@ -49,6 +49,18 @@ final class FirmwareNeeds
         $both = array_values(array_intersect($modes, $has));
 
         return $both === [] ? [] : [new Need('controller_mode', $both[0], "{$system->name} has drive drivers for ".implode(' and ', $modes).' only; with another mode its installer sees no drive.', 'I7', accepts: array_slice($both, 1))];
+    }
+
+    /**
+     * A stick is not even listed while starting from USB is off.
+     *
+     * @return list<Need>
+     */
+    private static function stickNeeds(Machine $machine): array
+    {
+        $off = $machine->fact('firmware.usb_start')->is('off') || in_array('usb_start', array_column($machine->model['firmware']['settings'] ?? [], 'id'), true);
+
+        return $off ? [new Need('usb_start', 'on', 'While starting from USB is off the stick is not listed.', 'F9', stays: false, weakens: true, whose: 'medium')] : [];
     }
 
     /** @return list<Need> */

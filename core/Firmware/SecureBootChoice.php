@@ -24,6 +24,7 @@ final readonly class SecureBootChoice
         }, $system->dated()];
 
         return match (true) {
+            $machine->fact('firmware.kind')->is('bios') => new self(self::decision('does not apply', ['This firmware starts the old way only and asks for no signature.'], [], $facts, 'F2'), []),
             $machine->fact('stick.refused')->is('yes') && $image->loaderSigned() !== false && $image->signer() !== 'third-party' => self::refused($system, $image, $facts),
             $image->loaderSigned() === null => self::unknown($facts),
             $image->loaderSigned() === false => self::unsigned($system, $image, $facts),

@@ -137,3 +137,12 @@ it('sees a medium that starts only the old way against a system that does not', 
     expect(array_keys($question->options))->toBe(['uefi', 'legacy'])->and($question->holds)->toBeTrue()
         ->and(implode(' ', array_map(fn ($gate): string => $gate->title, $plan->step('firmware.set')?->gates ?? [])))->toContain('Decide first');
 });
+
+it('asks nothing of Secure Boot where the firmware has none, and switches USB start on for the stick only', function () {
+    $brief = ['machine' => ['model' => 'brackwater-capstan-t1', 'facts' => ['owner.keep' => 'nothing', 'drive.encryption' => 'none', 'firmware.usb_start' => 'off', 'target.serial' => 'QF-77', 'target.bytes' => 256_060_514_304]], 'system' => 'orrin-desktop-3', 'image' => 'orrin-desktop-3'];
+    $plan = Demo::plan('new-capstan', $brief);
+    expect(array_column($plan->step('firmware.set')?->rows ?? [], 'becomes', 'where'))->toBe(['Boot page › Start from USB' => 'on'])
+        ->and($plan->step('put-back.usb-start'))->not->toBeNull()
+        ->and(array_values(array_filter($plan->decisions, fn ($one): bool => $one->id === 'firmware.secure-boot'))[0]->chosen)->toBe('does not apply')
+        ->and(array_column(array_filter($plan->assessment['rehearsal'], fn (array $start): bool => ! $start['succeeds']), 'sentence'))->toBe([]);
+});
