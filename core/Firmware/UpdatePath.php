@@ -45,11 +45,14 @@ final readonly class UpdatePath
         if (version_compare($from, $target, '>=')) {
             return new self([], $target, "Firmware {$from} is there already; {$target} would bring nothing.", $leftOut);
         }
+        if (! in_array($target, array_column($releases, 'version'), true)) {
+            return new self([], $target, "The catalogue holds no release {$target} for this board.", $leftOut);
+        }
         $stops = ReleasePath::shortest($usable, $from, $target);
         $why = array_column($leftOut, 'because', 'version')[$target] ?? null;
 
         return $stops === null
-            ? new self([], $target, $why !== null ? "{$target} cannot be written here: {$why}" : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".($leftOut === [] ? '.' : ', or cannot be used here ('.implode('; ', array_map(static fn (array $one): string => "{$one['version']}: {$one['because']}", $leftOut)).').'), $leftOut)
+            ? new self([], $target, $why !== null ? "{$target} cannot be written here: {$why}" : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".($leftOut === [] ? '.' : ', or cannot be used here ('.implode('; ', array_map(static fn (array $one): string => "{$one['version']}: ".rtrim($one['because'], '.'), $leftOut)).').'), $leftOut)
             : new self($stops, $target, null, $leftOut);
     }
 
