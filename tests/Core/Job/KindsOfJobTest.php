@@ -100,7 +100,7 @@ it('updates firmware only with a reason and through the required stops', functio
     $from = fn (string $version, array $update) => Demo::plan('firmware-update', ['machine' => ['facts' => ['firmware.version' => $version, 'drive.encryption' => 'none']], 'update' => ['reason' => 'x', ...$update]]);
     expect($from('1.14', ['gives' => 'sleep drain'])->blockers[0])->toContain('is there already')
         ->and($from('1.02', ['to' => '1.16'])->step('firmware.write-2')?->title)->toBe('Write 1.16')
-        ->and($from('1.05', ['to' => '9.9'])->blockers[0])->toContain('No way leads');
+        ->and($from('1.05', ['to' => '9.9'])->blockers[0])->toContain('The catalogue holds no release 9.9');
     expect(Demo::plan('firmware-update', ['machine' => ['facts' => ['drive.encryption' => 'none']]])->questions[0]->fact)->toBe('firmware.version');
     expect(Demo::plan('firmware-update', ['machine' => ['model' => 'wickley-pocket-lantern', 'facts' => ['firmware.version' => '3', 'drive.encryption' => 'none']]])->step('firmware.write-0')?->title)->toBe('Write the new version');
 });
