@@ -18,8 +18,9 @@ use Cobblestone\Storage\Reading\WindowSource;
  */
 final readonly class FirmwareTable
 {
-    /** Blocks of a stick or drive as it presents itself. */
-    private const SECTOR = 512;
+    private const USUAL_SECTOR = 512;
+
+    private const LARGE_SECTOR = 4096;
 
     private const MOST = 64;
 
@@ -31,25 +32,27 @@ final readonly class FirmwareTable
     {
     }
 
-    public static function read(ByteSource $device): self
+    /** @param  int|null  $known  bytes of a sector where the device says so; an image tells it by where its GPT stands */
+    public static function read(ByteSource $device, ?int $known = null): self
     {
-        if ($device->size() < self::SECTOR) {
+        if ($device->size() < self::USUAL_SECTOR) {
             return new self('', 'there is nothing on it', []);
         }
-        $mbr = MbrTable::read($device, self::SECTOR);
-        $last = intdiv($device->size(), self::SECTOR) - 1;
+        $sector = $known ?? self::sectorOf($device);
+        $mbr = MbrTable::read($device, $sector);
+        $last = intdiv($device->size(), $sector) - 1;
         if ($mbr !== null && $mbr->isProtective()) {
-            $primary = GptHeader::read($device, self::SECTOR, 1);
-            $backup = $primary->isValid() ? null : GptHeader::read($device, self::SECTOR, $last);
+            $primary = GptHeader::read($device, $sector, 1);
+            $backup = $primary->isValid() ? null : GptHeader::read($device, $sector, $last);
             $used = $primary->isValid() ? $primary : $backup;
             if ($used->isValid()) {
-                return self::of($primary->isValid() ? 'a protective MBR, and the GPT at the start is whole' : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used', $used->partitions, $device, $last);
+                return self::of($primary->isValid() ? 'a protective MBR, and the GPT at the start is whole' : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used', $used->partitions, $device, $last, $sector);
             }
         }
         // A protective entry alone describes the whole device, and no file system begins where it does.
         $own = $mbr !== null && array_filter($mbr->partitions, static fn (ReadPartition $one): bool => $one->type !== '0xEE') !== [];
         if ($mbr !== null && $own && self::isTable($mbr, $last)) {
-            return self::of('an MBR', $mbr->partitions, $device, $last);
+            return self::of('an MBR', $mbr->partitions, $device, $last, $sector);
         }
         if (FatVolume::open($device) !== null) {
             return new self('no table: a file system begins in sector 0', null, [['title' => 'The whole device', 'source' => $device, 'guid' => null]]);
@@ -61,6 +64,13 @@ final readonly class FirmwareTable
         }
 
         return new self('', $mbr !== null && $mbr->isProtective() ? 'its MBR announces a GPT, but neither copy is whole' : 'it has neither a partition table nor a file system that firmware knows', []);
+    }
+
+    private static function sectorOf(ByteSource $device): int
+    {
+        $gptAt = static fn (int $sector): bool => $device->read($sector, 8) === 'EFI PART';
+
+        return ! $gptAt(self::USUAL_SECTOR) && $gptAt(self::LARGE_SECTOR) ? self::LARGE_SECTOR : self::USUAL_SECTOR;
     }
 
     /** The start catalogue of an optical image written to a stick: emulated firmware goes by it, no standard asks for it there. */
@@ -91,15 +101,15 @@ final readonly class FirmwareTable
     }
 
     /** @param  list<ReadPartition>  $partitions */
-    private static function of(string $words, array $partitions, ByteSource $device, int $last): self
+    private static function of(string $words, array $partitions, ByteSource $device, int $last, int $sector): self
     {
         $volumes = [];
         foreach (array_slice($partitions, 0, self::MOST) as $partition) {
             if ($partition->sectors > 0 && $partition->first <= $last) {
-                $volumes[] = ['title' => "Partition {$partition->number}", 'source' => new WindowSource($device, $partition->first * self::SECTOR, $partition->sectors * self::SECTOR), 'guid' => $partition->guid];
+                $volumes[] = ['title' => "Partition {$partition->number}", 'source' => new WindowSource($device, $partition->first * $sector, $partition->sectors * $sector), 'guid' => $partition->guid];
             }
         }
 
-        return new self($words, null, $volumes);
+        return new self($words.($sector === self::LARGE_SECTOR ? ', sectors of 4096 bytes' : ''), null, $volumes);
     }
 }

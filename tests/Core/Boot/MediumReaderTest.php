@@ -117,3 +117,15 @@ it('looks at the last sector for the GPT\'s copy, and at nothing past the end', 
         ->and($read(Tests\Support\Images::bytes('fat12.img'))->words)->toBe('no table: a file system begins in sector 0')->and($read(Tests\Support\Images::bytes('fat12.img'))->volumes[0]['title'])->toBe('The whole device')
         ->and($read(str_repeat('x', 511))->fault)->toBe('there is nothing on it')->and($read(str_repeat('x', 512))->fault)->not->toBe('there is nothing on it');
 });
+
+it('reads a stick with sectors of 4096 bytes as one', function () {
+    $layout = Cobblestone\Storage\LayoutBuilder::build(Cobblestone\Storage\Scheme::Gpt, Cobblestone\Storage\SectorSize::B4096, Cobblestone\Quantity\Bytes::of(48 * 1_048_576), [new Cobblestone\Storage\PartitionRequest('start', Cobblestone\Storage\PartitionType::EfiSystem, null, 'none', 'installer')], 'stick x');
+    $bytes = str_repeat("\0", 48 * 1_048_576);
+    foreach (Cobblestone\Storage\TableBytes::of($layout) as $at => $part) {
+        $bytes = substr_replace($bytes, $part, $at, strlen($part));
+    }
+    $table = FirmwareTable::read(new StringSource($bytes));
+    $extent = $layout->partitions[0]->extent;
+    expect($table->words)->toBe('a protective MBR, and the GPT at the start is whole, sectors of 4096 bytes')->and($table->volumes[0]['source']->size())->toBe($extent->count * 4096)
+        ->and(FirmwareTable::read(new StringSource($bytes), 4096)->volumes)->toHaveCount(1)->and(FirmwareTable::read(new StringSource($bytes), 512)->fault)->toBe('its MBR announces a GPT, but neither copy is whole');
+});
