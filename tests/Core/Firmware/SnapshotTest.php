@@ -71,3 +71,21 @@ it('tells set from in force', function (array $facts, ?bool $inForce, string $be
     [['secure_boot' => 'on'], true, 'nothing stands against it'], [['secure_boot' => 'on', 'key_mode' => 'setup'], false, 'no platform key'], [['secure_boot' => 'on', 'key_mode' => 'custom', 'boot_mode' => 'uefi', 'older_devices' => 'off'], true, 'nothing stands'],
     [['secure_boot' => 'on', 'older_devices' => 'allowed'], false, 'older devices'], [['secure_boot' => 'on', 'boot_mode' => 'both'], false, 'UEFI alone'], [['secure_boot' => 'on', 'boot_mode' => 'legacy'], false, 'UEFI alone'],
 ]);
+
+it('reads as much of a paste as it says, and shortens what is long', function () use ($settings) {
+    $long = str_repeat('x', 120);
+    $snapshot = Snapshot::fromText("{$long}: on\nStart mode: {$long}", $settings());
+    expect($snapshot->values)->toBe([])->and($snapshot->notes[0])->toBe('Line 1: "'.str_repeat('x', 60).'" is not "name: value".')->and($snapshot->notes[1])->toBe('Line 2: "Start mode: '.str_repeat('x', 48).'" is not "name: value".')
+        ->and(Snapshot::fromText('Start mode: '.str_repeat('y', 60), $settings())->notes[0])->toBe('Line 1: Start mode cannot be "'.str_repeat('y', 40).'"; it can be uefi, both, legacy.')
+        ->and(Snapshot::fromText(str_repeat('z', 70).': on', $settings())->notes[0])->toBe('Line 1: this model has no setting "'.str_repeat('z', 60).'".')
+        ->and(count(Snapshot::fromText(str_repeat("x\n", 450), $settings())->notes))->toBe(400)
+        ->and(Snapshot::fromText(str_repeat(' ', Snapshot::LIMIT)."\nSecure Boot: on", $settings())->values)->toBe([])
+        ->and(Snapshot::fromText(str_repeat(' ', Snapshot::LIMIT - 16)."\nSecure Boot: on", $settings())->values)->toBe(['secure_boot' => 'on'])
+        ->and(Snapshot::of(['fan' => str_repeat('q', 100)], [])->values)->toBe(['fan' => str_repeat('q', 80)])->and(Snapshot::of(['boot_mode' => str_repeat('q', 50)], $settings())->notes[0])->toBe('Start mode: "'.str_repeat('q', 40).'" is none of uefi, both, legacy.');
+    foreach (['enabled', 'Enable', 'YES', 'true', 'active', 'x'] as $word) {
+        expect(Snapshot::of(['secure_boot' => $word], $settings())->values)->toBe(['secure_boot' => 'on']);
+    }
+    foreach (['disabled', 'Disable', 'NO', 'false', 'inactive', 'none'] as $word) {
+        expect(Snapshot::of(['secure_boot' => $word], $settings())->values)->toBe(['secure_boot' => 'off']);
+    }
+});
