@@ -10,7 +10,7 @@ use Cobblestone\Quantity\Duration;
 final readonly class UpdatePath
 {
     /** Minutes a restart after a write takes where the catalogue does not say (default). */
-    private const RESTART = 2.0;
+    public const RESTART = 2.0;
 
     /** Minutes for entering one setting again (default). */
     private const RE_APPLY = 0.5;

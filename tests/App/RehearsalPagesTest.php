@@ -40,7 +40,7 @@ it('keeps reality beside the prediction, computes the path again, and makes a qu
         ->and(LogEntry::query()->where('kind', 'reality')->firstOrFail()->data['text'])->toBe('Predicted: the installer starts. Seen: it stops in the setup. Said of the model.');
     $start = collect($this->job->currentPlan()->plan['assessment']['rehearsal'])->firstWhere('wants', 'installer');
     expect($start['outcome'])->toBe('stops-in-setup')->and($start['ground'])->toBe('seen-here')->and($start['blocks'])->toBeFalse();
-    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('seen on this model once')->assertSee('went otherwise: it stops in the setup')->assertSee('Prediction against reality');
+    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('seen on this model once')->assertSee('went otherwise: it stops in the setup')->assertSee('Prediction against reality')->assertSee('1 went otherwise at the machine');
     $this->get('/catalogue/machines/norrel-fairlead-13')->assertSee('Seen on this model')->assertSee('it stops in the setup');
     // Another job of that model is rehearsed with it; one of another model is not.
     $this->get("/jobs/{$this->jobFrom('firmware-update', $this->people['lead'])->id}/rehearsal")->assertOk();
@@ -212,7 +212,7 @@ it('brings the timeline to the stone that begins with a key', function () {
     $this->get("/jobs/{$this->job->id}/run?stone=media.write")->assertDontSee('Count with me');
     ($this->open)('cable-restore');
     $this->get("/jobs/{$this->job->id}/run?stone=boot.recovery")->assertSee('Hold the round button');
-    $this->get("/jobs/{$this->job->id}/settings")->assertOk()->assertSee('A sealed machine has no settings');
+    $this->get("/jobs/{$this->job->id}/settings")->assertOk()->assertSee('A sealed machine has no settings')->assertDontSee('record it first');
 });
 
 it('says whether Secure Boot is in force, not only set', function () {

@@ -11,7 +11,9 @@
 <section class="panel"><h2>No power-on to rehearse</h2><p>{{ $p->job['goal'] === 'media-only' ? 'This job ends with the stick. On a kind of firmware it does this:' : 'This path was computed before paths were rehearsed, or none of its steps starts the machine. Change anything on the intake page and it is computed anew.' }}</p>
 @if (($p->assessment['kinds'] ?? []) !== [])<table class="plain"><thead><tr><th>firmware</th><th>the stick</th><th>because</th></tr></thead><tbody>@foreach ($p->assessment['kinds'] as $row)<tr><td>{{ $row['title'] }}</td><td><b class="{{ $row['starts'] ? 'holds' : 'bad' }}">{{ ucfirst($row['words']) }}</b></td><td class="fine">{{ $row['because'] }}</td></tr>@endforeach</tbody></table>@endif</section>
 @else
-<p class="lead-line">@if ($failing !== [])<b class="bad">{{ count($failing) }} of {{ count($starts) }} would not end where you want to be.</b> @elseif ($open !== [])<b class="hands">All {{ count($starts) }} can come through; {{ count($open) }} {{ count($open) === 1 ? 'hangs' : 'hang' }} on something nobody has looked at.</b> @else<b class="holds">All {{ count($starts) }} come through.</b> @endif<span class="fine">The last one is with everything put back.</span></p>
+@php($differed = $observations->filter(fn ($one) => $one->seen !== $one->predicted)->count())
+<p class="lead-line">@if ($failing !== [])<b class="bad">{{ count($failing) }} of {{ count($starts) }} would not end where you want to be.</b> @elseif ($open !== [])<b class="hands">All {{ count($starts) }} can come through; {{ count($open) }} {{ count($open) === 1 ? 'hangs' : 'hang' }} on something nobody has looked at.</b> @else<b class="holds">All {{ count($starts) }} come through.</b> @endif
+@if ($differed > 0)<b class="bad">{{ $differed }} went otherwise at the machine.</b> @endif<span class="fine">The last one is with everything put back.</span></p>
 @foreach ($starts as $start)
 @php($outcome = \Cobblestone\Boot\Outcome::from($start['outcome']))
 @php($wants = \Cobblestone\Runbook\Wants::from($start['wants']))
