@@ -30,7 +30,7 @@ final class RecordMemoryTest
             ChangedMeanwhile::check($job, $seen);
             $brief = $this->bridge->brief($job);
             $sheet = [...$brief['memory'], 'tests' => [...($brief['memory']['tests'] ?? []), $test]];
-            if (MemorySheet::of($sheet)->fact() === 'bad') {
+            if (MemorySheet::of($sheet)->blocker() !== null) {
                 $this->takeProof($job, $user);
             }
             $this->change->handle($job, $user, static fn (array $brief): array => [...$brief, 'memory' => $sheet], 'memory tested: '.['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'][$test['outcome']], $job->last_entry, 'placed');

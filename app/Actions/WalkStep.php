@@ -7,6 +7,7 @@ use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Walk;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +43,7 @@ final class WalkStep
                 'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
                 'retry' => [EntryKind::Retry, $walk->retry($step)],
                 'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
-                'waive' => [EntryKind::Waived, ['gate' => $walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text'))->id, 'agreed_by' => trim($text('agreed_by')), 'text' => $walk->words($text('text'))]],
+                'waive' => [EntryKind::Waived, $this->waived($walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text')), $text('agreed_by'), $walk->words($text('text')))],
                 'take-back' => $this->takeBack($walk),
                 default => throw Refused::unknownStep($action),
             };
@@ -53,6 +54,12 @@ final class WalkStep
 
             return $this->log->write($job, $user, $kind, $kind === EntryKind::TakenBack ? $data['step'] : $step->id, $data);
         });
+    }
+
+    /** @return array<string, mixed> */
+    private function waived(Gate $gate, string $agreedBy, string $text): array
+    {
+        return ['gate' => $gate->id, 'words' => $gate->title, 'agreed_by' => trim($agreedBy), 'text' => $text];
     }
 
     /** @return array{0: EntryKind, 1: array<string, mixed>} */

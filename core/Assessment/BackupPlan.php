@@ -14,6 +14,7 @@ use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Fact;
@@ -46,11 +47,10 @@ final readonly class BackupPlan
      * @param  array<string, mixed>  $wish  the brief's backup block
      * @param  bool  $rescue  whether the drive is failing, so that its data is rescued before anything else
      * @param  bool  $staysOn  whether the present system is worked on and so is not shut down for good
-     * @param  Gate|null  $memory  shut while a memory fault is open: nothing is copied through it
      *
      * @throws BriefFault
      */
-    public static function plan(Machine $machine, ?Drive $target, array $wish, string $owner, Policy $policy, bool $rescue = false, ?Gate $memory = null, bool $staysOn = false): self
+    public static function plan(Machine $machine, ?Drive $target, array $wish, string $owner, Policy $policy, bool $rescue = false, bool $staysOn = false): self
     {
         if ($target?->isBlank() === true) {
             $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
@@ -61,9 +61,9 @@ final readonly class BackupPlan
         if ($keep === 'nothing') {
             return self::nothing($owner);
         }
-        $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in writing'], 'whether the path begins with a backup', 'A6', 100, true)];
+        $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in writing'], 'whether the path begins with a backup', 'A6', 100, [Act::Erase, Act::WriteSystem, Act::Repair])];
 
-        return self::some($machine, $target, $wish, $policy, $questions, $rescue, $memory, $staysOn);
+        return self::some($machine, $target, $wish, $policy, $questions, $rescue, $staysOn);
     }
 
     /** @return list<string> what of the owner's is not copied */
@@ -89,7 +89,7 @@ final readonly class BackupPlan
      * @param  array<string, mixed>  $wish
      * @param  list<Question>  $questions
      */
-    private static function some(Machine $machine, ?Drive $target, array $wish, Policy $policy, array $questions, bool $rescue, ?Gate $memory, bool $staysOn): self
+    private static function some(Machine $machine, ?Drive $target, array $wish, Policy $policy, array $questions, bool $rescue, bool $staysOn): self
     {
         $bytes = self::bytes($wish, $target);
         $rate = DataRate::megabytes(min($wish['source_mb_s'] ?? INF, $wish['destination']['mb_s'] ?? self::UNMEASURED_MB_S));
@@ -105,7 +105,7 @@ final readonly class BackupPlan
         $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
-            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, $rescue, $starts, $memory === null ? [] : [$memory], ! $staysOn, Destination::cautions($wish)),
+            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, $rescue, $starts, ! $staysOn, Destination::cautions($wish)),
             decisions: [$decision],
             questions: $questions,
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],

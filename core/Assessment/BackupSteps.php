@@ -6,9 +6,9 @@ namespace Cobblestone\Assessment;
 
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Fact;
-use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -22,19 +22,18 @@ final class BackupSteps
      * @param  list<string>  $folders
      * @param  bool  $rescue  whether the drive is failing
      * @param  bool  $starts  whether the old system starts
-     * @param  list<Gate>  $gates  what copying waits for
      * @param  list<string>  $minded  what has to be minded at this destination
      * @param  bool  $shutDown  whether the old system is shut down for good afterwards
      * @return list<Step>
      */
-    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, bool $rescue = false, bool $starts = true, array $gates = [], bool $shutDown = true, array $minded = []): array
+    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, bool $rescue = false, bool $starts = true, bool $shutDown = true, array $minded = []): array
     {
         $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
 
         $steps = [
             new Step('protect.back-up', Stage::Protect, $rescue ? 'Rescue the data' : 'Back up', Presence::WalkAway, $time,
                 [...($starts && ! $rescue ? ["Attach {$destination} to the running old system."] : ["Start a live system, attach {$destination}, and open the old drive read-only."]), ...($rescue ? ['Copy the whole drive as an image first, easy parts before hard ones, and take the folders from the image.'] : []), "Copy {$what}.", 'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.', 'List what is not copied: online-only files, files encrypted for one user.'],
-                before: [Fact::MACHINE_IDENTIFIED], after: [Fact::BACKUP_COPIED], needs: ['slot', 'external drive'], gates: $gates,
+                before: [Fact::MACHINE_IDENTIFIED], after: [Fact::BACKUP_COPIED], needs: ['slot', 'external drive'], acts: [Act::CopyData],
                 because: [$decision->asReason()],
                 cautions: [...($rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.'] : []), 'Personal data: copy only what was agreed.', ...$minded],
                 waiting: new Waiting(['many small files go slower than the rate says'], 'Look whether the count of copied files still grows.'),

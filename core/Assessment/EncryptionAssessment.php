@@ -14,6 +14,8 @@ use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Fact;
@@ -55,7 +57,7 @@ final readonly class EncryptionAssessment
             decisions: [self::decision($protection, $binding, $branch, $waits, $intent, $key)],
             questions: self::questions($machine, $protection, $binding, $branch, $intent),
             initial: $initial,
-            blockers: $branch === EncryptionBranch::Stop ? [self::stop($intent)] : [],
+            blockers: $branch === EncryptionBranch::Stop ? [Blocker::stop('recovery-key', self::stop($intent), 'A7', ["drive.encryption = {$protection->value}", 'encryption.key = no'], besides: [Act::CopyData])] : [],
         ), array_merge(...array_map(static fn ($step): array => $step->after, $keys), ...[[]]), $intent);
     }
 
@@ -99,6 +101,20 @@ final readonly class EncryptionAssessment
         return array_filter($drive->partitions, static fn (Partition $partition): bool => $partition->encrypted) !== [];
     }
 
+    /**
+     * What must not be done while nobody has said how the drive is protected.
+     *
+     * @return list<Act>
+     */
+    private static function shutWhileUnknown(EncryptionIntent $intent): array
+    {
+        return match (true) {
+            $intent->staysAfter => [Act::ChangeOldSystem, Act::ChangeSettings, Act::WriteFirmware, Act::OpenMachine, Act::FitPart, Act::StartMedium, Act::WriteSystem, Act::Repair],
+            $intent->comesOut() => [Act::OpenMachine, Act::FitPart],
+            default => [],
+        };
+    }
+
     private static function stop(EncryptionIntent $intent): string
     {
         return $intent->staysAfter
@@ -115,13 +131,13 @@ final readonly class EncryptionAssessment
                 $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
                 $intent->comesOut() => 'whether its data can be read once it is out of this machine',
                 default => 'whether a firmware change could lock the old system before the backup is proven',
-            }, 'A7', 60, $intent->staysAfter);
+            }, 'A7', 60, self::shutWhileUnknown($intent));
         }
         if ($branch === EncryptionBranch::SuspendAndResume && $machine->fact('encryption.key')->isUnknown()) {
             $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the key a slip locks the drive for good', 'A7', 70);
         }
         if ($branch === EncryptionBranch::ComesOut && $intent->somethingToKeep && $protection !== Protection::Unknown && $machine->fact('encryption.key')->isUnknown()) {
-            $questions[] = new Question('encryption.key', 'Has the owner what unlocks this drive elsewhere, its recovery key or passphrase?', ['yes' => 'yes', 'no' => 'no'], 'whether it is decrypted before it comes out', 'A7', 70);
+            $questions[] = new Question('encryption.key', 'Has the owner what unlocks this drive elsewhere, its recovery key or passphrase?', ['yes' => 'yes', 'no' => 'no'], 'whether it is decrypted before it comes out', 'A7', 70, [Act::OpenMachine, Act::FitPart]);
         }
         if ($protection->mayAskForKey() && $protection !== Protection::Unknown && $intent->staysAfter && $binding === Binding::Unknown && in_array($branch, [EncryptionBranch::SuspendAndResume], true)) {
             $questions[] = new Question('encryption.binding', 'What is the drive\'s protection bound to?', Binding::ANSWERS, 'which changes bring up the prompt; until then the wider binding is assumed', 'A7', 20);

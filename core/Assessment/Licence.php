@@ -7,6 +7,8 @@ namespace Cobblestone\Assessment;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -44,11 +46,11 @@ final readonly class Licence
         $kind = (string) ($licence['kind'] ?? $machine->fact('licence.kind')->value ?? '');
         $fits = (string) ($licence['edition'] ?? $machine->fact('licence.edition')->value ?? '');
         if (! isset(self::KINDS[$kind])) {
-            return new self('unknown', new Contribution([self::step($system, $edition, 'unknown', $after)], [], [new Question('licence.kind', "Where does the licence for {$system->name} come from?", self::KINDS, 'how it is activated, and whether its edition matches', 'A8', 40)]));
+            return new self('unknown', new Contribution([self::step($system, $edition, 'unknown', $after)], [], [new Question('licence.kind', "Where does the licence for {$system->name} come from?", self::KINDS, 'how it is activated, and whether its edition matches', 'A8', 40, [Act::UseLicence])]));
         }
         $blockers = [];
         if ($fits !== '' && $edition !== null && strcasecmp($fits, $edition) !== 0 && $kind !== 'none' && $kind !== 'unclear') {
-            $blockers[] = self::wrongEdition($system, $kind, $fits, $edition);
+            $blockers[] = Blocker::narrow('licence-edition', self::wrongEdition($system, $kind, $fits, $edition), 'A8', [Act::Erase, Act::WriteSystem, Act::UseLicence], ["fits edition {$fits}", "wanted edition {$edition}"], waivableBy: ['lead']);
         }
         $decision = new Decision('assess.licence', 'Licence', self::KINDS[$kind], [self::because($kind, $edition)], [], array_values(array_filter(["licence.kind = {$kind}", $fits === '' ? null : "fits edition {$fits}", $edition === null ? null : "wanted edition {$edition}"])), 'A8');
 
@@ -90,7 +92,7 @@ final readonly class Licence
             $due
                 ? ['Tell the owner that a licence is due, and by when the system asks for it.', ...($kind === 'unclear' ? ['Do not type a key whose origin is not clear.'] : [])]
                 : array_values(array_filter([$kind === 'entitlement' ? 'No key is typed: wait a minute online.' : null, $kind === 'retail' ? 'The owner types the key, or hands it over sealed.' : null, 'Open the page that shows edition and activation: the edition must be '.($edition ?? 'the one of this job').'.', 'Not active? Edition first, then the key, then the network.'])),
-            before: $after, after: [Fact::ACTIVATED], needs: ['hands', 'network'],
+            before: $after, after: [Fact::ACTIVATED], needs: ['hands', 'network'], acts: [Act::UseLicence],
             because: [new Reason("{$system->name} is licensed per machine.".($kind === 'unknown' ? '' : ' '.self::because($kind, $edition)), 'A8', $system->dated())],
             cautions: ['Install only what the owner is entitled to.'],
             evidence: $due ? [new Evidence('licence_due', 'Who gets it, and by when', 'text')] : [],

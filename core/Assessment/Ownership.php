@@ -7,10 +7,13 @@ namespace Cobblestone\Assessment;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
@@ -30,17 +33,17 @@ final class Ownership
     public static function assess(Machine $machine, bool $erases, string $owner): array
     {
         if ($machine->fact('machine.managed')->is('yes')) {
-            return [new Contribution(blockers: ['This machine is managed: it goes back to its administrators, nothing is erased or changed here.']), []];
+            return [new Contribution(blockers: [Blocker::stop('managed', 'This machine is managed: it goes back to its administrators, nothing is erased or changed here.', 'A9', ['machine.managed = yes'], OpensBy::Nothing)]), []];
         }
         $mayLock = ($machine->model['account_lock'] ?? false) === true || $machine->kind === Kind::Sealed;
         $lock = $machine->fact('owner.lock');
         if (! $erases || ! $mayLock || $lock->is('none')) {
             return [new Contribution(initial: [Fact::ACCOUNT_OUT]), []];
         }
-        $questions = $lock->isUnknown() ? [new Question('owner.lock', 'Is an account lock against theft on this machine?', self::LOCKS, 'whether it can be used at all after erasing', 'A9', 80)] : [];
+        $questions = $lock->isUnknown() ? [new Question('owner.lock', 'Is an account lock against theft on this machine?', self::LOCKS, 'whether it can be used at all after erasing', 'A9', 80, [Act::Erase, Act::Repair])] : [];
         $step = new Step('protect.account-out', Stage::Protect, 'Owner signs out', Presence::Hands, Estimate::minutes(2, 5, 20),
             ["{$owner} signs out of the account lock themselves, on the machine or from elsewhere.", 'Have them show something that says the machine is theirs: receipt, box with the serial, account page.', 'Read the state afterwards: the lock must be off.'],
-            before: [Fact::TAKEN_IN], after: [Fact::ACCOUNT_OUT], needs: ['hands'],
+            before: [Fact::TAKEN_IN], after: [Fact::ACCOUNT_OUT], needs: ['hands'], acts: [Act::ChangeOldSystem],
             because: [new Reason('A machine erased with the lock on asks for the former account and is of no use to anybody.', 'A9', $lock->origin)],
             evidence: [new Evidence('lock_off', 'The lock reads', 'choice', ['off' => 'off', 'never-on' => 'was never on']), new Evidence('entitled', 'What showed that it is theirs', 'text')],
         );
@@ -61,7 +64,7 @@ final class Ownership
         }
         $names = implode(', ', array_column($extras, 'what'));
         if ($school === 'off') {
-            return new Contribution(blockers: ["{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it for this job."]);
+            return new Contribution(blockers: [Blocker::stop('extras-policy', "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it for this job.", 'A15', ['policy extras = off'])]);
         }
         $missing = array_filter($extras, static fn (array $extra): bool => ($extra['source'] ?? '') === '' || ($extra['sha256'] ?? '') === '' || ($extra['reason'] ?? '') === '');
         $step = new Step('route.extras', Stage::Route, 'Record what comes from elsewhere', Presence::Hands, Estimate::minutes(2, 4, 10),
@@ -74,6 +77,6 @@ final class Ownership
         );
 
         return new Contribution([$step], [new Decision('assess.extras', 'From elsewhere', "allowed, with a record: {$names}", ['The bench\'s policy allows it with source, hash and reason.'], [], array_column($extras, 'source'), 'A15')],
-            blockers: array_values(array_map(static fn (array $extra): string => "{$extra['what']}: its source, its SHA-256 and the reason are wanted before it may be used.", $missing)));
+            blockers: array_values(array_map(static fn (array $extra): Blocker => Blocker::stop('extras-'.substr(hash('sha256', $extra['what']), 0, 8), "{$extra['what']}: its source, its SHA-256 and the reason are wanted before it may be used.", 'A15'), $missing)));
     }
 }

@@ -9,6 +9,7 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -54,10 +55,10 @@ final readonly class Requirements
             array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::AFTER_SETTING) !== [] => Fit::AfterSettings,
             default => Fit::Fits,
         };
-        $blockers = array_map(static fn (Requirement $row): string => self::sentence($system, $row), $hard);
+        $blockers = array_map(static fn (Requirement $row): Blocker => Blocker::stop("fit-{$row->id}", self::sentence($system, $row), 'A2', ["{$row->title}: {$row->has}"]), $hard);
         if ($fit === Fit::OnlyWithBypass && $school === 'off') {
             foreach ($short as $row) {
-                $blockers[] = self::sentence($system, $row).' It can be bypassed, but the bench\'s policy does not allow it.';
+                $blockers[] = Blocker::stop("fit-{$row->id}", self::sentence($system, $row).' It can be bypassed, but the bench\'s policy does not allow it.', 'A2', ["{$row->title}: {$row->has}", 'policy bypass = off']);
             }
         }
         $steps = $fit === Fit::OnlyWithBypass && $school !== 'off' ? [self::record($system, $short)] : [];

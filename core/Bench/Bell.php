@@ -43,6 +43,8 @@ final class Bell
             $overdue = $current['started_at'] !== null && $now > $current['started_at'] + $current['high'];
             if ($current['state'] === 'trouble') {
                 $items[] = self::item($job, $current['id'], "{$current['title']}: problem open", 0, true);
+            } elseif (is_array($current['shut']) && $current['shut'] !== []) {
+                $items[] = self::item($job, $current['id'], "{$current['title']}: {$current['shut'][0]['word']}, {$current['shut'][0]['reason']}", 0, false);
             } elseif ($current['state'] === 'ready' || $overdue) {
                 $items[] = self::item($job, $current['id'], $overdue ? "{$current['title']} takes longer than it should" : "{$current['title']}: {$current['do']}", 0, $overdue);
             }

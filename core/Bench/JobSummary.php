@@ -6,6 +6,8 @@ namespace Cobblestone\Bench;
 
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
+use Cobblestone\Runbook\Shut;
+use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\StepState;
 
 /** What bench and bell need to know of one job; moments are kept, never durations, so it stays true while time passes. */
@@ -15,7 +17,7 @@ final class JobSummary
      * @param  string  $zone  the bench's time zone, for deadlines that a calendar counts
      * @return array{verdict: string, questions: int, done: int, total: int, begun: bool, complete: bool,
      *   hands_left: float, walk_left: float, put_back: int,
-     *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool, shut: bool, started_at: int|null, high: int}|null,
+     *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool, shut: list<array{word: string, reason: string}>, started_at: int|null, high: int}|null,
      *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>,
      *   waiting: array{for: string, since: int, remind: int|null, text: string}|null, reminders: list<array{at: int, what: string}>}
      */
@@ -52,12 +54,19 @@ final class JobSummary
             'put_back' => count($progress->openPutBacks()),
             'current' => $current === null || $progress->isAway($current) ? null : [
                 'id' => $current->id, 'title' => $current->title, 'do' => $current->instructions[0] ?? $current->title, 'presence' => $current->presence->value,
-                'state' => $progress->state($current)->value, 'one_way' => $current->isOneWay(), 'shut' => $progress->shutGates($current) !== [],
+                'state' => $progress->state($current)->value, 'one_way' => $current->isOneWay(), 'shut' => self::shut($progress, $current),
                 'started_at' => $progress->startedAt($current), 'high' => $current->time->high->seconds,
             ],
             'away' => $away,
             'waiting' => $progress->job->waiting,
             'reminders' => Reminders::of($progress, $zone),
         ];
+    }
+
+    /** @return list<array{word: string, reason: string}> what shuts the stone it stands at */
+    private static function shut(Progress $progress, Step $step): array
+    {
+        return array_map(static fn (Shut $shut): array => ['word' => $shut->kind->word(), 'reason' => $shut->reason],
+            array_values(array_filter($progress->shut($step), static fn (Shut $shut): bool => $shut->isHere())));
     }
 }

@@ -6,6 +6,8 @@ namespace Cobblestone\Boot;
 
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\GateKind;
+use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\Step;
 
 /** A failure that a standard predicts holds its step back until it is settled, or overruled in writing (rule B). */
@@ -32,7 +34,8 @@ final class RehearsalGates
         return array_map(static function (Step $step) use ($blocked): Step {
             $start = $blocked[$step->id] ?? null;
 
-            return $start === null ? $step : $step->gated(new Gate($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}", Fact::answered($id), 'The rehearsal says: '.lcfirst($start->sentence()), '', ['technician', 'lead']));
+            return $start === null ? $step : $step->gated(new Gate($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}", Fact::answered($id), 'The rehearsal says: '.lcfirst($start->sentence()), '', ['technician', 'lead'],
+                kind: GateKind::Hold, opens: OpensBy::Answer, rule: 'B'));
         }, $steps);
     }
 }

@@ -7,6 +7,7 @@ namespace Cobblestone\Drivers;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
@@ -61,7 +62,7 @@ final class DriverSteps
         $do = [$offline ? 'Open the driver folder on the stick.' : 'Open the driver folder, or fetch the package from the shelf.', "Install {$package->name} {$package->entry['version']}.", $restart ? 'Restart now.' : ($package->restart() === 'after' ? 'It wants a restart: that comes later, once for all.' : 'No restart.')];
 
         return new Step("drivers.{$package->id}", $offline ? Stage::Network : Stage::Drivers, $package->name, Presence::Hands, Estimate::minutes(...array_map(static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0), $package->entry['minutes'])),
-            $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'],
+            $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'], acts: [Act::WriteSystem],
             because: [new Reason('Claims '.implode(', ', $package->entry['claims']).', which this model has.', 'D3', "shelf, {$package->entry['date']}"), ...($package->needs() === [] ? [] : [new Reason('Comes after what it needs: '.implode(', ', $package->needs()).'.', 'D4')])],
             waiting: new Waiting(['the screen flickers or goes black for some seconds'], 'Wait two minutes; then restart once.', $restart ? 1 : 0),
         );

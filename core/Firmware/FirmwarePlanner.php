@@ -10,6 +10,8 @@ use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -36,8 +38,7 @@ final class FirmwarePlanner
         $changes = ChangePlan::of($machine, FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent));
         $opens = FirmwarePutBack::entries($changes, $system);
         $open = $changes->openConflicts($machine);
-        $waits = array_map(static fn (NeedConflict $conflict): Gate => $conflict->gate(), $open);
-        $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, [...$gates, ...$waits], $opens);
+        $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, $gates, $opens);
         $steps[] = self::start($machine, $image, $stickConnector, $permanent);
         $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), ($system->entry['auto_encryption'] ?? false) && $policy->school('auto_encryption') !== 'off')];
         $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
@@ -50,11 +51,11 @@ final class FirmwarePlanner
         return $machine->fact('firmware.supervisor_password')->is('lost');
     }
 
-    /** @return list<string> */
+    /** @return list<Blocker> */
     private static function lockedOut(Machine $machine, ChangePlan $changes): array
     {
         return ! $changes->isEmpty() && self::isLockedOut($machine)
-            ? ['The setup asks for a supervisor password that nobody has: no setting can be changed. The owner finds it, or the maker removes it against proof of ownership; there is no way around it here.'] : [];
+            ? [Blocker::narrow('supervisor-password', 'The setup asks for a supervisor password that nobody has: no setting can be changed. The owner finds it, or the maker removes it against proof of ownership; there is no way around it here.', 'F2', [Act::ChangeSettings], ['firmware.supervisor_password = lost'])] : [];
     }
 
     /**
@@ -77,7 +78,7 @@ final class FirmwarePlanner
             ),
             new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
                 ['Change them in this order, in one visit, then save and leave.'],
-                before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'], gates: $gates,
+                before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'], acts: [Act::ChangeSettings], gates: $gates,
                 because: [...$because, $secureBoot->decision->asReason()],
                 waiting: MemoryNeed::waiting($changes),
                 cautions: [...self::pictureCaution($machine, $changes), 'If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],
@@ -109,7 +110,7 @@ final class FirmwarePlanner
 
         return new Step('boot.start', Stage::Boot, $permanent ? 'Start the stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
             [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
-            before: [Fact::STICK_PROVEN, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'],
+            before: [Fact::STICK_PROVEN, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
             because: [new Reason($permanent ? 'The bench policy starts sticks by permanent order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
             cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
             waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some seconds', 'the maker\'s sign, then the installer'], 'Not in the list? In this order: another port; written for the other mode; USB start off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.', 1),

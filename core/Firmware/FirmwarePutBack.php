@@ -8,6 +8,7 @@ use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
@@ -47,7 +48,7 @@ final class FirmwarePutBack
             $early = $bindsItself && Trigger::ofSetting(str_replace('-', '_', $entry->id)) !== null;
             $steps[] = new Step($entry->closedBy, Stage::PutBack, 'Put back: '.lcfirst(explode(':', $entry->what)[0]), Presence::Hands, Estimate::minutes(1, 2, 6),
                 [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
-                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
+                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'], acts: [Act::ChangeSettings],
                 because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'), ...($early ? [new Reason('The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.', 'A7')] : [])],
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::change($back[$entry->id] ?? []), BootEvent::start(Wants::System)],
             );

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Cobblestone\Firmware;
 
 use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Fact;
-use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Question;
 
 /** Two needs that no one value of a setting meets: a decision of a person, never a silent choice (rule F3). */
@@ -43,13 +42,8 @@ final readonly class NeedConflict
             $options[$need->value] = "{$need->value}: {$need->because}";
         }
 
-        return new Question(self::fact($this->setting), "{$this->title} is needed in two ways. Which one counts?", $options, 'which of the two has to give way; with the other value it will not start, and the rehearsal shows it', 'F3', 88, true);
-    }
-
-    /** What every change waits for until somebody has chosen. */
-    public function gate(): Gate
-    {
-        return new Gate("answer-choice.{$this->setting}", Fact::answered(self::fact($this->setting)), "Decide first: {$this->title} is needed in two ways", '');
+        return new Question(self::fact($this->setting), "{$this->title} is needed in two ways. Which one counts?", $options, 'which of the two has to give way; with the other value it will not start, and the rehearsal shows it', 'F3', 88,
+            [Act::ChangeSettings]);
     }
 
     public function decision(Machine $machine): Decision

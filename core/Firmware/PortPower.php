@@ -9,6 +9,8 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\Power;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -82,7 +84,7 @@ final class PortPower
             decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', [$figures, "Even a full battery does not last. Charger {$hub['charger_w']} W − hub {$hub['hub_w']} W − machine {$draw->label()} = {$net->label()} net."], ['battery' => ["It would need {$percent} %."]], ['one port', $machine->title], 'F8')],
             gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$hub['charger_w']} W or more, into the hub")],
             initial: [Fact::POWER_SAFE],
-            blockers: $net->milliwatts < 0 ? ["A {$hub['charger_w']} W charger through the hub leaves {$net->label()}: the battery drains. Use a stronger charger."] : [],
+            blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub['charger_w']} W charger through the hub leaves {$net->label()}: the battery drains. Use a stronger charger.", 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
         );
     }
 

@@ -9,6 +9,8 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\Power;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
@@ -49,7 +51,7 @@ final class UpdateSupply
         $step = self::step('On the uninterruptible supply', ["Plug the machine and its screen into the supply. {$words}"], [], new Reason($words, 'F5'));
 
         return new Contribution([$step], [new Decision('power.update', 'Power for the update', 'uninterruptible supply', [$words], [], [], 'F5')], gather: [new GatherItem('uninterruptible supply', $words)],
-            blockers: $need->milliwattHours > $has->milliwattHours ? ["The uninterruptible supply is too small: {$words}"] : []);
+            blockers: $need->milliwattHours > $has->milliwattHours ? [Blocker::narrow('supply-too-small', "The uninterruptible supply is too small: {$words}", 'F5', [Act::WriteFirmware], [$words], waivableBy: ['lead'])] : []);
     }
 
     /** Usable energy wanted: load × time × 2. */

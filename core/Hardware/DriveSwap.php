@@ -13,6 +13,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -65,7 +66,7 @@ final class DriveSwap
     {
         return new Step('hardware.swap-drive', Stage::Hardware, 'Swap the drive', Presence::Hands, Estimate::minutes(6, 12, 40),
             ["Take out {$name}. Label it with the job and \"do not erase\".", 'New drive: same form and keying, height with its spreader, and an interface the slot really has.', $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
-            before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+            before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine, Act::FitPart],
             because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
             cautions: self::CAUTIONS,
             evidence: [new Evidence('screws_out', 'Screws taken out', 'count')],
@@ -78,7 +79,7 @@ final class DriveSwap
     {
         return new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(3, 6, 15),
             ['Before any screw: start once and see the new drive with its size in the setup.', 'Then power off and close; screws in by type as they came out.'],
-            before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'],
+            before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
             because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             evidence: [new Evidence('screws_in', 'Screws put in', 'count')],
@@ -94,7 +95,7 @@ final class DriveSwap
 
         return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
             ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
-            before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
+            before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'], acts: [Act::CopyData],
             because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
             evidence: [new Evidence('files_over', 'Files carried over', 'count'), new Evidence('files_old', 'Files where they came from', 'count')],
             waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),

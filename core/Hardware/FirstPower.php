@@ -7,6 +7,7 @@ namespace Cobblestone\Hardware;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
@@ -36,13 +37,13 @@ final class FirstPower
         return new Contribution([
             new Step('hardware.look-over', Stage::Hardware, 'Look the build over', Presence::Hands, Estimate::minutes(4, 8, 20),
                 ['Both power leads of the board in until they click; the processor\'s fan on its own header.', 'Memory in the slots the board names for this count, both ends locked.', 'Card seated, its own power leads in, the picture cable on the card.', 'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.'],
-                before: [Fact::MACHINE_IDENTIFIED], after: ['hardware.looked-over'], needs: ['hands', 'screwdriver'],
+                before: [Fact::MACHINE_IDENTIFIED], after: ['hardware.looked-over'], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine],
                 because: [new Reason('Most new builds that stay dead have a lead or a module that is not fully in.', 'H4')],
                 cautions: ['Supply switched off and unplugged while hands are inside.', 'Mains parts inside power supplies are for qualified people.'],
             ),
             new Step('hardware.first-power', Stage::Hardware, 'First power', Presence::StayNear, Estimate::minutes(1, 5, 15),
                 ['Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.', 'Go into the setup and compare the table.', 'Then shut down and power off.'],
-                before: ['hardware.looked-over'], after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN], needs: ['slot', 'power'],
+                before: ['hardware.looked-over'], after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN], needs: ['slot', 'power'], acts: [Act::FitPart],
                 because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
                 rows: $rows,
                 waiting: new Waiting(['black for several minutes while memory is tried out', 'it restarts by itself once or twice'], 'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.', 1),
@@ -50,7 +51,7 @@ final class FirstPower
             ),
             new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10),
                 ['Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.'],
-                before: [Fact::POWERED_ONCE], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'],
+                before: [Fact::POWERED_ONCE], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
                 because: [new Reason('It is closed only once everything was seen in setup.', 'H3')],
             ),
         ], gather: [new GatherItem('screwdriver and a tray', 'the case is open; screws out = screws in')]);

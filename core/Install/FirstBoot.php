@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -31,19 +32,19 @@ final class FirstBoot
         $steps = [
             new Step('first-boot.answers', Stage::FirstBoot, 'First boot', Presence::Hands, $system->estimate('first_boot'),
                 ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
-                before: [Fact::SYSTEM_INSTALLED], after: [Fact::FIRST_BOOT_DONE], needs: ['hands'],
+                before: [Fact::SYSTEM_INSTALLED], after: [Fact::FIRST_BOOT_DONE], needs: ['hands'], acts: [Act::WriteSystem],
                 because: [new Reason('These are the questions this system asks and what the bench answers.', 'I4', $system->dated())],
                 rows: [...array_map(static fn (array $row): array => ['asked' => $row['ask'], 'answer' => $row['answer']], $system->entry['first_boot']['rows']), ...self::encryptionRow($system, $autoEncryption)],
             ),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(1, 2, 10),
                 [$cable ? 'Plug in the network cable, or join the bench\'s wireless network.' : 'Join the bench\'s wireless network.', 'Open one page to see that it answers.'],
-                before: [Fact::FIRST_BOOT_DONE, ...$offline], after: [Fact::ONLINE], needs: ['hands', 'network'],
+                before: [Fact::FIRST_BOOT_DONE, ...$offline], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem],
                 because: [new Reason(array_filter($offline, static fn (string $fact): bool => str_starts_with($fact, 'driver.')) === [] ? 'The system brings the driver of this network adapter.' : 'The network adapter works now: its driver came from the stick.', 'D5')],
                 boots: ($system->entry['auto_encryption'] ?? false) && $autoEncryption === 'owner-keeps-key' ? [BootEvent::change(['encryption' => 'bound'])] : [],
             ),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'),
                 ['Start the update, let it restart as often as it wants.', 'Look for updates once more: it must find none.'],
-                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'],
+                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem],
                 because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->entry['updates']['restarts'] ?? 1),
                 boots: array_fill(0, max(0, $system->entry['updates']['restarts'] ?? 1), BootEvent::start(Wants::System)),

@@ -9,6 +9,7 @@ use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
@@ -68,12 +69,12 @@ final class InstallPlanner
         return new Contribution([
             new Step('hardware.detach', Stage::Hardware, 'Detach drives', Presence::Hands, Estimate::minutes(4, 3 + 3 * count($risky), 10 + 10 * count($risky)),
                 ['Unplug the data lead of each of these, and note which socket it came from:', ...$names, 'The target stays in.'],
-                before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'], because: [$decision->asReason()],
+                before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine], because: [$decision->asReason()],
                 cautions: self::OPENED, opens: $opens, boots: [BootEvent::change(['others' => 'out'])],
             ),
             new Step('put-back.drives', Stage::PutBack, 'Reattach drives', Presence::Hands, Estimate::minutes(4, 3 + 3 * count($risky), 10 + 10 * count($risky)),
                 ['Shut down fully, power off. Plug each drive back into the socket it came from:', ...$names, 'Start once: the new system must come up with all drives in, and must list each of them.'],
-                before: [Fact::PROVEN, Fact::DRIVES_DETACHED], after: array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $opens), removes: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'],
+                before: [Fact::PROVEN, Fact::DRIVES_DETACHED], after: array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $opens), removes: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine, Act::CloseMachine],
                 because: [new Reason('They belong to the machine, and starting with all of them proves that the loader is on the target.', 'J4, I1')], cautions: self::OPENED,
                 boots: [BootEvent::change(['others' => 'in']), BootEvent::start(Wants::System)],
             ),
@@ -110,7 +111,7 @@ final class InstallPlanner
 
         return new Step('target.erase', Stage::Target, 'Erase the drive', Presence::Hands, Estimate::minutes(0.5, 1, 4),
             ['Delete every partition of this drive in the installer.', 'The free space must then be the whole drive; clearly less means another drive, or one partition left.', "Let {$system->name} lay out the drive as in the core beside."],
-            before: [Fact::MEDIUM_STARTED, Fact::TARGET_NAMED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waitsFor], after: [Fact::TARGET_ERASED], needs: ['hands'], gates: $gates,
+            before: [Fact::MEDIUM_STARTED, Fact::TARGET_NAMED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waitsFor], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
             because: [...array_map(static fn (Decision $decision): Reason => $decision->asReason(), $target->decisions), new Reason('The goal is a clean install: the drive is erased whole.', 'I2', $system->dated())],
             cautions: ['Everything on the drive is lost. Deleting is not secure erasure: the data could still be recovered by others.'],
             confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive !== null ? $drive->size->count : (int) $machine->fact('drive_bytes')->value, $drive?->hasProof() === true ? $drive->serial : null, $loses, $owner, typed: $drive?->hasProof() === true),
@@ -129,7 +130,7 @@ final class InstallPlanner
             $after = $last ? Fact::SYSTEM_INSTALLED : "install.phase-{$index}";
             $steps[] = new Step("install.phase-{$index}", Stage::Install, $phase['name'], Presence::WalkAway, Estimate::minutes(...$phase['minutes']),
                 $phase['do'] ?? ['Leave it alone: no key, no lid, no power button.'],
-                before: $index > 0 && ! $out ? [$fact] : [$fact, ...($out ? [Fact::STICK_OUT] : [])], after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after], needs: ['slot', 'power'],
+                before: $index > 0 && ! $out ? [$fact] : [$fact, ...($out ? [Fact::STICK_OUT] : [])], after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after], needs: ['slot', 'power'], acts: [Act::WriteSystem],
                 because: [new Reason('Phase '.($index + 1).' of '.count($system->phases()).($phase['restart'] ? ', ends with a restart.' : '.'), 'I5', $system->dated())],
                 waiting: new Waiting($phase['usual'] ?? ['the percentage stands still for minutes'], $phase['next_test'] ?? 'Look whether the drive light still moves; then wait the same time once more before touching anything.', $phase['restart'] ? 1 : 0),
                 boots: [...($index === 0 ? [BootEvent::change(['target' => 'installed'])] : []), ...($phase['restart'] && $out ? [BootEvent::start(Wants::NextPart)] : [])],
@@ -138,7 +139,7 @@ final class InstallPlanner
             if ($phase['restart'] && ! $out) {
                 $steps[] = new Step('install.stick-out', Stage::Install, 'Stick out', Presence::Hands, Estimate::minutes(0.2, 0.5, 2),
                     ['At the restart, as soon as the screen goes dark, pull the stick.', '"No bootable device" afterwards: pick the system once in the one-time menu.'],
-                    before: [$after], after: [Fact::STICK_OUT], needs: ['hands'],
+                    before: [$after], after: [Fact::STICK_OUT], needs: ['hands'], acts: [Act::WriteSystem],
                     because: [new Reason('With the stick still in, the machine would start the installer again.', 'I5', $system->dated())],
                     boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::NextPart)],
                 );

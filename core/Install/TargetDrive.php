@@ -8,6 +8,7 @@ use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
@@ -46,7 +47,7 @@ final readonly class TargetDrive
             $options[$drive->path] = self::describe($drive);
         }
 
-        return new self(null, $internal, [], [new Question('target.path', 'Which drive is to be erased?', $options, 'the drive that the one-way step names; installers number drives differently at every start', 'I1', 90, true)]);
+        return new self(null, $internal, [], [new Question('target.path', 'Which drive is to be erased?', $options, 'the drive that the one-way step names; installers number drives differently at every start', 'I1', 90, [Act::Erase])]);
     }
 
     /**
@@ -73,7 +74,7 @@ final readonly class TargetDrive
             return self::chosen(new Drive('new', $size, trim((string) $serial), 'New drive'), $others, 'Its serial and size are on its label.');
         }
 
-        return new self(null, $others, [], [new Question('target.reading', 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its label.', [], 'the drive that is written to and its layout to the sector', 'A1, I1', 90, true)]);
+        return new self(null, $others, [], [new Question('target.reading', 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its label.', [], 'the drive that is written to and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
     }
 
     /** "Saltmarsh NV-3 · 512.1 GB · serial SM88-…•••• · old system inside". */
@@ -117,6 +118,6 @@ final readonly class TargetDrive
         }
         $lead = $read ? 'The reading shows no internal drive. ' : '';
 
-        return new self(null, [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact bytes.", [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, true)]);
+        return new self(null, [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact bytes.", [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
@@ -38,7 +39,7 @@ final class ClosingSteps
         $gates = array_map(static fn (PutBack $entry): Gate => new Gate("put-back-{$entry->id}", Fact::putBack($entry->id), ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what, $entry->closedBy), $entries);
         $steps[] = new Step('hand-over.give-back', Stage::HandOver, 'Hand over', Presence::Hands, Estimate::minutes(2, 4, 10),
             ['Print the handover sheet.', 'The owner sets their own password now, while you look away.', 'Tick out the accessories; open and show one program.', 'Agree when the backup is deleted.'],
-            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'], gates: $gates,
+            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'], acts: [Act::HandOver], gates: $gates,
             because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
             evidence: [new Evidence('accessories_back', 'What came with it goes back', 'choice', ['all' => 'all of it', 'missing' => 'not all: see the note']), new Evidence('received_by', 'Received by', 'text')],
             boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],

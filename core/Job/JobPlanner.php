@@ -21,6 +21,8 @@ use Cobblestone\Job\Path\RepairPath;
 use Cobblestone\Job\Path\UpgradePath;
 use Cobblestone\Machine\Contradiction;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Planner;
 use Cobblestone\Runbook\PutBack;
@@ -46,6 +48,7 @@ final class JobPlanner
         $part = $draft->contribution;
         $steps = $context->goal === Goal::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner)];
         $questions = self::distinct($part->questions);
+        $blockers = self::once($part->blockers);
         $seen = $brief->blocks['seen'] ?? [];
         $ordered = array_map(static fn (Step $step): Step => Reality::advise($step, $seen), Planner::order($steps, $part->initial));
         $scene = BootSceneOf::job($context, $draft);
@@ -56,16 +59,17 @@ final class JobPlanner
                 'title' => $brief->title, 'goal' => $brief->goal, 'goal_title' => $context->goal->title(), 'owner' => $brief->owner, 'machine' => $machine->title, 'model' => $machine->model['id'] ?? null, 'kind' => $machine->kind->value,
                 'system' => $context->system?->name, 'edition' => $brief->edition, 'image' => $context->image?->name, 'stick' => $draft->stick,
             ],
-            blockers: array_values(array_unique($part->blockers)),
+            blockers: $blockers,
             questions: self::heaviest($questions),
             decisions: $part->decisions,
-            steps: RehearsalGates::on($ordered, $rehearsed),
+            steps: Holds::on(RehearsalGates::on($ordered, $rehearsed), $blockers, $questions),
             gather: $part->gather,
             initial: $part->initial,
             layouts: $draft->layouts,
             facts: $machine->facts->toArray(),
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: $context->policy->toArray(),
+            later: array_slice($questions, self::FIRST_QUESTIONS),
             assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), ...($context->goal === Goal::MediaOnly && $scene->stick !== null ? ['kinds' => KindTable::of($scene->stick, $context->image()->architecture() ?? 'x86-64', $scene->state->trusted)] : []), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
         );
     }
@@ -108,6 +112,20 @@ final class JobPlanner
         }
 
         return array_values($distinct);
+    }
+
+    /**
+     * @param  list<Blocker>  $blockers
+     * @return list<Blocker>
+     */
+    private static function once(array $blockers): array
+    {
+        $once = [];
+        foreach ($blockers as $blocker) {
+            $once["{$blocker->id} {$blocker->reason}"] = $blocker;
+        }
+
+        return array_values($once);
     }
 
     /**

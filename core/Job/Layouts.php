@@ -11,6 +11,8 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
 use Cobblestone\Media\MediaPlan;
 use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Storage\LayoutImpossible;
 
@@ -19,7 +21,7 @@ final class Layouts
 {
     /**
      * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
-     * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<string>} layouts, decisions, blockers
+     * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<Blocker>} layouts, decisions, blockers
      */
     public static function of(Machine $machine, SystemProfile $system, ?Drive $target, MediaPlan $media, bool $newDrive = false): array
     {
@@ -34,7 +36,7 @@ final class Layouts
         try {
             $after = PartitionPlan::wipe($system, $scheme, $bytes, $sector, 'target '.($target->serial ?? $machine->title))->toArray();
         } catch (LayoutImpossible $e) {
-            return [['stick' => $stick, 'target' => null], [$decision], [$e->getMessage()]];
+            return [['stick' => $stick, 'target' => null], [$decision], [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem])]];
         }
 
         return [['stick' => $stick, 'target' => ['bytes' => $bytes->count, 'sector_bytes' => $sector, 'assumed' => $target === null, 'model' => $target?->model, 'now' => $target === null ? null : self::now($target), 'after' => $after]], [$decision], []];

@@ -13,6 +13,8 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\GatherItem;
@@ -48,7 +50,7 @@ final class MediaPlanner
     private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine, Bytes $drivers, int $driverFiles): MediaPlan
     {
         $expanded = $image->expanded() ?? self::typedSize($machine);
-        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; until then the compressed size is all that is sure', 'M2', 85, true)];
+        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; until then the compressed size is all that is sure', 'M2', 85, [Act::WriteStick])];
         $bytes = $expanded ?? $image->size();
         $choice = StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
         $rates = self::hostRates($policy, $choice->stick);
@@ -94,7 +96,7 @@ final class MediaPlanner
 
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
             gather: self::gather($choice, $connectors, $place),
-            blockers: [...array_filter([$fileSystem->blocker]), ...$blockers, ...self::blockers($choice, $sticks)]));
+            blockers: [...($fileSystem->blocker === null ? [] : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]), ...$blockers, ...self::blockers($choice, $sticks)]));
     }
 
     /** The expanded size as somebody answered it. */
@@ -108,7 +110,7 @@ final class MediaPlanner
         }
     }
 
-    /** @return array{0: array<string, mixed>|null, 1: list<string>} */
+    /** @return array{0: array<string, mixed>|null, 1: list<Blocker>} */
     private static function copiedLayout(?Stick $stick, Scheme $scheme, string $label, Image $image, Bytes $drivers, int $driverFiles): array
     {
         if ($stick === null) {
@@ -120,7 +122,7 @@ final class MediaPlanner
             $need = StickLayout::need($image, $cluster, $drivers, $driverFiles);
             StickLayout::mustFit($layout, $need);
         } catch (LayoutImpossible $e) {
-            return [null, [$e->getMessage()]];
+            return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick])]];
         }
 
         return [[...$layout->toArray(), 'label' => $label, 'need_bytes' => $need->count, 'capacity_bytes' => $layout->partitions[0]->fat32?->capacity()->count], []];
@@ -177,10 +179,10 @@ final class MediaPlanner
 
     /**
      * @param  list<Stick>  $sticks
-     * @return list<string>
+     * @return list<Blocker>
      */
     private static function blockers(StickChoice $choice, array $sticks): array
     {
-        return $choice->stick === null && $sticks !== [] ? ["No stick in the register can carry this image: get {$choice->decision->chosen}, or free one."] : [];
+        return $choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', "No stick in the register can carry this image: get {$choice->decision->chosen}, or free one.", 'M7', [Act::WriteStick])] : [];
     }
 }

@@ -10,6 +10,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Fact;
@@ -84,7 +85,7 @@ final class MediaSteps
         }
 
         return new Step('media.write', Stage::Media, 'Write the stick', Presence::WalkAway, Estimate::around($write->time), $instructions,
-            before: [Fact::IMAGE_PROVEN, Fact::STICK_IDENTIFIED, Fact::DRIVERS_FETCHED], after: [Fact::STICK_WRITTEN], needs: ['stick', 'bench computer'],
+            before: [Fact::IMAGE_PROVEN, Fact::STICK_IDENTIFIED, Fact::DRIVERS_FETCHED], after: [Fact::STICK_WRITTEN], needs: ['stick', 'bench computer'], acts: [Act::WriteStick],
             because: [new Reason($write->describe($bytes), 'M9'), new Reason($mode === WriteMode::Raw ? "The stick is {$mode->title()}." : 'The files of the image are copied onto it.', 'M3', $image->dated()), new Reason($space->describe(), 'M14')],
             cautions: ['Everything on the stick is lost.'],
             confirmation: new Confirmation($stick->name ?? 'the stick you labelled', $stick?->size()->count ?? $bytes->count, $stick?->serial(), $stick?->contents() ?? 'whatever is on it', 'the bench', typed: false),

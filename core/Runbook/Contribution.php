@@ -13,7 +13,7 @@ final readonly class Contribution
      * @param  list<Question>  $questions
      * @param  list<GatherItem>  $gather
      * @param  list<string>  $initial  facts that hold from the start
-     * @param  list<string>  $blockers  sentences that stop the path
+     * @param  list<Blocker>  $blockers  what shuts stones of the path
      */
     public function __construct(
         public array $steps = [],

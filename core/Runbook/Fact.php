@@ -127,10 +127,16 @@ final class Fact
         return "answered.{$question}";
     }
 
-    /** Whether only an answer brings it about, and no step. */
+    /** The fact that a blocker is gone; it holds once the path is computed without it, or with its written waiver. */
+    public static function cleared(string $blocker): string
+    {
+        return "cleared.{$blocker}";
+    }
+
+    /** Whether only an answer, a reading or a waiver brings it about, and no step. */
     public static function isAnswer(string $fact): bool
     {
-        return str_starts_with($fact, 'answered.');
+        return str_starts_with($fact, 'answered.') || str_starts_with($fact, 'cleared.');
     }
 
     /** "the backup is verified or waived": for refusals and gates. */
@@ -190,8 +196,8 @@ final class Fact
             self::SHELVED => 'the stick is labelled and shelved',
             default => match (true) {
                 str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
-                $fact === 'answered.memory.trusted' => 'the memory fault is settled and mended',
                 str_starts_with($fact, 'answered.rehearsal-') => 'the failure that the rehearsal predicts is settled or overruled',
+                str_starts_with($fact, 'cleared.') => 'what stops it is settled',
                 self::isAnswer($fact) => 'an open question of this job is answered',
                 str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),
                 default => str_replace(['.', '-'], ' ', $fact),

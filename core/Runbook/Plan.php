@@ -14,7 +14,7 @@ final readonly class Plan
 
     /**
      * @param  array<string, mixed>  $job  title, goal, machine, system and image as words and identifiers
-     * @param  list<string>  $blockers
+     * @param  list<Blocker>  $blockers
      * @param  list<Question>  $questions  heaviest first
      * @param  list<Decision>  $decisions
      * @param  list<Step>  $steps  in order
@@ -25,6 +25,7 @@ final readonly class Plan
      * @param  list<string>  $notes
      * @param  array<string, mixed>  $defaults  policy and catalogue figures this plan rests on
      * @param  array<string, mixed>  $assessment  requirements, route, health, encryption, contradictions: what the page shows of them
+     * @param  list<Question>  $later  asked once the first are answered, or at the stone that needs them
      */
     public function __construct(
         public array $job,
@@ -39,6 +40,7 @@ final readonly class Plan
         public array $notes,
         public array $defaults,
         public array $assessment = [],
+        public array $later = [],
     ) {
     }
 
@@ -46,9 +48,27 @@ final readonly class Plan
     {
         return match (true) {
             $this->blockers !== [] => Verdict::Stop,
-            array_filter($this->questions, static fn (Question $question): bool => $question->holds) !== [] => Verdict::Hold,
+            $this->shut()->any() => Verdict::Hold,
             default => Verdict::Go,
         };
+    }
+
+    /** What cannot be laid in its turn, before anything is laid. */
+    public function shut(): ShutStones
+    {
+        return ShutStones::of($this, $this->initial, []);
+    }
+
+    /** The question whose answer sets that fact, asked first or later. */
+    public function question(string $fact): ?Question
+    {
+        foreach ([...$this->questions, ...$this->later] as $question) {
+            if ($question->fact === $fact) {
+                return $question;
+            }
+        }
+
+        return null;
     }
 
     public function step(string $id): ?Step
@@ -88,16 +108,16 @@ final readonly class Plan
     public static function fromArray(array $data): self
     {
         return new self(
-            $data['job'], $data['blockers'], array_map(Question::fromArray(...), $data['questions']), array_map(Decision::fromArray(...), $data['decisions']),
+            $data['job'], array_map(Blocker::fromArray(...), $data['blockers']), array_map(Question::fromArray(...), $data['questions']), array_map(Decision::fromArray(...), $data['decisions']),
             array_map(Step::fromArray(...), $data['steps']), array_map(GatherItem::fromArray(...), $data['gather']),
-            $data['initial'], $data['layouts'], $data['facts'], $data['notes'], $data['defaults'], $data['assessment'] ?? [],
+            $data['initial'], $data['layouts'], $data['facts'], $data['notes'], $data['defaults'], $data['assessment'] ?? [], array_map(Question::fromArray(...), $data['questions_later'] ?? []),
         );
     }
 
     /** @return array<string, mixed> the plan format of docs/guide/plan.md */
     public function toArray(): array
     {
-        $list = static fn (array $items): array => array_map(static fn (Question|Decision|Step|GatherItem $item): array => $item->toArray(), $items);
+        $list = static fn (array $items): array => array_map(static fn (Question|Decision|Blocker|GatherItem $item): array => $item->toArray(), $items);
         $putBack = [];
         foreach ($this->steps as $step) {
             foreach ($step->opens as $entry) {
@@ -109,10 +129,11 @@ final readonly class Plan
             'plan' => self::FORMAT,
             'job' => $this->job,
             'verdict' => $this->verdict()->value,
-            'blockers' => $this->blockers,
+            'blockers' => $list($this->blockers),
             'questions' => $list($this->questions),
+            'questions_later' => $list($this->later),
             'decisions' => $list($this->decisions),
-            'steps' => $list($this->steps),
+            'steps' => $this->stepsWithShut(),
             'gather' => $list($this->gather),
             'put_back' => $putBack,
             'initial' => $this->initial,
@@ -127,5 +148,15 @@ final readonly class Plan
             'notes' => $this->notes,
             'defaults' => $this->defaults,
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function stepsWithShut(): array
+    {
+        $shut = $this->shut();
+
+        return array_map(static fn (Step $step): array => [
+            ...$step->toArray(), 'shut_by' => array_map(static fn (Shut $one): array => $one->toArray(), $shut->on($step)),
+        ], $this->steps);
     }
 }

@@ -34,6 +34,8 @@ final class Progress
     /** @var array<string, true> steps whose holder said that they walk away */
     private array $away = [];
 
+    private ?ShutStones $shutStones = null;
+
     public readonly JobState $job;
 
     private ?LogEntry $lastDone = null;
@@ -72,23 +74,49 @@ final class Progress
         };
     }
 
-    /** The stone that wants hands now: the first open one nobody can walk away from, else the first open one. */
+    /**
+     * The stone to stand at: the first that is not laid. A stone somebody walked away from is passed, and so are those
+     * that only wait for it; one that is shut is never passed (rule K1).
+     */
     public function current(): ?Step
     {
-        $first = null;
+        $away = $waiting = null;
         foreach ($this->plan->steps as $step) {
             $state = $this->state($step);
-            if ($state->isClosed() || $state === StepState::Ahead) {
+            if ($state->isClosed()) {
                 continue;
             }
-            $waits = $state === StepState::Running && isset($this->away[$step->id]);
-            if (! $waits) {
+            if ($state === StepState::Running && isset($this->away[$step->id])) {
+                $away ??= $step;
+            } elseif ($state !== StepState::Ahead || $this->isShutHere($step) || $away === null) {
                 return $step;
             }
-            $first ??= $step;
         }
 
-        return $first;
+        return $away;
+    }
+
+    /** @return list<Shut> what keeps an open stone from being laid in its turn, as things stand */
+    public function shut(Step $step): array
+    {
+        return $this->shutStones()->on($step);
+    }
+
+    /** Whether somebody has to open this stone itself, by an answer, a reading or a waiver. */
+    public function isShutHere(Step $step): bool
+    {
+        return array_filter($this->shut($step), static fn (Shut $shut): bool => $shut->isHere()) !== [];
+    }
+
+    /** @return list<Step> stones that are neither laid nor fallen away */
+    public function open(): array
+    {
+        return array_values(array_filter($this->plan->steps, fn (Step $step): bool => ! $this->state($step)->isClosed()));
+    }
+
+    private function shutStones(): ShutStones
+    {
+        return $this->shutStones ??= ShutStones::of($this->plan, $this->facts, $this->finished());
     }
 
     /** @return list<string> facts the step waits for and that do not hold, gates included */
@@ -186,7 +214,7 @@ final class Progress
     {
         $id = $entry->step;
         if ($entry->kind === EntryKind::Waived) {
-            $this->waive((string) ($entry->data['gate'] ?? ''));
+            $this->waive((string) ($entry->data['gate'] ?? ''), is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null);
         }
         if ($id === null) {
             return;
@@ -227,14 +255,15 @@ final class Progress
         }
     }
 
-    private function waive(string $gateId): void
+    /** @param  string|null  $words  what the gate said when it was waived: a waiver holds for those words and no others */
+    private function waive(string $gateId, ?string $words): void
     {
         foreach ($this->plan->steps as $step) {
             foreach ($step->gates as $gate) {
-                if ($gate->id === $gateId) {
+                if ($gate->id === $gateId && ($words === null || $words === $gate->title)) {
                     $this->waivedGates[$gateId] = true;
                     // A gate that no step opens is overruled by the waiver itself.
-                    if ($gate->waives === [] && $gate->opensBy === '') {
+                    if ($gate->waives === [] && ! $gate->opensOnTheWay()) {
                         $this->overruled[$gate->fact] = true;
                     }
                     foreach ($gate->waives as $waived) {

@@ -11,7 +11,7 @@ final readonly class Question
      * @param  string  $fact  the fact an answer sets
      * @param  array<string, string>  $options  value => words; empty where the answer is typed
      * @param  int  $weight  how much it decides; the heaviest is asked first
-     * @param  bool  $holds  whether the path must not pass its one-way step without the answer
+     * @param  list<Act>  $shuts  what stones do that must not be done without the answer; empty where it only informs
      */
     public function __construct(
         public string $fact,
@@ -20,19 +20,44 @@ final readonly class Question
         public string $decides,
         public string $rule,
         public int $weight,
-        public bool $holds = false,
+        public array $shuts = [],
     ) {
+    }
+
+    /** Whether some stone waits for the answer. */
+    public function holds(): bool
+    {
+        return $this->shuts !== [];
+    }
+
+    public function covers(Step $step): bool
+    {
+        foreach ($step->acts as $act) {
+            if (in_array($act, $this->shuts, true) || ($act === Act::HandOver && $this->holds())) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** What the stones that need the answer wait for. */
+    public function gate(): Gate
+    {
+        return new Gate("answer-{$this->fact}", Fact::answered($this->fact), "Answer first: {$this->text}", '', rule: $this->rule);
     }
 
     /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
-        return new self($data['fact'], $data['text'], (array) $data['options'], $data['decides'], $data['rule'], $data['weight'], $data['holds']);
+        return new self($data['fact'], $data['text'], (array) $data['options'], $data['decides'], $data['rule'], $data['weight'],
+            isset($data['shuts']) ? array_map(Act::from(...), $data['shuts']) : ($data['holds'] ? [Act::Erase] : []));
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fact' => $this->fact, 'text' => $this->text, 'options' => (object) $this->options, 'decides' => $this->decides, 'rule' => $this->rule, 'weight' => $this->weight, 'holds' => $this->holds];
+        return ['fact' => $this->fact, 'text' => $this->text, 'options' => (object) $this->options, 'decides' => $this->decides, 'rule' => $this->rule, 'weight' => $this->weight,
+            'holds' => $this->holds(), 'shuts' => array_column($this->shuts, 'value')];
     }
 }

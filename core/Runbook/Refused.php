@@ -25,6 +25,28 @@ final class Refused extends DomainException
         return new self("\"{$step->title}\" cannot start yet: first ".implode(', and ', array_map(Fact::spoken(...), $missing)).'. You can read it ahead.');
     }
 
+    /** @param  non-empty-list<Shut>  $shut */
+    public static function shut(Step $step, array $shut): self
+    {
+        $lines = array_map(static fn (Shut $one): string => $one->sentence().' '.$one->opens->spoken(), $shut);
+
+        return new self("\"{$step->title}\" is shut. ".implode(' ', array_map(ucfirst(...), $lines)).' You can read it ahead.');
+    }
+
+    /** @param  non-empty-list<Step>  $open */
+    public static function stillOpen(Step $step, array $open): self
+    {
+        $names = implode(', ', array_map(static fn (Step $one): string => "\"{$one->title}\"", array_slice($open, 0, 3)));
+        $more = count($open) > 3 ? ' and '.(count($open) - 3).' more' : '';
+
+        return new self("\"{$step->title}\" comes last: {$names}{$more} ".(count($open) === 1 ? 'is' : 'are').' still open.');
+    }
+
+    public static function notWaivable(Gate $gate): self
+    {
+        return new self("This cannot be waived by anybody: {$gate->title} {$gate->opens->spoken()}", 'text');
+    }
+
     public static function alreadyDone(Step $step): self
     {
         return new self("\"{$step->title}\" is already done. Note what happened since with a note.");

@@ -22,6 +22,7 @@ final readonly class Step
      * @param  list<Evidence>  $evidence
      * @param  list<PutBack>  $opens
      * @param  list<BootEvent>  $boots  power-ons, and what changes how the machine starts, in order
+     * @param  list<Act>  $acts  what it does to the machine, a drive or a medium; empty where it changes nothing
      * @param  list<array<string, string>>  $rows  a table to work through: settings, answers, readings
      */
     public function __construct(
@@ -44,6 +45,7 @@ final readonly class Step
         public ?Confirmation $confirmation = null,
         public ?Waiting $waiting = null,
         public array $boots = [],
+        public array $acts = [],
     ) {
     }
 
@@ -88,6 +90,7 @@ final readonly class Step
             'gates' => $list($this->gates), 'because' => $list($this->because), 'cautions' => $this->cautions,
             'evidence' => $list($this->evidence), 'opens' => $list($this->opens), 'rows' => $this->rows,
             'confirmation' => $this->confirmation?->toArray(), 'waiting' => $this->waiting?->toArray(), 'boots' => $list($this->boots),
+            'acts' => array_column($this->acts, 'value'),
         ];
     }
 
@@ -103,6 +106,7 @@ final readonly class Step
             $data['confirmation'] === null ? null : Confirmation::fromArray($data['confirmation']),
             $data['waiting'] === null ? null : Waiting::fromArray($data['waiting']),
             array_map(BootEvent::fromArray(...), $data['boots'] ?? []),
+            array_map(Act::from(...), $data['acts'] ?? []),
         );
     }
 }

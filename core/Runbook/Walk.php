@@ -134,6 +134,9 @@ final class Walk
     {
         foreach ($step->gates as $gate) {
             if ($gate->id === $gateId) {
+                if ($gate->waivableBy === []) {
+                    throw Refused::notWaivable($gate);
+                }
                 if (! in_array($role, $gate->waivableBy, true)) {
                     throw Refused::role('waive this gate', 'a '.implode(' or a ', $gate->waivableBy));
                 }
@@ -153,9 +156,17 @@ final class Walk
         if ($this->progress->state($step)->isClosed()) {
             throw Refused::alreadyDone($step);
         }
+        $shut = array_values(array_filter($this->progress->shut($step), static fn (Shut $one): bool => $one->isHere()));
+        if ($shut !== []) {
+            throw Refused::shut($step, $shut);
+        }
         $missing = $this->progress->missing($step);
         if ($missing !== []) {
             throw Refused::notReady($step, $missing);
+        }
+        $others = array_filter($this->progress->open(), static fn (Step $open): bool => $open->id !== $step->id);
+        if ($others !== [] && in_array(Fact::HANDED_OVER, $step->after, true)) {
+            throw Refused::stillOpen($step, array_values($others));
         }
     }
 

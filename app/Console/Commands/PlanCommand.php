@@ -49,7 +49,7 @@ final class PlanCommand extends Command
     {
         $this->line("{$plan->job['title']} · ".($plan->job['system'] ?? $plan->job['goal_title'])." · verdict {$plan->verdict()->value}");
         foreach ($plan->blockers as $blocker) {
-            $this->line("  stop: {$blocker}");
+            $this->line("  stop: {$blocker->reason}");
         }
         foreach ($plan->questions as $question) {
             $this->line("  ask:  {$question->text} ({$question->rule}; decides {$question->decides})");

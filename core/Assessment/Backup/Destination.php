@@ -8,6 +8,8 @@ use Cobblestone\Job\BriefFault;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Storage\Fat32Geometry;
 
 /** Whether a backup fits where it is copied to: room with its margin, another drive, file size and names (rule A6). */
@@ -21,7 +23,7 @@ final class Destination
     /**
      * @param  array<string, mixed>  $wish  the brief's backup block
      * @param  Bytes|null  $need  bytes to copy with the margin
-     * @return list<string> one sentence for each thing that cannot work
+     * @return list<Blocker> one for each thing that cannot work; they shut the copy
      *
      * @throws BriefFault
      */
@@ -31,14 +33,14 @@ final class Destination
         $blockers = [];
         $free = self::size($to['free_bytes'] ?? null, 'backup.destination.free_bytes');
         if ($free !== null && $need !== null && $need->isMoreThan($free)) {
-            $blockers[] = "The backup needs {$need->decimal()} with its margin, {$to['name']} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.";
+            $blockers[] = self::blocker('destination-room', "The backup needs {$need->decimal()} with its margin, {$to['name']} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.");
         }
         if (isset($to['serial'], $erased->serial) && $to['serial'] === $erased->serial) {
-            $blockers[] = "{$to['name']} is the drive that is erased. Copy to another physical drive.";
+            $blockers[] = self::blocker('destination-is-target', "{$to['name']} is the drive that is erased. Copy to another physical drive.");
         }
         $largest = self::size($wish['largest_bytes'] ?? null, 'backup.largest_bytes');
         if (($to['file_system'] ?? null) === 'fat32' && $largest !== null && $largest->count > Fat32Geometry::MAX_FILE) {
-            $blockers[] = "{$to['name']} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.";
+            $blockers[] = self::blocker('destination-file-limit', "{$to['name']} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.");
         }
 
         return $blockers;
@@ -59,6 +61,11 @@ final class Destination
         }
 
         return $cautions;
+    }
+
+    private static function blocker(string $id, string $reason): Blocker
+    {
+        return Blocker::narrow($id, $reason, 'A6', [Act::CopyData]);
     }
 
     private static function size(mixed $given, string $field): ?Bytes

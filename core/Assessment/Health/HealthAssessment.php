@@ -6,8 +6,11 @@ namespace Cobblestone\Assessment\Health;
 
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\OpensBy;
 
 /** The health of the drives of a job, and what it forbids (rule A5). */
 final readonly class HealthAssessment
@@ -19,9 +22,9 @@ final readonly class HealthAssessment
 
     /**
      * @param  array<string, list<HealthRule>>  $rules
-     * @param  bool  $installs  whether the path writes a system onto the target
+     * @param  bool  $written  whether the path writes to the target
      */
-    public static function assess(Machine $machine, ?Drive $target, array $rules, bool $installs): self
+    public static function assess(Machine $machine, ?Drive $target, array $rules, bool $written): self
     {
         $drives = DriveHealth::all($machine->health, $rules);
         $mine = null;
@@ -35,8 +38,8 @@ final readonly class HealthAssessment
             $mine = $drives[0];
         }
         $decisions = array_map(static fn (DriveHealth $drive): Decision => new Decision("assess.health-{$drive->serial}", "Health of {$drive->model}", $drive->grade->title(), $drive->facts, [], ["{$drive->readings} readings", ...($drive->at === null ? [] : ["newest {$drive->at}"])], 'A5'), $drives);
-        $blockers = $installs && $mine?->grade === HealthGrade::Replace
-            ? ["{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install on the new one (kind of job: swap the drive)."]
+        $blockers = $written && $mine?->grade === HealthGrade::Replace
+            ? [Blocker::narrow('drive-failing', "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install on the new one (kind of job: swap the drive).", 'A5', [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem], $mine->facts, OpensBy::Reading)]
             : [];
 
         return new self($drives, $mine, new Contribution(decisions: $decisions, blockers: $blockers));

@@ -5,17 +5,19 @@ declare(strict_types=1);
 namespace Cobblestone\Assessment\Memory;
 
 use Cobblestone\Machine\MemoryModule;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Fact;
-use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\OpensBy;
 use InvalidArgumentException;
 
 /** The memory sheet of a job: what stands where, what was tested, what follows (rules A4, A13). */
 final readonly class MemorySheet
 {
-    /** The fact that no test brings about by itself: a settled sheet does. */
-    public const TRUSTED = 'memory.trusted';
+    /** Errors with a faster profile only: no module is bad for that (rule A4). */
+    public const UNSTABLE = 'unstable-profile';
 
     /** @param  list<MemoryTest>  $tests */
     private function __construct(public MemoryBench $bench, public array $tests, public bool $fasterProfile, public MemoryVerdict $verdict, public ?NextMemoryTest $next)
@@ -65,20 +67,35 @@ final readonly class MemorySheet
         ];
     }
 
-    /** "trusted", "bad" or "untested": the fact that the route ladder reads. */
+    /** One of the words above: the fact that the route ladder reads. */
     public function fact(): string
     {
         return match (true) {
             $this->tests === [] => 'untested',
+            $this->failsOnlyFaster() => self::UNSTABLE,
             $this->verdict->trusted => 'trusted',
             default => 'bad',
         };
     }
 
-    /** The gate that nothing passes while errors are open: no backup, repair or install through such memory. */
-    public function gate(): ?Gate
+    /** What shuts every copy, repair and install while errors are open: nothing goes through such memory (rule A13). */
+    public function blocker(): ?Blocker
     {
-        return $this->fact() === 'bad' ? new Gate('memory', Fact::answered(self::TRUSTED), 'Memory fault open: nothing is copied, repaired or installed through it', '') : null;
+        if ($this->tests === [] || $this->verdict->trusted) {
+            return null;
+        }
+        $what = $this->fact() === self::UNSTABLE ? 'Errors with the faster profile, and not yet two clean passes at standard speed' : 'Memory fault open';
+
+        return Blocker::narrow('memory', "{$what}: nothing is copied, repaired or installed through it. {$this->verdict->sentence}", 'A13',
+            [Act::CopyData, Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem, Act::WriteFirmware], [$this->verdict->sentence], OpensBy::Reading);
+    }
+
+    private function failsOnlyFaster(): bool
+    {
+        $failed = array_filter($this->tests, static fn (MemoryTest $test): bool => $test->failed());
+
+        return $failed !== [] && array_filter($failed, static fn (MemoryTest $test): bool => ! $test->fasterProfile) === []
+            && $this->verdict->fault?->kind !== MemoryFault::NONE;
     }
 
     public function contribution(): Contribution
@@ -86,11 +103,12 @@ final readonly class MemorySheet
         if ($this->tests === [] && ! $this->fasterProfile) {
             return new Contribution;
         }
+        $blocker = $this->blocker();
         $decision = new Decision('assess.memory', 'Memory', $this->verdict->isSettled() ? rtrim($this->verdict->sentence, '.') : 'not settled', [
             $this->verdict->sentence, ...($this->next === null ? [] : ["Next test: {$this->next->sentence}"]),
         ], [], array_map(static fn (MemoryTest $test): string => implode(', ', array_map(static fn (string $module, string $slot): string => "{$module} in {$slot}", array_keys($test->placed), $test->placed)).' · '.($test->fasterProfile ? 'faster profile' : 'standard speed')." · {$test->passes} passes · {$test->outcome}", $this->tests), 'A4');
 
-        return new Contribution(decisions: [$decision]);
+        return new Contribution(decisions: [$decision], blockers: $blocker === null ? [] : [$blocker]);
     }
 
     /** @return array<string, mixed> */

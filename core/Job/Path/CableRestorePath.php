@@ -13,6 +13,8 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
@@ -21,7 +23,6 @@ use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -43,10 +44,9 @@ final class CableRestorePath
         $tried = explode(', ', (string) $machine->fact('tried')->spoken());
         $restores = $protection->backup->keep === 'nothing' || in_array('revive', $tried, true);
         [$owner, $ownerWaits] = Ownership::assess($machine, $restores, $brief->owner);
-        $held = array_values(array_filter([...$protection->backup->contribution->questions, ...$owner->questions], static fn (Question $question): bool => $question->holds));
-        $gates = [...$protection->gates(), ...InstallPath::answerGates($held)];
+        $gates = $protection->gates();
         $first = $restores ? FirstBoot::plan($system, [], false) : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
-        $blockers = $image->kind() === 'device-restore' ? [] : ["{$image->name} is no restore image of a sealed machine: choose the one for exactly this model."];
+        $blockers = $image->kind() === 'device-restore' ? [] : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind()}"])];
         $all = $protection->backup->contribution->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, null, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: ! $restores, notCopied: $protection->backup->notCoveredAtAll()),
@@ -96,7 +96,7 @@ final class CableRestorePath
 
         return new Step('boot.recovery', Stage::Boot, 'Into recovery', Presence::Hands, Estimate::minutes(1, 3, 15),
             [$port, 'Fully off first.', ...($sequence === [] ? ['Hold the combination of this model until the helper shows it.'] : $sequence), 'The helper must show the machine. At most three tries; then cable and socket are checked again.'],
-            before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'],
+            before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'], acts: [Act::StartMedium],
             because: [new Reason('Socket, cable and combination belong to this exact model.', 'F7', $recovery === [] ? 'usual for sealed machines' : 'catalogue')],
             waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other socket, once more from fully off.'),
             boots: [BootEvent::change(['recovery.held' => 'yes']), BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
@@ -107,7 +107,7 @@ final class CableRestorePath
     {
         return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
             ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
-            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
+            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'], acts: [Act::Repair],
             because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
             evidence: [new Evidence('revived', 'It', 'choice', ['starts' => 'starts again'])],
             waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'Failed or not starting: note a problem, then mark reviving as tried; the path becomes a restore.', 2),
@@ -124,11 +124,11 @@ final class CableRestorePath
     {
         return [
             new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6), ['Choose restore on the helper; compare the serial it shows with the one on the case.'],
-                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], gates: $gates,
+                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything on the machine is gone.', 'F7')], cautions: ['Everything on the machine is lost.'],
                 confirmation: new Confirmation($context->machine->title, 0, null, 'everything on it', $context->brief->owner, typed: false)),
             new Step('install.restore', Stage::Install, 'Restore', Presence::StayNear, self::time($context), ['Leave cable and both machines alone.'],
-                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
+                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
                 waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'At most three tries; then cable and socket are checked again.', 2),
                 boots: [BootEvent::change(['recovery.held' => 'no', 'target' => 'installed']), BootEvent::start(Wants::System)]),
         ];

@@ -11,6 +11,8 @@ use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -19,7 +21,6 @@ use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
-use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -35,15 +36,14 @@ final class CardSwapPath
         $card = $context->brief->blocks['card'] ?? throw BriefFault::at('card', 'name the card that comes in: card: {new: …}.');
         $machine = $context->machine;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
-        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), false);
-        $held = array_values(array_filter($protection->encryption->contribution->questions, static fn (Question $question): bool => $question->holds));
+        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), true);
         [$supply, $blockers] = self::supply($card);
-        $all = $protection->encryption->contribution->and($protection->health->contribution)->and(new Contribution(decisions: [$supply], gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED], blockers: $blockers));
+        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(new Contribution(decisions: [$supply], gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, $drive, $context->brief->owner, false, keepsSystem: true),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            ...self::before($card, InstallPath::answerGates($held)),
+            ...self::before($card),
             ...self::swap($card),
             ...self::after($card),
             Acceptance::step($machine, $context->system, $context->brief->edition, null, [Fact::DRIVERS_COMPLETE, Fact::CASE_CLOSED]),
@@ -55,7 +55,7 @@ final class CardSwapPath
 
     /**
      * @param  array<string, mixed>  $card
-     * @return array{0: Decision, 1: list<string>}
+     * @return array{0: Decision, 1: list<Blocker>}
      */
     private static function supply(array $card): array
     {
@@ -67,10 +67,10 @@ final class CardSwapPath
         $words = "({$card['watts']} + {$card['processor_w']} + ".($card['rest_w'] ?? 75).") W × 1.25 = {$need} W; the supply gives {$card['supply_w']} W. Slot and leads carry {$leads} W of {$card['watts']} W.";
         $blockers = [];
         if ($need > $card['supply_w']) {
-            $blockers[] = "The power supply is too small for {$card['new']}: {$words}";
+            $blockers[] = Blocker::stop('card-supply', "The power supply is too small for {$card['new']}: {$words}", 'H5', [$words]);
         }
         if ($leads < $card['watts']) {
-            $blockers[] = "The power leads are not enough for {$card['new']}: slot and leads carry {$leads} W, it draws {$card['watts']} W. Use separate leads of the supply.";
+            $blockers[] = Blocker::stop('card-leads', "The power leads are not enough for {$card['new']}: slot and leads carry {$leads} W, it draws {$card['watts']} W. Use separate leads of the supply.", 'H5', ["leads: {$leads} W"]);
         }
 
         return [new Decision('hardware.supply', 'Power for the card', $blockers === [] ? 'enough' : 'not enough', [$words], [], array_map(strval(...), $card['leads'] ?? []), 'H5'), $blockers];
@@ -78,22 +78,21 @@ final class CardSwapPath
 
     /**
      * @param  array<string, mixed>  $card
-     * @param  list<\Cobblestone\Runbook\Gate>  $gates
      * @return list<Step>
      */
-    private static function before(array $card, array $gates): array
+    private static function before(array $card): array
     {
         return [
             new Step('drivers.fetch', Stage::FetchDrivers, 'Fetch the new driver', Presence::Hands, Estimate::minutes(3, 6, 20), ["Fetch the driver of {$card['new']} for this system and put it on a stick."],
                 before: [Fact::GATHERED], after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'network'], because: [new Reason('It is installed before the network is back.', 'D6')]),
             new Step('network.offline', Stage::FetchDrivers, 'Go offline', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Unplug the network cable and switch the wireless off.'],
-                before: [Fact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
+                before: [Fact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
                 opens: [new PutBack('network', 'Network switched off', 'The system would have fetched drivers by itself.', 'put-back.network')]),
             new Step('boot.safe-mode', Stage::Boot, 'Start in safe mode', Presence::Hands, Estimate::minutes(2, 4, 10), ['Start the system in its safe mode.', 'Asked for a recovery key? The owner types it.'],
-                before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], gates: $gates, because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
+                before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], acts: [Act::ChangeOldSystem], because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
                 boots: [BootEvent::start(Wants::System)]),
             new Step('drivers.remove-old', Stage::Hardware, 'Remove the old driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver family'.(isset($card['old']) ? " ({$card['old']})" : '').': driver, tools, control page.', 'Shut down fully. Not: restart.'],
-                before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
+                before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
         ];
     }
 
@@ -106,17 +105,17 @@ final class CardSwapPath
         return [
             new Step('hardware.swap-card', Stage::Hardware, 'Swap the card', Presence::Hands, Estimate::minutes(8, 15, 40),
                 ['Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.', "{$card['new']}: length and slots measured, in until the catch clicks, screwed at the bracket.", 'Each power socket of the card its own lead of the supply.', 'Picture cable on the card, not on the board.'],
-                before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+                before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine, Act::FitPart],
                 because: [new Reason('Supply, leads and room were compared before.', 'H5, H1')],
                 cautions: ['Fully off, mains out; wait, and discharge yourself.', 'Mains parts inside power supplies are for qualified people.'],
                 evidence: [new Evidence('screws_out', 'Screws taken out', 'count')]),
             new Step('boot.first', Stage::Boot, 'First start with the card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then let the system start.'],
-                before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'],
+                before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'], acts: [Act::FitPart],
                 because: [new Reason('A card is seen before the case is closed.', 'H3')],
                 waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only then the card.', 1),
                 boots: [BootEvent::change(['machine.cards' => 'changed']), BootEvent::start(Wants::System)]),
             new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10), ['Shut down, close, screws in by type as they came out.'],
-                before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [new Evidence('screws_in', 'Screws put in', 'count')]),
+                before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [new Evidence('screws_in', 'Screws put in', 'count')]),
         ];
     }
 
@@ -128,10 +127,10 @@ final class CardSwapPath
     {
         return [
             new Step('drivers.install-new', Stage::Drivers, 'Install the new driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install the driver of {$card['new']} from the stick, then restart.", 'Resolution and rate of the screen as they should be.'],
-                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], because: [new Reason('The new family, and nothing of the old one.', 'D6')],
+                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], because: [new Reason('The new family, and nothing of the old one.', 'D6')],
                 waiting: new Waiting(['the screen goes black for seconds and comes back'], 'Wait a minute, then restart once.', 1)),
             new Step('put-back.network', Stage::PutBack, 'Back online', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Plug the network cable in again, wireless on. Look for system updates once.'],
-                before: [Fact::DRIVERS_COMPLETE], after: [Fact::ONLINE, Fact::putBack('network')], needs: ['hands', 'network'], because: [new Reason('It was cut only for the swap.', 'J4')]),
+                before: [Fact::DRIVERS_COMPLETE], after: [Fact::ONLINE, Fact::putBack('network')], needs: ['hands', 'network'], acts: [Act::ChangeOldSystem], because: [new Reason('It was cut only for the swap.', 'J4')]),
         ];
     }
 }

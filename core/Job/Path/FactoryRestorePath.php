@@ -17,6 +17,8 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
@@ -43,12 +45,11 @@ final class FactoryRestorePath
         $protection = Protection::of($context, $target->drive, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $way = $machine->fact('factory.image');
-        $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, true)] : [];
-        $blockers = $way->is('no') ? ['The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).'] : [];
+        $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
+        $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).', 'A3', ['factory.image = no'])] : [];
         // The maker's image knows its own drive: only among several has somebody to say which.
         $which = array_values(array_filter($target->questions, static fn (Question $question): bool => $question->fact === 'target.path'));
-        $held = [...$protection->backup->contribution->questions, ...$questions, ...$which];
-        $gates = [...$protection->gates(), ...InstallPath::answerGates($held)];
+        $gates = $protection->gates();
         $power = PortPower::plan($machine, Duration::minutes(75));
         $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'));
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
@@ -92,7 +93,7 @@ final class FactoryRestorePath
         };
 
         return new Step('boot.recovery', Stage::Boot, 'Open the recovery', Presence::Hands, Estimate::minutes(1, 4, 15), $lines,
-            before: ['protect.detached-all', Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'],
+            before: ['protect.detached-all', Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'], acts: [Act::StartMedium],
             because: [new Reason($medium ? 'The image on the drive is damaged; the medium brings it.' : 'The image stands on the drive itself.', 'A3')],
             waiting: new Waiting(['a black screen for a minute', 'touch that does not answer: use the keyboard'], 'Shut down fully, and press earlier or longer.', 1),
             boots: [BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
@@ -109,13 +110,13 @@ final class FactoryRestorePath
         return [
             new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6),
                 ['Choose to remove everything, the whole drive.', 'Read what it lists as removed before going on.'],
-                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], gates: $gates,
+                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything since purchase is gone.', 'A3')],
                 cautions: ['Everything on the drive is lost. Deleting is not secure erasure.'],
                 confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
             ),
             new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), ['Leave it alone: no key, no lid, no power button. Paperwork beside it is fine.'],
-                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
+                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem],
                 because: [new Reason('It writes the drive from its own image; cutting it short leaves neither system.', 'J3, I5')],
                 waiting: new Waiting(['several restarts', 'the maker\'s sign for ten minutes at a time'], 'Wait the same time once more; only then the recovery medium.', 3),
                 boots: [BootEvent::change(['target' => 'installed']), BootEvent::start(Wants::System)],

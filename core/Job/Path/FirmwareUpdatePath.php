@@ -14,6 +14,8 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
@@ -41,21 +43,20 @@ final class FirmwareUpdatePath
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         [$stops, $questions, $blockers, $decision] = self::route($context, $wish);
         if ($reason === '') {
-            $blockers[] = 'A firmware update without a reason is refused: say what it mends or brings.';
+            $blockers[] = Blocker::stop('update-reason', 'A firmware update without a reason is refused: say what it mends or brings.', 'F5');
         }
         $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::FirmwareVersion], max(1, count($stops)) + 1, $keep), false);
         $minutes = array_sum(array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $stops)) ?: 6.0;
         $supply = UpdateSupply::plan($machine, Duration::minutes($minutes));
         $recovery = self::recoveryWay($context);
-        $gates = [...InstallPath::answerGates([...$questions, ...$protection->encryption->contribution->questions])];
-        $all = $protection->encryption->contribution->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
+        $all = $protection->encryption->contribution->and($protection->memoryContribution())->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, $drive, $context->brief->owner, false, keepsSystem: true),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...$recovery,
             ...self::fetchAndRecord($context, $stops),
-            ...self::writing($context, $stops, $gates),
+            ...self::writing($context, $stops),
             ...self::after($context, $stops),
             Acceptance::step($machine, $context->system, null, null, [Fact::SETTINGS_BACK]),
         ];
@@ -66,7 +67,7 @@ final class FirmwareUpdatePath
 
     /**
      * @param  array<string, mixed>  $wish
-     * @return array{0: list<array<string, mixed>>, 1: list<Question>, 2: list<string>, 3: Decision}
+     * @return array{0: list<array<string, mixed>>, 1: list<Question>, 2: list<Blocker>, 3: Decision}
      */
     private static function route(JobContext $context, array $wish): array
     {
@@ -76,7 +77,7 @@ final class FirmwareUpdatePath
         $target = $wish['to'] ?? null;
         $none = static fn (string $chosen, string $why): Decision => new Decision('firmware.update', 'Firmware update', $chosen, [$why], [], ["firmware.version = {$now->spoken()}"], 'F5');
         if ($now->isUnknown()) {
-            return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, true)], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
+            return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, [Act::WriteFirmware])], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
         }
         if ($releases === []) {
             return [[], [], [], $none($target === null ? 'from the maker\'s page' : "to {$target}", 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
@@ -89,10 +90,10 @@ final class FirmwareUpdatePath
             $refused[$one['version']] = [ucfirst($one['because'])];
         }
         if ($path->fault !== null) {
-            return [[], [], [$path->fault], new Decision('firmware.update', 'Firmware update', $path->target === $now->value ? 'none' : 'stop', [$path->fault], $refused, ["firmware.version = {$now->spoken()}"], 'F5')];
+            return [[], [], [Blocker::narrow('update-route', $path->fault, 'F5', [Act::WriteFirmware, Act::ChangeSettings], ["firmware.version = {$now->spoken()}"])], new Decision('firmware.update', 'Firmware update', $path->target === $now->value ? 'none' : 'stop', [$path->fault], $refused, ["firmware.version = {$now->spoken()}"], 'F5')];
         }
         $needs = array_values(array_filter($path->stops, static fn (array $stop): bool => isset($stop['revisions'])));
-        $questions = $needs !== [] && $revision === null ? [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all = array_values(array_unique(array_merge(...array_column($needs, 'revisions')))), array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, true)] : [];
+        $questions = $needs !== [] && $revision === null ? [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all = array_values(array_unique(array_merge(...array_column($needs, 'revisions')))), array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, [Act::WriteFirmware])] : [];
         $entered = count($machine->model['firmware']['settings'] ?? []);
         $total = $path->total($entered);
 
@@ -141,10 +142,9 @@ final class FirmwareUpdatePath
 
     /**
      * @param  list<array<string, mixed>>  $stops
-     * @param  list<\Cobblestone\Runbook\Gate>  $gates
      * @return list<Step>
      */
-    private static function writing(JobContext $context, array $stops, array $gates): array
+    private static function writing(JobContext $context, array $stops): array
     {
         $steps = [];
         $before = [Fact::RECOVERY_WAY, Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
@@ -154,7 +154,7 @@ final class FirmwareUpdatePath
             $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$index}";
             $steps[] = new Step("firmware.write-{$index}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
                 ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop['version']}."],
-                before: $before, after: [$after], needs: ['slot', 'power', 'stick'], gates: $gates,
+                before: $before, after: [$after], needs: ['slot', 'power', 'stick'], acts: [Act::WriteFirmware],
                 because: [new Reason('Stop '.($index + 1).' of '.count($stops).(isset($stop['from']) ? ", may be written over {$stop['from']} or newer." : '.'), 'F5', $context->machine->title)],
                 cautions: ['A power cut or a wrong file can leave the board dead. If the firmware offers to clear the security chip, refuse.'],
                 confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
@@ -177,7 +177,7 @@ final class FirmwareUpdatePath
 
         return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
             [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
-            before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'],
+            before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'], acts: [Act::ChangeSettings],
             because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
             evidence: [new Evidence('version', 'Firmware version shown', 'text', hint: $version)],
             rows: self::reEntered($context),

@@ -28,7 +28,6 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
-use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Tuning\Acceptance;
 
@@ -59,15 +58,13 @@ final class InstallPath
         $extras = Ownership::extras($brief->blocks['extras'] ?? [], $policy->school('extras'));
         $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
         $ends = [SupportEnds::of($system, $context->today())];
-        $memory = $protection->memory?->gate();
-        $gates = $swap || $new ? ($memory === null ? [] : [$memory]) : $protection->gates();
-        $held = [...($new ? [] : $protection->backup->contribution->questions), ...$target->questions, ...$media->contribution->questions];
+        $gates = $swap || $new ? [] : $protection->gates();
         $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...$protection->encryption->erasingWaitsFor(), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
-        $install = InstallPlanner::plan($machine, $system, $target, [...$gates, ...self::answerGates($held)], $waits, $brief->owner);
+        $install = InstallPlanner::plan($machine, $system, $target, $gates, $waits, $brief->owner);
         $cable = array_filter($machine->devices, static fn (Device $device): bool => str_contains($device->name, 'wired')) !== [];
         $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'));
         $protecting = match (true) {
-            $new => $protection->health->contribution->and($protection->memory?->contribution() ?? new Contribution)->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),
+            $new => $protection->health->contribution->and($protection->memoryContribution())->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),
             $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN])),
             default => $protection->contribution(),
         };
@@ -99,18 +96,6 @@ final class InstallPath
     private static function recorded(Requirements $requirements, Contribution $extras): array
     {
         return array_merge(...array_map(static fn ($step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]]);
-    }
-
-    /**
-     * What nobody knows yet holds the erasing back until it is answered.
-     *
-     * @param  list<Question>  $questions
-     * @return list<Gate>
-     */
-    public static function answerGates(array $questions): array
-    {
-        return array_map(static fn (Question $question): Gate => new Gate("answer-{$question->fact}", Fact::answered($question->fact), "Answer first: {$question->text}", ''),
-            array_values(array_filter($questions, static fn (Question $question): bool => $question->holds)));
     }
 
     private static function imageQuestions(JobContext $context): Contribution

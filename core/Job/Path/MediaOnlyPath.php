@@ -10,6 +10,7 @@ use Cobblestone\Job\Layouts;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
@@ -29,7 +30,7 @@ final class MediaOnlyPath
             ...$media->contribution->steps,
             new Step('hand-over.shelve', Stage::HandOver, 'Label and shelve', Presence::Hands, Estimate::minutes(1, 2, 5),
                 ['Label: image, version, day, by whom, read back and equal'.($media->label === null ? '' : ", volume `{$media->label}`").'.', $context->machine->kind->title() === 'any machine' ? 'It says which machines it starts: those by UEFI'.($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.') : "Made for {$context->machine->title}."],
-                before: [Fact::STICK_PROVEN], after: [Fact::SHELVED, Fact::HANDED_OVER], needs: ['hands'],
+                before: [Fact::STICK_PROVEN], after: [Fact::SHELVED, Fact::HANDED_OVER], needs: ['hands'], acts: [Act::HandOver],
                 because: [new Reason('"What is this stick?" is answered from its label in seconds.', 'M12')],
                 evidence: [new Evidence('shelved', 'Where it lies', 'text')],
             ),

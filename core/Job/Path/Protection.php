@@ -26,15 +26,15 @@ final readonly class Protection
     /**
      * @param  list<Drive>  $others  drives that stay beside the one worked on
      * @param  callable(bool): EncryptionIntent  $intent  given whether something has to be kept
-     * @param  bool  $installs  whether the path writes a system onto the drive
+     * @param  bool  $writes  whether the path writes to the drive
      *
      * @throws BriefFault
      */
-    public static function of(JobContext $context, ?Drive $drive, array $others, callable $intent, bool $installs): self
+    public static function of(JobContext $context, ?Drive $drive, array $others, callable $intent, bool $writes): self
     {
         $memory = self::sheet($context);
-        $health = HealthAssessment::assess($context->machine, $drive, $context->catalogue->healthRules(), $installs);
-        $backup = BackupPlan::plan($context->machine, $drive, $context->brief->backup, $context->brief->owner, $context->policy, $health->rescueFirst(), $memory?->gate(), $context->goal->keepsSystem());
+        $health = HealthAssessment::assess($context->machine, $drive, $context->catalogue->healthRules(), $writes);
+        $backup = BackupPlan::plan($context->machine, $drive, $context->brief->backup, $context->brief->owner, $context->policy, $health->rescueFirst(), $context->goal->keepsSystem());
         $encryption = EncryptionAssessment::assess($context->machine, $drive, $others, $intent($backup->somethingToKeep()));
 
         return new self($backup, $encryption, $health, $memory);
@@ -43,20 +43,23 @@ final readonly class Protection
     /** Everything but the backup, for a path on which nothing is erased that is not kept anyway. */
     public function withoutBackup(): Contribution
     {
-        return $this->encryption->contribution->and($this->health->contribution)->and($this->memory?->contribution() ?? new Contribution);
+        return $this->encryption->contribution->and($this->health->contribution)->and($this->memoryContribution());
     }
 
     public function contribution(): Contribution
     {
-        return $this->backup->contribution->and($this->encryption->contribution)->and($this->health->contribution)->and($this->memory?->contribution() ?? new Contribution);
+        return $this->backup->contribution->and($this->encryption->contribution)->and($this->health->contribution)->and($this->memoryContribution());
+    }
+
+    public function memoryContribution(): Contribution
+    {
+        return $this->memory?->contribution() ?? new Contribution;
     }
 
     /** @return list<Gate> what every step that erases, repairs or installs waits for */
     public function gates(): array
     {
-        $memory = $this->memory?->gate();
-
-        return [...$this->backup->gates, ...($memory === null ? [] : [$memory])];
+        return $this->backup->gates;
     }
 
     /** @return list<string> */

@@ -22,6 +22,8 @@ use Cobblestone\Machine\Source;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Evidence;
@@ -43,19 +45,18 @@ final class RepairPath
     {
         $machine = $context->machine;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
-        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep), false);
+        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep), true);
         $requirements = Requirements::assess($machine, $context->system(), $context->image, $drive, $context->brief->edition, $context->policy->school('bypass'));
         $ladder = $context->catalogue->ladder() ?? throw BriefFault::at('goal', 'the catalogue holds no route ladder to repair by.');
         $advice = $ladder->recommend(self::facts($context, $protection, $requirements));
         $rung = self::rung($ladder, $advice);
-        $questions = $advice->settles === null ? [] : [new Question($advice->settles->fact, $advice->settles->text, $advice->settles->options, $advice->settles->decides, 'A3', 95, true)];
-        $held = array_values(array_filter([...$questions, ...($rung->losesFiles() || ($rung->entry['risk'] ?? false) ? $protection->backup->contribution->questions : [])], static fn (Question $question): bool => $question->holds));
-        $gates = [...self::gatesOf($rung, $protection), ...InstallPath::answerGates($held)];
+        $questions = $advice->settles === null ? [] : [new Question($advice->settles->fact, $advice->settles->text, $advice->settles->options, $advice->settles->decides, 'A3', 95, [Act::Repair, Act::OpenMachine])];
+        $gates = $rung->writes() ? $protection->backup->gates : [];
         $media = ($rung->entry['media'] ?? false) && $context->image !== null ? MediaPlanner::plan($machine, $context->image, $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0)->contribution : new Contribution;
         $key = $protection->encryption->protection->mayAskForKey() && $rung->id !== 'hardware' ? [EncryptionSteps::keyAtHand($machine)] : [];
         // What writes nothing risks nothing, and a machine that stays dead cannot be copied anyway.
         $backup = $rung->writes() ? $protection->backup->contribution : new Contribution;
-        $protecting = (new Contribution($key))->and($backup)->and($protection->health->contribution)->and($protection->memory?->contribution() ?? new Contribution);
+        $protecting = (new Contribution($key))->and($backup)->and($protection->health->contribution)->and($protection->memoryContribution());
         $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
         $steps = [
             ...IntakeSteps::first($machine, $drive, $context->brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true, notCopied: $protection->backup->notCoveredAtAll()),
@@ -119,29 +120,20 @@ final class RepairPath
         return $ladder->rung($advice->ladder[0]['id']) ?? throw BriefFault::at('goal', 'the ladder is empty.');
     }
 
-    /** @return list<string> */
+    /** @return list<Blocker> */
     private static function blockers(RouteAdvice $advice, Rung $rung): array
     {
         $standing = array_column($advice->ladder, 'standing', 'id')[$rung->id] ?? 'out';
         if ($standing === 'out') {
-            return ['No way on the ladder can work as things stand; see why beside each of them.'];
+            return [Blocker::stop('no-way', 'No way on the ladder can work as things stand; see why beside each of them.', 'A3')];
         }
         if ($rung->path !== null && $standing === 'recommended') {
             $goal = Goal::from($rung->path);
 
-            return ["Nothing gentler is left than \"{$rung->title}\": that is a job of its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays done."];
+            return [Blocker::stop('other-kind', "Nothing gentler is left than \"{$rung->title}\": that is a job of its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays done.", 'A3', ["route: {$rung->id}"])];
         }
 
         return [];
-    }
-
-    /** @return list<\Cobblestone\Runbook\Gate> */
-    private static function gatesOf(Rung $rung, Protection $protection): array
-    {
-        $memory = $protection->memory?->gate();
-        $risky = $rung->losesFiles() || ($rung->entry['risk'] ?? false);
-
-        return [...($risky ? $protection->backup->gates : []), ...($memory !== null && $rung->writes() ? [$memory] : [])];
     }
 
     /** @return list<GatherItem> */
@@ -170,7 +162,7 @@ final class RepairPath
             $restarts = $entry['restarts'] ?? 0;
             $presence = Presence::from($entry['presence']);
             $steps[] = new Step($after, Stage::Install, $entry['title'], $presence, Estimate::minutes(...$entry['minutes']), $entry['do'],
-                before: $before, after: [$after], needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'], gates: $gates,
+                before: $before, after: [$after], needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'], acts: [$rung->writes() ? Act::Repair : Act::OpenMachine], gates: $gates,
                 because: [new Reason("{$rung->title}: the gentlest way that can work on what is known.", 'A3')], cautions: $entry['cautions'] ?? [],
                 waiting: $presence === Presence::Hands && $restarts === 0 ? null : new Waiting(['it stands still for minutes'], 'Wait the same time once more; then note a problem.', $restarts));
             $before = [$after];

@@ -17,14 +17,16 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -42,7 +44,7 @@ final class UpgradePath
     {
         [$machine, $system, $brief, $image] = [$context->machine, $context->system(), $context->brief, $context->image()];
         $target = TargetDrive::choose($machine);
-        $protection = Protection::of($context, $target->drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 4, $keep), false);
+        $protection = Protection::of($context, $target->drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 4, $keep), true);
         $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $context->policy->school('bypass'));
         $licence = Licence::assess($machine, $system, $brief->edition, $brief->blocks['licence'] ?? ['kind' => 'entitlement']);
         $extras = Ownership::extras($brief->blocks['extras'] ?? [], $context->policy->school('extras'));
@@ -50,8 +52,7 @@ final class UpgradePath
         $ends = array_values(array_filter([is_string($present) ? self::presentEnds($context, $present) : null, SupportEnds::of($system, $context->today())]));
         $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
         [$room, $roomBlockers] = self::room($context, $system);
-        $held = array_values(array_filter([...$protection->backup->contribution->questions, ...$protection->encryption->contribution->questions], static fn (Question $question): bool => $question->holds));
-        $gates = [...$protection->gates(), ...InstallPath::answerGates($held)];
+        $gates = $protection->gates();
         $days = (int) ($system->entry['rollback_days'] ?? 10);
         $all = $protection->contribution()->and($requirements->contribution)->and($licence->contribution)->and($extras)->and(new Contribution(decisions: [self::decision($days), $room, SupportEnds::decision($gaps, $ends)], gather: [new GatherItem('charger and network', 'in for the whole upgrade')], initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED, Fact::SHUT_DOWN], blockers: $roomBlockers));
         $steps = [
@@ -79,7 +80,7 @@ final class UpgradePath
         return $entry === null ? null : SupportEnds::of(new SystemProfile($entry), $context->today());
     }
 
-    /** @return array{0: Decision, 1: list<string>} */
+    /** @return array{0: Decision, 1: list<Blocker>} */
     private static function room(JobContext $context, SystemProfile $system): array
     {
         $need = $system->entry['upgrade_free_bytes'] ?? null;
@@ -90,7 +91,7 @@ final class UpgradePath
         $short = $need - (int) $free;
 
         return [new Decision('assess.room', 'Free space for the upgrade', $short > 0 ? 'too little' : 'enough', [Bytes::of((int) $free)->decimal().' free, '.Bytes::of($need)->decimal().' wanted.'], [], ['drive.free_bytes'], 'A2'),
-            $short > 0 ? ["{$system->name} wants ".Bytes::of($need)->decimal().' free for an upgrade in place: short by '.Bytes::of($short)->decimal().'. Make room first.'] : []];
+            $short > 0 ? [Blocker::narrow('upgrade-room', "{$system->name} wants ".Bytes::of($need)->decimal().' free for an upgrade in place: short by '.Bytes::of($short)->decimal().'. Make room first.', 'A2', [Act::WriteSystem], ["drive.free_bytes = {$free}"], OpensBy::Reading)] : []];
     }
 
     /**
@@ -112,16 +113,16 @@ final class UpgradePath
                 after: [Fact::IMAGE_PROVEN], needs: ['bench computer'], because: [new Reason('A damaged image shows here, not in the middle of the upgrade.', 'M2', $image->dated())]),
             new Step('install.start', Stage::Install, 'Start the upgrade', Presence::Hands, Estimate::minutes(3, 6, 20),
                 ['In the running system open the image and start its installer.', 'Choose to keep files, programs and settings. Greyed out: edition or language differ; stop.', 'Third-party guards and drive tools off for the upgrade.'],
-                before: [Fact::IMAGE_PROVEN, Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, Fact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], gates: $gates,
+                before: [Fact::IMAGE_PROVEN, Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, Fact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], acts: [Act::WriteSystem], gates: $gates,
                 because: [new Reason('In place keeps everything, with a way back.', 'A3', $system->dated())],
                 evidence: [new Evidence('keeps', 'The installer says it keeps', 'choice', ['all' => 'files, programs and settings'])]),
             new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, Estimate::minutes(...$minutes), ['Leave it alone, charger in.'],
-                before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
+                before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
                 waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts),
                 boots: [BootEvent::change(['system.loader' => 'new']), ...array_fill(0, $restarts, BootEvent::start(Wants::System))]),
-            new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], because: [new Reason('Network settings are kept.', 'D5')]),
+            new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem], because: [new Reason('Network settings are kept.', 'D5')]),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
-                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
+                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem], because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice'], 'Restart once and look again.', 1)),
         ];
     }

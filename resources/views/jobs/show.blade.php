@@ -6,7 +6,7 @@
 @php($total = fn ($presence) => $p->total($presence)->likely->label())
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job['system'] ? $p->job['system'].($p->job['edition'] ? ' '.$p->job['edition'] : '').', ' : '' }}{{ $p->job['goal_title'] ?? 'clean install' }} · {{ $p->job['machine'] }} · job {{ sprintf('%04d', $job->id) }}{{ $job->slot ? " · slot {$job->slot}" : '' }}</span>
 <span class="sum"><b class="hands">hands {{ $total(\Cobblestone\Runbook\Presence::Hands) }}</b> · <b class="walk">walk away {{ $total(\Cobblestone\Runbook\Presence::WalkAway) }}</b></span></header>
-@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker }}</li>@endforeach</ul></div>@endif
+@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }}</li>@endforeach</ul></div>@endif
 @if (session('did') === 'replanned' && $plan->difference !== null)@include('parts.difference', ['difference' => $plan->difference, 'reason' => $plan->reason])@endif
 @include('jobs.tabs', ['tab' => 'path'])
 @include('jobs.state')

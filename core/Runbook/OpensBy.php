@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+/** What opens a shut stone (rule K1). */
+enum OpensBy: string
+{
+    case Answer = 'answer';
+    case Reading = 'reading';
+    case Step = 'step';
+    case Waiver = 'waiver';
+    case Nothing = 'nothing';
+
+    /** What somebody does about it, for the stone it shuts. */
+    public function spoken(): string
+    {
+        return match ($this) {
+            self::Answer => 'An answer or another choice opens it.',
+            self::Reading => 'Another reading opens it.',
+            self::Step => 'The stone before it opens it.',
+            self::Waiver => 'A written waiver opens it.',
+            self::Nothing => 'Nothing opens it on this job.',
+        };
+    }
+}
