@@ -10,38 +10,11 @@ final class Progress
     /** Seconds in which a done can be taken back. */
     public const TAKE_BACK = 10;
 
-    /** @var array<string, int> step => when it was done */
-    private array $done = [];
-
-    /** @var array<string, int> step => when it was started */
-    private array $started = [];
-
-    /** @var array<string, string> step => what is wrong */
-    private array $trouble = [];
-
-    /** @var array<string, true> one-way steps confirmed and not yet taken back */
-    private array $confirmed = [];
-
-    /** @var array<string, int> step => tries so far */
-    private array $tries = [];
-
-    /** @var array<string, true> */
-    private array $waivedGates = [];
-
-    /** @var array<string, true> */
-    private array $waivedSteps = [];
-
-    /** @var array<string, true> steps whose holder said that they walk away */
-    private array $away = [];
+    private readonly StoneRecord $record;
 
     private ?ShutStones $shutStones = null;
 
     public readonly JobState $job;
-
-    private ?LogEntry $lastDone = null;
-
-    /** @var array<string, true> facts that a written waiver stands for */
-    private array $overruled = [];
 
     /** @var list<string> */
     private array $facts;
@@ -50,10 +23,8 @@ final class Progress
     private function __construct(public readonly Plan $plan, array $entries)
     {
         $this->job = JobState::of($entries);
-        foreach ($entries as $entry) {
-            $this->apply($entry);
-        }
-        $this->facts = array_values(array_unique([...HeldFacts::of($plan, $this->done, array_keys($this->waivedSteps)), ...array_keys($this->overruled)]));
+        $this->record = StoneRecord::of($plan, $entries);
+        $this->facts = array_values(array_unique([...HeldFacts::of($plan, $this->record->done, array_keys($this->record->waivedSteps)), ...array_keys($this->record->overruled)]));
     }
 
     /** @param  list<LogEntry>  $entries oldest first */
@@ -65,10 +36,10 @@ final class Progress
     public function state(Step $step): StepState
     {
         return match (true) {
-            isset($this->waivedSteps[$step->id]) => StepState::Waived,
-            isset($this->done[$step->id]) => StepState::Done,
-            isset($this->trouble[$step->id]) => StepState::Trouble,
-            isset($this->started[$step->id]) => StepState::Running,
+            isset($this->record->waivedSteps[$step->id]) => StepState::Waived,
+            isset($this->record->done[$step->id]) => StepState::Done,
+            isset($this->record->trouble[$step->id]) => StepState::Trouble,
+            isset($this->record->started[$step->id]) => StepState::Running,
             $this->missing($step) === [] => StepState::Ready,
             default => StepState::Ahead,
         };
@@ -80,13 +51,13 @@ final class Progress
      */
     public function current(): ?Step
     {
-        $away = $waiting = null;
+        $away = null;
         foreach ($this->plan->steps as $step) {
             $state = $this->state($step);
             if ($state->isClosed()) {
                 continue;
             }
-            if ($state === StepState::Running && isset($this->away[$step->id])) {
+            if ($state === StepState::Running && isset($this->record->away[$step->id])) {
                 $away ??= $step;
             } elseif ($state !== StepState::Ahead || $this->isShutHere($step) || $away === null) {
                 return $step;
@@ -133,49 +104,49 @@ final class Progress
 
     public function startedAt(Step $step): ?int
     {
-        return $this->started[$step->id] ?? null;
+        return $this->record->started[$step->id] ?? null;
     }
 
     public function isConfirmed(Step $step): bool
     {
-        return isset($this->confirmed[$step->id]);
+        return isset($this->record->confirmed[$step->id]);
     }
 
     public function tries(Step $step): int
     {
-        return $this->tries[$step->id] ?? 0;
+        return $this->record->tries[$step->id] ?? 0;
     }
 
     public function isAway(Step $step): bool
     {
-        return isset($this->away[$step->id]);
+        return isset($this->record->away[$step->id]);
     }
 
     public function isWaived(Gate $gate): bool
     {
-        return isset($this->waivedGates[$gate->id]);
+        return isset($this->record->waivedGates[$gate->id]);
     }
 
     public function trouble(Step $step): ?string
     {
-        return $this->trouble[$step->id] ?? null;
+        return $this->record->trouble[$step->id] ?? null;
     }
 
     public function doneAt(Step $step): ?int
     {
-        return $this->done[$step->id] ?? null;
+        return $this->record->done[$step->id] ?? null;
     }
 
     /** The last done that can still be taken back at that moment. */
     public function takeBackable(int $now): ?LogEntry
     {
-        return $this->lastDone !== null && $now - $this->lastDone->at <= self::TAKE_BACK ? $this->lastDone : null;
+        return $this->record->lastDone !== null && $now - $this->record->lastDone->at <= self::TAKE_BACK ? $this->record->lastDone : null;
     }
 
     /** Whether the step has run past the mark after which to worry. */
     public function isOverdue(Step $step, int $now): bool
     {
-        return ! isset($this->done[$step->id]) && isset($this->started[$step->id]) && $now - $this->started[$step->id] > $step->time->high->seconds;
+        return ! isset($this->record->done[$step->id]) && isset($this->record->started[$step->id]) && $now - $this->record->started[$step->id] > $step->time->high->seconds;
     }
 
     /** @return list<array{entry: PutBack, step: string}> opened and not yet closed */
@@ -183,8 +154,8 @@ final class Progress
     {
         $open = [];
         foreach ($this->plan->steps as $step) {
-            foreach (isset($this->done[$step->id]) ? $step->opens : [] as $entry) {
-                if (! isset($this->done[$entry->closedBy])) {
+            foreach (isset($this->record->done[$step->id]) ? $step->opens : [] as $entry) {
+                if (! isset($this->record->done[$entry->closedBy])) {
                     $open[] = ['entry' => $entry, 'step' => $step->id];
                 }
             }
@@ -196,7 +167,7 @@ final class Progress
     /** @return list<string> ids of steps that are laid or fallen away */
     public function finished(): array
     {
-        return array_keys($this->done + $this->waivedSteps);
+        return array_keys($this->record->done + $this->record->waivedSteps);
     }
 
     /** @return list<string> */
@@ -208,69 +179,5 @@ final class Progress
     public function isComplete(): bool
     {
         return in_array(Fact::HANDED_OVER, $this->facts, true);
-    }
-
-    private function apply(LogEntry $entry): void
-    {
-        $id = $entry->step;
-        if ($entry->kind === EntryKind::Waived) {
-            $this->waive((string) ($entry->data['gate'] ?? ''), is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null);
-        }
-        if ($id === null) {
-            return;
-        }
-        switch ($entry->kind) {
-            case EntryKind::Confirmed:
-                $this->confirmed[$id] = true;
-                $this->started[$id] ??= $entry->at;
-                break;
-            case EntryKind::Started:
-                $this->started[$id] ??= $entry->at;
-                break;
-            case EntryKind::WalkedAway:
-                $this->started[$id] ??= $entry->at;
-                $this->away[$id] = true;
-                break;
-            case EntryKind::Problem:
-                $this->trouble[$id] = (string) ($entry->data['text'] ?? '');
-                break;
-            case EntryKind::Retry:
-                unset($this->trouble[$id], $this->away[$id]);
-                $this->started[$id] = $entry->at;
-                $this->tries[$id] = ($this->tries[$id] ?? 1) + 1;
-                break;
-            case EntryKind::Done:
-                unset($this->trouble[$id], $this->away[$id]);
-                $this->done[$id] = $entry->at;
-                $this->lastDone = $entry;
-                break;
-            case EntryKind::Unproven:
-                unset($this->done[$id], $this->started[$id]);
-                break;
-            case EntryKind::TakenBack:
-                unset($this->done[$id]);
-                $this->lastDone = null;
-                break;
-            default:
-        }
-    }
-
-    /** @param  string|null  $words  what the gate said when it was waived: a waiver holds for those words and no others */
-    private function waive(string $gateId, ?string $words): void
-    {
-        foreach ($this->plan->steps as $step) {
-            foreach ($step->gates as $gate) {
-                if ($gate->id === $gateId && ($words === null || $words === $gate->title)) {
-                    $this->waivedGates[$gateId] = true;
-                    // A gate that no step opens is overruled by the waiver itself.
-                    if ($gate->waives === [] && ! $gate->opensOnTheWay()) {
-                        $this->overruled[$gate->fact] = true;
-                    }
-                    foreach ($gate->waives as $waived) {
-                        $this->waivedSteps[$waived] = true;
-                    }
-                }
-            }
-        }
     }
 }

@@ -79,9 +79,9 @@ it('stops where the backup does not fit or would go onto the erased drive', func
     $fits = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Small', 'free_bytes' => 26_528_972_800]]]);
     $same = Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Itself', 'serial' => 'SM3-2207-88415D']]]);
     expect($short->verdict()->value)->toBe('stop')
-        ->and($short->blockers[0])->toContain('short by 1 B')
+        ->and($short->blockers[0]->reason)->toContain('short by 1 B')
         ->and($fits->blockers)->toBe([])
-        ->and($same->blockers[0])->toContain('is the drive that is erased');
+        ->and($same->blockers[0]->reason)->toContain('is the drive that is erased');
 });
 
 it('times the copy at the slower end plus the files', function () {
@@ -107,19 +107,19 @@ it('asks for the key of an encrypted drive that stays', function () {
 
 it('holds hard floors against the machine only where they are known', function (array $facts, string $sentence) {
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => $facts]]);
-    expect($plan->verdict()->value)->toBe('stop')->and(implode(' ', $plan->blockers))->toContain($sentence);
+    expect($plan->verdict()->value)->toBe('stop')->and(implode(' ', array_column($plan->blockers, 'reason')))->toContain($sentence);
 })->with([[['architecture' => 'arm-64'], 'needs Architecture: x86-64; this machine: arm-64 (bench lead at the machine). Choose an image made for arm-64.'], [['memory_bytes' => 4_294_967_295], 'needs Memory: 4.0 GiB; this machine: 4.0 GiB (bench lead at the machine). Short by 1 B. It can be bypassed, but the bench\'s policy does not allow it.'], [['firmware.kind' => 'bios'], 'needs UEFI: starts by UEFI; this machine: bios (bench lead at the machine). This machine has no UEFI.']]);
 
 it('takes memory and drive that just meet the floor', function () {
     $disk = fn (int $bytes) => (string) json_encode(['blockdevices' => [['name' => 'sda', 'size' => $bytes, 'type' => 'disk', 'serial' => 'S-1234', 'pttype' => 'gpt', 'children' => [['name' => 'sda1', 'size' => 5, 'fstype' => 'ext4']]]]]);
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => ['memory_bytes' => 4_294_967_296], 'lsblk' => $disk(64_000_000_000)]]);
     expect($plan->blockers)->toBe([])
-        ->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0])->toContain('needs Drive: 64.0 GB; this machine: 64.0 GB (reading of the drive). Short by 1 B');
+        ->and(Demo::plan('fairlead-13', ['machine' => ['lsblk' => $disk(63_999_999_999)]])->blockers[0]->reason)->toContain('needs Drive: 64.0 GB; this machine: 64.0 GB (reading of the drive). Short by 1 B');
 });
 
 it('minds what a destination\'s file system holds', function () {
     $to = fn (array $destination, array $more = []) => Demo::plan('fairlead-13', ['backup' => ['destination' => ['name' => 'Bollard', ...$destination], ...$more]]);
-    expect($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_296])->blockers[0])->toContain('FAT32, which holds no file over 4 294 967 295 bytes; the largest has 4 294 967 296 B')
+    expect($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_296])->blockers[0]->reason)->toContain('FAT32, which holds no file over 4 294 967 295 bytes; the largest has 4 294 967 296 B')
         ->and($to(['file_system' => 'fat32'], ['largest_bytes' => 4_294_967_295])->blockers)->toBe([])
         ->and($to(['file_system' => 'ext4'], ['largest_bytes' => '9 GB'])->blockers)->toBe([])
         ->and($to([], ['largest_bytes' => '9 GB'])->blockers)->toBe([])

@@ -65,7 +65,7 @@ $failing = ['readings' => [['tool' => 'smartctl', 'origin' => 'x', 'health' => [
 it('installs on no failing drive and rescues first', function () use ($failing) {
     $plan = Demo::plan('fairlead-13', ['machine' => $failing]);
     expect($plan->verdict()->value)->toBe('stop')
-        ->and($plan->blockers[0])->toContain('is failing')->toContain('swap the drive')
+        ->and($plan->blockers[0]->reason)->toContain('is failing')->toContain('swap the drive')
         ->and($plan->step('protect.back-up')?->title)->toBe('Rescue the data')
         ->and($plan->step('protect.back-up')?->cautions[0])->toContain('nothing else is written to it');
 });

@@ -103,9 +103,9 @@ it('asks for the key before it suspends, and for the binding last', function () 
 
 it('stops where nobody has the key', function () use ($firmware) {
     $plan = $firmware(['drive.encryption' => 'chip', 'encryption.key' => 'no']);
-    expect($plan->verdict()->value)->toBe('stop')->and($plan->blockers[0])->toContain('nobody has it');
+    expect($plan->verdict()->value)->toBe('stop')->and($plan->blockers[0]->reason)->toContain('nobody has it');
     $wipe = Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encryption' => 'chip', 'encryption.key' => 'no', 'old_system.starts' => 'no']]]);
-    expect($wipe->verdict()->value)->toBe('stop')->and($wipe->blockers[0])->toContain('it cannot be copied');
+    expect($wipe->verdict()->value)->toBe('stop')->and($wipe->blockers[0]->reason)->toContain('it cannot be copied');
 });
 
 it('decrypts a drive that moves only where its key is missing, and by the clock of its bytes', function () {

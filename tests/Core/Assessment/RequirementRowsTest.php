@@ -158,12 +158,12 @@ it('tells which needs may be bypassed, and takes the hardest for the verdict', f
     expect(array_map(fn (Requirement $row): bool => $row->bypassable, $both->rows))->toBe([false, true]);
     expect($both->fit)->toBe(Fit::Cannot);
     expect($both->contribution->steps)->toBe([]);
-    expect($both->contribution->blockers)->toBe(['Heron 1 needs Memory: 2.0 KiB; this machine: 1.0 KiB (lshw). Short by 1.0 KiB.']);
+    expect(array_column($both->contribution->blockers, 'reason'))->toBe(['Heron 1 needs Memory: 2.0 KiB; this machine: 1.0 KiB (lshw). Short by 1.0 KiB.']);
     $cores = $assess(['memory_bytes' => 2048, 'cores' => 2], 'recorded');
     expect($cores->fit)->toBe(Fit::OnlyWithBypass);
     expect($cores->contribution->blockers)->toBe([]);
     expect($cores->contribution->steps[0]->instructions)->toBe(['Tell the owner what is bypassed: cores.', 'Updates may end.', 'Later upgrades and repairs need the same bypass again: it is printed on the handover sheet.']);
-    expect($assess(['memory_bytes' => 2048, 'cores' => 2], 'off')->contribution->blockers)->toBe(['Heron 1 needs Cores: 4; this machine: 2 (lshw). Short by 2. It can be bypassed, but the bench\'s policy does not allow it.']);
+    expect(array_column($assess(['memory_bytes' => 2048, 'cores' => 2], 'off')->contribution->blockers, 'reason'))->toBe(['Heron 1 needs Cores: 4; this machine: 2 (lshw). Short by 2. It can be bypassed, but the bench\'s policy does not allow it.']);
     expect($assess(['memory_bytes' => 2048], 'off')->contribution->decisions[0]->chosen)->toBe('fits, as far as is known');
     expect(array_map(fn ($question) => $question->fact, $assess(['memory_bytes' => 2048], 'off')->contribution->questions))->toBe(['cores']);
 });

@@ -49,7 +49,7 @@ it('sums the rows up', function (array $facts, string $fit) {
 it('needs the policy for a bypass, records it and has it signed', function () {
     $off = fit(['cores' => 1]);
     expect($off->verdict()->value)->toBe('stop')
-        ->and($off->blockers[0])->toContain('the bench\'s policy does not allow it')
+        ->and($off->blockers[0]->reason)->toContain('the bench\'s policy does not allow it')
         ->and($off->step('route.bypass'))->toBeNull();
     $recorded = fit(['cores' => 1], ['bypass' => 'recorded']);
     expect($recorded->verdict()->value)->toBe('go')
@@ -84,7 +84,7 @@ it('asks only for what a need waits for, and says what the answer decides', func
 
 it('matches the licence to the edition and refuses the wrong one in advance', function (array $licence, string $sentence) {
     $plan = fit([], [], ['licence' => $licence]);
-    expect($plan->verdict()->value)->toBe('stop')->and(implode(' ', $plan->blockers))->toContain($sentence);
+    expect($plan->verdict()->value)->toBe('stop')->and(implode(' ', array_column($plan->blockers, 'reason')))->toContain($sentence);
 })->with([
     [['kind' => 'retail', 'edition' => 'Ferry'], 'The key fits edition Ferry of Tansy Desktop 7, and Dock is to be installed'],
     [['kind' => 'firmware-key', 'edition' => 'Ferry'], 'the installer would pick Ferry by itself'],
@@ -129,13 +129,13 @@ it('has the owner sign out before a machine with an account lock is erased', fun
         ->and($unknown->step('target.restore')?->before)->toContain('owner.account-out')
         ->and($unknown->step('protect.account-out'))->not->toBeNull();
     expect(Demo::plan('cable-restore', ['machine' => ['facts' => ['owner.keep' => 'nothing', 'owner.lock' => 'none']]])->step('protect.account-out'))->toBeNull();
-    expect(fit(['machine.managed' => 'yes'])->blockers[0])->toContain('goes back to its administrators');
+    expect(fit(['machine.managed' => 'yes'])->blockers[0]->reason)->toContain('goes back to its administrators');
 });
 
 it('uses what comes from elsewhere only by policy and with source, hash and reason', function () {
     $extra = ['what' => 'trimmed build', 'source' => 'a forum', 'sha256' => str_repeat('a', 64), 'reason' => 'small drive'];
-    expect(fit([], [], ['extras' => [$extra]])->blockers[0])->toContain('does not allow')
-        ->and(fit([], ['extras' => 'recorded'], ['extras' => [['what' => 'trimmed build']]])->blockers[0])->toContain('its SHA-256');
+    expect(fit([], [], ['extras' => [$extra]])->blockers[0]->reason)->toContain('does not allow')
+        ->and(fit([], ['extras' => 'recorded'], ['extras' => [['what' => 'trimmed build']]])->blockers[0]->reason)->toContain('its SHA-256');
     $plan = fit([], ['extras' => 'recorded'], ['extras' => [$extra]]);
     expect($plan->verdict()->value)->toBe('go')
         ->and($plan->step('route.extras')?->instructions[0])->toContain(str_repeat('a', 64))
@@ -148,7 +148,7 @@ it('lets nothing through bad memory and takes it back once the sheet acquits it'
     $bad = ['placed' => ['M1' => 'Slot A', 'M2' => 'Slot B'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'errors'];
     $plan = fit([], [], $sheet([$bad]));
     foreach (['protect.back-up', 'target.erase'] as $step) {
-        expect(array_map(fn ($gate) => $gate->fact, $plan->step($step)->gates))->toContain('answered.memory.trusted');
+        expect(array_map(fn ($gate) => $gate->fact, $plan->step($step)->gates))->toContain('cleared.memory');
     }
     expect($plan->assessment['memory'])->toMatchArray(['fact' => 'bad', 'trusted' => false, 'settled' => false])
         ->and($plan->assessment['memory']['next'])->not->toBeNull();

@@ -112,7 +112,7 @@ it('holds a step back that a standard says fails, once for each reason, and lets
         }
     }
     expect(array_keys($gates))->toBe(['boot.start'])->and($gates['boot.start']->waivableBy)->toBe(['technician', 'lead'])->and($gates['boot.start']->title)->toStartWith('The rehearsal says: refused by Secure Boot')
-        ->and($plan->blockers[0])->toContain('supervisor password');
+        ->and($plan->blockers[0]->reason)->toContain('supervisor password');
 });
 
 it('warns and does not block where only the catalogue or an unlooked-at fact says so', function () {

@@ -70,7 +70,7 @@ it('makes a decision of needs that contradict each other, and leaves the setting
     $open = ChangePlan::of(machineWith([setting('a', 'x')]), $needs);
     expect($open->changes)->toBe([])->and($open->conflicts)->toHaveCount(1)
         ->and($open->conflicts[0]->question()->options)->toBe(['on' => 'on: one', 'off' => 'off: two'])
-        ->and($open->conflicts[0]->question()->holds)->toBeTrue()
+        ->and($open->conflicts[0]->question()->holds())->toBeTrue()
         ->and($open->conflicts[0]->decision(machineWith([]))->chosen)->toBe('open: somebody has to choose')
         ->and($open->conflicts[0]->decision(machineWith([]))->facts)->toBe(['system needs on', 'medium needs off']);
     $machine = machineWith([setting('a', 'x')]);

@@ -52,7 +52,7 @@ function firmwarePartOf(Plan $plan): array
         'steps' => array_map(fn (Step $step): array => $step->toArray(), array_values(array_filter($plan->steps, fn (Step $step): bool => $is($step->id)))),
         'decisions' => array_map(fn (Decision $one): array => $one->toArray(), array_values(array_filter($plan->decisions, fn (Decision $one): bool => $is($one->id)))),
         'questions' => array_map(fn (Question $one): array => $one->toArray(), array_values(array_filter($plan->questions, fn (Question $one): bool => $is($one->fact) || str_starts_with($one->fact, 'choice.')))),
-        'blockers' => $plan->blockers, 'initial' => $plan->initial,
+        'blockers' => array_map(fn ($one) => $one->toArray(), $plan->blockers), 'initial' => $plan->initial,
     ];
 }
 
@@ -113,7 +113,7 @@ it('updates like this', function () {
 });
 
 it('powers an update like this', function () {
-    $tell = fn (Contribution $part): array => [array_map(fn (Step $step): array => $step->toArray(), $part->steps), array_map(fn (Decision $one): array => $one->toArray(), $part->decisions), array_map(fn ($one): array => $one->toArray(), $part->gather), $part->blockers];
+    $tell = fn (Contribution $part): array => [array_map(fn (Step $step): array => $step->toArray(), $part->steps), array_map(fn (Decision $one): array => $one->toArray(), $part->decisions), array_map(fn ($one): array => $one->toArray(), $part->gather), array_map(fn ($one): array => $one->toArray(), $part->blockers)];
     $found = [];
     foreach (['fairlead-13' => [], 'capstan-t3' => [], 'new-capstan' => ['power.load_w' => 120, 'ups.usable_wh' => 90], 'locked-capstan' => ['power.load_w' => 400, 'ups.usable_wh' => 20]] as $brief => $facts) {
         $data = Demo::brief($brief);
@@ -160,7 +160,7 @@ it('powers the job like this while the stick is in', function () {
         $machine = JobContext::of(Brief::fromArray(Demo::brief($brief)), Demo::catalogue(), Policy::of())->machine;
         foreach ([5, 40, 400] as $minutes) {
             $part = PortPower::plan($machine, Duration::minutes($minutes));
-            $found[$brief][$minutes] = [array_map(fn (Step $step): array => $step->toArray(), $part->steps), array_map(fn (Decision $one): array => $one->toArray(), $part->decisions), array_map(fn ($one): array => $one->toArray(), $part->gather), $part->initial, $part->blockers, array_map(fn (Question $one): array => $one->toArray(), $part->questions)];
+            $found[$brief][$minutes] = [array_map(fn (Step $step): array => $step->toArray(), $part->steps), array_map(fn (Decision $one): array => $one->toArray(), $part->decisions), array_map(fn ($one): array => $one->toArray(), $part->gather), $part->initial, array_map(fn ($one): array => $one->toArray(), $part->blockers), array_map(fn (Question $one): array => $one->toArray(), $part->questions)];
         }
     }
     holdsFirmwareGolden('port-power', $found);

@@ -58,7 +58,7 @@ it('plans an update by board, processor and a way back', function () {
         ->and(array_column($plan->step('firmware.re-enter')?->rows ?? [], 'where'))->toBe(['Boot page › Start method', 'Security page › Signed start', 'Security page › Trust other signers', 'Security page › Security chip', 'Drives page › Drive controller', 'Tuning page › Memory speed'])
         ->and(array_values(array_filter($plan->decisions, fn ($decision): bool => $decision->id === 'firmware.update'))[0]->reasons[2])->toBe('2 × (write + restart) + 6 settings entered again: about 19 min in all.');
     $brief['machine']['facts']['board.revision'] = '1';
-    expect(Demo::plan('firmware-update', $brief)->blockers[0])->toContain('No release for this board brings');
+    expect(Demo::plan('firmware-update', $brief)->blockers[0]->reason)->toContain('No release for this board brings');
     $unknown = Demo::plan('firmware-update', ['machine' => ['model' => 'norrel-fairlead-15-g', 'facts' => ['drive.encryption' => 'none', 'firmware.version' => '1.0']], 'update' => ['reason' => 'x']]);
     expect($unknown->step('firmware.way-back')?->evidence[0]->id)->toBe('no_way_back_signed');
 });
@@ -134,8 +134,8 @@ it('sees a medium that starts only the old way against a system that does not', 
     $image = ['name' => 'old.img', 'bytes' => 3_000_000_000, 'kind' => 'raw', 'loader' => ['signed' => false, 'uefi' => false, 'legacy' => true]];
     $plan = Demo::plan('fairlead-13', ['image' => $image]);
     $question = array_values(array_filter($plan->questions, fn ($question): bool => $question->fact === 'choice.boot_mode'))[0];
-    expect(array_keys($question->options))->toBe(['uefi', 'legacy'])->and($question->holds)->toBeTrue()
-        ->and(implode(' ', array_map(fn ($gate): string => $gate->title, $plan->step('firmware.set')?->gates ?? [])))->toContain('Decide first');
+    expect(array_keys($question->options))->toBe(['uefi', 'legacy'])->and($question->holds())->toBeTrue()
+        ->and(implode(' ', array_map(fn ($gate): string => $gate->title, $plan->step('firmware.set')?->gates ?? [])))->toContain('Answer first: Start mode is needed in two ways');
 });
 
 it('asks nothing of Secure Boot where the firmware has none, and switches USB start on for the stick only', function () {

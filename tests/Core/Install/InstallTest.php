@@ -86,7 +86,7 @@ it('falls back to MBR for a machine that starts the old way, and tells the bound
 it('stops where the profile does not fit on the drive', function () {
     $plan = Demo::plan('pocket-lantern', ['machine' => ['lsblk' => '{"blockdevices":[{"name":"sda","size":9000000000,"type":"disk","serial":"ABCD1","pttype":"gpt"}]}']]);
     expect($plan->verdict()->value)->toBe('stop')
-        ->and(implode(' ', $plan->blockers))->toContain('There is no room for');
+        ->and(implode(' ', array_column($plan->blockers, 'reason')))->toContain('There is no room for');
 });
 
 it('walks through the phases, with the stick out at the first restart', function () {

@@ -85,7 +85,7 @@ it('puts the factory image back only with everything else detached, and stops wh
         ->and($plan->step('install.factory')?->presence)->toBe(Presence::StayNear)
         ->and($plan->step('target.restore')?->confirmation?->typed)->toBeTrue();
     $facts = fn (array $facts) => Demo::plan('factory-restore', ['machine' => ['facts' => ['owner.keep' => 'nothing', ...$facts]]]);
-    expect($facts(['factory.image' => 'no'])->blockers[0])->toContain('does not answer any more')
+    expect($facts(['factory.image' => 'no'])->blockers[0]->reason)->toContain('does not answer any more')
         ->and($facts(['factory.image' => 'media'])->step('boot.recovery')?->instructions[0])->toContain('recovery medium')
         ->and($facts([])->verdict()->value)->toBe('hold');
 });
@@ -96,11 +96,11 @@ it('updates firmware only with a reason and through the required stops', functio
         ->and($plan->step('firmware.write-0')?->isOneWay())->toBeTrue()
         ->and($plan->step('firmware.write-0')?->presence)->toBe(Presence::StayNear)
         ->and($plan->step('firmware.supply')?->evidence[0]->least)->toBe(50);
-    expect(Demo::plan('firmware-update', ['update' => ['reason' => ' ']])->blockers)->toContain('A firmware update without a reason is refused: say what it mends or brings.');
+    expect(Demo::plan('firmware-update', ['update' => ['reason' => ' ']])->blockers[0]->reason)->toBe('A firmware update without a reason is refused: say what it mends or brings.');
     $from = fn (string $version, array $update) => Demo::plan('firmware-update', ['machine' => ['facts' => ['firmware.version' => $version, 'drive.encryption' => 'none']], 'update' => ['reason' => 'x', ...$update]]);
-    expect($from('1.14', ['gives' => 'sleep drain'])->blockers[0])->toContain('is there already')
+    expect($from('1.14', ['gives' => 'sleep drain'])->blockers[0]->reason)->toContain('is there already')
         ->and($from('1.02', ['to' => '1.16'])->step('firmware.write-2')?->title)->toBe('Write 1.16')
-        ->and($from('1.05', ['to' => '9.9'])->blockers[0])->toContain('The catalogue holds no release 9.9');
+        ->and($from('1.05', ['to' => '9.9'])->blockers[0]->reason)->toContain('The catalogue holds no release 9.9');
     expect(Demo::plan('firmware-update', ['machine' => ['facts' => ['drive.encryption' => 'none']]])->questions[0]->fact)->toBe('firmware.version');
     expect(Demo::plan('firmware-update', ['machine' => ['model' => 'wickley-pocket-lantern', 'facts' => ['firmware.version' => '3', 'drive.encryption' => 'none']]])->step('firmware.write-0')?->title)->toBe('Write the new version');
 });
@@ -123,7 +123,7 @@ it('wants twice the energy of an update from an uninterruptible supply', functio
     expect(UpdateSupply::required(Power::watts(120), Duration::minutes(10))->milliwattHours)->toBe(40_000);
     $tower = fn (array $facts) => Demo::plan('firmware-update', ['machine' => ['model' => 'brackwater-capstan-t3', 'facts' => ['firmware.version' => 'F9', 'drive.encryption' => 'none', ...$facts]], 'update' => ['reason' => 'x', 'to' => 'F12']]);
     expect($tower(['power.load_w' => 120, 'ups.usable_wh' => 20])->blockers)->toBe([])
-        ->and($tower(['power.load_w' => 120, 'ups.usable_wh' => 19.9])->blockers[0])->toContain('is too small: 120 W × 5 min × 2 = 20.0 Wh')
+        ->and($tower(['power.load_w' => 120, 'ups.usable_wh' => 19.9])->blockers[0]->reason)->toContain('is too small: 120 W × 5 min × 2 = 20.0 Wh')
         ->and($tower([])->step('firmware.supply')?->evidence[0]->options)->toHaveKeys(['ups', 'wall']);
 });
 
@@ -136,8 +136,8 @@ it('compares supply and leads with the card', function () {
         ->and(CardSupply::leads(['string']))->toBe(75);
     $card = fn (array $change) => Demo::plan('card-swap', ['card' => $change]);
     expect($card([])->blockers)->toBe([])
-        ->and($card(['supply_w' => 499])->blockers[0])->toContain('= 500 W; the supply gives 499 W')
-        ->and($card(['watts' => 376, 'supply_w' => 900])->blockers[0])->toContain('carry 375 W, it draws 376 W');
+        ->and($card(['supply_w' => 499])->blockers[0]->reason)->toContain('= 500 W; the supply gives 499 W')
+        ->and($card(['watts' => 376, 'supply_w' => 900])->blockers[0]->reason)->toContain('carry 375 W, it draws 376 W');
 });
 
 it('removes the old family between safe mode and the new card, offline', function () {
@@ -156,7 +156,7 @@ it('revives before it restores, and restores only once nothing is kept or revivi
         ->and($with(['owner.keep' => 'some', 'tried' => 'revive'])->step('target.restore')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)
         ->and($with(['owner.keep' => 'nothing'])->step('install.revive'))->toBeNull();
     expect($with(['owner.keep' => 'nothing'])->step('boot.recovery')?->instructions[0])->toBe('Cable into the socket usb-c, rear, nearest the power lead, seen from behind.')
-        ->and(Demo::plan('cable-restore', ['image' => 'orrin-desktop-3'])->blockers[0])->toContain('is no restore image');
+        ->and(Demo::plan('cable-restore', ['image' => 'orrin-desktop-3'])->blockers[0]->reason)->toContain('is no restore image');
 });
 
 it('upgrades in place with a way back, and says what room it wants', function () {
@@ -166,7 +166,7 @@ it('upgrades in place with a way back, and says what room it wants', function ()
         ->and($plan->steps[count($plan->steps) - 1]->gates)->toBe([])
         ->and(array_filter($plan->steps, fn ($step) => $step->isOneWay()))->toBe([]);
     $free = fn (int $bytes) => Demo::plan('upgrade', ['machine' => ['facts' => ['drive.encryption' => 'none', 'drive.free_bytes' => $bytes]]])->blockers;
-    expect($free(32_000_000_000))->toBe([])->and($free(31_999_999_999)[0])->toContain('short by 1 B');
+    expect($free(32_000_000_000))->toBe([])->and($free(31_999_999_999)[0]->reason)->toContain('short by 1 B');
 });
 
 it('counts the days of a way back on the calendar of the bench', function (string $installed, string $zone, string $deadline, array $reminders) {
@@ -267,7 +267,7 @@ it('has for every gate of every kind of job a step that opens it, or the fact al
     $shut = [];
     foreach ($plan->steps as $step) {
         foreach ($step->gates as $gate) {
-            if (! in_array($gate->fact, $made, true) && ! str_starts_with($gate->fact, 'answered.')) {
+            if (! in_array($gate->fact, $made, true) && ! Fact::isAnswer($gate->fact)) {
                 $shut[] = "{$step->id} waits for {$gate->fact}";
             }
         }

@@ -32,7 +32,7 @@ function spoken(MediaPlan $plan): array
     $c = $plan->contribution;
 
     return [
-        'mode' => $plan->mode->value, 'stick' => $plan->stick?->id, 'label' => $plan->label, 'layout' => $plan->layout, 'blockers' => $c->blockers,
+        'mode' => $plan->mode->value, 'stick' => $plan->stick?->id, 'label' => $plan->label, 'layout' => $plan->layout, 'blockers' => array_map(fn ($one) => $one->toArray(), $c->blockers),
         'decisions' => array_map(fn ($decision) => $decision->toArray(), $c->decisions), 'questions' => array_map(fn ($question) => $question->toArray(), $c->questions),
         'gather' => array_map(fn ($item) => $item->toArray(), $c->gather), 'steps' => array_map(fn (Step $step) => $step->toArray(), $c->steps),
     ];

@@ -133,7 +133,7 @@ it('prefers a stick that goes into the machine without an adapter, and lays one 
 it('stops where no registered stick can take the image', function () {
     $plan = Demo::plan('fairlead-13', ['sticks' => ['tern-64-b']]);
     expect($plan->verdict()->value)->toBe('stop')
-        ->and($plan->blockers[0])->toContain('No stick in the register can carry this image')
+        ->and($plan->blockers[0]->reason)->toContain('No stick in the register can carry this image')
         ->and($plan->layouts['stick'])->toBeNull();
 });
 
