@@ -39,7 +39,7 @@ final class WalkStep
                 'start' => [EntryKind::Started, $walk->start($step)],
                 'walk' => [EntryKind::WalkedAway, $walk->start($step)],
                 'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'))],
-                'done' => [EntryKind::Done, ['evidence' => $walk->done($step, (array) ($input['evidence'] ?? []))]],
+                'done' => [EntryKind::Done, $walk->done($step, (array) ($input['evidence'] ?? []), (array) ($input['accepted'] ?? []), $user->role, (int) now()->timestamp, $text('before_clock') === '1')],
                 'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
                 'retry' => [EntryKind::Retry, $walk->retry($step)],
                 'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],

@@ -105,7 +105,7 @@ final readonly class BackupPlan
         $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
-            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, $rescue, $starts, ! $staysOn, Destination::cautions($wish)),
+            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, BackupEvidence::wanted($files === null ? null : (int) $files, isset($wish['bytes']) ? $bytes : null), $rescue, $starts, ! $staysOn, Destination::cautions($wish)),
             decisions: [$decision],
             questions: $questions,
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],

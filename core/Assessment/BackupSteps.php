@@ -8,9 +8,12 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
+use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -24,9 +27,10 @@ final class BackupSteps
      * @param  bool  $starts  whether the old system starts
      * @param  list<string>  $minded  what has to be minded at this destination
      * @param  bool  $shutDown  whether the old system is shut down for good afterwards
+     * @param  list<Evidence>  $evidence  what proves the copy
      * @return list<Step>
      */
-    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, bool $rescue = false, bool $starts = true, bool $shutDown = true, array $minded = []): array
+    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, array $evidence, bool $rescue = false, bool $starts = true, bool $shutDown = true, array $minded = []): array
     {
         $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
 
@@ -41,8 +45,9 @@ final class BackupSteps
             new Step('protect.check-backup', Stage::Protect, 'Check the backup', Presence::Hands, Estimate::minutes(3, 6, 20),
                 ['Count files and bytes on both sides.', 'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.', 'Open three different kinds of file from the copy.'],
                 before: [Fact::BACKUP_COPIED], after: [Fact::BACKUP_SETTLED], needs: ['hands'],
+                done: DoneWords::in(SheetPart::Files, $rescue ? 'Your files were rescued from the failing drive; the copy was counted and compared on both sides, and samples were opened.' : 'Your files were copied, counted and compared on both sides, and samples were opened.', 'files_copy', 'bytes_copy'),
                 because: [new Reason('The drive is erased later; after that the copy is all there is. Every one-way step waits for this proof.', 'A6')],
-                evidence: BackupEvidence::wanted(),
+                evidence: $evidence,
             ),
             new Step('protect.detach-backup', Stage::Protect, 'Detach the backup', Presence::Hands, Estimate::minutes(0.5, 1, 2),
                 ["Eject {$destination}, unplug it, label it with the job and put it away from the machine."],

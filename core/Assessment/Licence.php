@@ -11,11 +11,13 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 
@@ -93,6 +95,7 @@ final readonly class Licence
                 ? ['Tell the owner that a licence is due, and by when the system asks for it.', ...($kind === 'unclear' ? ['Do not type a key whose origin is not clear.'] : [])]
                 : array_values(array_filter([$kind === 'entitlement' ? 'No key is typed: wait a minute online.' : null, $kind === 'retail' ? 'The owner types the key, or hands it over sealed.' : null, 'Open the page that shows edition and activation: the edition must be '.($edition ?? 'the one of this job').'.', 'Not active? Edition first, then the key, then the network.'])),
             before: $after, after: [Fact::ACTIVATED], needs: ['hands', 'network'], acts: [Act::UseLicence],
+            done: DoneWords::in(SheetPart::Licence, $due ? 'A licence is still due.' : 'Edition and activation were checked.', ...($due ? ['licence_due'] : [])),
             because: [new Reason("{$system->name} is licensed per machine.".($kind === 'unknown' ? '' : ' '.self::because($kind, $edition)), 'A8', $system->dated())],
             cautions: ['Install only what the owner is entitled to.'],
             evidence: $due ? [new Evidence('licence_due', 'Who gets it, and by when', 'text')] : [],

@@ -11,6 +11,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\OpensBy;
@@ -43,7 +44,8 @@ final class Ownership
         $questions = $lock->isUnknown() ? [new Question('owner.lock', 'Is an account lock against theft on this machine?', self::LOCKS, 'whether it can be used at all after erasing', 'A9', 80, [Act::Erase, Act::Repair])] : [];
         $step = new Step('protect.account-out', Stage::Protect, 'Owner signs out', Presence::Hands, Estimate::minutes(2, 5, 20),
             ["{$owner} signs out of the account lock themselves, on the machine or from elsewhere.", 'Have them show something that says the machine is theirs: receipt, box with the serial, account page.', 'Read the state afterwards: the lock must be off.'],
-            before: [Fact::TAKEN_IN], after: [Fact::ACCOUNT_OUT], needs: ['hands'], acts: [Act::ChangeOldSystem],
+            before: [Fact::TAKEN_IN], after: [Fact::ACCOUNT_OUT], needs: ['hands'],
+            done: DoneWords::of('You signed out of the account lock', 'lock_off'), acts: [Act::ChangeOldSystem],
             because: [new Reason('A machine erased with the lock on asks for the former account and is of no use to anybody.', 'A9', $lock->origin)],
             evidence: [new Evidence('lock_off', 'The lock reads', 'choice', ['off' => 'off', 'never-on' => 'was never on']), new Evidence('entitled', 'What showed that it is theirs', 'text')],
         );

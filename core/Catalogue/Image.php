@@ -52,10 +52,20 @@ final readonly class Image
         return isset($this->entry['files']);
     }
 
-    /** @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int, parts: string|null}} */
+    /** Whether its files were counted; a description by hand may not know them. */
+    public function isCounted(): bool
+    {
+        return isset($this->entry['files']['largest']);
+    }
+
+    /**
+     * As counted; until then one file of the whole size.
+     *
+     * @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int, parts: string|null}}
+     */
     public function files(): array
     {
-        return $this->entry['files'];
+        return $this->isCounted() ? $this->entry['files'] : ['count' => 1, 'directories' => 1, 'bytes' => $this->size()->count, 'largest' => ['path' => $this->name, 'bytes' => 0, 'parts' => null]];
     }
 
     /** true, false, or null where nobody could tell */

@@ -9,9 +9,14 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\DoneWords;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -62,7 +67,8 @@ final class DriverSteps
         $do = [$offline ? 'Open the driver folder on the stick.' : 'Open the driver folder, or fetch the package from the shelf.', "Install {$package->name} {$package->entry['version']}.", $restart ? 'Restart now.' : ($package->restart() === 'after' ? 'It wants a restart: that comes later, once for all.' : 'No restart.')];
 
         return new Step("drivers.{$package->id}", $offline ? Stage::Network : Stage::Drivers, $package->name, Presence::Hands, Estimate::minutes(...array_map(static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0), $package->entry['minutes'])),
-            $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'], acts: [Act::WriteSystem],
+            $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'],
+            done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->entry['version']}"), acts: [Act::WriteSystem],
             because: [new Reason('Claims '.implode(', ', $package->entry['claims']).', which this model has.', 'D3', "shelf, {$package->entry['date']}"), ...($package->needs() === [] ? [] : [new Reason('Comes after what it needs: '.implode(', ', $package->needs()).'.', 'D4')])],
             waiting: new Waiting(['the screen flickers or goes black for some seconds'], 'Wait two minutes; then restart once.', $restart ? 1 : 0),
         );
@@ -79,6 +85,8 @@ final class DriverSteps
         return new Step('drivers.audit', Stage::Drivers, 'Look drivers over', Presence::Hands, Estimate::minutes(1, 3, 10),
             ['List the devices: none may be left without a driver.', ...($devicesUnknown ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.'] : $open)],
             before: [Fact::ONLINE, Fact::UPDATED, ...array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $ordered)], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'],
+            done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
+            evidence: [new Evidence('without_driver', 'Devices without a driver', EvidenceKind::Count, expected: new Expected((string) count($unresolved)), overruledBy: ['lead'], remedy: $unresolved === [] ? 'Look for its package by identifier; its row says which device.' : 'The shelf has none for '.count($unresolved).' of them.')],
             because: [new Reason($devicesUnknown ? 'What is inside is only known once a system runs.' : ($unresolved === [] ? 'Every device of this model has a package or is served by the system.' : count($unresolved).' devices have no package on the shelf.'), 'D7')],
         );
     }

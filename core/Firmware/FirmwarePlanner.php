@@ -15,6 +15,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Presence;
@@ -74,11 +75,13 @@ final class FirmwarePlanner
                 [...$way->instructions('the setup'), 'Photograph or note every page before anything is changed.'],
                 before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
                 because: [new Reason('What was set is the only way back, and shows what the plan assumed wrongly.', 'F3', $way->source)],
+                evidence: SettingsEvidence::recorded($machine, array_map(static fn (array $change): Setting => $change['setting'], $changes->changes)),
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             ),
             new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
                 ['Change them in this order, in one visit, then save and leave.'],
-                before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'], acts: [Act::ChangeSettings], gates: $gates,
+                before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'],
+                done: DoneWords::of($count === 1 ? 'A setting of the firmware was changed' : "{$count} settings of the firmware were changed"), acts: [Act::ChangeSettings], gates: $gates,
                 because: [...$because, $secureBoot->decision->asReason()],
                 waiting: MemoryNeed::waiting($changes),
                 cautions: [...self::pictureCaution($machine, $changes), 'If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],

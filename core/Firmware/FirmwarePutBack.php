@@ -10,6 +10,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -48,7 +49,8 @@ final class FirmwarePutBack
             $early = $bindsItself && Trigger::ofSetting(str_replace('-', '_', $entry->id)) !== null;
             $steps[] = new Step($entry->closedBy, Stage::PutBack, 'Put back: '.lcfirst(explode(':', $entry->what)[0]), Presence::Hands, Estimate::minutes(1, 2, 6),
                 [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
-                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'], acts: [Act::ChangeSettings],
+                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
+                done: DoneWords::of('Put back: '.lcfirst(explode(':', $entry->what)[0])), acts: [Act::ChangeSettings],
                 because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'), ...($early ? [new Reason('The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.', 'A7')] : [])],
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::change($back[$entry->id] ?? []), BootEvent::start(Wants::System)],
             );

@@ -14,6 +14,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
@@ -101,7 +102,7 @@ final class PortPower
                 ["Read the charge. Below {$percent} %: leave the charger in until it is there.", 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and charge again before long downloads.'],
                 after: [Fact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
                 cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the local disposal rules.'],
-                evidence: [new Evidence('charge', 'Charge read, in percent', 'count', hint: "at least {$percent}", least: $percent)],
+                evidence: [new Evidence('charge', 'Charge read', EvidenceKind::Percent, hint: "at least {$percent}", least: $percent)],
             )],
             decisions: [$decision],
             gather: [new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it is out"), new GatherItem('hub with a power input', 'if the charge is too low; a wired keyboard can share it')],

@@ -14,6 +14,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
@@ -34,7 +35,7 @@ final class UpdateSupply
     {
         if ($machine->kind->isPortable()) {
             $least = self::LEAST_PERCENT;
-            $step = self::step("Charger in, {$least} % or more", ["Plug the charger in and read the charge: at least {$least} %. Both, not one of them."], [new Evidence('charge', 'Charge read, in percent', 'count', hint: "at least {$least}", least: $least)], new Reason("Charger and at least {$least} % charge: if one fails, the other carries the write.", 'F5'));
+            $step = self::step("Charger in, {$least} % or more", ["Plug the charger in and read the charge: at least {$least} %. Both, not one of them."], [new Evidence('charge', 'Charge read', EvidenceKind::Percent, hint: "at least {$least}", least: $least)], new Reason("Charger and at least {$least} % charge: if one fails, the other carries the write.", 'F5'));
 
             return new Contribution([$step], [new Decision('power.update', 'Power for the update', "charger and at least {$least} %", ['If one fails, the other carries the write.'], [], [], 'F5')], gather: [new GatherItem('charger', 'in for the whole update')]);
         }

@@ -17,12 +17,16 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -66,10 +70,11 @@ final class DriveSwap
     {
         return new Step('hardware.swap-drive', Stage::Hardware, 'Swap the drive', Presence::Hands, Estimate::minutes(6, 12, 40),
             ["Take out {$name}. Label it with the job and \"do not erase\".", 'New drive: same form and keying, height with its spreader, and an interface the slot really has.', $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
-            before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine, Act::FitPart],
+            before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+            done: DoneWords::in(SheetPart::Drive, "{$name} was taken out and kept as it was; the new drive was fitted."), acts: [Act::OpenMachine, Act::FitPart],
             because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
             cautions: self::CAUTIONS,
-            evidence: [new Evidence('screws_out', 'Screws taken out', 'count')],
+            evidence: [Screws::out()],
             opens: [new PutBack('old-drive', "Kept apart: {$name}", 'It is the way back until the new system is proven.', 'put-back.old-drive')],
             boots: [BootEvent::change(['target' => 'blank'])],
         );
@@ -82,7 +87,7 @@ final class DriveSwap
             before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
             because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
-            evidence: [new Evidence('screws_in', 'Screws put in', 'count')],
+            evidence: [Screws::in('hardware.swap-drive')],
         );
     }
 
@@ -95,9 +100,10 @@ final class DriveSwap
 
         return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
             ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
-            before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'], acts: [Act::CopyData],
+            before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
+            done: DoneWords::in(SheetPart::Files, "Your files were carried over from {$from}.", 'files_over'), acts: [Act::CopyData],
             because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
-            evidence: [new Evidence('files_over', 'Files carried over', 'count'), new Evidence('files_old', 'Files where they came from', 'count')],
+            evidence: [new Evidence('files_old', 'Files where they came from', EvidenceKind::Count, least: 1), new Evidence('files_over', 'Files carried over', EvidenceKind::Count, expected: Expected::asIn('install.carry-over', 'files_old'), overruledBy: ['lead'], remedy: 'Copy again what is missing, then count again.')],
             waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),
         );
     }
@@ -107,6 +113,7 @@ final class DriveSwap
         return new Step('put-back.old-drive', Stage::PutBack, 'The old drive', Presence::Hands, Estimate::minutes(1, 2, 8),
             ["{$name}: back to the owner, kept until an agreed day, or erased by the drive's own command with a certificate.", 'Deleting its partitions is not erasing.'],
             before: [Fact::PROVEN, Fact::PART_FITTED, ...($carried ? ['data.carried-over'] : [])], after: [Fact::putBack('old-drive')], needs: ['hands'],
+            done: DoneWords::in(SheetPart::Drive, "{$name}:", 'old_drive'),
             because: [new Reason('It holds the owner\'s data.', 'L5, J4')],
             evidence: [new Evidence('old_drive', 'What becomes of it', 'choice', ['given-back' => 'given back', 'kept' => 'kept until the agreed day', 'erased' => 'erased, with certificate'])],
         );

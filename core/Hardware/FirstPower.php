@@ -10,6 +10,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
@@ -43,7 +44,8 @@ final class FirstPower
             ),
             new Step('hardware.first-power', Stage::Hardware, 'First power', Presence::StayNear, Estimate::minutes(1, 5, 15),
                 ['Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.', 'Go into the setup and compare the table.', 'Then shut down and power off.'],
-                before: ['hardware.looked-over'], after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN], needs: ['slot', 'power'], acts: [Act::FitPart],
+                before: ['hardware.looked-over'], after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN], needs: ['slot', 'power'],
+                done: DoneWords::of('It was started for the first time, and its parts were counted'), acts: [Act::FitPart],
                 because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
                 rows: $rows,
                 waiting: new Waiting(['black for several minutes while memory is tried out', 'it restarts by itself once or twice'], 'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.', 1),

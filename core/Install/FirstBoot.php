@@ -10,6 +10,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
@@ -45,6 +46,7 @@ final class FirstBoot
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'),
                 ['Start the update, let it restart as often as it wants.', 'Look for updates once more: it must find none.'],
                 before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem],
+                done: DoneWords::of('System updates were installed'),
                 because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->entry['updates']['restarts'] ?? 1),
                 boots: array_fill(0, max(0, $system->entry['updates']['restarts'] ?? 1), BootEvent::start(Wants::System)),
@@ -58,6 +60,7 @@ final class FirstBoot
             $steps[] = new Step('first-boot.new-key', Stage::FirstBoot, 'New recovery key', Presence::Hands, Estimate::minutes(1, 3, 10),
                 ['Have the system show where the new recovery key went, or save it to a stick of the owner\'s.', 'The owner keeps it; write down only where.'],
                 before: [Fact::ONLINE], after: [Fact::NEW_KEY_KEPT], needs: ['hands'],
+                done: DoneWords::of('The new recovery key was given to you', 'new_key_kept'),
                 because: [new Reason("{$system->name} encrypts its drive by itself; without the key the next repair could lock it for good.", 'A7', $system->dated())],
                 evidence: [new Evidence('new_key_kept', 'Where the owner keeps the new key', 'text')],
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Hardware\Screws;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Duration;
@@ -14,11 +15,13 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -69,13 +72,15 @@ final class InstallPlanner
         return new Contribution([
             new Step('hardware.detach', Stage::Hardware, 'Detach drives', Presence::Hands, Estimate::minutes(4, 3 + 3 * count($risky), 10 + 10 * count($risky)),
                 ['Unplug the data lead of each of these, and note which socket it came from:', ...$names, 'The target stays in.'],
-                before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine], because: [$decision->asReason()],
-                cautions: self::OPENED, opens: $opens, boots: [BootEvent::change(['others' => 'out'])],
+                before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'],
+                done: DoneWords::of('The other drives were detached for the work'), acts: [Act::OpenMachine], because: [$decision->asReason()],
+                cautions: self::OPENED, evidence: [Screws::out()], opens: $opens, boots: [BootEvent::change(['others' => 'out'])],
             ),
             new Step('put-back.drives', Stage::PutBack, 'Reattach drives', Presence::Hands, Estimate::minutes(4, 3 + 3 * count($risky), 10 + 10 * count($risky)),
                 ['Shut down fully, power off. Plug each drive back into the socket it came from:', ...$names, 'Start once: the new system must come up with all drives in, and must list each of them.'],
-                before: [Fact::PROVEN, Fact::DRIVES_DETACHED], after: array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $opens), removes: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine, Act::CloseMachine],
-                because: [new Reason('They belong to the machine, and starting with all of them proves that the loader is on the target.', 'J4, I1')], cautions: self::OPENED,
+                before: [Fact::PROVEN, Fact::DRIVES_DETACHED], after: array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $opens), removes: [Fact::DRIVES_DETACHED], needs: ['hands', 'screwdriver'],
+                done: DoneWords::of('The other drives were put back in their places'), acts: [Act::OpenMachine, Act::CloseMachine],
+                because: [new Reason('They belong to the machine, and starting with all of them proves that the loader is on the target.', 'J4, I1')], cautions: self::OPENED, evidence: [Screws::in('hardware.detach')],
                 boots: [BootEvent::change(['others' => 'in']), BootEvent::start(Wants::System)],
             ),
         ], [$decision], gather: [new \Cobblestone\Runbook\GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in')]);
@@ -114,6 +119,7 @@ final class InstallPlanner
             before: [Fact::MEDIUM_STARTED, Fact::TARGET_NAMED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waitsFor], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
             because: [...array_map(static fn (Decision $decision): Reason => $decision->asReason(), $target->decisions), new Reason('The goal is a clean install: the drive is erased whole.', 'I2', $system->dated())],
             cautions: ['Everything on the drive is lost. Deleting is not secure erasure: the data could still be recovered by others.'],
+            done: DoneWords::in(SheetPart::Drive, $drive?->isBlank() === true ? "{$drive->title()} was blank and was laid out anew." : 'Erased: '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.'),
             confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive !== null ? $drive->size->count : (int) $machine->fact('drive_bytes')->value, $drive?->hasProof() === true ? $drive->serial : null, $loses, $owner, typed: $drive?->hasProof() === true),
             boots: [BootEvent::change(['target' => 'erased'])],
         );
@@ -133,6 +139,7 @@ final class InstallPlanner
                 before: $index > 0 && ! $out ? [$fact] : [$fact, ...($out ? [Fact::STICK_OUT] : [])], after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after], needs: ['slot', 'power'], acts: [Act::WriteSystem],
                 because: [new Reason('Phase '.($index + 1).' of '.count($system->phases()).($phase['restart'] ? ', ends with a restart.' : '.'), 'I5', $system->dated())],
                 waiting: new Waiting($phase['usual'] ?? ['the percentage stands still for minutes'], $phase['next_test'] ?? 'Look whether the drive light still moves; then wait the same time once more before touching anything.', $phase['restart'] ? 1 : 0),
+                done: $last ? DoneWords::of("{$system->name} was installed") : null,
                 boots: [...($index === 0 ? [BootEvent::change(['target' => 'installed'])] : []), ...($phase['restart'] && $out ? [BootEvent::start(Wants::NextPart)] : [])],
             );
             $fact = $after;

@@ -7,7 +7,10 @@ namespace Cobblestone\Job;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Presence;
@@ -39,9 +42,10 @@ final class ClosingSteps
         $gates = array_map(static fn (PutBack $entry): Gate => new Gate("put-back-{$entry->id}", Fact::putBack($entry->id), ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what, $entry->closedBy), $entries);
         $steps[] = new Step('hand-over.give-back', Stage::HandOver, 'Hand over', Presence::Hands, Estimate::minutes(2, 4, 10),
             ['Print the handover sheet.', 'The owner sets their own password now, while you look away.', 'Tick out the accessories; open and show one program.', 'Agree when the backup is deleted.'],
-            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'], acts: [Act::HandOver], gates: $gates,
+            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'],
+            done: DoneWords::of('You got it back', 'received_by'), acts: [Act::HandOver], gates: $gates,
             because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
-            evidence: [new Evidence('accessories_back', 'What came with it goes back', 'choice', ['all' => 'all of it', 'missing' => 'not all: see the note']), new Evidence('received_by', 'Received by', 'text')],
+            evidence: [new Evidence('accessories_back', 'What came with it goes back', EvidenceKind::Ticks, expected: Expected::asIn('intake.take-in', 'accessories'), overruledBy: ['technician', 'lead'], remedy: 'Look for it in the slot and on the shelf of this job.'), new Evidence('received_by', 'Received by', 'text')],
             boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],
         );
 

@@ -7,6 +7,7 @@ namespace Cobblestone\Job;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
@@ -34,7 +35,7 @@ final class IntakeSteps
                 after: [Fact::TAKEN_IN], needs: ['hands'],
                 because: [new Reason('Condition and accessories are ticked out again at pick-up.', 'L6')],
                 cautions: $machine->kind->isPortable() ? ['A swollen case means a damaged battery: stop, do not charge.'] : [],
-                evidence: [new Evidence('condition', 'Condition: scratches, screws, cell', 'text'), new Evidence('accessories', 'What came with it', 'text', hint: 'charger, bag, adapters; "nothing"')],
+                evidence: [new Evidence('condition', 'Condition: scratches, screws, cell', 'text'), new Evidence('accessories', 'What came with it', 'text', hint: 'one by one with commas: charger, bag, adapter; or "nothing"')],
             ),
             new Step('identify.look', Stage::Identify, 'Look at the label', Presence::Hands, Estimate::minutes(0.5, 1, 3),
                 [$machine->isCatalogued() ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another suffix is another machine." : 'Note maker, model, suffix and revision from the label.', $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}."],
@@ -53,6 +54,7 @@ final class IntakeSteps
         return new Step('protect.owner-word', Stage::Protect, 'The owner\'s word', Presence::Hands, Estimate::minutes(1, 3, 10),
             [$keepsSystem ? "Tell {$owner} what is done and what could go wrong; files and programs are meant to stay." : "Tell {$owner}: lost is {$loses} — programs, settings, sign-ins, and files outside the agreed folders.", $nothingToKeep ? 'Have them say in writing that nothing has to be kept.' : 'Go through the folders that are copied.', ...($notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.'])],
             before: [Fact::TAKEN_IN], after: $nothingToKeep ? [Fact::OWNER_AGREED, Fact::BACKUP_SETTLED] : [Fact::OWNER_AGREED], needs: ['hands'],
+            done: DoneWords::of($keepsSystem ? 'You were told what would be done, and what could go wrong' : ($nothingToKeep ? 'You agreed that nothing had to be kept' : 'You agreed to what would be lost'), 'agreed_by', 'promised'),
             because: [new Reason($keepsSystem ? 'What was promised is on record: who agreed, when and how.' : 'A drive is erased only after its owner has agreed, and the record says who, when and how.', 'J9')],
             evidence: [new Evidence('agreed_by', 'Who agreed', 'text'), new Evidence('promised', 'What was promised', 'text', hint: 'in their words'), new Evidence('agreed_how', 'How', 'choice', ['in-writing' => 'in writing', 'in-person' => 'in person', 'by-phone' => 'by phone'])],
         );

@@ -18,6 +18,9 @@ final readonly class FileSystemChoice
 
     public static function decide(Image $image, Bytes $part): self
     {
+        if (! $image->isCounted()) {
+            return new self(new Decision('media.file-system', 'File system of the stick', 'FAT32, once its files are counted', ['UEFI reads FAT; whether one of its files is past FAT32\'s limit is not known yet.'], [], [$image->dated()], 'M5'), null, null);
+        }
         $largest = $image->files()['largest'];
         $size = Bytes::of($largest['bytes']);
         $fact = "largest file {$largest['path']}: {$size->exact()}";

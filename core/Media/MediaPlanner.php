@@ -18,6 +18,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Storage\LayoutImpossible;
 use Cobblestone\Storage\Scheme;
@@ -64,7 +65,7 @@ final class MediaPlanner
         $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $bytes, $write, $verify, null, null, $policy, HostSpace::raw($image->size()), $place);
 
         return new MediaPlan(WriteMode::Raw, $choice->stick, $choice->stick === null ? null : self::rawLayout($image, $choice->stick, $bytes), null,
-            new Contribution($steps, $decisions, $questions, self::gather($choice, $connectors, $place), blockers: self::blockers($choice, $sticks)));
+            new Contribution($steps, $decisions, $questions, self::gather($choice, $connectors, $place), blockers: self::blockers($choice, $sticks, $image)));
     }
 
     /**
@@ -96,7 +97,7 @@ final class MediaPlanner
 
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
             gather: self::gather($choice, $connectors, $place),
-            blockers: [...($fileSystem->blocker === null ? [] : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]), ...$blockers, ...self::blockers($choice, $sticks)]));
+            blockers: [...($fileSystem->blocker === null ? [] : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]), ...$blockers, ...self::blockers($choice, $sticks, $image)]));
     }
 
     /** The expanded size as somebody answered it. */
@@ -181,8 +182,14 @@ final class MediaPlanner
      * @param  list<Stick>  $sticks
      * @return list<Blocker>
      */
-    private static function blockers(StickChoice $choice, array $sticks): array
+    private static function blockers(StickChoice $choice, array $sticks, Image $image): array
     {
-        return $choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', "No stick in the register can carry this image: get {$choice->decision->chosen}, or free one.", 'M7', [Act::WriteStick])] : [];
+        $unfit = match (true) {
+            $image->kind() === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle for a cable and starts from no stick. Choose an image of the system, or the kind of job that restores over a cable.", 'M3', ["kind: {$image->kind()}"])],
+            ! $image->isHybrid() && ! $image->isCounted() => [Blocker::narrow('image-not-counted', "The files of {$image->name} are not counted yet: bring it to the shelf, where it is inspected, or give their number and sizes.", 'M2', [Act::WriteStick], opens: OpensBy::Reading)],
+            default => [],
+        };
+
+        return [...$unfit, ...($choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', "No stick in the register can carry this image: get {$choice->decision->chosen}, or free one.", 'M7', [Act::WriteStick])] : [])];
     }
 }

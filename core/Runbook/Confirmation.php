@@ -27,7 +27,15 @@ final readonly class Confirmation
             return true;
         }
 
-        return strcasecmp(trim($typed), substr($this->serial, -self::TYPED)) === 0;
+        return self::isSerial($typed, $this->serial);
+    }
+
+    /** Whether it is the serial, or its last characters: typed as they are printed, or scanned whole. */
+    public static function isSerial(string $typed, string $serial): bool
+    {
+        $typed = trim($typed);
+
+        return strcasecmp($typed, substr($serial, -self::TYPED)) === 0 || strcasecmp($typed, $serial) === 0;
     }
 
     /** The serial with the part hidden that has to be read from the drive. */

@@ -102,6 +102,30 @@ final class Progress
         return array_values(array_filter($step->gates, fn (Gate $gate): bool => ! in_array($gate->fact, $this->facts, true)));
     }
 
+    /** @return array<string, array<string, string>> what was written down so far: step => evidence => value */
+    public function evidence(): array
+    {
+        return array_map(static fn (LogEntry $entry): array => array_map(strval(...), (array) ($entry->data['evidence'] ?? [])), $this->record->laid);
+    }
+
+    /** The log entry that laid a stone; null while it is open. */
+    public function laidBy(string $step): ?LogEntry
+    {
+        return $this->record->laid[$step] ?? null;
+    }
+
+    /** Seconds since the stone's clock started, or since the last thing that was said of the job. */
+    public function elapsed(Step $step, int $now): int
+    {
+        return max(0, $now - ($this->record->started[$step->id] ?? $this->record->last));
+    }
+
+    /** Whether it is laid in less than a third of its low estimate: then its clock says nothing (rule K3). */
+    public function isQuick(Step $step, int $now): bool
+    {
+        return 3 * $this->elapsed($step, $now) < $step->time->low->seconds;
+    }
+
     public function startedAt(Step $step): ?int
     {
         return $this->record->started[$step->id] ?? null;

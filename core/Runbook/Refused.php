@@ -9,7 +9,12 @@ use DomainException;
 /** An action the path does not allow now: what, why and what to do instead. */
 final class Refused extends DomainException
 {
-    private function __construct(string $message, public readonly string $field = 'step')
+    /**
+     * @param  string  $field  the form's field it is about
+     * @param  array<string, string>  $fields  further fields with their own sentences
+     * @param  bool  $quick  whether it only asks whether the stone was laid before its clock ran
+     */
+    private function __construct(string $message, public readonly string $field = 'step', public readonly array $fields = [], public readonly bool $quick = false)
     {
         parent::__construct($message);
     }
@@ -70,6 +75,24 @@ final class Refused extends DomainException
     public static function evidence(string $field, string $sentence): self
     {
         return new self($sentence, $field);
+    }
+
+    /** @param  non-empty-list<Finding>  $findings that hold the stone */
+    public static function differs(array $findings): self
+    {
+        $fields = [];
+        foreach ($findings as $finding) {
+            $who = $finding->wanted->overruledBy;
+            $how = $who === [] ? ' Nobody may accept this.' : ' A '.implode(' or a ', $who).' may accept it, with a reason.';
+            $fields[$finding->wanted->id] = $finding->sentence().$how;
+        }
+
+        return new self(implode(' ', $fields), $findings[0]->wanted->id, $fields);
+    }
+
+    public static function tooQuick(Step $step, int $seconds): self
+    {
+        return new self("\"{$step->title}\" took {$seconds} s, and at least {$step->time->low->label()} is usual. Was it done before the clock ran?", 'before_clock', quick: true);
     }
 
     public static function tooLate(): self

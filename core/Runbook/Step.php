@@ -46,6 +46,7 @@ final readonly class Step
         public ?Waiting $waiting = null,
         public array $boots = [],
         public array $acts = [],
+        public ?DoneWords $done = null,
     ) {
     }
 
@@ -65,6 +66,12 @@ final readonly class Step
     public function booting(array $boots): self
     {
         return new self(...[...get_object_vars($this), 'boots' => $boots]);
+    }
+
+    /** The same with the words the owner reads of it. */
+    public function saying(DoneWords $done): self
+    {
+        return new self(...[...get_object_vars($this), 'done' => $done]);
     }
 
     /** @param  list<string>  $instructions */
@@ -90,7 +97,7 @@ final readonly class Step
             'gates' => $list($this->gates), 'because' => $list($this->because), 'cautions' => $this->cautions,
             'evidence' => $list($this->evidence), 'opens' => $list($this->opens), 'rows' => $this->rows,
             'confirmation' => $this->confirmation?->toArray(), 'waiting' => $this->waiting?->toArray(), 'boots' => $list($this->boots),
-            'acts' => array_column($this->acts, 'value'),
+            'acts' => array_column($this->acts, 'value'), 'done' => $this->done?->toArray(),
         ];
     }
 
@@ -107,6 +114,7 @@ final readonly class Step
             $data['waiting'] === null ? null : Waiting::fromArray($data['waiting']),
             array_map(BootEvent::fromArray(...), $data['boots'] ?? []),
             array_map(Act::from(...), $data['acts'] ?? []),
+            isset($data['done']) ? DoneWords::fromArray($data['done']) : null,
         );
     }
 }

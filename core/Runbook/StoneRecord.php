@@ -36,6 +36,12 @@ final class StoneRecord
     /** @var array<string, true> facts that a written waiver stands for */
     public array $overruled = [];
 
+    /** @var array<string, LogEntry> step => the entry that laid it */
+    public array $laid = [];
+
+    /** When anything was last said of the job. */
+    public int $last = 0;
+
     private function __construct(private readonly Plan $plan)
     {
     }
@@ -54,6 +60,7 @@ final class StoneRecord
     private function apply(LogEntry $entry): void
     {
         $id = $entry->step;
+        $this->last = $entry->at;
         if ($entry->kind === EntryKind::Waived) {
             $this->waive((string) ($entry->data['gate'] ?? ''), is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null);
         }
@@ -83,13 +90,14 @@ final class StoneRecord
             case EntryKind::Done:
                 unset($this->trouble[$id], $this->away[$id]);
                 $this->done[$id] = $entry->at;
+                $this->laid[$id] = $entry;
                 $this->lastDone = $entry;
                 break;
             case EntryKind::Unproven:
-                unset($this->done[$id], $this->started[$id]);
+                unset($this->done[$id], $this->started[$id], $this->laid[$id]);
                 break;
             case EntryKind::TakenBack:
-                unset($this->done[$id]);
+                unset($this->done[$id], $this->laid[$id]);
                 $this->lastDone = null;
                 break;
             default:

@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-use Cobblestone\Assessment\BackupEvidence;
-
 /** What a person may do on a path now. Every action answers with the log entry's kind and data, or refuses. */
 final class Walk
 {
-    private const TEXT_LIMIT = 4000;
-
     public function __construct(private readonly Progress $progress)
     {
     }
@@ -53,29 +49,108 @@ final class Walk
     }
 
     /**
+     * A stone is laid: its evidence is read and compared, and what differs holds it until somebody who may has accepted it.
+     *
      * @param  array<string, mixed>  $evidence  what was written down, by evidence id
-     * @return array<string, string> the evidence as it goes into the log
+     * @param  array<string, mixed>  $accepted  why a difference is accepted, by evidence id
+     * @param  string  $role  of the person
+     * @param  int|null  $now  the moment, where the stone's clock counts
+     * @param  bool  $beforeClock  whether it is said to have been done before the clock ran
+     * @return array<string, mixed> what the log keeps of it
      *
      * @throws Refused
      */
-    public function done(Step $step, array $evidence): array
+    public function done(Step $step, array $evidence, array $accepted = [], string $role = '', ?int $now = null, bool $beforeClock = false): array
     {
         $this->start($step);
         if ($this->progress->state($step) === StepState::Trouble) {
             throw Refused::inTrouble($step);
         }
+        $given = $this->given($step, $evidence);
+        $findings = $this->findings($step, $given);
+        $overruled = $this->overruled($findings, $accepted, $role);
+        $quick = $now !== null && $this->progress->isQuick($step, $now);
+        if ($quick && ! $beforeClock) {
+            throw Refused::tooQuick($step, $this->progress->elapsed($step, (int) $now));
+        }
+
+        return array_filter([
+            'evidence' => array_map(static fn (Finding $finding): string => $finding->wanted->kind === EvidenceKind::Serial ? $finding->observed : $given[$finding->wanted->id], $findings),
+            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), array_filter($findings, static fn (Finding $one): bool => $one->verdict !== FindingVerdict::Noted)),
+            'overruled' => $overruled,
+            'before_clock' => $quick,
+        ], static fn (mixed $value, string $key): bool => $key === 'evidence' || ($value !== [] && $value !== false), ARRAY_FILTER_USE_BOTH);
+    }
+
+    /**
+     * @param  array<string, mixed>  $evidence
+     * @return array<string, string>
+     *
+     * @throws Refused
+     */
+    private function given(Step $step, array $evidence): array
+    {
         $given = [];
         foreach ($step->evidence as $wanted) {
             $value = $evidence[$wanted->id] ?? '';
+            if ($wanted->kind === EvidenceKind::Ticks) {
+                $value = is_array($value) ? implode(', ', array_filter($value, is_string(...))) : $value;
+                $given[$wanted->id] = is_scalar($value) && trim((string) $value) !== '' ? trim((string) $value) : 'nothing';
+
+                continue;
+            }
             $value = is_scalar($value) ? trim((string) $value) : '';
-            $this->check($wanted, $value);
+            $fault = EvidenceJudge::fault($wanted, $value);
+            if ($fault !== null) {
+                throw Refused::evidence($wanted->id, $fault);
+            }
             $given[$wanted->id] = $value;
-        }
-        if (isset($given['files_source'])) {
-            BackupEvidence::check($given);
         }
 
         return $given;
+    }
+
+    /**
+     * @param  array<string, string>  $given
+     * @return array<string, Finding>
+     */
+    private function findings(Step $step, array $given): array
+    {
+        $earlier = [...$this->progress->evidence(), $step->id => $given];
+        $findings = [];
+        foreach ($step->evidence as $wanted) {
+            $findings[$wanted->id] = EvidenceJudge::judge($wanted, $given[$wanted->id], $earlier);
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  array<string, Finding>  $findings
+     * @param  array<string, mixed>  $accepted
+     * @return array<string, string> evidence => the reason
+     *
+     * @throws Refused
+     */
+    private function overruled(array $findings, array $accepted, string $role): array
+    {
+        $overruled = $open = [];
+        foreach ($findings as $id => $finding) {
+            if (! $finding->verdict->holds()) {
+                continue;
+            }
+            $reason = is_scalar($accepted[$id] ?? null) ? trim((string) $accepted[$id]) : '';
+            if ($reason !== '' && in_array($role, $finding->wanted->overruledBy, true)) {
+                $overruled[$id] = mb_substr($reason, 0, EvidenceJudge::TEXT_LIMIT);
+            } else {
+                $open[] = $finding;
+            }
+        }
+        if ($open !== []) {
+            throw Refused::differs($open);
+        }
+
+        return $overruled;
     }
 
     /**
@@ -98,7 +173,7 @@ final class Walk
             throw Refused::noText();
         }
 
-        return mb_substr($text, 0, self::TEXT_LIMIT);
+        return mb_substr($text, 0, EvidenceJudge::TEXT_LIMIT);
     }
 
     /**
@@ -167,21 +242,6 @@ final class Walk
         $others = array_filter($this->progress->open(), static fn (Step $open): bool => $open->id !== $step->id);
         if ($others !== [] && in_array(Fact::HANDED_OVER, $step->after, true)) {
             throw Refused::stillOpen($step, array_values($others));
-        }
-    }
-
-    private function check(Evidence $wanted, string $value): void
-    {
-        $wrong = match (true) {
-            $value === '' => "Write down: {$wanted->label}.",
-            mb_strlen($value) > self::TEXT_LIMIT => "{$wanted->label}: no more than ".self::TEXT_LIMIT.' characters.',
-            in_array($wanted->kind, ['count', 'bytes'], true) && (! ctype_digit(str_replace([' ', '_'], '', $value)) || strlen($value) > 20) => "{$wanted->label}: a whole number is wanted, \"".mb_substr($value, 0, 30).'" is none.',
-            $wanted->least !== null && (int) str_replace([' ', '_'], '', $value) < $wanted->least => "{$wanted->label}: at least {$wanted->least} is needed, {$value} is not enough yet.",
-            $wanted->kind === 'choice' && ! isset($wanted->options[$value]) => "{$wanted->label}: choose one of ".implode(', ', $wanted->options).'.',
-            default => null,
-        };
-        if ($wrong !== null) {
-            throw Refused::evidence($wanted->id, $wrong);
         }
     }
 }

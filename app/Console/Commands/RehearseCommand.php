@@ -5,21 +5,17 @@ namespace App\Console\Commands;
 use App\Bridge\StickRehearsal;
 use App\Catalogue\CatalogueFolder;
 use App\Devices\Inspection\FileSource;
-use App\Documents\BriefDocument;
 use App\Documents\DocumentFault;
+use App\Documents\PathDocument;
 use Cobblestone\Boot\BootScene;
 use Cobblestone\Boot\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\StickStart;
 use Cobblestone\Catalogue\UnknownEntry;
-use Cobblestone\Job\Brief;
 use Cobblestone\Job\BriefFault;
-use Cobblestone\Job\JobPlanner;
-use Cobblestone\Job\Policy;
 use Cobblestone\Media\Inspection\Compression;
 use Cobblestone\Runbook\OrderImpossible;
-use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Wants;
 use DomainException;
 use ErrorException;
@@ -31,8 +27,6 @@ use ValueError;
 
 final class RehearseCommand extends Command
 {
-    private const LARGEST_PLAN = 8_388_608;
-
     protected $signature = 'cobblestone:rehearse {path? : a brief as YAML, or a plan as JSON}
         {--image= : a stick, or the image of one}
         {--machine= : a model of the catalogue}
@@ -84,22 +78,15 @@ final class RehearseCommand extends Command
     /** @return list<PowerOn> */
     private function starts(string $file): array
     {
-        $text = is_file($file) && filesize($file) <= self::LARGEST_PLAN ? (string) file_get_contents($file) : throw new InvalidArgumentException("{$file}: there is no such file, or it is larger than 8 MiB.");
-        if (str_starts_with(ltrim($text), '{')) {
-            $data = json_decode($text, true);
-            if (! is_array($data) || ($data['plan'] ?? null) !== Plan::FORMAT || ! isset($data['assessment']['boot'])) {
-                throw new InvalidArgumentException("{$file}: this is no plan of format ".Plan::FORMAT.' with a machine to rehearse it on. Compute it anew with cobblestone:plan.');
-            }
-            try {
-                return Rehearsal::run(BootScene::fromArray($data['assessment']['boot']), Plan::fromArray($data)->steps);
-            } catch (TypeError|ValueError|ErrorException $e) {
-                throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
-            }
+        $plan = PathDocument::plan($file, $this->option('catalogue'));
+        if (! isset($plan->assessment['boot'])) {
+            throw new InvalidArgumentException("{$file}: this plan has no machine to rehearse it on. Compute it anew with cobblestone:plan.");
         }
-        $catalogue = CatalogueFolder::read((string) ($this->option('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
-        $plan = JobPlanner::plan(Brief::fromArray(BriefDocument::fromFile($file)), $catalogue, Policy::of());
-
-        return Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps);
+        try {
+            return Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps);
+        } catch (TypeError|ValueError|ErrorException $e) {
+            throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
+        }
     }
 
     private function image(): int

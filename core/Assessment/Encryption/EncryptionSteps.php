@@ -10,11 +10,14 @@ use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -38,14 +41,16 @@ final class EncryptionSteps
             ),
             new Step('protect.suspend', Stage::Protect, 'Suspend protection', Presence::Hands, Estimate::minutes(1, 3, 8),
                 ["Suspend the drive's protection for at least {$restarts} restarts, or until it is resumed by hand.", 'Read its state: it must say that protection is suspended, not that it is decrypting.'],
-                before: [Fact::KEY_IN_HAND], after: [Fact::ENCRYPTION_SETTLED], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [$because, new Reason("The path restarts the old system {$restarts} times before protection is resumed.", 'A7')],
+                before: [Fact::KEY_IN_HAND], after: [Fact::ENCRYPTION_SETTLED], needs: ['hands'],
+                done: DoneWords::of('The drive\'s protection was suspended for the work'), acts: [Act::ChangeOldSystem], because: [$because, new Reason("The path restarts the old system {$restarts} times before protection is resumed.", 'A7')],
                 cautions: ['While it is suspended, whoever starts the machine can read the drive. Do not leave it unattended for long.'],
                 opens: [new PutBack('protection-suspended', 'Drive protection suspended'.($drive === null ? '' : " on {$drive->title()}"), 'A planned change would have asked for the recovery key.', 'put-back.resume')],
                 boots: [BootEvent::change(['encryption' => "suspended {$restarts}"])],
             ),
             new Step('put-back.resume', Stage::PutBack, 'Resume protection', Presence::Hands, Estimate::minutes(1, 2, 6),
                 ['Resume the drive\'s protection and read its state: on.', 'Restart once: it must start without asking for the key.'],
-                before: [Fact::PROVEN, Fact::ENCRYPTION_SETTLED], after: [Fact::putBack('protection-suspended')], needs: ['hands'], acts: [Act::ChangeOldSystem],
+                before: [Fact::PROVEN, Fact::ENCRYPTION_SETTLED], after: [Fact::putBack('protection-suspended')], needs: ['hands'],
+                done: DoneWords::of('The drive\'s protection was resumed'), acts: [Act::ChangeOldSystem],
                 because: [new Reason('It was suspended only for the job.', 'J4, A7')],
                 boots: [BootEvent::change(['encryption' => 'resumed']), BootEvent::start(Wants::System)],
             ),
@@ -82,9 +87,10 @@ final class EncryptionSteps
     {
         return new Step('protect.decrypt', Stage::Protect, 'Decrypt the drive', Presence::WalkAway, Estimate::around(DataRate::megabytes($megabytesPerSecond)->timeFor($drive->size)),
             ['Turn the protection of the drive off and let it decrypt.', 'Wait until it says 100 % decrypted. "Protection off" comes long before and is not enough.'],
-            after: [Fact::DECRYPTED], needs: ['slot', 'power'], acts: [Act::ChangeOldSystem],
+            after: [Fact::DECRYPTED], needs: ['slot', 'power'],
+            done: DoneWords::in(SheetPart::Drive, 'The drive was decrypted.'), acts: [Act::ChangeOldSystem],
             because: [new Reason("{$drive->size->decimal()} at about {$megabytesPerSecond} MB/s; elsewhere it could not be read without its key.", 'A7', $drive->title())],
-            evidence: [new Evidence('decrypted', 'Percent decrypted', 'count', least: 100)], boots: [BootEvent::change(['encryption' => 'none'])],
+            evidence: [new Evidence('decrypted', 'Decrypted', EvidenceKind::Percent, least: 100)], boots: [BootEvent::change(['encryption' => 'none'])],
             waiting: new Waiting(['the percentage moves slowly and unevenly'], 'Is the machine asleep? Decrypting stops while it sleeps.'),
         );
     }

@@ -19,11 +19,13 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -107,7 +109,8 @@ final class CableRestorePath
     {
         return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
             ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
-            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'], acts: [Act::Repair],
+            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
+            done: DoneWords::in(SheetPart::Repair, 'The system was revived over a cable; your data stayed.'), acts: [Act::Repair],
             because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
             evidence: [new Evidence('revived', 'It', 'choice', ['starts' => 'starts again'])],
             waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'Failed or not starting: note a problem, then mark reviving as tried; the path becomes a restore.', 2),
@@ -126,9 +129,11 @@ final class CableRestorePath
             new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6), ['Choose restore on the helper; compare the serial it shows with the one on the case.'],
                 before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything on the machine is gone.', 'F7')], cautions: ['Everything on the machine is lost.'],
+                done: DoneWords::in(SheetPart::Drive, 'Everything on it was erased.'),
                 confirmation: new Confirmation($context->machine->title, 0, null, 'everything on it', $context->brief->owner, typed: false)),
             new Step('install.restore', Stage::Install, 'Restore', Presence::StayNear, self::time($context), ['Leave cable and both machines alone.'],
-                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
+                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
+                done: DoneWords::of('The system was restored over a cable'), acts: [Act::WriteSystem], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
                 waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'At most three tries; then cable and socket are checked again.', 2),
                 boots: [BootEvent::change(['recovery.held' => 'no', 'target' => 'installed']), BootEvent::start(Wants::System)]),
         ];

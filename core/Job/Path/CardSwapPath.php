@@ -7,6 +7,7 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Hardware\CardSupply;
+use Cobblestone\Hardware\Screws;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
@@ -16,17 +17,19 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\ProofScope;
 
 /** One graphics card out, another in, with the old family's driver removed in between (rules J1, D6, H5). */
 final class CardSwapPath
@@ -46,7 +49,7 @@ final class CardSwapPath
             ...self::before($card),
             ...self::swap($card),
             ...self::after($card),
-            Acceptance::step($machine, $context->system, $context->brief->edition, null, [Fact::DRIVERS_COMPLETE, Fact::CASE_CLOSED]),
+            Acceptance::step($machine, $context->system, $context->brief->edition, null, [Fact::DRIVERS_COMPLETE, Fact::CASE_CLOSED], ProofScope::System),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -92,7 +95,8 @@ final class CardSwapPath
                 before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], acts: [Act::ChangeOldSystem], because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
                 boots: [BootEvent::start(Wants::System)]),
             new Step('drivers.remove-old', Stage::Hardware, 'Remove the old driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver family'.(isset($card['old']) ? " ({$card['old']})" : '').': driver, tools, control page.', 'Shut down fully. Not: restart.'],
-                before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
+                before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'],
+                done: DoneWords::in(SheetPart::Drivers, 'The old card\'s driver was removed.'), acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
         ];
     }
 
@@ -105,17 +109,18 @@ final class CardSwapPath
         return [
             new Step('hardware.swap-card', Stage::Hardware, 'Swap the card', Presence::Hands, Estimate::minutes(8, 15, 40),
                 ['Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.', "{$card['new']}: length and slots measured, in until the catch clicks, screwed at the bracket.", 'Each power socket of the card its own lead of the supply.', 'Picture cable on the card, not on the board.'],
-                before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine, Act::FitPart],
+                before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+                done: DoneWords::of("The graphics card was exchanged for {$card['new']}"), acts: [Act::OpenMachine, Act::FitPart],
                 because: [new Reason('Supply, leads and room were compared before.', 'H5, H1')],
                 cautions: ['Fully off, mains out; wait, and discharge yourself.', 'Mains parts inside power supplies are for qualified people.'],
-                evidence: [new Evidence('screws_out', 'Screws taken out', 'count')]),
+                evidence: [Screws::out()]),
             new Step('boot.first', Stage::Boot, 'First start with the card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then let the system start.'],
                 before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'], acts: [Act::FitPart],
                 because: [new Reason('A card is seen before the case is closed.', 'H3')],
                 waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only then the card.', 1),
                 boots: [BootEvent::change(['machine.cards' => 'changed']), BootEvent::start(Wants::System)]),
             new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10), ['Shut down, close, screws in by type as they came out.'],
-                before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [new Evidence('screws_in', 'Screws put in', 'count')]),
+                before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [Screws::in('hardware.swap-card')]),
         ];
     }
 
@@ -127,10 +132,12 @@ final class CardSwapPath
     {
         return [
             new Step('drivers.install-new', Stage::Drivers, 'Install the new driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install the driver of {$card['new']} from the stick, then restart.", 'Resolution and rate of the screen as they should be.'],
-                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], because: [new Reason('The new family, and nothing of the old one.', 'D6')],
+                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], done: DoneWords::in(SheetPart::Drivers, "The driver of {$card['new']} was installed."),
+                because: [new Reason('The new family, and nothing of the old one.', 'D6')],
                 waiting: new Waiting(['the screen goes black for seconds and comes back'], 'Wait a minute, then restart once.', 1)),
             new Step('put-back.network', Stage::PutBack, 'Back online', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Plug the network cable in again, wireless on. Look for system updates once.'],
-                before: [Fact::DRIVERS_COMPLETE], after: [Fact::ONLINE, Fact::putBack('network')], needs: ['hands', 'network'], acts: [Act::ChangeOldSystem], because: [new Reason('It was cut only for the swap.', 'J4')]),
+                before: [Fact::DRIVERS_COMPLETE], after: [Fact::ONLINE, Fact::putBack('network')], needs: ['hands', 'network'],
+                done: DoneWords::of('It was put online again'), acts: [Act::ChangeOldSystem], because: [new Reason('It was cut only for the swap.', 'J4')]),
         ];
     }
 }

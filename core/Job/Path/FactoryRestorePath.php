@@ -23,10 +23,12 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
@@ -113,10 +115,12 @@ final class FactoryRestorePath
                 before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything since purchase is gone.', 'A3')],
                 cautions: ['Everything on the drive is lost. Deleting is not secure erasure.'],
+                done: DoneWords::in(SheetPart::Drive, 'Everything since purchase was removed from '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.'),
                 confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
             ),
             new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), ['Leave it alone: no key, no lid, no power button. Paperwork beside it is fine.'],
-                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem],
+                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
+                done: DoneWords::of('The maker\'s own image was put back'), acts: [Act::WriteSystem],
                 because: [new Reason('It writes the drive from its own image; cutting it short leaves neither system.', 'J3, I5')],
                 waiting: new Waiting(['several restarts', 'the maker\'s sign for ten minutes at a time'], 'Wait the same time once more; only then the recovery medium.', 3),
                 boots: [BootEvent::change(['target' => 'installed']), BootEvent::start(Wants::System)],

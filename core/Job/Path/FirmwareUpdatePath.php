@@ -7,6 +7,7 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Firmware\Setting;
+use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Firmware\WayIn;
@@ -20,17 +21,22 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\ProofScope;
 
 /** Firmware only: with a reason, through the required stops, settings recorded and entered again (rules J1, F5). */
 final class FirmwareUpdatePath
@@ -58,7 +64,7 @@ final class FirmwareUpdatePath
             ...self::fetchAndRecord($context, $stops),
             ...self::writing($context, $stops),
             ...self::after($context, $stops),
-            Acceptance::step($machine, $context->system, null, null, [Fact::SETTINGS_BACK]),
+            Acceptance::step($machine, $context->system, null, null, [Fact::SETTINGS_BACK], ProofScope::Firmware),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -135,6 +141,7 @@ final class FirmwareUpdatePath
                 [...WayIn::setup($context->machine)->instructions('the setup'), 'Photograph or note every page: the update sets them back to their defaults.'],
                 before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
                 because: [new Reason('What was set is entered again afterwards.', 'F3, F5')],
+                evidence: SettingsEvidence::recorded($context->machine),
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             ),
         ];
@@ -154,9 +161,11 @@ final class FirmwareUpdatePath
             $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$index}";
             $steps[] = new Step("firmware.write-{$index}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
                 ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop['version']}."],
-                before: $before, after: [$after], needs: ['slot', 'power', 'stick'], acts: [Act::WriteFirmware],
+                before: $before, after: [$after], needs: ['slot', 'power', 'stick'],
+                done: DoneWords::in(SheetPart::Firmware, "Version {$stop['version']} was written.", 'version'), acts: [Act::WriteFirmware],
                 because: [new Reason('Stop '.($index + 1).' of '.count($stops).(isset($stop['from']) ? ", may be written over {$stop['from']} or newer." : '.'), 'F5', $context->machine->title)],
                 cautions: ['A power cut or a wrong file can leave the board dead. If the firmware offers to clear the security chip, refuse.'],
+                evidence: [self::versionShown(isset($stop['file']) ? (string) $stop['version'] : null)],
                 confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
                 waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
                 boots: [BootEvent::change(['firmware.version' => (string) $stop['version'], 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
@@ -177,12 +186,20 @@ final class FirmwareUpdatePath
 
         return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
             [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
-            before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'], acts: [Act::ChangeSettings],
+            before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'],
+            done: DoneWords::in(SheetPart::Firmware, 'The settings that were recorded before were entered again.'), acts: [Act::ChangeSettings],
             because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
-            evidence: [new Evidence('version', 'Firmware version shown', 'text', hint: $version)],
+            evidence: [self::versionShown($stops === [] ? null : $version), ...SettingsEvidence::asRecorded($context->machine)],
             rows: self::reEntered($context),
             boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
         )];
+    }
+
+    /** @param  string|null  $expected  null where the catalogue does not know what will be shown */
+    private static function versionShown(?string $expected): Evidence
+    {
+        return new Evidence('version', 'Firmware version that the setup shows', EvidenceKind::Text, expected: $expected === null ? null : new Expected($expected),
+            remedy: 'Write this stop again, or stop and look which file was written: no further version goes over it.', fact: 'firmware.version');
     }
 
     /**

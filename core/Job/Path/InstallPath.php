@@ -25,11 +25,15 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\ProofScope;
 
 /** A system from a stick onto a drive: clean install, first power-on of a new build, new drive (rules J1, J2). */
 final class InstallPath
@@ -59,7 +63,7 @@ final class InstallPath
         $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
         $ends = [SupportEnds::of($system, $context->today())];
         $gates = $swap || $new ? [] : $protection->gates();
-        $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...$protection->encryption->erasingWaitsFor(), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
+        $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...($new ? [] : $protection->encryption->erasingWaitsFor()), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
         $install = InstallPlanner::plan($machine, $system, $target, $gates, $waits, $brief->owner);
         $cable = array_filter($machine->devices, static fn (Device $device): bool => str_contains($device->name, 'wired')) !== [];
         $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'));
@@ -77,7 +81,7 @@ final class InstallPath
             ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new, notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            Acceptance::step($machine, $system, $brief->edition, $target->drive),
+            Acceptance::step($machine, $system, $brief->edition, $target->drive, null, ProofScope::Whole, self::graphicsMemory($machine, $firmware->steps), count($drivers->unresolved)),
         ];
 
         return new PathDraft(
@@ -96,6 +100,24 @@ final class InstallPath
     private static function recorded(Requirements $requirements, Contribution $extras): array
     {
         return array_merge(...array_map(static fn ($step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]]);
+    }
+
+    /**
+     * What the graphics take of the memory once the settings are as the path leaves them.
+     *
+     * @param  list<Step>  $steps
+     */
+    private static function graphicsMemory(Machine $machine, array $steps): ?Bytes
+    {
+        $share = $machine->fact('firmware.graphics_memory')->value;
+        foreach ($steps as $step) {
+            foreach ($step->boots as $event) {
+                $share = $event->changes['firmware.graphics_memory'] ?? $share;
+            }
+        }
+
+        // Firmware counts in powers of 1024, whatever its page says.
+        return is_string($share) && preg_match('/^(\d+)\s*G(?:i?B)?$/i', trim($share), $m) === 1 ? Bytes::gibi((int) $m[1]) : null;
     }
 
     private static function imageQuestions(JobContext $context): Contribution

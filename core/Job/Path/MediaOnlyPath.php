@@ -12,6 +12,7 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Presence;
@@ -27,10 +28,11 @@ final class MediaOnlyPath
         $media = MediaPlanner::plan($context->machine, $context->image(), $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0);
         $steps = [
             IntakeSteps::gather($media->contribution->gather),
-            ...$media->contribution->steps,
+            ...array_map(self::told(...), $media->contribution->steps),
             new Step('hand-over.shelve', Stage::HandOver, 'Label and shelve', Presence::Hands, Estimate::minutes(1, 2, 5),
                 ['Label: image, version, day, by whom, read back and equal'.($media->label === null ? '' : ", volume `{$media->label}`").'.', $context->machine->kind->title() === 'any machine' ? 'It says which machines it starts: those by UEFI'.($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.') : "Made for {$context->machine->title}."],
                 before: [Fact::STICK_PROVEN], after: [Fact::SHELVED, Fact::HANDED_OVER], needs: ['hands'], acts: [Act::HandOver],
+                done: DoneWords::of('It was labelled and shelved', 'shelved'),
                 because: [new Reason('"What is this stick?" is answered from its label in seconds.', 'M12')],
                 evidence: [new Evidence('shelved', 'Where it lies', 'text')],
             ),
@@ -41,5 +43,16 @@ final class MediaOnlyPath
             layouts: ['stick' => Layouts::stick($media), 'target' => null],
             stick: $media->stick?->name,
         );
+    }
+
+    /** Here the stick itself is what is handed over, so its making is told. */
+    private static function told(Step $step): Step
+    {
+        return match ($step->id) {
+            'image.check' => $step->saying(DoneWords::of('The image was checked')),
+            'media.write' => $step->saying(DoneWords::of('The stick was written')),
+            'media.verify' => $step->saying(DoneWords::of('The stick was read back, and is equal')),
+            default => $step,
+        };
     }
 }

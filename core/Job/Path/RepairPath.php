@@ -26,17 +26,20 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\ProofScope;
 
 /** Repair in place by the gentlest rung that can work; what did not help is marked as tried and the path computed again (rules J1, A3). */
 final class RepairPath
@@ -64,7 +67,7 @@ final class RepairPath
             ...$all->steps,
             ...self::rungSteps($rung, $gates, [...($media->steps === [] ? [] : [Fact::STICK_PROVEN]), ...($key === [] ? [] : [Fact::KEY_IN_HAND])]),
             self::result($rung),
-            Acceptance::step($machine, $context->system(), $context->brief->edition, null, [Fact::REPAIR_DONE]),
+            Acceptance::step($machine, $context->system(), $context->brief->edition, null, [Fact::REPAIR_DONE], ProofScope::System),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -163,7 +166,7 @@ final class RepairPath
             $presence = Presence::from($entry['presence']);
             $steps[] = new Step($after, Stage::Install, $entry['title'], $presence, Estimate::minutes(...$entry['minutes']), $entry['do'],
                 before: $before, after: [$after], needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'], acts: [$rung->writes() ? Act::Repair : Act::OpenMachine], gates: $gates,
-                because: [new Reason("{$rung->title}: the gentlest way that can work on what is known.", 'A3')], cautions: $entry['cautions'] ?? [],
+                because: [new Reason("{$rung->title}: the gentlest way that can work on what is known.", 'A3')], cautions: $entry['cautions'] ?? [], done: DoneWords::in(SheetPart::Repair, "{$entry['title']}."),
                 waiting: $presence === Presence::Hands && $restarts === 0 ? null : new Waiting(['it stands still for minutes'], 'Wait the same time once more; then note a problem.', $restarts));
             $before = [$after];
         }
@@ -178,6 +181,7 @@ final class RepairPath
         return new Step('route.result', Stage::Install, 'Did it help?', Presence::Hands, Estimate::minutes(1, 3, 10),
             ['Start twice and try what was wrong.', 'It did not help: do not lay this stone. On the job\'s page mark the way as tried; the path is then computed with the next gentlest.'],
             before: $last >= 0 ? ["route.{$rung->id}-{$last}"] : [Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED], after: [Fact::REPAIR_DONE], needs: ['hands'],
+            done: DoneWords::in(SheetPart::Repair, 'The fault was looked for twice in a row, and is gone.', 'what_helped'),
             because: [new Reason('A repair counts once the fault is gone twice in a row.', 'A3')],
             evidence: [new Evidence('helped', 'The fault', 'choice', ['gone' => 'is gone, twice in a row']), new Evidence('what_helped', 'What it was', 'text')],
             boots: [BootEvent::change(['target' => 'repaired']), BootEvent::start(Wants::System)]);

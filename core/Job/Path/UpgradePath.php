@@ -22,6 +22,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
@@ -118,11 +119,13 @@ final class UpgradePath
                 evidence: [new Evidence('keeps', 'The installer says it keeps', 'choice', ['all' => 'files, programs and settings'])]),
             new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, Estimate::minutes(...$minutes), ['Leave it alone, charger in.'],
                 before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
+                done: DoneWords::of("It was upgraded to {$system->name}"),
                 waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts),
                 boots: [BootEvent::change(['system.loader' => 'new']), ...array_fill(0, $restarts, BootEvent::start(Wants::System))]),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem], because: [new Reason('Network settings are kept.', 'D5')]),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
-                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem], because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
+                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem], done: DoneWords::of('System updates were installed'),
+                because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice'], 'Restart once and look again.', 1)),
         ];
     }

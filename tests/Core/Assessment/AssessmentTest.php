@@ -12,28 +12,54 @@ function decision(Plan $plan, string $id): Cobblestone\Runbook\Decision
     return array_values(array_filter($plan->decisions, fn ($decision) => $decision->id === $id))[0];
 }
 
+/**
+ * @param  array<string, string>  $given
+ * @return array<string, mixed>
+ */
+function proven(array $given, ?int $files = null, ?int $bytes = null, array $accepted = [], string $role = ''): array
+{
+    $step = Demo::step(BackupEvidence::STEP, evidence: BackupEvidence::wanted($files, $bytes === null ? null : Cobblestone\Quantity\Bytes::of($bytes)));
+
+    return (new Cobblestone\Runbook\Walk(Cobblestone\Runbook\Progress::of(Demo::planOf([$step]), [])))->done($step, $given, $accepted, $role);
+}
+
 $proof = ['files_source' => '11 840', 'files_copy' => '11840', 'bytes_source' => '24117248000', 'bytes_copy' => '24117248000', 'checksums' => 'equal', 'samples' => '3'];
 
 it('takes a backup as proven when count, bytes, checksums and samples say so', function () use ($proof) {
-    BackupEvidence::check($proof);
-    expect(array_map(fn ($evidence) => $evidence->id, BackupEvidence::wanted()))->toBe(array_keys($proof));
+    expect(proven($proof)['evidence'])->toBe($proof)
+        ->and(array_map(fn ($evidence) => $evidence->id, BackupEvidence::wanted(null, null)))->toBe(array_keys($proof));
 });
 
 it('says which part of the proof is missing', function (array $change, string $field, string $sentence) use ($proof) {
     try {
-        BackupEvidence::check([...$proof, ...$change]);
+        proven([...$proof, ...$change]);
         $this->fail();
     } catch (Refused $e) {
         expect($e->field)->toBe($field)->and($e->getMessage())->toContain($sentence);
     }
 })->with([
-    [['files_copy' => '11839'], 'files_copy', 'The copy has 11839 files, the original folders 11840'],
-    [['bytes_copy' => '24117247999'], 'bytes_copy', 'differ by 1 bytes'],
-    [['checksums' => 'differ'], 'checksums', 'all checksums are equal'],
-    [['checksums' => 'not-made'], 'checksums', 'equal'],
+    [['files_copy' => '11839'], 'files_copy', '11 839 read, 11 840 expected (earlier evidence): 1 less. Copy again'],
+    [['bytes_copy' => '24117247999'], 'bytes_copy', '24 117 247 999 B read, 24 117 248 000 B expected (earlier evidence): 1 less'],
+    [['checksums' => 'differ'], 'checksums', '"some differ" read, "all equal" expected (plan). Copy the differing files again'],
+    [['checksums' => 'not-made'], 'checksums', 'not compared'],
     [['samples' => '2'], 'samples', 'at least 3'],
-    [['files_source' => '0', 'files_copy' => '0'], 'files_source', 'no files proves nothing'],
+    [['files_source' => '0', 'files_copy' => '0'], 'files_source', 'at least 1 is needed'],
 ]);
+
+it('takes no copy for proven that is not what was planned', function () use ($proof) {
+    $tiny = [...$proof, 'files_source' => '1', 'files_copy' => '1', 'bytes_source' => '1', 'bytes_copy' => '1'];
+    expect(fn () => proven($tiny, 11840, 24117248000))->toThrow(Refused::class, 'Files in the original folders: 1 read, 11 840 expected (plan): 11 839 less.')
+        ->and(proven($proof, 11840, 24117248000))->not->toHaveKey('overruled')
+        ->and(proven($proof, 11300, 23000000000)['findings']['files_source']['verdict'])->toBe('within')
+        ->and(fn () => proven($proof, 11277, 24117248000))->not->toThrow(Refused::class)
+        ->and(fn () => proven($proof, 11276, 24117248000))->toThrow(Refused::class);
+    $accepted = ['files_source' => 'deleted by the owner since', 'bytes_source' => 'the same'];
+    expect(fn () => proven($tiny, 11840, 24117248000, $accepted, 'newcomer'))->toThrow(Refused::class)
+        ->and(fn () => proven($tiny, 11840, 24117248000, ['files_source' => ' ', 'bytes_source' => 'x'], 'lead'))->toThrow(Refused::class)
+        ->and(proven($tiny, 11840, 24117248000, $accepted, 'technician')['overruled'])->toBe($accepted);
+    $brief = Demo::plan('fairlead-13')->step('protect.check-backup')->evidence;
+    expect([$brief[0]->expected?->value, $brief[2]->expected?->value])->toBe(['11840', '24117248000']);
+});
 
 it('gates both the firmware and the erasing while a chip-bound drive has something to keep', function () {
     $plan = Demo::plan('fairlead-13');

@@ -105,7 +105,7 @@ it('holds a one-way stone behind its gate, then behind its confirmation', functi
     $confirmed = ($this->after)([EntryKind::Done, 'copy', 1], [EntryKind::Done, 'check', 2], [EntryKind::Confirmed, 'erase', 3]);
     expect($confirmed->isConfirmed($this->erase))->toBeTrue()
         ->and($confirmed->startedAt($this->erase))->toBe(3)
-        ->and((new Walk($confirmed))->done($this->erase, []))->toBe([]);
+        ->and((new Walk($confirmed))->done($this->erase, []))->toBe(['evidence' => []]);
 });
 
 it('lets a lead waive a gate in writing, which lets its stones fall away', function () {
@@ -131,7 +131,7 @@ it('wants every evidence, in its kind', function (array $given, string $sentence
 })->with([[[], 'Write down: Files'], [['count' => 'many', 'how' => 'a'], 'a whole number is wanted'], [['count' => '2', 'how' => 'a'], 'at least 3'], [['count' => '3'], 'Write down: How'], [['count' => '3', 'how' => 'b'], 'choose one of A'], [['count' => ['x'], 'how' => 'a'], 'Write down'], [['count' => '3', 'how' => str_repeat('x', 5000)], 'no more than']]);
 
 it('keeps exactly the evidence it asked for', function () {
-    expect((new Walk(($this->after)([EntryKind::Done, 'copy', 1])))->done($this->check, ['count' => ' 3 ', 'how' => 'a', 'more' => 'x']))->toBe(['count' => '3', 'how' => 'a']);
+    expect((new Walk(($this->after)([EntryKind::Done, 'copy', 1])))->done($this->check, ['count' => ' 3 ', 'how' => 'a', 'more' => 'x']))->toBe(['evidence' => ['count' => '3', 'how' => 'a']]);
 });
 
 it('refuses what is done, ahead or gone', function () {
@@ -171,5 +171,6 @@ it('masks exactly the part that has to be read from the drive', function (string
 it('accepts anything only where nothing has to be typed', function () {
     expect((new Confirmation('d', 1, 'ABCD', '', '', false))->accepts('zz'))->toBeTrue()
         ->and((new Confirmation('d', 1, null, '', '', true))->accepts(''))->toBeTrue()
-        ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('XABCD'))->toBeFalse();
+        ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('XABCD'))->toBeTrue()
+        ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('ABC'))->toBeFalse();
 });

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\SizeSeen;
+
+/** Reads what was written down and compares it with what is expected (rule K3). */
+final class EvidenceJudge
+{
+    public const TEXT_LIMIT = 4000;
+
+    /** Words for a reading that was not made. */
+    private const NOT_READ = ['-', '–', 'not read', 'none read'];
+
+    /**
+     * Why it cannot be taken at all: missing, no number, no such option. Null where it can be compared.
+     */
+    public static function fault(Evidence $wanted, string $value): ?string
+    {
+        $short = mb_substr($value, 0, 30);
+
+        return match (true) {
+            $value === '' => "Write down: {$wanted->label}.",
+            mb_strlen($value) > self::TEXT_LIMIT => "{$wanted->label}: no more than ".self::TEXT_LIMIT.' characters.',
+            self::isLeftOpen($wanted, $value) => null,
+            $wanted->kind->isNumber() && self::number($value) === null => "{$wanted->label}: {$wanted->kind->wants()} is wanted, \"{$short}\" is none.",
+            $wanted->kind === EvidenceKind::Percent && self::number($value) > 100 => "{$wanted->label}: percent end at 100, {$short} is more.",
+            $wanted->least !== null && $wanted->kind->isNumber() && self::number($value) < $wanted->least => "{$wanted->label}: at least {$wanted->least} is needed, {$value} is not enough yet.",
+            $wanted->kind === EvidenceKind::Choice && ! isset($wanted->options[$value]) => "{$wanted->label}: choose one of ".implode(', ', $wanted->options).'.',
+            $wanted->kind === EvidenceKind::Tally && Tally::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" has no count.",
+            $wanted->kind === EvidenceKind::Size && SizeSeen::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" is none.",
+            default => null,
+        };
+    }
+
+    /**
+     * @param  array<string, array<string, string>>  $earlier  step => evidence => value, this step's own included
+     */
+    public static function judge(Evidence $wanted, string $value, array $earlier): Finding
+    {
+        $expected = $wanted->expected?->resolved($earlier);
+        if (self::isLeftOpen($wanted, $value)) {
+            return new Finding($wanted, FindingVerdict::NotRead, '', $expected === null ? '' : self::spoken($wanted, $expected->value));
+        }
+        if ($expected === null || $expected->value === '') {
+            return new Finding($wanted, FindingVerdict::Noted, $value);
+        }
+
+        return match (true) {
+            $wanted->kind->isNumber() => self::compared($wanted, $value, $expected),
+            $wanted->kind === EvidenceKind::Tally => self::tally($wanted, $value, $expected),
+            $wanted->kind === EvidenceKind::Ticks => self::ticks($wanted, $value, $expected),
+            $wanted->kind === EvidenceKind::Serial => self::serial($wanted, $value, $expected),
+            $wanted->kind === EvidenceKind::Size => self::size($wanted, $value, $expected),
+            default => self::words($wanted, $value, $expected),
+        };
+    }
+
+    private static function isLeftOpen(Evidence $wanted, string $value): bool
+    {
+        return $wanted->mayBeOpen && in_array(mb_strtolower($value), self::NOT_READ, true);
+    }
+
+    private static function number(string $value): ?int
+    {
+        $digits = str_replace([' ', '_', "\u{a0}", '%'], '', $value);
+
+        return ctype_digit($digits) && strlen($digits) <= 18 ? (int) $digits : null;
+    }
+
+    private static function compared(Evidence $wanted, string $value, Expected $expected): Finding
+    {
+        [$is, $should] = [(int) self::number($value), (int) self::number($expected->value)];
+        $off = $is - $should;
+        $spoken = self::spoken($wanted, $expected->value);
+        $verdict = match (true) {
+            $off === 0 => FindingVerdict::Equal,
+            $expected->atLeast && $off > 0, abs($off) <= $should * $expected->tolerance => FindingVerdict::Within,
+            default => FindingVerdict::Differs,
+        };
+        $by = number_format(abs($off), 0, '.', ' ');
+        $words = $off === 0 ? 'as expected' : self::spoken($wanted, (string) $is)." read, {$spoken} expected ({$expected->source}): {$by} ".($off < 0 ? 'less' : 'more');
+
+        return new Finding($wanted, $verdict, (string) $is, $spoken, $words);
+    }
+
+    private static function spoken(Evidence $wanted, string $value): string
+    {
+        $number = $wanted->kind->isNumber() ? self::number($value) : null;
+
+        return match (true) {
+            $number !== null && $wanted->kind === EvidenceKind::Bytes => Bytes::of($number)->exact(),
+            $number !== null && $wanted->kind === EvidenceKind::Percent => "{$number} %",
+            $number !== null => number_format($number, 0, '.', ' '),
+            $wanted->kind === EvidenceKind::Choice => $wanted->options[$value] ?? $value,
+            $wanted->kind === EvidenceKind::Size => ctype_digit($value) ? Bytes::of((int) $value)->decimal().' or '.Bytes::of((int) $value)->binary() : $value,
+            $wanted->kind === EvidenceKind::Serial => '',
+            default => $value,
+        };
+    }
+
+    private static function tally(Evidence $wanted, string $value, Expected $expected): Finding
+    {
+        [$is, $should] = [Tally::parse($value), Tally::parse($expected->value)];
+        $differences = $is === null || $should === null ? ["{$value}, not {$expected->value}"] : $is->against($should);
+
+        return new Finding($wanted, $differences === [] ? FindingVerdict::Equal : FindingVerdict::Differs, $value, $expected->value, $differences === [] ? 'as expected' : implode('; ', $differences));
+    }
+
+    private static function ticks(Evidence $wanted, string $value, Expected $expected): Finding
+    {
+        $missing = array_values(array_diff(self::items($expected->value), self::items($value)));
+
+        return new Finding($wanted, $missing === [] ? FindingVerdict::Equal : FindingVerdict::Differs, $value, $expected->value, $missing === [] ? 'all of it' : 'missing: '.implode(', ', $missing));
+    }
+
+    /**
+     * The things of a list as it was written down: "charger, bag; adapter".
+     *
+     * @return list<string>
+     */
+    public static function items(string $list): array
+    {
+        $items = array_map(static fn (string $item): string => trim($item, " \t.\"'"), preg_split('/[,;\n]+/u', $list) ?: []);
+
+        return array_values(array_unique(array_filter($items, static fn (string $item): bool => ! in_array(mb_strtolower($item), ['', 'nothing', 'none', 'nothing else', '-'], true))));
+    }
+
+    private static function serial(Evidence $wanted, string $value, Expected $expected): Finding
+    {
+        $equal = Confirmation::isSerial($value, $expected->value);
+
+        return new Finding($wanted, $equal ? FindingVerdict::Equal : FindingVerdict::Differs, $equal ? 'as expected' : 'another one', '', $equal ? 'as expected' : 'not the serial of this drive');
+    }
+
+    private static function size(Evidence $wanted, string $value, Expected $expected): Finding
+    {
+        $seen = SizeSeen::parse($value);
+        $bytes = (int) $expected->value;
+        $fits = $seen !== null && ($seen->canBe($bytes) || ($expected->atLeast && ! $seen->isClearlyLess($bytes, 1.0)));
+        $alike = array_keys(array_filter($expected->others, static fn (int $other): bool => $seen?->canBe($other) ?? false));
+        $words = match (true) {
+            $fits && $alike === [] => 'as expected',
+            $alike !== [] => ($fits ? 'it could as well be ' : 'it looks like ').implode(' or ', $alike),
+            $expected->atLeast => 'less than '.self::spoken($wanted, $expected->value),
+            $seen?->isClearlyLess($bytes) ?? false => 'clearly less than '.self::spoken($wanted, $expected->value),
+            default => 'not '.self::spoken($wanted, $expected->value),
+        };
+
+        return new Finding($wanted, $fits && $alike === [] ? FindingVerdict::Within : FindingVerdict::Differs, $value, self::spoken($wanted, $expected->value), $words);
+    }
+
+    private static function words(Evidence $wanted, string $value, Expected $expected): Finding
+    {
+        $plain = static fn (string $text): string => mb_strtolower((string) preg_replace('/\s+/u', ' ', trim($text)));
+        // A choice may have several answers that are right: "works|none".
+        $right = $wanted->kind === EvidenceKind::Choice ? explode('|', $expected->value) : [$expected->value];
+        $equal = in_array($plain($value), array_map($plain, $right), true);
+        $spoken = implode(' or ', array_map(static fn (string $one): string => self::spoken($wanted, $one), $right));
+
+        return new Finding($wanted, $equal ? FindingVerdict::Equal : FindingVerdict::Differs, self::spoken($wanted, $value), $spoken,
+            $equal ? 'as expected' : '"'.mb_substr(self::spoken($wanted, $value), 0, 80)."\" read, \"{$spoken}\" expected ({$expected->source})");
+    }
+}

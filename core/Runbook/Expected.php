@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook;
+
+/** What a piece of evidence should say, how far it may be off, and where that is known from (rule K3). */
+final readonly class Expected
+{
+    public const PLAN = 'plan';
+
+    public const EARLIER = 'earlier evidence';
+
+    public const READING = 'reading';
+
+    public const CATALOGUE = 'catalogue';
+
+    /**
+     * @param  string  $value  as it would be written down; empty where it comes from other evidence
+     * @param  float  $tolerance  share of the value that a number may be off, 0 for exact
+     * @param  string  $source  one of the constants above
+     * @param  string  $from  "step:evidence" whose observed value is expected; empty where it is known already
+     * @param  bool  $hidden  whether no page may show the value
+     * @param  bool  $atLeast  whether more is as good as equal
+     * @param  array<string, int>  $others  other things it could be mistaken for, with their bytes
+     */
+    public function __construct(
+        public string $value,
+        public float $tolerance = 0.0,
+        public string $source = self::PLAN,
+        public string $from = '',
+        public bool $hidden = false,
+        public bool $atLeast = false,
+        public array $others = [],
+    ) {
+    }
+
+    /** What was written down at another stone, or before at the same one. */
+    public static function asIn(string $step, string $evidence, float $tolerance = 0.0): self
+    {
+        return new self('', $tolerance, self::EARLIER, "{$step}:{$evidence}");
+    }
+
+    /**
+     * The same with the value filled in from what was written down before.
+     *
+     * @param  array<string, array<string, string>>  $earlier  step => evidence => value
+     */
+    public function resolved(array $earlier): ?self
+    {
+        if ($this->from === '') {
+            return $this;
+        }
+        [$step, $evidence] = explode(':', $this->from, 2);
+        $value = $earlier[$step][$evidence] ?? null;
+
+        return $value === null ? null : new self($value, $this->tolerance, $this->source, '', $this->hidden, $this->atLeast, $this->others);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'value' => $this->value, 'tolerance' => $this->tolerance, 'source' => $this->source, 'from' => $this->from, 'hidden' => $this->hidden,
+            'at_least' => $this->atLeast, 'others' => (object) $this->others,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self(
+            $data['value'], (float) $data['tolerance'], $data['source'], $data['from'], $data['hidden'], $data['at_least'], (array) $data['others'],
+        );
+    }
+}
