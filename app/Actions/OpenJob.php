@@ -7,6 +7,7 @@ use App\Documents\BriefDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
+use Cobblestone\Job\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Yaml\Yaml;
@@ -28,6 +29,7 @@ final class OpenJob
     public function handle(User $user, array $brief): Job
     {
         BriefDocument::check($brief, 'This job');
+        $brief['machine'] = FixedChoice::of($brief['machine']);
         $plan = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($user, $brief, $plan): Job {

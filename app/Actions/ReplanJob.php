@@ -7,6 +7,7 @@ use App\Documents\BriefDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
+use Cobblestone\Job\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\PlanDifference;
 use Cobblestone\Runbook\Revision;
@@ -28,6 +29,7 @@ final class ReplanJob
     public function handle(Job $job, User $user, array $brief, string $reason, int $seen): PlanDifference
     {
         BriefDocument::check($brief, 'This job');
+        $brief['machine'] = FixedChoice::of($brief['machine']);
         $fresh = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($job, $user, $brief, $fresh, $reason, $seen): PlanDifference {

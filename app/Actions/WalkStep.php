@@ -38,7 +38,7 @@ final class WalkStep
             [$kind, $data] = match ($action) {
                 'start' => [EntryKind::Started, $walk->start($step)],
                 'walk' => [EntryKind::WalkedAway, $walk->start($step)],
-                'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'))],
+                'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'), $text('read_from'))],
                 'done' => [EntryKind::Done, $walk->done($step, (array) ($input['evidence'] ?? []), (array) ($input['accepted'] ?? []), $user->role, (int) now()->timestamp, $text('before_clock') === '1')],
                 'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
                 'retry' => [EntryKind::Retry, $walk->retry($step)],

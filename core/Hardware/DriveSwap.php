@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Cobblestone\Hardware;
 
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
+use Cobblestone\Install\DriveWords;
+use Cobblestone\Install\NamedDrive;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\Path\Protection;
 use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
@@ -35,45 +38,42 @@ use Cobblestone\Runbook\Wants;
 /** The old drive out and kept, the new one in; data carried over from the old one afterwards (rules H1–H3, I1, A7). */
 final class DriveSwap
 {
-    private const CAUTIONS = ['Fully off, mains out, and first of all inside the battery lead. Wait, and discharge yourself.', 'A swollen cell: stop, do not charge, follow the local disposal rules.'];
-
     /** Rate at which a system decrypts its drive, where nobody has measured it. */
     private const DECRYPT_MB_S = 60.0;
 
-    /** The drive that comes out: the named one, else the only internal one. */
-    public static function oldDrive(Machine $machine): ?Drive
+    /** The drive that comes out: the named one, else the only internal one; asked for among several. */
+    public static function oldDrive(Machine $machine): OldDrive
     {
-        $wish = $machine->fact('swap.path');
-        foreach ($machine->internalDrives() as $drive) {
-            if ($wish->is($drive->path)) {
-                return $drive;
-            }
-        }
+        $internal = $machine->internalDrives();
+        $named = NamedDrive::among($internal, $machine, 'swap');
+        $only = count($internal) === 1 && $named->blockers === [] ? $internal[0] : null;
+        $drive = $named->drive ?? $only;
+        $asked = $drive === null && $named->blockers === [] && $internal !== [] ? [TargetDrive::which($internal, 'Which drive comes out?', 'swap.drive', [Act::OpenMachine, Act::FitPart])] : [];
 
-        return count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
+        return new OldDrive($drive, $asked, $named->blockers);
     }
 
     /** @param  array<string, mixed>  $wish  the brief's backup block */
     public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Protection $protection, array $wish, Policy $policy): Contribution
     {
         [$encryption, $backup, $rescued] = [$protection->encryption, $protection->backup, $protection->health->rescueFirst()];
-        $name = $old === null ? 'the old drive' : TargetDrive::describe($old);
+        $name = $old === null ? 'the old drive' : DriveWords::full($old);
         $decrypt = $old !== null && $backup->somethingToKeep() && $encryption->protection->needsKeyElsewhere() && $machine->fact('encryption.key')->is('no') ? EncryptionSteps::decrypt($old, self::DECRYPT_MB_S) : null;
-        $steps = [...($decrypt === null ? [] : [$decrypt]), self::swap($name, $new, $decrypt), self::close(), ...($backup->somethingToKeep() ? [self::carryOver($rescued ? 'the rescued copy' : $name, $old, $wish, ! $rescued && $encryption->protection->needsKeyElsewhere(), $policy)] : []), self::giveBack($name, $backup->somethingToKeep())];
+        $steps = [...($decrypt === null ? [] : [$decrypt]), self::swap($name, $new, $decrypt, $machine->kind), self::close(), ...($backup->somethingToKeep() ? [self::carryOver($rescued ? 'the rescued copy' : $name, $old, $wish, ! $rescued && $encryption->protection->needsKeyElsewhere(), $policy)] : []), self::giveBack($name, $backup->somethingToKeep())];
 
         return new Contribution($steps, [new Decision('hardware.old-drive', 'The old drive', 'comes out and stays untouched until the handover', ['It is the way back until the new system is proven.'], ['erase it now' => ['There would be no way back.']], [$name], 'J2, I1')],
             gather: [new GatherItem('screwdriver and a tray', 'the machine is opened; screws out = screws in'), new GatherItem('new drive', $new === null ? 'its form and keying as the old one' : $new->title()), ...($backup->somethingToKeep() ? [new GatherItem('adapter or enclosure for the old drive', 'its data is carried over from outside')] : [])],
             initial: $rescued ? [] : [Fact::BACKUP_SETTLED, Fact::BACKUP_DETACHED]);
     }
 
-    private static function swap(string $name, ?Drive $new, ?Step $decrypt): Step
+    private static function swap(string $name, ?Drive $new, ?Step $decrypt, Kind $kind): Step
     {
         return new Step('hardware.swap-drive', Stage::Hardware, 'Swap the drive', Presence::Hands, Estimate::minutes(6, 12, 40),
             ["Take out {$name}. Label it with the job and \"do not erase\".", 'New drive: same form and keying, height with its spreader, and an interface the slot really has.', $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
             before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
             done: DoneWords::in(SheetPart::Drive, "{$name} was taken out and kept as it was; the new drive was fitted."), acts: [Act::OpenMachine, Act::FitPart],
             because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
-            cautions: self::CAUTIONS,
+            cautions: OpenedCase::cautions($kind),
             evidence: [Screws::out()],
             opens: [new PutBack('old-drive', "Kept apart: {$name}", 'It is the way back until the new system is proven.', 'put-back.old-drive')],
             boots: [BootEvent::change(['target' => 'blank'])],

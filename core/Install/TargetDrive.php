@@ -9,20 +9,26 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
-use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
 
-/** The one drive that will be erased, named by serial and exact bytes; never guessed among several (rule I1). */
+/** The one drive that will be erased, named by serial and exact bytes; never guessed among several (rules I1, K2). */
 final readonly class TargetDrive
 {
+    /** The fact that names it: its serial or WWN; its path where it has neither. */
+    public const FACT = 'target.drive';
+
     /**
      * @param  list<Drive>  $others  internal drives that stay
+     * @param  list<Drive>  $out  drives that come out, or off, before anything is written
      * @param  list<Decision>  $decisions
      * @param  list<Question>  $questions
+     * @param  list<Blocker>  $blockers
      */
-    private function __construct(public ?Drive $drive, public array $others, public array $decisions, public array $questions)
-    {
+    private function __construct(
+        public ?Drive $drive, public array $others, public array $out, public array $decisions, public array $questions, public array $blockers = [],
+    ) {
     }
 
     public static function choose(Machine $machine): self
@@ -31,93 +37,115 @@ final readonly class TargetDrive
         if ($internal === []) {
             return self::typed($machine, $machine->drives !== []);
         }
-        if (count($internal) === 1) {
-            return self::chosen($internal[0], [], 'It is the only internal drive in the reading.');
+        $named = NamedDrive::among($internal, $machine, 'target');
+        if ($named->blockers !== []) {
+            return new self(null, $internal, [], [], [], $named->blockers);
         }
-        $wish = $machine->fact('target.path');
-        foreach ($internal as $drive) {
-            if ($wish->is($drive->path)) {
-                $others = array_values(array_filter($internal, static fn (Drive $other): bool => $other !== $drive));
+        if ($named->drive !== null || count($internal) === 1) {
+            $drive = $named->drive ?? $internal[0];
+            $others = array_values(array_filter($internal, static fn (Drive $other): bool => $other !== $drive));
+            $because = match (true) {
+                $others === [] => 'It is the only internal drive in the reading.',
+                default => 'Chosen among it and '.count($others)." more: {$named->by}.",
+            };
 
-                return self::chosen($drive, $others, "Chosen among {$wish->spoken()} and ".count($others).' more: '.$wish->origin.'.');
-            }
-        }
-        $options = [];
-        foreach ($internal as $drive) {
-            $options[$drive->path] = self::describe($drive);
+            return self::chosen($drive, $others, $machine, $because);
         }
 
-        return new self(null, $internal, [], [new Question('target.path', 'Which drive is to be erased?', $options, 'the drive that the one-way step names; installers number drives differently at every start', 'I1', 90, [Act::Erase])]);
+        return new self(null, $internal, [], [], [self::which($internal, 'Which drive is to be erased?', self::FACT, [Act::Erase])]);
     }
 
     /**
      * A drive that is new: named by the serial and size on its label, or the only blank one that was read.
      *
      * @param  list<Drive>|null  $read  the drives inside, where the machine is new too; null where the new drive is not in it yet
+     * @param  Drive|null  $old  the one that comes out
      */
-    public static function fitted(Machine $machine, ?array $read): self
+    public static function fitted(Machine $machine, ?array $read, ?Drive $old = null): self
     {
         $blank = array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive->isBlank()));
         if (count($blank) === 1) {
-            return self::chosen($blank[0], array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive !== $blank[0])), 'It is the only blank drive in the reading.');
+            return self::chosen($blank[0], array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive !== $blank[0])), $machine, 'It is the only blank drive in the reading.');
         }
-        $others = $read === null ? array_values(array_filter($machine->internalDrives(), static fn (Drive $drive): bool => count($machine->internalDrives()) > 1 && ! $machine->fact('swap.path')->is($drive->path))) : [];
-        $serial = $machine->fact('target.serial')->value;
-        $bytes = $machine->fact('target.bytes')->value;
-        $size = null;
-        try {
-            $size = is_int($bytes) || is_string($bytes) ? Bytes::parse($bytes) : null;
-        } catch (InvalidQuantity) {
-            // asked again below
+        $others = $read === null ? array_values(array_filter($machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $old && count($machine->internalDrives()) > 1)) : $read;
+        $drive = self::described($machine, 'new', 'New drive');
+        if ($drive === null) {
+            return new self(null, $others, [], [], [new Question('target.reading', 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its label.', [], 'the drive that is written to and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
         }
-        if (is_scalar($serial) && trim((string) $serial) !== '' && $size !== null && $size->count > 0) {
-            return self::chosen(new Drive('new', $size, trim((string) $serial), 'New drive'), $others, 'Its serial and size are on its label.');
+        foreach ($others as $other) {
+            if ($other->isNamed((string) $drive->serial)) {
+                return self::chosen($other, array_values(array_filter($others, static fn (Drive $one): bool => $one !== $other)), $machine, 'Its serial is the one that was typed.');
+            }
         }
 
-        return new self(null, $others, [], [new Question('target.reading', 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its label.', [], 'the drive that is written to and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
+        return self::chosen($drive, $others, $machine, 'Its serial and size are on its label.');
     }
 
-    /** "Saltmarsh NV-3 · 512.1 GB · serial SM88-…•••• · old system inside". */
-    public static function describe(Drive $drive): string
+    /**
+     * @param  list<Drive>  $drives
+     * @param  list<Act>  $shuts
+     */
+    public static function which(array $drives, string $text, string $fact, array $shuts): Question
     {
-        $labels = array_filter(array_map(static fn ($partition): ?string => $partition->label, $drive->partitions));
-        $contents = match (true) {
-            $drive->isBlank() => 'blank',
-            $labels !== [] => 'holds '.implode(', ', array_slice($labels, 0, 3)),
-            $drive->partitions !== [] => count($drive->partitions).' partitions',
-            default => 'contents not shown',
-        };
+        $options = [];
+        foreach ($drives as $drive) {
+            $options[$drive->identity() ?? $drive->path] = DriveWords::full($drive);
+        }
 
-        return implode(' · ', array_filter([$drive->path, $drive->model, $drive->size->decimal(), $drive->serial === null ? 'no serial' : 'serial '.Confirmation::mask($drive->serial), $contents]));
+        return new Question($fact, $text, $options, 'the drive that the path names; installers number drives differently at every start', 'I1', 90, $shuts);
+    }
+
+    /** Whether its serial can name it: there is one, and no other drive reports it. */
+    public function isProven(): bool
+    {
+        return $this->drive?->hasProof() === true;
     }
 
     /** @param  list<Drive>  $others */
-    private static function chosen(Drive $drive, array $others, string $because): self
+    private static function chosen(Drive $drive, array $others, Machine $machine, string $because): self
     {
+        $attached = array_values(array_filter($machine->drives, static fn (Drive $other): bool => $other !== $drive && ! in_array($other, $others, true) && ! $other->isInternal()));
+        $alike = array_filter([...$others, ...$attached], static fn (Drive $other): bool => $other->size->count === $drive->size->count);
+        // Without a serial, or beside a twin, only being alone names it: everything else comes out.
+        $alone = ! $drive->hasProof() || $alike !== [];
+        $out = $alone ? [...$others, ...$attached] : array_values(array_filter($others, static fn (Drive $other): bool => ! $other->isBlank()));
         $refused = [];
         foreach ($others as $other) {
-            $refused[self::describe($other)] = ['It stays as it is.'];
+            $refused[DriveWords::full($other)] = [in_array($other, $out, true) ? 'It comes out before anything is written.' : 'It is blank and stays as it is.'];
         }
+        $proof = match (true) {
+            ! $drive->hasProof() && $out === [] => 'It reports no serial that is its own; it is the only drive the machine has, and its size is compared.',
+            ! $drive->hasProof() => 'It reports no serial that is its own: everything else comes out, so that it is the only drive left, and its size is compared.',
+            $alike !== [] => 'Another drive has the same size: everything else comes out, and it is confirmed by its serial.',
+            default => 'It is confirmed by its serial, not by its number in the installer.',
+        };
 
-        return new self($drive, $others, [new Decision('install.target', 'Target drive', self::describe($drive), [$because, 'It is confirmed by the serial printed on it, not by its number in the installer.'], $refused, ["serial and {$drive->size->exact()}"], 'I1')], []);
+        return new self($drive, $others, $out, [new Decision('install.target', 'Target drive', DriveWords::target($drive), [$because, $proof], $refused, [($drive->hasProof() ? 'serial and ' : '').$drive->size->exact()], 'I1')], []);
     }
 
     private static function typed(Machine $machine, bool $read): self
     {
-        $serial = $machine->fact('target.serial')->value;
-        $bytes = $machine->fact('target.bytes')->value;
-        if (is_scalar($serial) && $bytes !== null && trim((string) $serial) !== '') {
-            try {
-                $size = Bytes::parse(is_int($bytes) ? $bytes : (string) $bytes);
-            } catch (InvalidQuantity) {
-                $size = Bytes::of(0);
-            }
-            if ($size->count > 0) {
-                return self::chosen(new Drive('typed', $size, trim((string) $serial), detailed: false), [], 'Its serial and size were typed in.');
-            }
+        $drive = self::described($machine, 'typed', null);
+        if ($drive !== null) {
+            return self::chosen($drive, [], $machine, 'Its serial and size were typed in.');
         }
         $lead = $read ? 'The reading shows no internal drive. ' : '';
 
-        return new self(null, [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact bytes.", [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
+        return new self(null, [], [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact bytes.", [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
+    }
+
+    /** A drive of which serial and size were typed: nobody has read what is on it. */
+    private static function described(Machine $machine, string $path, ?string $model): ?Drive
+    {
+        $serial = $machine->fact('target.serial')->value;
+        $bytes = $machine->fact('target.bytes')->value;
+        try {
+            $size = is_int($bytes) || is_string($bytes) ? Bytes::parse($bytes) : null;
+        } catch (InvalidQuantity) {
+            return null;
+        }
+
+        return is_scalar($serial) && trim((string) $serial) !== '' && $size !== null && $size->count > 0
+            ? new Drive($path, $size, trim((string) $serial), $model, detailed: false, sectorRead: false) : null;
     }
 }

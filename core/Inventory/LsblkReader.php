@@ -97,6 +97,8 @@ final class LsblkReader
             partitions: LsblkPartitions::read($children, $size, $logical, $name, $this->notes),
             detailed: $this->detailed,
             wholeFileSystem: self::text($entry, 'fstype') ?? (LsblkContents::areInUse($entry) ? 'in use' : null),
+            wwn: self::text($entry, 'wwn'),
+            sectorRead: self::number($entry, 'log-sec') !== null,
         );
     }
 

@@ -60,7 +60,7 @@ final readonly class Brief
         }
 
         return new self(
-            trim($data['title']), $data['goal'] ?? 'clean-install', $data['owner'] ?? 'the owner', $data['machine'], $data['system'] ?? null,
+            trim($data['title']), $data['goal'] ?? 'clean-install', $data['owner'] ?? 'the owner', FixedChoice::of($data['machine']), $data['system'] ?? null,
             $data['edition'] ?? null, $data['image'] ?? null, $data['sticks'] ?? null, $data['backup'] ?? [], $data['policy'] ?? [],
             ($data['catalogue'] ?? null) === 'none', $data['read_at'] ?? null,
             array_intersect_key($data, array_flip(['memory', 'licence', 'depends', 'extras', 'update', 'card', 'seen'])),

@@ -24,6 +24,8 @@ final readonly class Drive
         public bool $serialRepeated = false,
         public bool $detailed = true,
         public ?string $wholeFileSystem = null,
+        public ?string $wwn = null,
+        public bool $sectorRead = true,
     ) {
     }
 
@@ -38,6 +40,18 @@ final readonly class Drive
     public function hasProof(): bool
     {
         return $this->serial !== null && ! $this->serialRepeated;
+    }
+
+    /** What names it and no other: its serial, else its WWN; null where it reports neither of its own (rule K2). */
+    public function identity(): ?string
+    {
+        return $this->hasProof() ? $this->serial : $this->wwn;
+    }
+
+    /** Whether that is its serial or its WWN; a serial that another drive reports too is nobody's. */
+    public function isNamed(string $name): bool
+    {
+        return ($this->hasProof() && strcasecmp((string) $this->serial, $name) === 0) || ($this->wwn !== null && strcasecmp($this->wwn, $name) === 0);
     }
 
     /** Internal: neither removable nor attached from outside. */

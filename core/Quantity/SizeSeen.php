@@ -50,6 +50,12 @@ final readonly class SizeSeen
         return false;
     }
 
+    /** Whether one of its readings is within that share of the bytes. */
+    public function isNear(int $bytes, float $share): bool
+    {
+        return array_filter($this->ranges, static fn (array $range): bool => $range[1] >= $bytes * (1 - $share) && $range[0] <= $bytes * (1 + $share)) !== [];
+    }
+
     /** Whether every reading of it is below that share of the bytes. */
     public function isClearlyLess(int $bytes, float $share = 0.99): bool
     {

@@ -10,6 +10,9 @@ final readonly class Confirmation
     /** Characters of the serial that are typed from the drive's own label and masked on every page. */
     public const TYPED = 4;
 
+    /** Where a serial can be read: a closed laptop or handheld shows no label. */
+    public const READ_FROM = ['label' => 'on the drive\'s label', 'setup' => 'in the firmware\'s setup', 'console' => 'in the installer\'s console'];
+
     public function __construct(
         public string $device,
         public int $bytes,

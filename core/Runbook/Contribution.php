@@ -25,6 +25,12 @@ final readonly class Contribution
     ) {
     }
 
+    /** @param  list<Step>  $steps */
+    public function withSteps(array $steps): self
+    {
+        return new self($steps, $this->decisions, $this->questions, $this->gather, $this->initial, $this->blockers);
+    }
+
     public function and(self $other): self
     {
         return new self(

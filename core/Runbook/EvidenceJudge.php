@@ -140,7 +140,11 @@ final class EvidenceJudge
     {
         $seen = SizeSeen::parse($value);
         $bytes = (int) $expected->value;
-        $fits = $seen !== null && ($seen->canBe($bytes) || ($expected->atLeast && ! $seen->isClearlyLess($bytes, 1.0)));
+        $fits = $seen !== null && match (true) {
+            $expected->atLeast => ! $seen->isClearlyLess($bytes, 1.0),
+            $expected->tolerance > 0 => $seen->isNear($bytes, $expected->tolerance),
+            default => $seen->canBe($bytes),
+        };
         $alike = array_keys(array_filter($expected->others, static fn (int $other): bool => $seen?->canBe($other) ?? false));
         $words = match (true) {
             $fits && $alike === [] => 'as expected',

@@ -68,6 +68,11 @@ final readonly class Step
         return new self(...[...get_object_vars($this), 'boots' => $boots]);
     }
 
+    public function waitingFor(string $fact): self
+    {
+        return new self(...[...get_object_vars($this), 'before' => [...$this->before, $fact]]);
+    }
+
     /** The same with the words the owner reads of it. */
     public function saying(DoneWords $done): self
     {

@@ -38,14 +38,21 @@ final class Walk
      *
      * @throws Refused
      */
-    public function confirm(Step $step, string $typed): array
+    public function confirm(Step $step, string $typed, string $readFrom = ''): array
     {
         $this->mustBeOpen($step);
         if ($step->confirmation === null || ! $step->confirmation->accepts($typed)) {
             throw Refused::wrongSerial();
         }
 
-        return ['typed' => $step->confirmation->typed, 'device' => $step->confirmation->device];
+        if (! $step->confirmation->typed) {
+            return ['typed' => false, 'device' => $step->confirmation->device];
+        }
+        if (! isset(Confirmation::READ_FROM[$readFrom])) {
+            throw Refused::evidence('read_from', 'Say where the serial was read: '.implode(', ', Confirmation::READ_FROM).'. From our own screen it proves nothing.');
+        }
+
+        return ['typed' => true, 'device' => $step->confirmation->device, 'read_from' => $readFrom];
     }
 
     /**
@@ -66,91 +73,13 @@ final class Walk
         if ($this->progress->state($step) === StepState::Trouble) {
             throw Refused::inTrouble($step);
         }
-        $given = $this->given($step, $evidence);
-        $findings = $this->findings($step, $given);
-        $overruled = $this->overruled($findings, $accepted, $role);
+        $kept = WrittenDown::at($step, $evidence, $accepted, $role, $this->progress->evidence());
         $quick = $now !== null && $this->progress->isQuick($step, $now);
         if ($quick && ! $beforeClock) {
             throw Refused::tooQuick($step, $this->progress->elapsed($step, (int) $now));
         }
 
-        return array_filter([
-            'evidence' => array_map(static fn (Finding $finding): string => $finding->wanted->kind === EvidenceKind::Serial ? $finding->observed : $given[$finding->wanted->id], $findings),
-            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), array_filter($findings, static fn (Finding $one): bool => $one->verdict !== FindingVerdict::Noted)),
-            'overruled' => $overruled,
-            'before_clock' => $quick,
-        ], static fn (mixed $value, string $key): bool => $key === 'evidence' || ($value !== [] && $value !== false), ARRAY_FILTER_USE_BOTH);
-    }
-
-    /**
-     * @param  array<string, mixed>  $evidence
-     * @return array<string, string>
-     *
-     * @throws Refused
-     */
-    private function given(Step $step, array $evidence): array
-    {
-        $given = [];
-        foreach ($step->evidence as $wanted) {
-            $value = $evidence[$wanted->id] ?? '';
-            if ($wanted->kind === EvidenceKind::Ticks) {
-                $value = is_array($value) ? implode(', ', array_filter($value, is_string(...))) : $value;
-                $given[$wanted->id] = is_scalar($value) && trim((string) $value) !== '' ? trim((string) $value) : 'nothing';
-
-                continue;
-            }
-            $value = is_scalar($value) ? trim((string) $value) : '';
-            $fault = EvidenceJudge::fault($wanted, $value);
-            if ($fault !== null) {
-                throw Refused::evidence($wanted->id, $fault);
-            }
-            $given[$wanted->id] = $value;
-        }
-
-        return $given;
-    }
-
-    /**
-     * @param  array<string, string>  $given
-     * @return array<string, Finding>
-     */
-    private function findings(Step $step, array $given): array
-    {
-        $earlier = [...$this->progress->evidence(), $step->id => $given];
-        $findings = [];
-        foreach ($step->evidence as $wanted) {
-            $findings[$wanted->id] = EvidenceJudge::judge($wanted, $given[$wanted->id], $earlier);
-        }
-
-        return $findings;
-    }
-
-    /**
-     * @param  array<string, Finding>  $findings
-     * @param  array<string, mixed>  $accepted
-     * @return array<string, string> evidence => the reason
-     *
-     * @throws Refused
-     */
-    private function overruled(array $findings, array $accepted, string $role): array
-    {
-        $overruled = $open = [];
-        foreach ($findings as $id => $finding) {
-            if (! $finding->verdict->holds()) {
-                continue;
-            }
-            $reason = is_scalar($accepted[$id] ?? null) ? trim((string) $accepted[$id]) : '';
-            if ($reason !== '' && in_array($role, $finding->wanted->overruledBy, true)) {
-                $overruled[$id] = mb_substr($reason, 0, EvidenceJudge::TEXT_LIMIT);
-            } else {
-                $open[] = $finding;
-            }
-        }
-        if ($open !== []) {
-            throw Refused::differs($open);
-        }
-
-        return $overruled;
+        return $quick ? [...$kept, 'before_clock' => true] : $kept;
     }
 
     /**

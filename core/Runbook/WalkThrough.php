@@ -44,7 +44,7 @@ final class WalkThrough
     {
         $said = static fn (EntryKind $kind, array $data): LogEntry => new LogEntry(count($entries) + 1, $kind, $step->id, count($entries), 'technician', $data);
         if ($step->confirmation !== null) {
-            $data = (new Walk(Progress::of($plan, $entries)))->confirm($step, self::serial($step->confirmation->serial));
+            $data = (new Walk(Progress::of($plan, $entries)))->confirm($step, self::serial($step->confirmation->serial), (string) array_key_first(Confirmation::READ_FROM));
             $entries[] = $said(EntryKind::Confirmed, $data);
         }
         $progress = Progress::of($plan, $entries);

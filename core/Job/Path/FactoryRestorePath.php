@@ -50,12 +50,12 @@ final class FactoryRestorePath
         $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
         $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).', 'A3', ['factory.image = no'])] : [];
         // The maker's image knows its own drive: only among several has somebody to say which.
-        $which = array_values(array_filter($target->questions, static fn (Question $question): bool => $question->fact === 'target.path'));
+        $which = array_values(array_filter($target->questions, static fn (Question $question): bool => $question->fact === TargetDrive::FACT));
         $gates = $protection->gates();
         $power = PortPower::plan($machine, Duration::minutes(75));
         $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'));
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
-            ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: $blockers));
+            ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: [...$blockers, ...$target->blockers]));
         $steps = [
             ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing', notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),

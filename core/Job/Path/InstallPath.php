@@ -13,6 +13,7 @@ use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Drivers\DriverPlanner;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\FirmwarePutBack;
+use Cobblestone\Firmware\GraphicsShare;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
@@ -25,9 +26,7 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
 use Cobblestone\Machine\Device;
-use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlanner;
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Question;
@@ -43,8 +42,9 @@ final class InstallPath
         [$machine, $system, $image, $brief, $policy] = [$context->machine, $context->system(), $context->image(), $context->brief, $context->policy];
         $swap = $context->goal === Goal::DriveSwap;
         $new = $context->goal === Goal::FirstPowerOn;
-        $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives()) : TargetDrive::choose($machine);
-        $protected = $swap ? DriveSwap::oldDrive($machine) : $target->drive;
+        $old = DriveSwap::oldDrive($machine);
+        $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives(), $swap ? $old->drive : null) : TargetDrive::choose($machine);
+        $protected = $swap ? $old->drive : $target->drive;
         $protection = Protection::of($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep && ! $new), ! $swap);
         $hardware = match (true) {
             $swap => DriveSwap::plan($machine, $protected, $target->drive, $protection, $brief->backup, $policy),
@@ -69,10 +69,12 @@ final class InstallPath
         $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'));
         $protecting = match (true) {
             $new => $protection->health->contribution->and($protection->memoryContribution())->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),
-            $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN])),
+            $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: [...$protection->backup->contribution->questions, ...$old->questions], initial: [Fact::SHUT_DOWN], blockers: $old->blockers)),
+            $swap => $protection->contribution()->and(new Contribution(questions: $old->questions, blockers: $old->blockers)),
             default => $protection->contribution(),
         };
 
+        $hardware = self::closedLast($hardware, $install);
         $all = $protecting->and($owner)->and($requirements->contribution)->and($extras)->and($hardware)->and($media->contribution)->and($power)->and($firmware)->and($install)->and($firstBoot)->and($drivers->contribution)->and($licence->contribution)
             ->and(self::imageQuestions($context))
             ->and(new Contribution(decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)], gather: GatherList::forMachine($machine)));
@@ -81,7 +83,7 @@ final class InstallPath
             ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new, notCopied: $protection->backup->notCoveredAtAll()),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            Acceptance::step($machine, $system, $brief->edition, $target->drive, null, ProofScope::Whole, self::graphicsMemory($machine, $firmware->steps), count($drivers->unresolved)),
+            Acceptance::step($machine, $system, $brief->edition, $target->drive, null, ProofScope::Whole, GraphicsShare::after($machine, $firmware->steps), count($drivers->unresolved)),
         ];
 
         return new PathDraft(
@@ -102,22 +104,15 @@ final class InstallPath
         return array_merge(...array_map(static fn ($step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]]);
     }
 
-    /**
-     * What the graphics take of the memory once the settings are as the path leaves them.
-     *
-     * @param  list<Step>  $steps
-     */
-    private static function graphicsMemory(Machine $machine, array $steps): ?Bytes
+    /** What comes out comes out before the case is closed (rules H3, I1). */
+    private static function closedLast(Contribution $hardware, Contribution $install): Contribution
     {
-        $share = $machine->fact('firmware.graphics_memory')->value;
-        foreach ($steps as $step) {
-            foreach ($step->boots as $event) {
-                $share = $event->changes['firmware.graphics_memory'] ?? $share;
-            }
+        $detaches = array_filter($install->steps, static fn (Step $step): bool => in_array(Fact::DRIVES_DETACHED, $step->after, true)) !== [];
+        if (! $detaches) {
+            return $hardware;
         }
 
-        // Firmware counts in powers of 1024, whatever its page says.
-        return is_string($share) && preg_match('/^(\d+)\s*G(?:i?B)?$/i', trim($share), $m) === 1 ? Bytes::gibi((int) $m[1]) : null;
+        return $hardware->withSteps(array_map(static fn (Step $step): Step => in_array(Fact::CASE_CLOSED, $step->after, true) ? $step->waitingFor(Fact::DRIVES_DETACHED) : $step, $hardware->steps));
     }
 
     private static function imageQuestions(JobContext $context): Contribution

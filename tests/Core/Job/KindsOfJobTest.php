@@ -46,7 +46,7 @@ it('gives a new build power before its stick, and loses nothing', function () {
         ->and($plan->step('hardware.first-power')?->presence)->toBe(Presence::StayNear)
         ->and($plan->step('protect.back-up'))->toBeNull()
         ->and($plan->step('target.erase')?->gates)->toBe([])
-        ->and($plan->step('target.erase')?->confirmation?->loses)->toBe('nothing: the drive is blank')
+        ->and($plan->step('target.erase')?->confirmation?->loses)->toBe('whatever is on it: its contents were not read')
         ->and($plan->step('target.erase')?->before)->toContain(Fact::CASE_CLOSED)
         ->and($plan->step('hardware.first-power')?->rows[0])->toBe(['seen in setup' => 'Memory', 'must be' => '32.0 GiB']);
 });

@@ -101,7 +101,8 @@ it('holds a one-way stone behind its gate, then behind its confirmation', functi
     expect(fn () => (new Walk($open))->start($this->erase))->toThrow(Refused::class, 'Confirm it');
     expect(fn () => (new Walk($open))->confirm($this->erase, '77aC'))->toThrow(Refused::class, 'not the last four');
     expect(fn () => (new Walk($open))->confirm($this->erase, ''))->toThrow(Refused::class);
-    expect((new Walk($open))->confirm($this->erase, ' 77AB '))->toBe(['typed' => true, 'device' => 'Drive']);
+    expect(fn () => (new Walk($open))->confirm($this->erase, '77AB', 'screen'))->toThrow(Refused::class, 'Say where the serial was read')
+        ->and((new Walk($open))->confirm($this->erase, ' 77AB ', 'setup'))->toBe(['typed' => true, 'device' => 'Drive', 'read_from' => 'setup']);
     $confirmed = ($this->after)([EntryKind::Done, 'copy', 1], [EntryKind::Done, 'check', 2], [EntryKind::Confirmed, 'erase', 3]);
     expect($confirmed->isConfirmed($this->erase))->toBeTrue()
         ->and($confirmed->startedAt($this->erase))->toBe(3)
