@@ -30,11 +30,25 @@ final class CoreSample
      */
     private static function target(array $target): array
     {
-        $now = $target['now'] === null ? null : array_map(static fn (array $part): array => [
+        $unread = [['name' => 'contents not read', 'from' => 0, 'bytes' => $target['bytes'], 'lost' => false, 'role' => 'old', 'first_sector' => null, 'sectors' => null]];
+        $now = $target['now'] === null ? ($target['assumed'] ? null : $unread) : array_map(static fn (array $part): array => [
             'name' => $part['name'], 'from' => ($part['first_sector'] ?? 0) * $target['sector_bytes'], 'bytes' => $part['bytes'], 'lost' => true, 'role' => 'old', 'first_sector' => $part['first_sector'], 'sectors' => $part['sectors'],
         ], $target['now']);
 
-        return self::core('Target drive'.($target['model'] === null ? '' : " · {$target['model']}"), $target['assumed'] ? 'Its size is assumed from the catalogue until the drive is read.' : 'Its serial stands on its label.', $target['bytes'], $now, $target['after']);
+        return self::core('Target drive'.($target['model'] === null ? '' : " · {$target['model']}"), self::note($target), $target['bytes'], $now, $target['after']);
+    }
+
+    /** @param  array<string, mixed>  $target */
+    private static function note(array $target): string
+    {
+        $notes = array_filter([
+            $target['assumed'] ? 'Its size is assumed from the catalogue until the drive is read.' : null,
+            ! $target['assumed'] && ! ($target['read'] ?? true) ? 'What is on it was not read.' : null,
+            $target['sector_assumed'] ?? false ? 'Sectors of 512 bytes are assumed: nobody has read their size.' : null,
+            ! $target['assumed'] && ! ($target['proven'] ?? true) ? 'It reports no serial of its own.' : null,
+        ]);
+
+        return implode(' ', $notes);
     }
 
     /**

@@ -72,6 +72,12 @@ final readonly class BackupPlan
         return $this->figures['not_covered'] ?? [];
     }
 
+    /** Whether the path copies something. */
+    public function copies(): bool
+    {
+        return $this->contribution->steps !== [];
+    }
+
     public function somethingToKeep(): bool
     {
         return $this->keep === 'some';

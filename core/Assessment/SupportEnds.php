@@ -66,6 +66,19 @@ final class SupportEnds
     }
 
     /**
+     * What the owner will miss, for their word.
+     *
+     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @return list<string>
+     */
+    public static function missing(array $gaps): array
+    {
+        $missed = array_filter($gaps, static fn (array $gap): bool => $gap['standing'] !== 'works');
+
+        return array_values(array_map(static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}".($gap['why'] === '' ? '' : " ({$gap['why']})"), $missed));
+    }
+
+    /**
      * @param  list<array{what: string, standing: string, why: string}>  $gaps
      * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
      */

@@ -14,8 +14,9 @@ final readonly class ChangePlan
     /**
      * @param  list<array{setting: Setting, need: Need, was: Fact}>  $changes
      * @param  list<NeedConflict>  $conflicts
+     * @param  list<Setting>  $looks  assumed to be set as needed, so looked at and not changed
      */
-    private function __construct(public array $changes, public array $conflicts = [])
+    private function __construct(public array $changes, public array $conflicts = [], public array $looks = [])
     {
     }
 
@@ -43,17 +44,20 @@ final readonly class ChangePlan
         }
         // What waits for a person's choice is left as it is.
         $wanted = array_filter($wanted);
-        $changes = [];
+        $changes = $looks = [];
         // A setting that a described model does not have cannot be looked at: what is assumed of it stands.
         foreach ($wanted as $id => $need) {
             $was = $machine->fact("firmware.{$id}");
             $absent = $settings !== [] && ! isset($settings[$id]);
-            if (! ($was->is($need->value) && ($was->isKnown() || $absent))) {
+            if ($was->is($need->value) && ($was->isKnown() || $absent || ! $need->weakens)) {
+                // Nothing is set to what it is; what is only assumed is looked at. What is weakened for the job is put back, so it counts.
+                $looks = $was->isKnown() || $absent ? $looks : [...$looks, $settings[$id] ?? Setting::undescribed($id)];
+            } else {
                 $changes[$id] = ['setting' => $settings[$id] ?? Setting::undescribed($id), 'need' => $need, 'was' => $was];
             }
         }
 
-        return new self(self::sorted($changes), $conflicts);
+        return new self(self::sorted($changes), $conflicts, $looks);
     }
 
     /** @return list<NeedConflict> those that nobody has decided yet */
@@ -106,6 +110,7 @@ final readonly class ChangePlan
             'was' => match (true) {
                 $change['was']->isUnknown() => 'look and record',
                 $change['was']->isKnown() => $change['was']->spoken(),
+                $change['was']->is($change['need']->value) => 'look and record',
                 default => "{$change['was']->spoken()} (assumed: look)",
             },
             'becomes' => $change['need']->value,

@@ -39,12 +39,16 @@ final class FirmwarePlanner
         $changes = ChangePlan::of($machine, FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent));
         $opens = FirmwarePutBack::entries($changes, $system);
         $open = $changes->openConflicts($machine);
-        $steps = $changes->isEmpty() ? [] : self::settingSteps($machine, $changes, $secureBoot, $gates, $opens);
+        $looked = ! $changes->isEmpty() || $changes->looks !== [];
+        $steps = [
+            ...($looked ? [self::snapshot($machine, $changes)] : []),
+            ...($changes->isEmpty() ? [] : [self::set($machine, $changes, $secureBoot, $gates, $opens)]),
+        ];
         $steps[] = self::start($machine, $image, $stickConnector, $permanent);
         $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), ($system->entry['auto_encryption'] ?? false) && $policy->school('auto_encryption') !== 'off')];
         $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
 
-        return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: $changes->isEmpty() ? [Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY] : []);
+        return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: [...($looked ? [] : [Fact::FIRMWARE_RECORDED]), ...($changes->isEmpty() ? [Fact::FIRMWARE_READY] : [])]);
     }
 
     private static function isLockedOut(Machine $machine): bool
@@ -59,35 +63,39 @@ final class FirmwarePlanner
             ? [Blocker::narrow('supervisor-password', 'The setup asks for a supervisor password that nobody has: no setting can be changed. The owner finds it, or the maker removes it against proof of ownership; there is no way around it here.', 'F2', [Act::ChangeSettings], ['firmware.supervisor_password = lost'])] : [];
     }
 
+    private static function snapshot(Machine $machine, ChangePlan $changes): Step
+    {
+        $way = WayIn::setup($machine);
+        $besides = [...array_map(static fn (array $change): Setting => $change['setting'], $changes->changes), ...$changes->looks];
+
+        return new Step('firmware.snapshot', Stage::Firmware, 'Record settings', Presence::Hands, Estimate::minutes(2, 4, 10),
+            [...$way->instructions('the setup'), $changes->isEmpty() ? 'Read every page and write down each setting: on what is known, none has to be changed.' : 'Read every page and write down each setting before anything is changed.'],
+            before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
+            because: [new Reason('What was set is the only way back, and shows what the plan assumed wrongly.', 'F3', $way->source)],
+            evidence: SettingsEvidence::recorded($machine, $besides),
+            boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+        );
+    }
+
     /**
      * @param  list<Gate>  $gates
      * @param  list<PutBack>  $opens
-     * @return list<Step>
      */
-    private static function settingSteps(Machine $machine, ChangePlan $changes, SecureBootChoice $secureBoot, array $gates, array $opens): array
+    private static function set(Machine $machine, ChangePlan $changes, SecureBootChoice $secureBoot, array $gates, array $opens): Step
     {
-        $way = WayIn::setup($machine);
         $count = count($changes->changes);
         $because = array_map(static fn (array $change): Reason => new Reason($change['need']->because, $change['need']->rule, "was {$change['was']->spoken()}: {$change['was']->origin}"), $changes->changes);
+        $chip = array_filter($changes->changes, static fn (array $change): bool => $change['setting']->id === 'security_chip') !== [];
 
-        return [
-            new Step('firmware.snapshot', Stage::Firmware, 'Record settings', Presence::Hands, Estimate::minutes(2, 4, 10),
-                [...$way->instructions('the setup'), 'Photograph or note every page before anything is changed.'],
-                before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
-                because: [new Reason('What was set is the only way back, and shows what the plan assumed wrongly.', 'F3', $way->source)],
-                evidence: SettingsEvidence::recorded($machine, array_map(static fn (array $change): Setting => $change['setting'], $changes->changes)),
-                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
-            ),
-            new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
-                ['Change them in this order, in one visit, then save and leave.'],
-                before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'],
-                done: DoneWords::of($count === 1 ? 'A setting of the firmware was changed' : "{$count} settings of the firmware were changed"), acts: [Act::ChangeSettings], gates: $gates,
-                because: [...$because, $secureBoot->decision->asReason()],
-                waiting: MemoryNeed::waiting($changes),
-                cautions: [...self::pictureCaution($machine, $changes), 'If the firmware offers to clear the security chip, refuse while any drive still depends on it.'],
-                opens: $opens, rows: $changes->rows(), boots: self::isLockedOut($machine) ? [] : [BootEvent::change($changes->becomes())],
-            ),
-        ];
+        return new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
+            [$count === 1 ? 'Change it, then save and leave.' : 'Change them in this order, in one visit, then save and leave.'],
+            before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'],
+            done: DoneWords::of($count === 1 ? 'A setting of the firmware was changed' : "{$count} settings of the firmware were changed"), acts: [Act::ChangeSettings], gates: $gates,
+            because: [...$because, $secureBoot->decision->asReason()],
+            waiting: MemoryNeed::waiting($changes),
+            cautions: [...self::pictureCaution($machine, $changes), ...($chip ? ['If the firmware offers to clear the security chip, refuse while any drive still depends on it.'] : [])],
+            opens: $opens, rows: $changes->rows(), boots: self::isLockedOut($machine) ? [] : [BootEvent::change($changes->becomes())],
+        );
     }
 
     /** @return list<string> older devices off wants a card whose picture comes up by UEFI (rule F2) */
@@ -113,7 +121,7 @@ final class FirmwarePlanner
 
         return new Step('boot.start', Stage::Boot, $permanent ? 'Start the stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
             [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
-            before: [Fact::STICK_PROVEN, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
+            before: [Fact::STICK_PROVEN, Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
             because: [new Reason($permanent ? 'The bench policy starts sticks by permanent order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
             cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
             waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some seconds', 'the maker\'s sign, then the installer'], 'Not in the list? In this order: another port; written for the other mode; USB start off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.', 1),

@@ -64,7 +64,7 @@ final class TargetSteps
             before: [Fact::MEDIUM_STARTED, Fact::TARGET_NAMED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waitsFor], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
             because: [...array_map(static fn (Decision $decision): Reason => $decision->asReason(), $target->decisions), new Reason('The goal is a clean install: the whole drive is laid out anew.', 'I2', $system->dated())],
             cautions: $blank ? [] : ['Everything on the drive is lost. Deleting is not secure erasure: the data could still be recovered by others.'],
-            done: DoneWords::in(SheetPart::Drive, $blank ? "{$bytes->decimal()} that were blank were laid out." : 'Erased: '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.'),
+            done: DoneWords::in(SheetPart::Drive, $drive?->detailed === false ? "{$drive->title()} was laid out anew." : ($blank ? "{$bytes->decimal()} that were blank were laid out." : 'Erased: '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.')),
             evidence: $drive === null ? [] : [new Evidence('free_seen', 'Free space that the installer shows now', EvidenceKind::Size,
                 expected: new Expected((string) $drive->size->count, self::FREE_TOLERANCE, others: self::couldBe($target)), remedy: 'Stop: this is another drive, or a partition is left.')],
             confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $bytes->count, $target->isProven() ? $drive?->serial : null, self::loses($drive), $owner, typed: $target->isProven()),

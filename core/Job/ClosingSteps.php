@@ -25,9 +25,10 @@ final class ClosingSteps
 {
     /**
      * @param  list<PutBack>  $entries  everything the path opens
+     * @param  list<string>  $brings  facts that the path brings about
      * @return list<Step>
      */
-    public static function for(array $entries, string $owner): array
+    public static function for(array $entries, string $owner, array $brings): array
     {
         $stays = array_values(array_filter($entries, static fn (PutBack $entry): bool => $entry->stays));
         $steps = [];
@@ -39,13 +40,18 @@ final class ClosingSteps
                 evidence: [new Evidence('signed_by', 'Signed by', 'text')],
             );
         }
+        $copied = in_array(Fact::BACKUP_COPIED, $brings, true);
         $gates = array_map(static fn (PutBack $entry): Gate => new Gate("put-back-{$entry->id}", Fact::putBack($entry->id), ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what, $entry->closedBy), $entries);
         $steps[] = new Step('hand-over.give-back', Stage::HandOver, 'Hand over', Presence::Hands, Estimate::minutes(2, 4, 10),
-            ['Print the handover sheet.', 'The owner sets their own password now, while you look away.', 'Tick out the accessories; open and show one program.', 'Agree when the backup is deleted.'],
+            ['Print the handover sheet.',
+                ...(in_array(Fact::FIRST_BOOT_DONE, $brings, true) ? ['The owner sets their own password now, while you look away.'] : []),
+                'Tick out the accessories; start it once and show that it works.',
+                ...($copied ? ['Agree on which day the copy of their files is deleted.'] : [])],
             before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'],
             done: DoneWords::of('You got it back', 'received_by'), acts: [Act::HandOver], gates: $gates,
             because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
-            evidence: [new Evidence('accessories_back', 'What came with it goes back', EvidenceKind::Ticks, expected: Expected::asIn('intake.take-in', 'accessories'), overruledBy: ['technician', 'lead'], remedy: 'Look for it in the slot and on the shelf of this job.'), new Evidence('received_by', 'Received by', 'text')],
+            evidence: [new Evidence('accessories_back', 'What came with it goes back', EvidenceKind::Ticks, expected: Expected::asIn('intake.take-in', 'accessories'), overruledBy: ['technician', 'lead'], remedy: 'Look for it in the slot and on the shelf of this job.'), new Evidence('received_by', 'Received by', 'text'),
+                ...($copied ? [new Evidence('delete_by', 'The copy is deleted on', EvidenceKind::Date)] : [])],
             boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],
         );
 

@@ -46,7 +46,7 @@ final class JobPlanner
         $draft = self::draft($context);
         $machine = $context->machine;
         $part = $draft->contribution;
-        $steps = $context->goal === Goal::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner)];
+        $steps = $context->goal === Goal::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner, array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)))];
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
         $seen = $brief->blocks['seen'] ?? [];

@@ -39,7 +39,7 @@ final class Layouts
             return [['stick' => $stick, 'target' => null], [$decision], [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem])]];
         }
 
-        return [['stick' => $stick, 'target' => ['bytes' => $bytes->count, 'sector_bytes' => $sector, 'assumed' => $target === null, 'sector_assumed' => $target?->sectorRead !== true, 'model' => $target?->model, 'now' => $target === null ? null : self::now($target), 'after' => $after]], [$decision], []];
+        return [['stick' => $stick, 'target' => ['bytes' => $bytes->count, 'sector_bytes' => $sector, 'assumed' => $target === null, 'proven' => $target?->hasProof() === true, 'read' => $target?->detailed === true, 'sector_assumed' => $target?->sectorRead !== true, 'model' => $target?->model, 'now' => $target === null || ! $target->detailed ? null : self::now($target), 'after' => $after]], [$decision], []];
     }
 
     /** @return array<string, mixed>|null */

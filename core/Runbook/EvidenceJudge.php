@@ -31,6 +31,7 @@ final class EvidenceJudge
             $wanted->least !== null && $wanted->kind->isNumber() && self::number($value) < $wanted->least => "{$wanted->label}: at least {$wanted->least} is needed, {$value} is not enough yet.",
             $wanted->kind === EvidenceKind::Choice && ! isset($wanted->options[$value]) => "{$wanted->label}: choose one of ".implode(', ', $wanted->options).'.',
             $wanted->kind === EvidenceKind::Tally && Tally::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" has no count.",
+            $wanted->kind === EvidenceKind::Date && ! self::isDay($value) => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" is none.",
             $wanted->kind === EvidenceKind::Size && SizeSeen::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" is none.",
             default => null,
         };
@@ -62,6 +63,11 @@ final class EvidenceJudge
     private static function isLeftOpen(Evidence $wanted, string $value): bool
     {
         return $wanted->mayBeOpen && in_array(mb_strtolower($value), self::NOT_READ, true);
+    }
+
+    private static function isDay(string $value): bool
+    {
+        return preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $value, $m) === 1 && checkdate((int) $m[2], (int) $m[3], (int) $m[1]);
     }
 
     private static function number(string $value): ?int

@@ -21,6 +21,8 @@ enum EvidenceKind: string
     case Serial = 'serial';
     /** A size as some tool shows it: "476.9 GiB", "512 GB". */
     case Size = 'size';
+    /** A day: 2026-12-24. */
+    case Date = 'date';
 
     public function isNumber(): bool
     {
@@ -37,6 +39,7 @@ enum EvidenceKind: string
             self::Tally => 'how many of which, such as "6 × short, 2 × long"',
             self::Serial => 'the last four characters',
             self::Size => 'a size with its unit, such as "476.9 GiB"',
+            self::Date => 'a day, such as 2026-12-24',
             self::Text, self::Choice, self::Ticks => '',
         };
     }

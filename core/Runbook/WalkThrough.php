@@ -35,6 +35,27 @@ final class WalkThrough
     }
 
     /**
+     * What the log says of a path walked so.
+     *
+     * @param  list<string>  $except
+     * @param  list<LogEntry>  $before  what was said before
+     * @return list<LogEntry>
+     */
+    public static function entries(Plan $plan, array $except = [], array $before = []): array
+    {
+        $entries = $before;
+        foreach ($plan->steps as $step) {
+            try {
+                $entries = in_array($step->id, $except, true) ? $entries : self::lay($plan, $entries, $step);
+            } catch (Refused) {
+                // What cannot be laid is not in the log.
+            }
+        }
+
+        return $entries;
+    }
+
+    /**
      * @param  list<LogEntry>  $entries
      * @return list<LogEntry>
      *
@@ -83,6 +104,7 @@ final class WalkThrough
             EvidenceKind::Tally => '4 × short',
             EvidenceKind::Ticks => 'nothing',
             EvidenceKind::Size => '1 GB',
+            EvidenceKind::Date => '2026-12-24',
             EvidenceKind::Text, EvidenceKind::Serial => self::WORDS,
         };
     }

@@ -8,8 +8,10 @@ use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Install\FirstBoot;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -51,7 +53,7 @@ final class CableRestorePath
         $blockers = $image->kind() === 'device-restore' ? [] : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind()}"])];
         $all = $protection->backup->contribution->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
         $steps = [
-            ...IntakeSteps::first($machine, null, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: ! $restores, notCopied: $protection->backup->notCoveredAtAll()),
+            ...IntakeSteps::first($machine, OwnersWord::step($restores ? DriveFate::Erased : DriveFate::Stays, null, $brief->owner, $restores ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             self::helper($recovery, $image->entry['file'] ?? $image->name, $image->entry['sha256'] ?? null),

@@ -9,8 +9,10 @@ use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Hardware\CardSupply;
 use Cobblestone\Hardware\Screws;
 use Cobblestone\Job\BriefFault;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
@@ -43,7 +45,7 @@ final class CardSwapPath
         [$supply, $blockers] = self::supply($card);
         $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(new Contribution(decisions: [$supply], gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED], blockers: $blockers));
         $steps = [
-            ...IntakeSteps::first($machine, $drive, $context->brief->owner, false, keepsSystem: true),
+            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...self::before($card),

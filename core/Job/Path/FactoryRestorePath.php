@@ -11,9 +11,11 @@ use Cobblestone\Firmware\PortPower;
 use Cobblestone\Firmware\WayIn;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -57,7 +59,7 @@ final class FactoryRestorePath
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
             ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: [...$blockers, ...$target->blockers]));
         $steps = [
-            ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing', notCopied: $protection->backup->notCoveredAtAll()),
+            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Erased, $target->drive, $brief->owner, $protection->backup)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             self::detach(),

@@ -11,8 +11,10 @@ use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Firmware\WayIn;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -57,7 +59,7 @@ final class FirmwareUpdatePath
         $recovery = self::recoveryWay($context);
         $all = $protection->encryption->contribution->and($protection->memoryContribution())->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
         $steps = [
-            ...IntakeSteps::first($machine, $drive, $context->brief->owner, false, keepsSystem: true),
+            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...$recovery,
@@ -156,21 +158,24 @@ final class FirmwareUpdatePath
         $steps = [];
         $before = [Fact::RECOVERY_WAY, Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
         $stops = $stops === [] ? [['version' => 'the new version']] : $stops;
+        $now = $context->machine->fact('firmware.version')->value;
+        $from = is_scalar($now) ? (string) $now : null;
         foreach ($stops as $index => $stop) {
             $last = $index === count($stops) - 1;
             $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$index}";
             $steps[] = new Step("firmware.write-{$index}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
                 ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop['version']}."],
                 before: $before, after: [$after], needs: ['slot', 'power', 'stick'],
-                done: DoneWords::in(SheetPart::Firmware, "Version {$stop['version']} was written.", 'version'), acts: [Act::WriteFirmware],
+                done: DoneWords::in(SheetPart::Firmware, $from === null ? "Version {$stop['version']} was written." : "Version {$from} → {$stop['version']}", 'version'), acts: [Act::WriteFirmware],
                 because: [new Reason('Stop '.($index + 1).' of '.count($stops).(isset($stop['from']) ? ", may be written over {$stop['from']} or newer." : '.'), 'F5', $context->machine->title)],
-                cautions: ['A power cut or a wrong file can leave the board dead. If the firmware offers to clear the security chip, refuse.'],
+                cautions: ['A power cut or a wrong file can leave the board dead.', ...($context->machine->fact('security_chip.version')->is('none') ? [] : ['If the firmware offers to clear the security chip, refuse.'])],
                 evidence: [self::versionShown(isset($stop['file']) ? (string) $stop['version'] : null)],
                 confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
                 waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
                 boots: [BootEvent::change(['firmware.version' => (string) $stop['version'], 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             );
             $before = [$after, Fact::POWER_SAFE];
+            $from = (string) $stop['version'];
         }
 
         return $steps;

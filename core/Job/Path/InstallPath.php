@@ -20,11 +20,13 @@ use Cobblestone\Hardware\FirstPower;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
 use Cobblestone\Job\Goal;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Device;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
@@ -80,7 +82,11 @@ final class InstallPath
             ->and(new Contribution(decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)], gather: GatherList::forMachine($machine)));
         [$layouts, $layoutDecisions, $layoutBlockers] = Layouts::of($machine, $system, $target->drive, $media, $swap);
         $steps = [
-            ...IntakeSteps::first($machine, $swap ? $protected : $target->drive, $brief->owner, $protection->backup->keep === 'nothing' || $new, notCopied: $protection->backup->notCoveredAtAll()),
+            ...IntakeSteps::first($machine, OwnersWord::step(match (true) {
+                $new => DriveFate::Empty,
+                $swap => DriveFate::ComesOut,
+                default => DriveFate::Erased,
+            }, $swap ? $protected : $target->drive, $brief->owner, $swap && ! $protection->health->rescueFirst() ? null : $protection->backup, SupportEnds::missing($gaps))),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             Acceptance::step($machine, $system, $brief->edition, $target->drive, null, ProofScope::Whole, GraphicsShare::after($machine, $firmware->steps), count($drivers->unresolved)),

@@ -13,9 +13,11 @@ use Cobblestone\Assessment\Route\RouteLadder;
 use Cobblestone\Assessment\Route\Rung;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Job\BriefFault;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\Goal;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Fact as MachineFact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
@@ -62,7 +64,7 @@ final class RepairPath
         $protecting = (new Contribution($key))->and($backup)->and($protection->health->contribution)->and($protection->memoryContribution());
         $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
         $steps = [
-            ...IntakeSteps::first($machine, $drive, $context->brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true, notCopied: $protection->backup->notCoveredAtAll()),
+            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, $rung->writes() ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...self::rungSteps($rung, $gates, [...($media->steps === [] ? [] : [Fact::STICK_PROVEN]), ...($key === [] ? [] : [Fact::KEY_IN_HAND])]),

@@ -12,8 +12,10 @@ use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
@@ -57,7 +59,7 @@ final class UpgradePath
         $days = (int) ($system->entry['rollback_days'] ?? 10);
         $all = $protection->contribution()->and($requirements->contribution)->and($licence->contribution)->and($extras)->and(new Contribution(decisions: [self::decision($days), $room, SupportEnds::decision($gaps, $ends)], gather: [new GatherItem('charger and network', 'in for the whole upgrade')], initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED, Fact::SHUT_DOWN], blockers: $roomBlockers));
         $steps = [
-            ...IntakeSteps::first($machine, $target->drive, $brief->owner, $protection->backup->keep === 'nothing', keepsSystem: true, notCopied: $protection->backup->notCoveredAtAll()),
+            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $target->drive, $brief->owner, $protection->backup, SupportEnds::missing($gaps))),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...self::steps($context, $gates, [...($protection->backup->somethingToKeep() ? [Fact::BACKUP_DETACHED] : []), ...array_merge(...array_map(static fn (Step $step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]])], $days),

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Handover;
+
+use Cobblestone\Job\Goal;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Progress;
+
+/** What the owner reads of their files: copied, kept where they were, or given up, as it really was (rule K4). */
+final class FilesWords
+{
+    /**
+     * @param  list<SheetLine>  $laid  what was done with them
+     * @return list<SheetLine>
+     */
+    public static function of(Progress $progress, array $laid): array
+    {
+        $plan = $progress->plan;
+        $goal = Goal::tryFrom((string) ($plan->job['goal'] ?? ''));
+        $backup = $plan->assessment['backup'] ?? [];
+        $copies = $plan->step('protect.back-up') !== null;
+        $not = (array) ($backup['not_covered'] ?? []);
+        if ($laid !== []) {
+            return [...$laid, ...($not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')])];
+        }
+        $words = match (true) {
+            $goal === Goal::MediaOnly, ($backup['keep'] ?? '') === 'blank' => null,
+            $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
+            $copies => $progress->isComplete() ? null : 'Not copied yet.',
+            $goal === Goal::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true) ? 'They are on your old drive, which was not erased.' : null,
+            ($backup['keep'] ?? '') === 'nothing' && in_array(Fact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
+            $goal?->keepsSystem() === true, $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
+            default => null,
+        };
+
+        return $words === null ? [] : [new SheetLine($words)];
+    }
+
+    private static function isWaived(Progress $progress): bool
+    {
+        $check = $progress->plan->step('protect.check-backup');
+
+        return $check !== null && $progress->state($check)->isClosed() && $progress->laidBy($check->id) === null;
+    }
+}
