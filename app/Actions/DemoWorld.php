@@ -2,6 +2,7 @@
 
 namespace App\Actions;
 
+use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueFolder;
 use App\Catalogue\CatalogueStore;
 use App\Documents\BriefDocument;
@@ -10,6 +11,10 @@ use App\Models\User;
 use Cobblestone\Boot\Outcome;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\WalkThrough;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 
@@ -18,7 +23,7 @@ final class DemoWorld
 {
     private const PASSWORD = 'quillport';
 
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk, private readonly TakeSnapshot $snapshot, private readonly RecordReality $reality)
+    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk, private readonly TakeSnapshot $snapshot, private readonly RecordReality $reality, private readonly JobBridge $bridge)
     {
     }
 
@@ -75,42 +80,42 @@ final class DemoWorld
     {
         Date::setTestNow($from);
         $job = $this->open->handle($people['lead'], BriefDocument::fromFile(base_path("docs/guide/briefs/{$brief}.yaml")));
-        foreach (array_slice($job->currentPlan()->plan['steps'], 0, $stones) as $step) {
-            $this->lay($job, $people['evening'], $step);
+        for ($laid = 0; $laid < $stones; $laid++) {
+            $progress = $this->bridge->progress($job->refresh());
+            $step = $progress->current();
+            if ($step === null || $progress->isShutHere($step)) {
+                break;
+            }
+            $this->lay($job, $people['evening'], $step, self::evidence($step, $progress->evidence()));
         }
         Date::setTestNow();
     }
 
-    /** @param  array<string, mixed>  $step */
-    private function lay(Job $job, User $user, array $step): void
+    /** @param  array<string, string>  $evidence */
+    private function lay(Job $job, User $user, Step $step, array $evidence): void
     {
         $act = function (string $action, array $input = []) use ($job, $user, $step): void {
-            $this->walk->handle($job, $user, $step['id'], $action, $input, (int) Job::query()->whereKey($job->id)->value('last_entry'));
+            $this->walk->handle($job, $user, $step->id, $action, $input, (int) Job::query()->whereKey($job->id)->value('last_entry'));
         };
-        if ($step['one_way']) {
-            $act('confirm', ['serial' => substr((string) $step['confirmation']['serial'], -4)]);
+        if ($step->isOneWay()) {
+            $act('confirm', ['serial' => substr((string) $step->confirmation?->serial, -4), 'read_from' => 'label']);
         } else {
-            $act($step['presence'] === 'walk-away' ? 'walk' : 'start');
+            $act($step->presence === Presence::WalkAway ? 'walk' : 'start');
         }
-        Date::setTestNow(Date::now()->addSeconds((int) round($step['minutes']['likely'] * 60)));
-        $act('done', ['evidence' => self::evidence($step['evidence'])]);
+        Date::setTestNow(Date::now()->addSeconds($step->time->likely->seconds));
+        $act('done', ['evidence' => $evidence]);
     }
 
     /**
-     * @param  list<array<string, mixed>>  $wanted
+     * What the path expects, with words of the demo world where it expects none.
+     *
+     * @param  array<string, array<string, string>>  $earlier
      * @return array<string, string>
      */
-    private static function evidence(array $wanted): array
+    private static function evidence(Step $step, array $earlier): array
     {
-        $given = [];
-        foreach ($wanted as $item) {
-            $given[$item['id']] = match ($item['id']) {
-                'files_source', 'files_copy' => '2210', 'bytes_source', 'bytes_copy' => '3221225472', 'checksums' => 'equal', 'samples' => '3',
-                'condition' => 'two scratches on the lid; charger in the bag', 'agreed_by' => 'the counter lead', 'agreed_how' => 'in-writing',
-                default => $item['kind'] === 'count' ? '80' : ($item['kind'] === 'choice' ? (string) array_key_first((array) $item['options']) : 'as listed'),
-            };
-        }
+        $said = ['condition' => 'two scratches on the lid', 'accessories' => 'charger, bag', 'agreed_by' => 'the counter lead', 'promised' => 'ready by Friday', 'key_kept' => 'in the crew office safe'];
 
-        return $given;
+        return [...WalkThrough::evidence($step, $earlier), ...array_intersect_key($said, array_flip(array_map(static fn (Evidence $one): string => $one->id, $step->evidence)))];
     }
 }

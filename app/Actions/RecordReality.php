@@ -31,7 +31,7 @@ final class RecordReality
             ChangedMeanwhile::check($job, $seen);
             $plan = $job->currentPlan()->plan;
             $start = self::start($plan, $step, $number);
-            self::keep($job, $user, $plan, $start, $outcome->value, $ofModel && $plan['job']['model'] !== null);
+            self::keep($job, $user, $plan, $start, $outcome->value, $ofModel && $plan['job']['model'] !== null, true);
             $entry = $this->log->write($job, $user, EntryKind::Reality, $step, [
                 'text' => 'Predicted: '.Outcome::from($start['outcome'])->title().". Seen: {$outcome->title()}.".($ofModel ? ' Said of the model.' : ''),
                 'predicted' => $start['outcome'], 'seen' => $outcome->value, 'number' => $number,
@@ -48,14 +48,27 @@ final class RecordReality
         });
     }
 
-    /** A step is laid: its power-ons ended as they were wanted, unless somebody has said otherwise. */
+    /** Somebody looked, and it went as predicted. */
+    public function asPredicted(Job $job, User $user, string $step, int $number, int $seen): void
+    {
+        DB::transaction(function () use ($job, $user, $step, $number, $seen): void {
+            $job = Job::locked($job->id);
+            ChangedMeanwhile::check($job, $seen);
+            $plan = $job->currentPlan()->plan;
+            $start = self::start($plan, $step, $number);
+            self::keep($job, $user, $plan, $start, $start['outcome'], false, true);
+            $this->log->write($job, $user, EntryKind::Reality, $step, ['text' => 'As predicted: '.Outcome::from($start['outcome'])->title().'.', 'predicted' => $start['outcome'], 'seen' => $start['outcome'], 'number' => $number]);
+        });
+    }
+
+    /** A step is laid: nothing was said against its prediction, which is not the same as having looked. */
     public static function laid(Job $job, User $user, string $step): void
     {
         $plan = $job->currentPlan()->plan;
         foreach ($plan['assessment']['rehearsal'] ?? [] as $start) {
             $known = $start['step'] === $step && BootObservation::query()->where('job_id', $job->id)->where('step', $step)->where('number', $start['number'])->exists();
             if ($start['step'] === $step && ! $known) {
-                self::keep($job, $user, $plan, $start, $start['succeeds'] ? $start['outcome'] : PowerOn::wanted(Wants::from($start['wants']))->value, false);
+                self::keep($job, $user, $plan, $start, $start['succeeds'] ? $start['outcome'] : PowerOn::wanted(Wants::from($start['wants']))->value, false, false);
             }
         }
     }
@@ -78,11 +91,11 @@ final class RecordReality
      * @param  array<string, mixed>  $plan
      * @param  array<string, mixed>  $start
      */
-    private static function keep(Job $job, User $user, array $plan, array $start, string $seen, bool $ofModel): void
+    private static function keep(Job $job, User $user, array $plan, array $start, string $seen, bool $ofModel, bool $looked): void
     {
         BootObservation::query()->create([
             'job_id' => $job->id, 'user_id' => $user->id, 'revision' => $job->revision, 'step' => $start['step'], 'number' => $start['number'], 'model' => $plan['job']['model'],
-            'wants' => $start['wants'], 'predicted' => $start['outcome'], 'ground' => $start['ground'], 'seen' => $seen, 'of_model' => $ofModel, 'created_at' => now(),
+            'wants' => $start['wants'], 'predicted' => $start['outcome'], 'ground' => $start['ground'], 'seen' => $seen, 'of_model' => $ofModel, 'looked' => $looked, 'created_at' => now(),
         ]);
     }
 }

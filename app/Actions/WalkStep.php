@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** One action of a person on one stone: the core says whether it may be, the log keeps it. */
 final class WalkStep
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
+    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log, private readonly LearnFromEvidence $learn)
     {
     }
 
@@ -52,7 +52,12 @@ final class WalkStep
                 RecordReality::laid($job, $user, $step->id);
             }
 
-            return $this->log->write($job, $user, $kind, $kind === EntryKind::TakenBack ? $data['step'] : $step->id, $data);
+            $entry = $this->log->write($job, $user, $kind, $kind === EntryKind::TakenBack ? $data['step'] : $step->id, $data);
+            if ($kind === EntryKind::Done) {
+                $this->learn->handle($job, $user, $step, $entry);
+            }
+
+            return $entry;
         });
     }
 

@@ -15,7 +15,13 @@ final class Experience
     /** @return array{right: int, of: int, percent: float|null} */
     public function accuracy(): array
     {
-        return Reality::accuracy(array_values(BootObservation::query()->get(['predicted', 'seen'])->map(fn (BootObservation $one): array => ['predicted' => $one->predicted, 'seen' => $one->seen])->all()));
+        return Reality::accuracy(array_values(BootObservation::query()->where('looked', true)->get(['predicted', 'seen'])->map(fn (BootObservation $one): array => ['predicted' => $one->predicted, 'seen' => $one->seen])->all()));
+    }
+
+    /** Power-ons of stones that were laid without anybody saying what was seen. */
+    public function unsaid(): int
+    {
+        return BootObservation::query()->where('looked', false)->count();
     }
 
     /** @return list<Quirk> */

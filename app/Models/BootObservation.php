@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property string $ground
  * @property string $seen
  * @property bool $of_model
+ * @property bool $looked
  * @property Carbon $created_at
  * @property-read User $user
  * @property-read Job $job
@@ -33,7 +34,7 @@ final class BootObservation extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['of_model' => 'boolean', 'created_at' => 'datetime'];
+        return ['of_model' => 'boolean', 'looked' => 'boolean', 'created_at' => 'datetime'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -5,6 +5,12 @@ namespace App\View;
 /** Plain text as HTML: everything is escaped, `backticks` become keys or identifiers. */
 final class Words
 {
+    /** A moment in the bench's zone, for sheets: "26 Nov, 14:05"; empty where there is none. */
+    public static function stamp(?int $at, string $zone): string
+    {
+        return $at === null ? '' : \Illuminate\Support\Carbon::createFromTimestamp($at)->timezone($zone)->format('j M, H:i');
+    }
+
     private const KEY = '/^(F[0-9]{1,2}|Del|Esc|Enter|volume (up|down)|power)$/';
 
     /** "4 min ago": how long ago something was, in the coarsest unit that still says something. */

@@ -19,6 +19,7 @@ final class JobSummary
      *   hands_left: float, walk_left: float, put_back: int,
      *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool, shut: list<array{word: string, reason: string}>, started_at: int|null, high: int}|null,
      *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>,
+     *   shut: list<array{word: string, reason: string}>,
      *   waiting: array{for: string, since: int, remind: int|null, text: string}|null, reminders: list<array{at: int, what: string}>}
      */
     public static function of(Progress $progress, string $zone = 'UTC'): array
@@ -57,13 +58,31 @@ final class JobSummary
                 'state' => $progress->state($current)->value, 'one_way' => $current->isOneWay(), 'shut' => self::shut($progress, $current),
                 'started_at' => $progress->startedAt($current), 'high' => $current->time->high->seconds,
             ],
+            'shut' => self::first($progress),
             'away' => $away,
             'waiting' => $progress->job->waiting,
             'reminders' => Reminders::of($progress, $zone),
         ];
     }
 
-    /** @return list<array{word: string, reason: string}> what shuts the stone it stands at */
+    /**
+     * What shuts the first stone that is shut, wherever the job stands: each reason once.
+     *
+     * @return list<array{word: string, reason: string}>
+     */
+    private static function first(Progress $progress): array
+    {
+        foreach ($progress->isComplete() ? [] : $progress->plan->steps as $step) {
+            $shut = self::shut($progress, $step);
+            if ($shut !== []) {
+                return $shut;
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<array{word: string, reason: string}> what shuts a stone itself */
     private static function shut(Progress $progress, Step $step): array
     {
         return array_map(static fn (Shut $shut): array => ['word' => $shut->kind->word(), 'reason' => $shut->reason],

@@ -51,7 +51,7 @@ it('keeps two health readings of one drive and sees what rises', function () {
     $plan = $this->job->refresh()->currentPlan()->plan;
     expect($plan['assessment']['health'][0]['grade'])->toBe('replace')
         ->and($plan['verdict'])->toBe('stop')
-        ->and($plan['blockers'][0])->toContain('is failing');
+        ->and($plan['blockers'][0]['reason'])->toContain('is failing');
 });
 
 it('refuses what cannot be read, keeps what was typed and touches nothing', function (array $data, string $sentence) {
@@ -72,7 +72,7 @@ it('takes another architecture\'s output as a contradiction, not as the truth wi
     ($this->post_)('readings', ['output' => "cobblestone-collect 1\ntime: 2026-11-24T10:00:00Z\narchitecture: aarch64\nefi folder: present\n"]);
     $plan = $this->job->refresh()->currentPlan()->plan;
     expect($plan['verdict'])->toBe('stop')
-        ->and($plan['blockers'][0])->toContain('made for arm-64')
+        ->and($plan['blockers'][0]['reason'])->toContain('made for arm-64')
         ->and(array_column($plan['assessment']['contradictions'], 'fact'))->toContain('architecture');
 });
 

@@ -25,7 +25,7 @@ it('shows every power-on with its crossing, and a failure with what is seen and 
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertOk()->assertSee('All 6 come through')->assertSee('to the installer on the stick')->assertSee('It went otherwise')->assertSee('Ground: standard');
     ($this->open)('locked-capstan');
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('would not end where you want to be')->assertSee('Secure Boot is in force')->assertSee('Trust the third-party signer in the setup')->assertSee('The same once more');
-    $this->get("/jobs/{$this->job->id}?stone=boot.start")->assertSee('Rehearsal says')->assertSee('Gate: The rehearsal says: refused by Secure Boot');
+    $this->get("/jobs/{$this->job->id}?stone=boot.start")->assertSee('Rehearsal says')->assertSee('Hold: The rehearsal says: refused by Secure Boot');
     ($this->open)('unknown-laptop');
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('It can also end in: refused by Secure Boot')->assertSee('secure boot')->assertSee('If the processor');
     ($this->open)('stick-for-any');
@@ -93,6 +93,9 @@ it('counts a power-on as predicted once its stone is laid', function () {
         }
     }
     expect(BootObservation::query()->get()->map->only(['step', 'predicted', 'seen'])->all())->toBe([['step' => 'boot.recovery', 'predicted' => 'recovery-starts', 'seen' => 'recovery-starts']]);
+    $this->get('/logbook')->assertDontSee('100 %')->assertSee('1 was laid with nothing said against the prediction');
+    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('nothing said against it')->assertSee('Nobody has said yet');
+    $this->post("/jobs/{$this->job->id}/rehearsal", ['seen' => $this->job->refresh()->last_entry, 'step' => 'boot.recovery', 'number' => 1, 'outcome' => 'recovery-starts', 'of' => 'as-predicted'])->assertSessionHasNoErrors();
     $this->get('/logbook')->assertSee('100 %')->assertSee('1 of 1');
 });
 

@@ -7,6 +7,7 @@ use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueStore;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
+use App\View\ReturnTo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -32,6 +33,6 @@ final class IntakeController
         $brief = $request->guarded(fn () => $request->answers($bridge->brief($job)));
         $request->guarded(fn () => $replan->handle($job, $request->user(), $brief, 'question answered', (int) $request->input('seen', 0)));
 
-        return redirect("/jobs/{$job->id}", 303)->with('did', 'replanned');
+        return redirect("/jobs/{$job->id}".ReturnTo::stone($request), 303)->with('did', 'replanned');
     }
 }

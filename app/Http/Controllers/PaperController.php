@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use Cobblestone\Bench\Reminders;
+use Cobblestone\Handover\HandoverSheet;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 
@@ -16,8 +16,11 @@ final class PaperController
         $job->load('entries.user');
 
         $progress = $bridge->progress($job);
+        $zone = (string) config('cobblestone.timezone');
 
-        return view('paper.handover', ['job' => $job, 'progress' => $progress, 'entries' => $job->entries->sortBy('id')->values(), 'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone'))]);
+        $entries = array_values($job->entries->sortBy('id')->map($bridge->entry(...))->all());
+
+        return view('paper.handover', ['job' => $job, 'zone' => $zone, 'sheet' => HandoverSheet::of($progress, $entries, $zone, (int) now()->timestamp)]);
     }
 
     public function path(Job $job, JobBridge $bridge): View

@@ -7,6 +7,7 @@ use App\Bridge\JobBridge;
 use App\Http\Requests\ReadingRequest;
 use App\Models\Job;
 use App\Models\LearnedFact;
+use App\View\ReturnTo;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -25,7 +26,7 @@ final class ReadingController
             $change->handle($job, $request->user(), static fn (array $brief): array => [...$brief, 'machine' => $read->into($brief['machine'])[0]], 'read: '.mb_substr(implode(', ', $new), 0, 300), (int) $request->input('seen', 0), 'output');
         }
 
-        return redirect("/jobs/{$job->id}/intake", 303)->with('read', ['new' => $new, 'problems' => array_slice($read->problems, 0, 60), 'files' => count($read->readings)]);
+        return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/intake'), 303)->with('read', ['new' => $new, 'problems' => array_slice($read->problems, 0, 60), 'files' => count($read->readings)]);
     }
 
     /** A person says which of two contradicting values is right. */

@@ -6,7 +6,9 @@ use App\Actions\RecordReality;
 use App\Bridge\JobBridge;
 use App\Models\BootObservation;
 use App\Models\Job;
+use App\View\ReturnTo;
 use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\RehearsalHead;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,7 +24,7 @@ final class RehearsalController
 
         return view('jobs.rehearsal', [
             'job' => $job, 'progress' => $progress, 'starts' => $progress->plan->assessment['rehearsal'] ?? [],
-            'observations' => $seen, 'bySeat' => $seen->groupBy(fn (BootObservation $one): string => "{$one->step} {$one->number}"),
+            'head' => RehearsalHead::of($progress->plan->assessment['rehearsal'] ?? [], array_values($seen->map(fn (BootObservation $one): array => ['step' => $one->step, 'number' => $one->number, 'predicted' => $one->predicted, 'seen' => $one->seen, 'looked' => $one->looked])->all())), 'observations' => $seen, 'bySeat' => $seen->groupBy(fn (BootObservation $one): string => "{$one->step} {$one->number}"),
         ]);
     }
 
@@ -30,8 +32,13 @@ final class RehearsalController
     {
         $given = $request->validate([
             'step' => ['required', 'string', 'max:80', 'regex:/^[a-z0-9.-]+$/'], 'number' => 'required|integer|between:1,40',
-            'outcome' => ['required', Rule::enum(Outcome::class)], 'of' => 'required|in:this-time,model',
+            'outcome' => ['required', Rule::enum(Outcome::class)], 'of' => 'required|in:this-time,model,as-predicted',
         ]);
+        if ($given['of'] === 'as-predicted') {
+            $record->asPredicted($job, $request->user(), $given['step'], (int) $given['number'], (int) $request->input('seen', 0));
+
+            return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/rehearsal'), 303)->with('did', 'reality');
+        }
         $record->handle($job, $request->user(), $given['step'], (int) $given['number'], Outcome::from($given['outcome']), $given['of'] === 'model', (int) $request->input('seen', 0));
 
         return redirect("/jobs/{$job->id}/rehearsal", 303)->with('did', 'reality');

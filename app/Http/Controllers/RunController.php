@@ -6,11 +6,14 @@ use App\Actions\WalkStep;
 use App\Bridge\BellBridge;
 use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
+use App\Models\BootObservation;
 use App\Models\Job;
 use App\View\CoreSample;
+use App\View\RunGate;
 use App\View\ShelfFor;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Wants;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,7 +32,7 @@ final class RunController
         $index = (int) array_search($step, $steps, true);
 
         return view('run.show', [
-            'job' => $job, 'progress' => $progress, 'step' => $step, 'state' => $progress->state($step), 'current' => $progress->current(),
+            'job' => $job, 'progress' => $progress, 'step' => $step, 'shut' => RunGate::of($progress, $step), 'starts' => self::starts($job, $progress, $step), 'state' => $progress->state($step), 'current' => $progress->current(),
             'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
@@ -38,6 +41,22 @@ final class RunController
             'sequence' => isset(self::KEYS[$step->id]) && ! $progress->state($step)->isClosed() ? $firmware->sequence($job, self::KEYS[$step->id]) : null,
             'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
+    }
+
+    /**
+     * The power-ons of this stone as they are predicted, and what somebody has said of them; ways into the setup left out.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function starts(Job $job, Progress $progress, Step $step): array
+    {
+        $starts = array_filter($progress->plan->assessment['rehearsal'] ?? [], static fn (array $start): bool => $start['step'] === $step->id && $start['wants'] !== Wants::Setup->value);
+        if ($starts === []) {
+            return [];
+        }
+        $seen = BootObservation::query()->where('job_id', $job->id)->where('step', $step->id)->where('looked', true)->orderBy('id')->get()->keyBy('number');
+
+        return array_values(array_map(static fn (array $start): array => [...$start, 'looked' => $seen->has($start['number']), 'seen' => $seen->get($start['number'])?->seen], $starts));
     }
 
     /** Only a stone that is under way or in trouble raises the question what is normal. */

@@ -162,8 +162,10 @@ final class FirmwareUpdatePath
         $from = is_scalar($now) ? (string) $now : null;
         foreach ($stops as $index => $stop) {
             $last = $index === count($stops) - 1;
-            $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$index}";
-            $steps[] = new Step("firmware.write-{$index}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
+            // Named by its version: a reading in between shortens the way and renumbers what is left.
+            $slug = isset($stop['file']) ? strtolower((string) preg_replace('/[^A-Za-z0-9.]+/', '-', (string) $stop['version'])) : 'new';
+            $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$slug}";
+            $steps[] = new Step("firmware.write-{$slug}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
                 ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop['version']}."],
                 before: $before, after: [$after], needs: ['slot', 'power', 'stick'],
                 done: DoneWords::in(SheetPart::Firmware, $from === null ? "Version {$stop['version']} was written." : "Version {$from} → {$stop['version']}", 'version'), acts: [Act::WriteFirmware],
@@ -204,7 +206,7 @@ final class FirmwareUpdatePath
     private static function versionShown(?string $expected): Evidence
     {
         return new Evidence('version', 'Firmware version that the setup shows', EvidenceKind::Text, expected: $expected === null ? null : new Expected($expected),
-            remedy: 'Write this stop again, or stop and look which file was written: no further version goes over it.', fact: 'firmware.version');
+            remedy: 'Write this stop again, or stop and look which file was written: no further version goes over it.');
     }
 
     /**

@@ -6,7 +6,7 @@
 @php($verdict = $p->verdict()->value)
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job['goal_title'] ?? 'clean install from a stick' }} · {{ $p->job['machine'] }}</span></header>
 @include('jobs.tabs', ['tab' => 'assessment'])
-@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }}</li>@endforeach</ul></div>@endif
+@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }} <span class="rule">{{ $blocker->rule }}</span></li>@endforeach</ul></div>@endif
 @error('facts')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @include('jobs.questions')
 @if (isset($a['route']))

@@ -6,6 +6,7 @@
 @php($step = $p->step('protect.check-backup'))
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">backup, both sides compared</span></header>
 @include('jobs.tabs', ['tab' => 'backup'])
+@foreach ($errors->all() as $message)<p class="wrong" role="alert">{{ $message }}</p>@endforeach
 @if ($compared)
 <section class="panel {{ $compared->proves() ? 'holds-panel' : 'stop-panel' }}" role="status"><h2>{{ $compared->sentence() }}</h2>
 <p class="fine">{{ number_format($compared->source, 0, '.', ' ') }} files in the originals{{ $compared->rootSource ? " below {$compared->rootSource}" : '' }}, {{ number_format($compared->copy, 0, '.', ' ') }} in the copy{{ $compared->rootCopy ? " below {$compared->rootCopy}" : '' }}; {{ number_format($compared->proven, 0, '.', ' ') }} with equal checksums.</p>
@@ -13,7 +14,7 @@
 @foreach ([...$source->notes, ...$copy->notes] as $note)<p class="fine">{{ $note }}</p>@endforeach
 @if ($compared->proves() && $step && ! $progress->state($step)->isClosed() && $progress->missing($step) === [] && auth()->user()->mayWork())
 <form method="post" action="/jobs/{{ $job->id }}/steps/{{ $step->id }}/done" class="evidence">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">
-<input type="hidden" name="evidence[files_source]" value="{{ $compared->source }}"><input type="hidden" name="evidence[files_copy]" value="{{ $compared->source }}"><input type="hidden" name="evidence[checksums]" value="equal">
+<input type="hidden" name="evidence[files_source]" value="{{ $compared->source }}"><input type="hidden" name="evidence[files_copy]" value="{{ $compared->proven }}"><input type="hidden" name="before_clock" value="1"><input type="hidden" name="evidence[checksums]" value="equal">
 @php($bytes = $source->bytes())
 <div class="row g-2"><div class="col-sm-4"><label class="form-label" for="b1">Bytes in the original folders</label><input id="b1" class="form-control mono" inputmode="numeric" name="evidence[bytes_source]" value="{{ $bytes }}"></div><div class="col-sm-4"><label class="form-label" for="b2">Bytes in the copy</label><input id="b2" class="form-control mono" inputmode="numeric" name="evidence[bytes_copy]" value="{{ $copy->bytes() }}"></div><div class="col-sm-4"><label class="form-label" for="b3">Kinds of file opened from the copy</label><input id="b3" class="form-control mono" inputmode="numeric" name="evidence[samples]"></div></div>
 <button class="btn go mt-2">Open the gate with this</button></form>

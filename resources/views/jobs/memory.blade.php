@@ -6,7 +6,7 @@
 @php($mayWork = auth()->user()->mayWork() && $job->isOpen())
 @if ($sheet)
 <section class="panel memory-verdict {{ $sheet->verdict->isSettled() ? 'settled' : '' }}" role="status"><h2>{{ $sheet->verdict->sentence }}</h2>
-@unless ($sheet->verdict->trusted)<p class="wrong">Nothing is copied, repaired or installed through this memory until that is settled and mended.</p>@endunless
+@unless ($sheet->verdict->trusted)<p class="wrong">{{ $sheet->fact() === \Cobblestone\Assessment\Memory\MemorySheet::UNSTABLE ? 'Nothing is copied, repaired or installed through it until two passes of all modules at standard speed are clean.' : 'Nothing is copied, repaired or installed through this memory until that is settled and mended.' }}</p>@endunless
 @if ($sheet->next)<p class="next-test"><b>Next test:</b> {{ $sheet->next->sentence }}</p>@elseif (! $sheet->verdict->isSettled())<p>Nothing more can be told apart with what is at hand: bring a module known good, or another board.</p>@endif
 </section>
 @php($place = $sheet->next->placed ?? [])

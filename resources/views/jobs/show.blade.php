@@ -6,7 +6,7 @@
 @php($total = fn ($presence) => $p->total($presence)->likely->label())
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job['system'] ? $p->job['system'].($p->job['edition'] ? ' '.$p->job['edition'] : '').', ' : '' }}{{ $p->job['goal_title'] ?? 'clean install' }} · {{ $p->job['machine'] }} · job {{ sprintf('%04d', $job->id) }}{{ $job->slot ? " · slot {$job->slot}" : '' }}</span>
 <span class="sum"><b class="hands">hands {{ $total(\Cobblestone\Runbook\Presence::Hands) }}</b> · <b class="walk">walk away {{ $total(\Cobblestone\Runbook\Presence::WalkAway) }}</b></span></header>
-@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }}</li>@endforeach</ul></div>@endif
+@if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>{{ array_filter($p->blockers, fn ($blocker) => $blocker->isStop()) !== [] ? 'Stop: it cannot work like this' : 'Hold: some of its stones are shut' }}</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }} <span class="rule">{{ $blocker->rule }}</span> <span class="fine">{{ $blocker->isStop() ? 'Shuts every stone that changes something.' : 'Shuts: '.implode(', ', array_map(fn ($act) => $act->title(), $blocker->unsafe)).'.' }} {{ $blocker->opens->spoken() }}{{ $blocker->waivableBy === [] ? '' : ' A '.implode(' or a ', $blocker->waivableBy).' may waive it in writing.' }}</span></li>@endforeach</ul></div>@endif
 @if (session('did') === 'replanned' && $plan->difference !== null)@include('parts.difference', ['difference' => $plan->difference, 'reason' => $plan->reason])@endif
 @include('jobs.tabs', ['tab' => 'path'])
 @include('jobs.state')
@@ -17,7 +17,7 @@
 <p class="meta">{{ $step->presence->title() }} · about {{ $step->time->likely->label() }} ({{ $step->time->low->label() }} to {{ $step->time->high->label() }}) · {{ $step->stage->title() }}{{ $step->isOneWay() ? ' · one-way' : '' }}{{ ($tries = $progress->tries($step)) > 1 ? " · try {$tries}" : '' }}</p>
 @if ($progress->trouble($step) !== null)<p class="wrong">Problem: {{ $progress->trouble($step) }}</p>@endif
 @include('parts.step')
-@foreach ($step->gates as $gate)<p class="gate-line {{ in_array($gate, $progress->shutGates($step), true) ? 'shut' : 'open' }}">Gate: {{ $gate->title }} · {{ in_array($gate, $progress->shutGates($step), true) ? 'shut' : ($progress->isWaived($gate) ? 'waived' : 'open') }}</p>@endforeach
+@foreach ($step->gates as $gate)<p class="gate-line {{ in_array($gate, $progress->shutGates($step), true) ? 'shut' : 'open' }}">{{ ucfirst($gate->kind->word()) }}: {{ $gate->title }} · {{ in_array($gate, $progress->shutGates($step), true) ? 'shut' : ($progress->isWaived($gate) ? 'waived' : 'open') }}</p>@endforeach
 <div class="acts"><a class="btn" href="/jobs/{{ $job->id }}/paper">Path on paper</a>@unless ($job->isOpen())<a class="btn go" href="/jobs/{{ $job->id }}/handover">Handover sheet</a>@endunless</div>
 </section>
 <aside class="because" aria-label="Because"><h2>Because</h2>@include('parts.because')

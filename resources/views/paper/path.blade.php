@@ -7,7 +7,7 @@
 <header><div><b>{{ $job->title }}</b><br>{{ $p->job['system'] }} on {{ $p->job['machine'] }}</div><div class="num">job {{ sprintf('%04d', $job->id) }}, revision {{ $job->revision }}</div></header>
 <p class="fine">For reading while the only computer restarts. What is done here is entered into the job afterwards.</p>
 <ol class="paper-path">@foreach ($p->steps as $step)<li class="{{ $step->isOneWay() ? 'one-way' : '' }}"><b>{{ $step->title }}</b> <span class="fine">{{ $step->presence->title() }}, {{ $step->time->likely->label() }}{{ $step->isOneWay() ? ', one-way' : '' }}{{ $progress->state($step)->isClosed() ? ', done' : '' }}</span>
-@foreach ($step->gates as $gate)<div class="gate-line">Gate: {{ $gate->title }}</div>@endforeach
+@foreach ($step->gates as $gate)<div class="gate-line">{{ ucfirst($gate->kind->word()) }}: {{ $gate->title }}</div>@endforeach
 @foreach ($step->cautions as $caution)<div class="caution">{{ $caution }}</div>@endforeach
 <ul>@foreach ($step->instructions as $line)<li>@words($line)</li>@endforeach</ul>
 @foreach ($step->rows as $row)<div class="fine">{{ implode(' · ', array_map(fn ($key, $cell) => "{$key}: {$cell}", array_keys($row), $row)) }}</div>@endforeach

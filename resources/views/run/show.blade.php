@@ -3,8 +3,7 @@
 @section('page-class', 'run')
 @section('content')
 @php($closed = $state->isClosed())
-@php($shut = $progress->shutGates($step))
-@php($missing = array_values(array_diff($progress->missing($step), array_map(fn ($gate) => $gate->fact, $shut))))
+@php($missing = array_values(array_diff($progress->missing($step), array_map(fn ($gate) => $gate->fact, $progress->shutGates($step)))))
 @php($confirm = $step->isOneWay() && ! $progress->isConfirmed($step))
 @php($mayWork = auth()->user()->mayWork())
 @php($open = $mayWork && ! $closed && $shut === [] && $missing === [])
@@ -34,28 +33,16 @@
 @error('step')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @if ($mayWork && ! $closed)
 @if ($missing !== [])<p class="waits"><b>You can read this ahead.</b> It starts when {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $missing)) }}.</p>@endif
-@foreach ($shut as $gate)
-@php($opener = $progress->plan->step($gate->opensBy))
-<section class="gate-card" aria-label="Closed gate"><h2><svg width="26" height="30" viewBox="0 0 26 30" aria-hidden="true"><path d="M4 2V28M22 2V28M4 8H22M4 16H22"/></svg>Gate shut: {{ $gate->title }}</h2>
-@if ($opener && $opener->evidence !== [] && $progress->missing($opener) === [])
-@include('run.evidence', ['for' => $opener, 'button' => 'Open the gate'])
-@elseif ($gate->id === 'memory')<p>It opens when the <a href="/jobs/{{ $job->id }}/memory">memory sheet</a> says that the fault is found and the memory tested clean.</p>
-@elseif (! $opener)<p>An answer on <a href="/jobs/{{ $job->id }}">the job's page</a> opens it.</p>
-@elseif ($opener)<p>It opens with the stone <a href="?stone={{ $opener->id }}">{{ $opener->title }}</a>@if ($progress->missing($opener) !== []), which itself waits until {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $progress->missing($opener))) }}@endif.</p>@endif
-@if (in_array(auth()->user()->role, $gate->waivableBy, true))
-<details @if ($errors->hasAny(['agreed_by'])) open @endif><summary>Waive it in writing</summary><form method="post" action="{{ $action('waive') }}">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><input type="hidden" name="gate" value="{{ $gate->id }}">
-<label class="form-label" for="agreed_by">Who agreed</label><input id="agreed_by" name="agreed_by" class="form-control" value="{{ old('agreed_by') }}" required>@include('parts.error', ['field' => 'agreed_by'])
-<label class="form-label mt-2" for="waive-text">To what, in their words</label><textarea id="waive-text" name="text" class="form-control" rows="2" required>{{ old('text') }}</textarea><button class="btn stop mt-2">Waive the gate</button></form></details>
-@elseif ($gate->waivableBy !== [])<p class="fine">A {{ implode(' or a ', $gate->waivableBy) }} may waive it in writing.</p>@endif
-</section>
-@endforeach
+@include('run.shut')
+@if ($starts !== [])@include('run.starts')@endif
 @if ($open)
 @if ($confirm)
 @php($c = $step->confirmation)
 <form method="post" action="{{ $action('confirm') }}" class="strip">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">
 <p class="strip-what"><b>{{ $c->device }}</b>, <span title="{{ number_format($c->bytes, 0, '.', ' ') }} B">{{ number_format($c->bytes, 0, '.', ' ') }} bytes</span>@if ($c->serial), serial <code>{{ \Cobblestone\Runbook\Confirmation::mask($c->serial) }}</code>@endif<br>Lost for {{ $c->forWhom }}: <b>{{ $c->loses }}</b>. This cannot be undone.</p>
-@if ($c->typed)<label for="serial">Last four of the serial, as printed on the drive</label><input id="serial" name="serial" class="form-control mono serial" maxlength="12" autocomplete="off" autocapitalize="characters" spellcheck="false" required data-key="g">@include('parts.error', ['field' => 'serial'])
-@elseif (! $c->serial)<p>This drive names no serial: compare size, model and contents once more, with every other drive out.</p>@endif
+@if ($c->typed)<label for="serial">Last four of the serial, as read from the drive itself</label><input id="serial" name="serial" class="form-control mono serial" maxlength="12" autocomplete="off" autocapitalize="characters" spellcheck="false" required data-key="g">@include('parts.error', ['field' => 'serial'])
+<span class="form-label">Where it was read</span><div class="choices">@foreach (\Cobblestone\Runbook\Confirmation::READ_FROM as $value => $words)<label><input type="radio" name="read_from" value="{{ $value }}" @checked(old('read_from') === $value) required> {{ $words }}</label>@endforeach</div>@include('parts.error', ['field' => 'read_from'])
+@elseif (! $c->serial)<p>It names no serial of its own: compare size, model and contents once more, with every other drive out.</p>@endif
 <button class="btn stop" {{ $c->typed ? '' : 'data-key=g' }}>{{ $c->typed ? 'It is this drive: begin' : 'Yes, this one: begin' }} {{ $c->typed ? '' : '' }}<kbd>{{ $c->typed ? 'Enter' : 'g' }}</kbd></button></form>
 @elseif ($step->evidence !== [] && $state !== \Cobblestone\Runbook\StepState::Trouble)
 @include('run.evidence', ['for' => $step, 'button' => 'Done'])
@@ -64,7 +51,7 @@
 @if ($state === \Cobblestone\Runbook\StepState::Trouble)
 <form method="post" action="{{ $action('retry') }}">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><button class="btn go" data-key="t">Try again <kbd>t</kbd></button></form>
 @elseif (! $confirm)
-@if ($step->evidence === [])<form method="post" action="{{ $action('done') }}" id="done">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><button class="btn go" {{ $step->isOneWay() ? 'autofocus' : '' }}>Done @unless ($step->isOneWay())<kbd>space</kbd>@else<kbd>Enter</kbd>@endunless</button></form>@endif
+@if ($step->evidence === [])<form method="post" action="{{ $action('done') }}" id="done">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">@include('run.quick')<button class="btn go" {{ $step->isOneWay() ? 'autofocus' : '' }}>Done @unless ($step->isOneWay())<kbd>space</kbd>@else<kbd>Enter</kbd>@endunless</button></form>@endif
 @if ($step->presence !== \Cobblestone\Runbook\Presence::Hands && ! $progress->isAway($step))<form method="post" action="{{ $action('walk') }}">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><button class="btn walk" data-key="w">{{ $step->presence === \Cobblestone\Runbook\Presence::StayNear ? 'It runs, I stay near' : "I'm walking away" }} <kbd>w</kbd></button></form>
 @elseif (! $started)<form method="post" action="{{ $action('start') }}">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><button class="btn" data-key="s">Start the clock <kbd>s</kbd></button></form>@endif
 @endif

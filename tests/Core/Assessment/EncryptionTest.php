@@ -76,7 +76,7 @@ it('has the key in hand, suspends over the planned restarts and resumes as a put
     $plan = $firmware(['drive.encryption' => 'chip', 'encryption.key' => 'yes']);
     $ids = array_map(fn ($step) => $step->id, $plan->steps);
     expect(array_search('protect.recovery-key', $ids, true))->toBeLessThan(array_search('protect.suspend', $ids, true))
-        ->and(array_search('protect.suspend', $ids, true))->toBeLessThan(array_search('firmware.write-0', $ids, true))
+        ->and(array_search('protect.suspend', $ids, true))->toBeLessThan(array_search('firmware.write-1.14', $ids, true))
         ->and($plan->step('protect.suspend')?->instructions[0])->toContain('at least 3 restarts')
         ->and($plan->step('protect.suspend')?->opens[0]->closedBy)->toBe('put-back.resume')
         ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(Fact::putBack('protection-suspended'))
@@ -94,7 +94,7 @@ it('asks, and keeps the gate shut, while nobody knows how the drive is protected
     $plan = $firmware([]);
     expect($plan->verdict()->value)->toBe('hold')
         ->and($plan->questions[0]->fact)->toBe('drive.encryption')
-        ->and($plan->step('firmware.write-0')?->gates[0]->fact)->toBe(Fact::answered('drive.encryption'));
+        ->and($plan->step('firmware.write-1.14')?->gates[0]->fact)->toBe(Fact::answered('drive.encryption'));
 });
 
 it('asks for the key before it suspends, and for the binding last', function () use ($firmware) {

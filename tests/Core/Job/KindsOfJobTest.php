@@ -93,16 +93,16 @@ it('puts the factory image back only with everything else detached, and stops wh
 it('updates firmware only with a reason and through the required stops', function () {
     $plan = Demo::plan('firmware-update');
     expect(array_map(fn ($step) => $step->title, array_values(array_filter($plan->steps, fn ($step) => str_starts_with($step->id, 'firmware.write')))))->toBe(['Write 1.14', 'Write 1.16'])
-        ->and($plan->step('firmware.write-0')?->isOneWay())->toBeTrue()
-        ->and($plan->step('firmware.write-0')?->presence)->toBe(Presence::StayNear)
+        ->and($plan->step('firmware.write-1.14')?->isOneWay())->toBeTrue()
+        ->and($plan->step('firmware.write-1.14')?->presence)->toBe(Presence::StayNear)
         ->and($plan->step('firmware.supply')?->evidence[0]->least)->toBe(50);
     expect(Demo::plan('firmware-update', ['update' => ['reason' => ' ']])->blockers[0]->reason)->toBe('A firmware update without a reason is refused: say what it mends or brings.');
     $from = fn (string $version, array $update) => Demo::plan('firmware-update', ['machine' => ['facts' => ['firmware.version' => $version, 'drive.encryption' => 'none']], 'update' => ['reason' => 'x', ...$update]]);
     expect($from('1.14', ['gives' => 'sleep drain'])->blockers[0]->reason)->toContain('is there already')
-        ->and($from('1.02', ['to' => '1.16'])->step('firmware.write-2')?->title)->toBe('Write 1.16')
+        ->and($from('1.02', ['to' => '1.16'])->step('firmware.write-1.16')?->title)->toBe('Write 1.16')
         ->and($from('1.05', ['to' => '9.9'])->blockers[0]->reason)->toContain('The catalogue holds no release 9.9');
     expect(Demo::plan('firmware-update', ['machine' => ['facts' => ['drive.encryption' => 'none']]])->questions[0]->fact)->toBe('firmware.version');
-    expect(Demo::plan('firmware-update', ['machine' => ['model' => 'wickley-pocket-lantern', 'facts' => ['firmware.version' => '3', 'drive.encryption' => 'none']]])->step('firmware.write-0')?->title)->toBe('Write the new version');
+    expect(Demo::plan('firmware-update', ['machine' => ['model' => 'wickley-pocket-lantern', 'facts' => ['firmware.version' => '3', 'drive.encryption' => 'none']]])->step('firmware.write-new')?->title)->toBe('Write the new version');
 });
 
 it('finds the shortest way through releases', function (string $from, string $to, ?array $way) {
@@ -229,7 +229,7 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
     expect(in_array(false, $order, true))->toBeFalse(implode(' ', $ids))->and($order)->toBe($sorted);
 })->with([
     'a dead desktop is looked at before anything is copied' => [['goal' => 'repair', 'machine' => ['kind' => 'desktop', 'facts' => ['symptom.powers_up' => 'no']], 'system' => ['name' => 'Some system']], 'go', ['intake.take-in', 'route.hardware-0', 'route.hardware-1', 'route.result']],
-    'firmware of an unknown board' => [['goal' => 'firmware-update', 'machine' => ['kind' => 'desktop', 'facts' => ['firmware.version' => 'A1', 'drive.encryption' => 'none']], 'update' => ['reason' => 'new processor', 'to' => 'A3']], 'go', ['firmware.snapshot', 'firmware.write-0', 'firmware.re-enter']],
+    'firmware of an unknown board' => [['goal' => 'firmware-update', 'machine' => ['kind' => 'desktop', 'facts' => ['firmware.version' => 'A1', 'drive.encryption' => 'none']], 'update' => ['reason' => 'new processor', 'to' => 'A3']], 'go', ['firmware.snapshot', 'firmware.write-new', 'firmware.re-enter']],
     'a sealed machine nobody described' => [['goal' => 'cable-restore', 'machine' => ['kind' => 'sealed', 'title' => 'Slab', 'facts' => ['owner.keep' => 'nothing', 'owner.lock' => 'none']], 'system' => ['name' => 'Slab system'], 'image' => ['name' => 'slab.restore', 'bytes' => 9000000000]], 'go', ['media.helper', 'boot.recovery', 'target.restore', 'install.restore']],
     'a stick for any machine' => [['goal' => 'media-only', 'machine' => ['kind' => 'any'], 'system' => ['name' => 'Some system'], 'image' => ['name' => 'some.iso', 'bytes' => 3000000000, 'kind' => 'optical-hybrid']], 'go', ['media.write', 'media.verify', 'hand-over.shelve']],
     'a card in an unknown tower' => [['goal' => 'card-swap', 'machine' => ['kind' => 'desktop', 'facts' => ['drive.encryption' => 'none']], 'system' => ['name' => 'Some system'], 'card' => ['new' => 'a card']], 'go', ['boot.safe-mode', 'hardware.swap-card', 'drivers.install-new']],

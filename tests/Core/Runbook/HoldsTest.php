@@ -179,9 +179,9 @@ it('lets no dying drive, bad memory or under-led card be written, erased or hand
     return [
         'erase on a dying drive' => ['fairlead-13', ['machine' => $dying], ['target.erase', 'install.phase-0']],
         'install through bad memory' => ['fairlead-13', ['memory' => $memory], ['protect.back-up', 'target.erase']],
-        'firmware through bad memory' => ['firmware-update', ['memory' => $memory], ['firmware.write-0', 'firmware.re-enter']],
+        'firmware through bad memory' => ['firmware-update', ['memory' => $memory], ['firmware.write-1.14', 'firmware.re-enter']],
         'card without leads' => ['card-swap', ['card' => ['leads' => []]], ['hardware.swap-card', 'hardware.close', 'drivers.remove-old']],
-        'firmware without a reason' => ['firmware-update', ['update' => ['reason' => ' ']], ['firmware.write-0']],
+        'firmware without a reason' => ['firmware-update', ['update' => ['reason' => ' ']], ['firmware.write-1.14']],
         'managed machine' => ['fairlead-13', ['machine' => ['facts' => ['machine.managed' => 'yes']]], ['target.erase', 'media.write', 'firmware.set']],
     ];
 });

@@ -1,0 +1,4 @@
+@foreach ($starts as $start)
+<p class="predicted"><b>Predicted:</b> {{ lcfirst(\Cobblestone\Boot\Outcome::from($start['outcome'])->title()) }}. @if ($start['looked'])<span class="holds">You said: {{ $start['seen'] === $start['outcome'] ? 'as predicted' : lcfirst(\Cobblestone\Boot\Outcome::from($start['seen'])->title()) }}.</span>@elseif ($mayWork && $job->isOpen())
+<form method="post" action="/jobs/{{ $job->id }}/rehearsal" class="inline">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="number" value="{{ $start['number'] }}"><input type="hidden" name="outcome" value="{{ $start['outcome'] }}"><input type="hidden" name="stone" value="{{ $step->id }}"><button class="btn small" name="of" value="as-predicted">It went so</button></form> <a href="/jobs/{{ $job->id }}/rehearsal">It went otherwise</a>@endif</p>
+@endforeach
