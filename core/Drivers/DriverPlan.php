@@ -18,8 +18,9 @@ final readonly class DriverPlan
      * @param  list<DriverPackage>  $offline
      * @param  list<Device>  $builtIn
      * @param  list<Device>  $unresolved
+     * @param  string  $online  why it gets online, in one sentence; empty while nobody knows
      */
-    public function __construct(public array $ordered, public array $offline, public array $builtIn, public array $unresolved, public Contribution $contribution)
+    public function __construct(public array $ordered, public array $offline, public array $builtIn, public array $unresolved, public Contribution $contribution, public string $online = '')
     {
     }
 

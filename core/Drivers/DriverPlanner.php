@@ -34,9 +34,15 @@ final class DriverPlanner
         }
         $packages = self::withNeeds($packages, $shelf);
         $offline = self::offlineSet($packages, $system);
-        $ordered = DriverOrder::by($policy->school('driver_order'), array_values($packages));
+        $bySchool = DriverOrder::by($policy->school('driver_order'), array_values($packages));
+        // What gets it online is installed from the stick before anything that may be fetched: decision and path say the same order.
+        $isOffline = static fn (DriverPackage $package): bool => isset($offline[$package->id]);
+        $ordered = [...array_filter($bySchool, $isOffline), ...array_filter($bySchool, static fn (DriverPackage $package): bool => ! $isOffline($package))];
+        $offline = array_values($offline);
 
-        return new DriverPlan($ordered, $offline, $builtIn, $unresolved, self::contribution($machine, $ordered, $offline, $unresolved, $policy));
+        $network = NetworkWay::of($machine, $system, $offline, $unresolved);
+
+        return new DriverPlan($ordered, $offline, $builtIn, $unresolved, self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network), $network->because);
     }
 
     /**
@@ -80,7 +86,7 @@ final class DriverPlanner
      * The network set and what it needs: it has to be on the stick, as nothing can be fetched before (rule D5).
      *
      * @param  array<string, DriverPackage>  $packages
-     * @return list<DriverPackage>
+     * @return array<string, DriverPackage>
      */
     private static function offlineSet(array $packages, SystemProfile $system): array
     {
@@ -96,7 +102,7 @@ final class DriverPlanner
             }
         }
 
-        return array_values($offline);
+        return $offline;
     }
 
     /**
@@ -104,24 +110,18 @@ final class DriverPlanner
      * @param  list<DriverPackage>  $offline
      * @param  list<Device>  $unresolved
      */
-    private static function contribution(Machine $machine, array $ordered, array $offline, array $unresolved, Policy $policy): Contribution
+    private static function contribution(Machine $machine, array $ordered, array $offline, array $unresolved, Policy $policy, NetworkWay $network): Contribution
     {
         $school = $policy->school('driver_order');
         $names = array_map(static fn (DriverPackage $package): string => $package->name, $ordered);
         $decisions = [];
         if ($ordered !== []) {
             $others = array_diff(array_keys(Policy::SCHOOLS['driver_order']), [$school]);
-            $decisions[] = new Decision('drivers.order', 'Order of drivers', implode(', then ', $names), ["The bench policy is \"{$school}\"; packages that need another come after it."], array_fill_keys($others, ['Another school; a job can depart from the policy.']), ["policy driver_order = {$school}"], 'D4');
+            $decisions[] = new Decision('drivers.order', 'Order of drivers', implode(', then ', $names), ["The bench policy is \"{$school}\"; packages that need another come after it.", ...($offline === [] ? [] : ['What gets it online comes first, from the stick.'])], array_fill_keys($others, ['Another school; a job can depart from the policy.']), ["policy driver_order = {$school}"], 'D4');
         }
-        $offlineNames = implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline));
-        $decisions[] = new Decision('drivers.online', 'Getting online after the install', $offline === [] ? 'nothing extra on the stick' : "{$offlineNames} on the stick",
-            [match (true) {
-                $offline !== [] => 'The system does not bring the network driver, and without it nothing can be fetched.',
-                $machine->devices === [] => 'The devices of this machine are not known yet: keep a phone or a network adapter at hand.',
-                default => 'The system brings the driver of this network adapter.',
-            }], $offline === [] ? [] : ['fetch it later' => ['There is no network before it.']], array_map(static fn (Device $device): string => "{$device->name} {$device->identifier}", array_values(array_filter($machine->devices, static fn (Device $device): bool => $device->family === 'network'))), 'D5');
+        $decisions[] = $network->decision;
 
-        return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(new Contribution(decisions: $decisions));
+        return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(new Contribution(decisions: $decisions, questions: $network->questions));
     }
 
     /** @param  list<DriverPackage>  $packages */

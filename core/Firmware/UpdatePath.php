@@ -22,8 +22,9 @@ final readonly class UpdatePath
      * @param  list<array<string, mixed>>  $stops  releases in the order they are written
      * @param  string|null  $fault  why there is no way, in one sentence
      * @param  list<array{version: string, because: string}>  $leftOut  releases that cannot be used here, and why
+     * @param  string  $because  why this target
      */
-    private function __construct(public array $stops, public ?string $target, public ?string $fault, public array $leftOut)
+    private function __construct(public array $stops, public ?string $target, public ?string $fault, public array $leftOut, public string $because = '')
     {
     }
 
@@ -34,11 +35,18 @@ final readonly class UpdatePath
      * @param  string|null  $gives  what the update has to bring; null with no $to: the newest
      * @param  string|null  $processor  family of the processor that is fitted; null where nobody knows
      * @param  string|null  $revision  of the board; null where nobody knows
+     * @param  string|null  $next  family of the processor that comes in afterwards; null where none does
      */
-    public static function find(array $releases, string $from, ?string $to, ?string $gives, ?string $processor = null, ?string $revision = null): self
+    public static function find(array $releases, string $from, ?string $to, ?string $gives, ?string $processor = null, ?string $revision = null, ?string $next = null): self
     {
         [$usable, $leftOut] = self::usable($releases, $processor, $revision);
-        $target = $to ?? ReleasePath::lowestGiving(array_values(array_filter($usable, static fn (array $release): bool => version_compare($release['version'], $from, '>') || $gives !== null)), $gives);
+        $runsNext = static fn (array $release): bool => $next === null || ! isset($release['processors']) || in_array($next, $release['processors'], true);
+        $possible = array_values(array_filter($usable, static fn (array $release): bool => $runsNext($release) && (version_compare($release['version'], $from, '>') || $gives !== null)));
+        // A processor that comes in is itself what is needed: the lowest release that runs it.
+        $target = $to ?? ($next !== null && $gives === null ? self::lowest($possible) : ReleasePath::lowestGiving($possible, $gives));
+        if ($target === null && $next !== null) {
+            return new self([], null, "No release for this board runs the processor that comes in ({$next})".($gives === null ? '.' : " and brings \"{$gives}\"."), $leftOut);
+        }
         if ($target === null) {
             return new self([], null, $gives === null ? 'The catalogue holds no release that could be written to this board.' : "No release for this board brings \"{$gives}\".", $leftOut);
         }
@@ -53,7 +61,26 @@ final readonly class UpdatePath
 
         return $stops === null
             ? new self([], $target, $why !== null ? "{$target} cannot be written here: {$why}" : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".($leftOut === [] ? '.' : ', or cannot be used here ('.implode('; ', array_map(static fn (array $one): string => "{$one['version']}: ".rtrim($one['because'], '.'), $leftOut)).').'), $leftOut)
-            : new self($stops, $target, null, $leftOut);
+            : new self($stops, $target, null, $leftOut, self::why($target, $to, $gives, $next));
+    }
+
+    /** @param  list<array<string, mixed>>  $releases */
+    private static function lowest(array $releases): ?string
+    {
+        $versions = array_column($releases, 'version');
+        usort($versions, version_compare(...));
+
+        return $versions[0] ?? null;
+    }
+
+    private static function why(string $target, ?string $to, ?string $gives, ?string $next): string
+    {
+        return match (true) {
+            $to !== null => "{$target} was asked for.",
+            $next !== null => "{$target} is the lowest that runs the processor that comes in ({$next})".($gives === null ? '.' : ' and gives what is needed.'),
+            $gives !== null => "{$target} is the lowest that gives what is needed.",
+            default => "{$target} is the newest that can be used here.",
+        };
     }
 
     /** Minutes of writing alone, for the supply that has to last through it. */

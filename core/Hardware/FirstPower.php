@@ -40,7 +40,7 @@ final class FirstPower
                 ['Both power leads of the board in until they click; the processor\'s fan on its own header.', 'Memory in the slots the board names for this count, both ends locked.', 'Card seated, its own power leads in, the picture cable on the card.', 'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.'],
                 before: [Fact::MACHINE_IDENTIFIED], after: ['hardware.looked-over'], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine],
                 because: [new Reason('Most new builds that stay dead have a lead or a module that is not fully in.', 'H4')],
-                cautions: ['Supply switched off and unplugged while hands are inside.', 'Mains parts inside power supplies are for qualified people.'],
+                cautions: OpenedCase::cautions($machine->kind),
             ),
             new Step('hardware.first-power', Stage::Hardware, 'First power', Presence::StayNear, Estimate::minutes(1, 5, 15),
                 ['Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.', 'Go into the setup and compare the table.', 'Then shut down and power off.'],

@@ -48,7 +48,7 @@ final class DriveWords
         $in = static fn (float $unit, int $digits): string => number_format($bytes->count / $unit, $digits, '.', '');
 
         return [
-            'bytes' => number_format($bytes->count, 0, '.', ' '), 'GB' => $in(1000 ** 3, 1), 'GiB' => $in(1024 ** 3, 1), 'TiB' => $in(1024 ** 4, 3),
+            'bytes' => number_format($bytes->count, 0, '.', "\u{a0}"), 'GB' => $in(1000 ** 3, 1), 'GiB' => $in(1024 ** 3, 1), 'TiB' => $in(1024 ** 4, 3),
         ];
     }
 

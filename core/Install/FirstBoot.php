@@ -26,9 +26,10 @@ final class FirstBoot
     /**
      * @param  list<string>  $offline  facts of driver packages that come before the network
      * @param  bool  $cable  whether the machine can go online by cable
+     * @param  string  $online  why its network adapter works, where that is known
      * @param  string  $autoEncryption  the bench's policy: off or owner-keeps-key
      */
-    public static function plan(SystemProfile $system, array $offline, bool $cable, string $autoEncryption = 'off'): Contribution
+    public static function plan(SystemProfile $system, array $offline, bool $cable, string $autoEncryption = 'off', string $online = ''): Contribution
     {
         $steps = [
             new Step('first-boot.answers', Stage::FirstBoot, 'First boot', Presence::Hands, $system->estimate('first_boot'),
@@ -40,7 +41,7 @@ final class FirstBoot
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(1, 2, 10),
                 [$cable ? 'Plug in the network cable, or join the bench\'s wireless network.' : 'Join the bench\'s wireless network.', 'Open one page to see that it answers.'],
                 before: [Fact::FIRST_BOOT_DONE, ...$offline], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem],
-                because: [new Reason(array_filter($offline, static fn (string $fact): bool => str_starts_with($fact, 'driver.')) === [] ? 'The system brings the driver of this network adapter.' : 'The network adapter works now: its driver came from the stick.', 'D5')],
+                because: [new Reason($online === '' ? 'Updates, drivers and activation come over it.' : $online, 'D5')],
                 boots: ($system->entry['auto_encryption'] ?? false) && $autoEncryption === 'owner-keeps-key' ? [BootEvent::change(['encryption' => 'bound'])] : [],
             ),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'),

@@ -59,7 +59,7 @@ final class SystemDefaults
         return [
             'id' => 'described-image', 'name' => trim($given['name']), 'file' => trim($given['name']), 'bytes' => $given['bytes'],
             'kind' => $given['kind'] ?? 'optical-hybrid', 'kind_assumed' => ! isset($given['kind']),
-            ...array_intersect_key($given, array_flip(['expanded_bytes', 'architecture', 'files', 'loader', 'sha256'])),
+            ...array_intersect_key($given, array_flip(['expanded_bytes', 'architecture', 'files', 'loader', 'sha256', 'models'])),
         ];
     }
 }

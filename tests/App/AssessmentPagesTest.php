@@ -158,7 +158,9 @@ it('reminds before the way back of an upgrade ends, also after the handover, and
     $this->travelTo('2026-11-24 10:00:00');
     ($this->open)('upgrade');
     foreach ($this->job->currentPlan()->plan['steps'] as $step) {
-        $evidence = array_map(fn (array $wanted) => $wanted['kind'] === 'choice' ? array_key_first($wanted['options']) : ($wanted['kind'] === 'text' ? 'seen' : '80'), array_column($step['evidence'], null, 'id'));
+        $bridge = app(App\Bridge\JobBridge::class);
+        $progress = $bridge->progress($this->job->refresh());
+        $evidence = Cobblestone\Runbook\WalkThrough::evidence($progress->plan->step($step['id']), $progress->evidence());
         ($this->send)("steps/{$step['id']}/done", ['evidence' => $evidence])->assertSessionHasNoErrors();
     }
     expect($this->job->refresh()->status)->toBe('handed-over');

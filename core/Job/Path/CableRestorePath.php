@@ -7,11 +7,13 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -25,6 +27,7 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
@@ -47,23 +50,36 @@ final class CableRestorePath
         $protection = Protection::of($context, null, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), false);
         $tried = explode(', ', (string) $machine->fact('tried')->spoken());
         $restores = $protection->backup->keep === 'nothing' || in_array('revive', $tried, true);
-        [$owner, $ownerWaits] = Ownership::assess($machine, $restores, $brief->owner);
+        [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $gates = $protection->gates();
-        $first = $restores ? FirstBoot::plan($system, [], false) : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
-        $blockers = $image->kind() === 'device-restore' ? [] : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind()}"])];
-        $all = $protection->backup->contribution->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
+        $first = $restores ? FirstBoot::plan($system, [], false, online: 'The restore image is made for exactly this model.') : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
+        $blockers = $image->kind() === 'device-restore' ? self::forThisModel($machine, $image) : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind()}"])];
+        $all = ($restores ? $protection->backup->contribution : new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN]))->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step($restores ? DriveFate::Erased : DriveFate::Stays, null, $brief->owner, $restores ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             self::helper($recovery, $image->entry['file'] ?? $image->name, $image->entry['sha256'] ?? null),
             self::start($recovery),
-            ...($restores ? self::restore($context, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]) : [self::revive($context)]),
+            ...($restores ? self::restore($context, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]) : [self::revive($context, $ownerWaits)]),
             Acceptance::step($machine, $system, $brief->edition, null, $restores ? [Fact::UPDATED, Fact::SYSTEM_INSTALLED] : [Fact::REPAIR_DONE]),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+    }
+
+    /** @return list<Blocker> a restore image is made for one model and for no sibling */
+    private static function forThisModel(Machine $machine, Image $image): array
+    {
+        $made = $image->entry['models'] ?? [];
+        $model = $machine->model['id'] ?? null;
+
+        return match (true) {
+            $made === [] && isset($image->entry['as_of']) => [Blocker::narrow('image-model', "The shelf does not say which model {$image->name} is made for: look it up on the maker's page, and enter it.", 'F7', [Act::Erase, Act::Repair, Act::WriteSystem], opens: OpensBy::Answer)],
+            $made !== [] && $model !== null && ! in_array($model, $made, true) => [Blocker::stop('image-model', "{$image->name} is made for ".implode(', ', $made).", this is {$machine->title}. Choose the image for exactly this model.", 'F7', ['image models: '.implode(', ', $made), "model = {$model}"])],
+            default => [],
+        };
     }
 
     private static function decision(bool $restores, bool $nothing): Decision
@@ -107,11 +123,12 @@ final class CableRestorePath
         );
     }
 
-    private static function revive(JobContext $context): Step
+    /** @param  list<string>  $waits */
+    private static function revive(JobContext $context, array $waits): Step
     {
         return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
             ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
-            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
+            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
             done: DoneWords::in(SheetPart::Repair, 'The system was revived over a cable; your data stayed.'), acts: [Act::Repair],
             because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
             evidence: [new Evidence('revived', 'It', 'choice', ['starts' => 'starts again'])],

@@ -6,19 +6,20 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
-use Cobblestone\Hardware\CardSupply;
+use Cobblestone\Drivers\CardDriver;
+use Cobblestone\Hardware\CardPower;
+use Cobblestone\Hardware\OpenedCase;
 use Cobblestone\Hardware\Screws;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
-use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
-use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
@@ -38,19 +39,20 @@ final class CardSwapPath
 {
     public static function draft(JobContext $context): PathDraft
     {
-        $card = $context->brief->blocks['card'] ?? throw BriefFault::at('card', 'name the card that comes in: card: {new: …}.');
+        $card = $context->brief->blocks['card'] ?? throw BriefFault::at('card', 'name the card that comes in.');
         $machine = $context->machine;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), true);
-        [$supply, $blockers] = self::supply($card);
-        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(new Contribution(decisions: [$supply], gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED], blockers: $blockers));
+        $driver = CardDriver::match($card, $context->system?->id, $machine->model['id'] ?? null, $context->catalogue->drivers());
+        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(CardPower::judge($machine, $card))->and(new Contribution(gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED]));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
+            $driver->fetch(),
             ...self::before($card),
-            ...self::swap($card),
-            ...self::after($card),
+            ...self::swap($card, $machine->kind),
+            ...self::after($driver),
             Acceptance::step($machine, $context->system, $context->brief->edition, null, [Fact::DRIVERS_COMPLETE, Fact::CASE_CLOSED], ProofScope::System),
         ];
 
@@ -60,36 +62,11 @@ final class CardSwapPath
 
     /**
      * @param  array<string, mixed>  $card
-     * @return array{0: Decision, 1: list<Blocker>}
-     */
-    private static function supply(array $card): array
-    {
-        if (! isset($card['watts'], $card['supply_w'], $card['processor_w'])) {
-            return [new Decision('hardware.supply', 'Power for the card', 'to be compared by hand', ['Card, processor and supply are not all known in watts.', 'Supply ≥ (card + processor + rest) × 1.25, and leads ≥ card.'], [], [], 'H5'), []];
-        }
-        $need = CardSupply::required((float) $card['watts'], (float) $card['processor_w'], (float) ($card['rest_w'] ?? 75));
-        $leads = CardSupply::leads($card['leads'] ?? []);
-        $words = "({$card['watts']} + {$card['processor_w']} + ".($card['rest_w'] ?? 75).") W × 1.25 = {$need} W; the supply gives {$card['supply_w']} W. Slot and leads carry {$leads} W of {$card['watts']} W.";
-        $blockers = [];
-        if ($need > $card['supply_w']) {
-            $blockers[] = Blocker::stop('card-supply', "The power supply is too small for {$card['new']}: {$words}", 'H5', [$words]);
-        }
-        if ($leads < $card['watts']) {
-            $blockers[] = Blocker::stop('card-leads', "The power leads are not enough for {$card['new']}: slot and leads carry {$leads} W, it draws {$card['watts']} W. Use separate leads of the supply.", 'H5', ["leads: {$leads} W"]);
-        }
-
-        return [new Decision('hardware.supply', 'Power for the card', $blockers === [] ? 'enough' : 'not enough', [$words], [], array_map(strval(...), $card['leads'] ?? []), 'H5'), $blockers];
-    }
-
-    /**
-     * @param  array<string, mixed>  $card
      * @return list<Step>
      */
     private static function before(array $card): array
     {
         return [
-            new Step('drivers.fetch', Stage::FetchDrivers, 'Fetch the new driver', Presence::Hands, Estimate::minutes(3, 6, 20), ["Fetch the driver of {$card['new']} for this system and put it on a stick."],
-                before: [Fact::GATHERED], after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'network'], because: [new Reason('It is installed before the network is back.', 'D6')]),
             new Step('network.offline', Stage::FetchDrivers, 'Go offline', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Unplug the network cable and switch the wireless off.'],
                 before: [Fact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
                 opens: [new PutBack('network', 'Network switched off', 'The system would have fetched drivers by itself.', 'put-back.network')]),
@@ -106,15 +83,15 @@ final class CardSwapPath
      * @param  array<string, mixed>  $card
      * @return list<Step>
      */
-    private static function swap(array $card): array
+    private static function swap(array $card, Kind $kind): array
     {
         return [
             new Step('hardware.swap-card', Stage::Hardware, 'Swap the card', Presence::Hands, Estimate::minutes(8, 15, 40),
                 ['Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.', "{$card['new']}: length and slots measured, in until the catch clicks, screwed at the bracket.", 'Each power socket of the card its own lead of the supply.', 'Picture cable on the card, not on the board.'],
                 before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
                 done: DoneWords::of("The graphics card was exchanged for {$card['new']}"), acts: [Act::OpenMachine, Act::FitPart],
-                because: [new Reason('Supply, leads and room were compared before.', 'H5, H1')],
-                cautions: ['Fully off, mains out; wait, and discharge yourself.', 'Mains parts inside power supplies are for qualified people.'],
+                because: [new Reason('Supply and leads were compared before; length and slots are measured here.', 'H5, H1')],
+                cautions: OpenedCase::cautions($kind),
                 evidence: [Screws::out()]),
             new Step('boot.first', Stage::Boot, 'First start with the card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then let the system start.'],
                 before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'], acts: [Act::FitPart],
@@ -126,15 +103,12 @@ final class CardSwapPath
         ];
     }
 
-    /**
-     * @param  array<string, mixed>  $card
-     * @return list<Step>
-     */
-    private static function after(array $card): array
+    /** @return list<Step> */
+    private static function after(CardDriver $driver): array
     {
         return [
-            new Step('drivers.install-new', Stage::Drivers, 'Install the new driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install the driver of {$card['new']} from the stick, then restart.", 'Resolution and rate of the screen as they should be.'],
-                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], done: DoneWords::in(SheetPart::Drivers, "The driver of {$card['new']} was installed."),
+            new Step('drivers.install-new', Stage::Drivers, 'Install the new driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install {$driver->title()} from the stick, then restart.", 'Resolution and rate of the screen as they should be.'],
+                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], done: DoneWords::in(SheetPart::Drivers, ucfirst($driver->title()).' was installed.'),
                 because: [new Reason('The new family, and nothing of the old one.', 'D6')],
                 waiting: new Waiting(['the screen goes black for seconds and comes back'], 'Wait a minute, then restart once.', 1)),
             new Step('put-back.network', Stage::PutBack, 'Back online', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Plug the network cable in again, wireless on. Look for system updates once.'],

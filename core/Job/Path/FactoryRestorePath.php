@@ -55,7 +55,7 @@ final class FactoryRestorePath
         $which = array_values(array_filter($target->questions, static fn (Question $question): bool => $question->fact === TargetDrive::FACT));
         $gates = $protection->gates();
         $power = PortPower::plan($machine, Duration::minutes(75));
-        $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'));
+        $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'), 'The maker\'s image brings the drivers of the machine as it was sold.');
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
             ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: [...$blockers, ...$target->blockers]));
         $steps = [

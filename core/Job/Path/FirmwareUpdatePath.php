@@ -54,8 +54,9 @@ final class FirmwareUpdatePath
             $blockers[] = Blocker::stop('update-reason', 'A firmware update without a reason is refused: say what it mends or brings.', 'F5');
         }
         $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::FirmwareVersion], max(1, count($stops)) + 1, $keep), false);
-        $minutes = array_sum(array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $stops)) ?: 6.0;
-        $supply = UpdateSupply::plan($machine, Duration::minutes($minutes));
+        // Each write is judged by itself: between two of them the supply can be charged again.
+        $minutes = max([0.0, ...array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $stops)]);
+        $supply = UpdateSupply::plan($machine, Duration::minutes($stops === [] ? 6.0 : $minutes));
         $recovery = self::recoveryWay($context);
         $all = $protection->encryption->contribution->and($protection->memoryContribution())->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
         $steps = [
@@ -92,20 +93,34 @@ final class FirmwareUpdatePath
         }
         $processor = $machine->fact('processor')->value;
         $revision = $machine->fact('board.revision')->value;
-        $path = UpdatePath::find($releases, (string) $now->value, $wish['to'] ?? null, $wish['gives'] ?? null, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null);
+        $next = isset($wish['processor']) && is_string($wish['processor']) ? $wish['processor'] : null;
+        $path = UpdatePath::find($releases, (string) $now->value, $wish['to'] ?? null, $wish['gives'] ?? null, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null, $next);
+        $questions = $revision === null ? self::revisionQuestion($releases) : [];
         $refused = [];
         foreach ($path->leftOut as $one) {
             $refused[$one['version']] = [ucfirst($one['because'])];
         }
         if ($path->fault !== null) {
-            return [[], [], [Blocker::narrow('update-route', $path->fault, 'F5', [Act::WriteFirmware, Act::ChangeSettings], ["firmware.version = {$now->spoken()}"])], new Decision('firmware.update', 'Firmware update', $path->target === $now->value ? 'none' : 'stop', [$path->fault], $refused, ["firmware.version = {$now->spoken()}"], 'F5')];
+            return [[], $questions, [Blocker::narrow('update-route', $path->fault, 'F5', [Act::WriteFirmware, Act::ChangeSettings], ["firmware.version = {$now->spoken()}"])], new Decision('firmware.update', 'Firmware update', $path->target === $now->value ? 'none' : 'stop', [$path->fault], $refused, ["firmware.version = {$now->spoken()}"], 'F5')];
         }
-        $needs = array_values(array_filter($path->stops, static fn (array $stop): bool => isset($stop['revisions'])));
-        $questions = $needs !== [] && $revision === null ? [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all = array_values(array_unique(array_merge(...array_column($needs, 'revisions')))), array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, [Act::WriteFirmware])] : [];
         $entered = count($machine->model['firmware']['settings'] ?? []);
         $total = $path->total($entered);
 
-        return [$path->stops, $questions, [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_column($path->stops, 'version')), ['Each release may only be written over the one it names or a newer one.', "{$path->target} is the lowest that gives what is needed.", count($path->stops).' × (write + restart) + '.$entered." settings entered again: about {$total->label()} in all."], ['newest at once' => ['A required stop would be skipped.'], ...$refused], ["firmware.version = {$now->spoken()}", ...array_map(static fn (array $stop): string => "{$stop['version']} from ".($stop['from'] ?? 'any').(isset($stop['processors']) ? ', runs '.implode(' and ', $stop['processors']) : ''), $path->stops)], 'F5')];
+        return [$path->stops, $questions, [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_column($path->stops, 'version')), ['Each release may only be written over the one it names or a newer one.', $path->because, count($path->stops).' × (write + restart) + '.$entered." settings entered again: about {$total->label()} in all."], ['newest at once' => ['A required stop would be skipped.'], ...$refused], ["firmware.version = {$now->spoken()}", ...array_map(static fn (array $stop): string => "{$stop['version']} from ".($stop['from'] ?? 'any').(isset($stop['processors']) ? ', runs '.implode(' and ', $stop['processors']) : ''), $path->stops)], 'F5')];
+    }
+
+    /**
+     * A file for another revision can leave the board dead: every revision the maker knows is asked for, not those of one release.
+     *
+     * @param  list<array<string, mixed>>  $releases
+     * @return list<Question>
+     */
+    private static function revisionQuestion(array $releases): array
+    {
+        $all = array_values(array_unique(array_merge(...array_map(static fn (array $release): array => array_map(strval(...), $release['revisions'] ?? []), $releases), ...[[]])));
+        sort($all);
+
+        return $all === [] ? [] : [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all, array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, [Act::WriteFirmware])];
     }
 
     /**

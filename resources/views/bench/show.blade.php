@@ -21,7 +21,7 @@
 @foreach ($s['away'] as $wait)<p class="walk"><b class="clock" data-until="{{ $wait['started_at'] + $wait['likely'] }}"></b> {{ $wait['title'] }}</p>@endforeach
 @if (($s['waiting'] ?? null) !== null)<p class="fine"><b>Waits for {{ \Cobblestone\Bench\Reminders::WAITING_FOR[$s['waiting']['for']] ?? $s['waiting']['for'] }}</b>, since {{ \App\View\Words::ago($now - $s['waiting']['since']) }}{{ $s['waiting']['text'] === '' ? '' : ': '.$s['waiting']['text'] }}</p>
 @elseif ($s['current'] !== null)<p><a class="btn small {{ $s['current']['state'] === 'trouble' ? 'stop' : '' }}" href="/jobs/{{ $job->id }}/run">{{ ['trouble' => 'Trouble', 'running' => 'In hand'][$s['current']['state']] ?? ($s['begun'] ? 'Needs hands' : 'Begin') }}: {{ $s['current']['title'] }}</a></p>@endif
-@foreach (array_slice($s['shut'] ?? [], 0, 2) as $shut)<p class="verdict {{ $shut['word'] === 'stop' ? 'stop' : 'hold' }}">{{ $shut['word'] }}: {{ \Illuminate\Support\Str::limit($shut['reason'], 150) }}</p>@endforeach
+@foreach (array_slice($s['shut'] ?? [], 0, 1) as $shut)<p class="verdict {{ $shut['word'] === 'stop' ? 'stop' : 'hold' }}">{{ $shut['word'] }}: {{ \Illuminate\Support\Str::limit($shut['reason'], 110) }}{{ count($s['shut']) > 1 ? ' and '.(count($s['shut']) - 1).' more' : '' }}</p>@endforeach
 @if ($s['put_back'] > 0)<p class="fine">{{ $s['put_back'] }} to put back</p>@endif
 </div>
 </li>

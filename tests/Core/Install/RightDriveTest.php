@@ -67,8 +67,8 @@ it('hides four characters of the target and of nothing else', function () use ($
 it('states for every drive what an installer shows, and stops at a figure that is another drive\'s', function () use ($plan) {
     $found = $plan(['lsblk' => drivesRead([['name' => 'a', 'serial' => 'AAA-1'], ['name' => 'b', 'serial' => 'BBB-2', 'size' => 256060514304, 'pttype' => null, 'children' => []]]), 'facts' => ['target.serial' => 'AAA-1']]);
     expect($found->step('target.find')?->rows)->toBe([
-        ['drive' => 'a · 512.1 GB · serial A•••• · NVMe slot · holds Ledger', 'bytes' => '512 110 190 592', 'GB' => '512.1', 'GiB' => '476.9', 'TiB' => '0.466', 'is' => 'the target'],
-        ['drive' => 'b · 256.1 GB · serial BBB-2 · NVMe slot · blank', 'bytes' => '256 060 514 304', 'GB' => '256.1', 'GiB' => '238.5', 'TiB' => '0.233', 'is' => 'stays in, not this one'],
+        ['drive' => 'a · 512.1 GB · serial A•••• · NVMe slot · holds Ledger', 'bytes' => "512\u{a0}110\u{a0}190\u{a0}592", 'GB' => '512.1', 'GiB' => '476.9', 'TiB' => '0.466', 'is' => 'the target'],
+        ['drive' => 'b · 256.1 GB · serial BBB-2 · NVMe slot · blank', 'bytes' => "256\u{a0}060\u{a0}514\u{a0}304", 'GB' => '256.1', 'GiB' => '238.5', 'TiB' => '0.233', 'is' => 'stays in, not this one'],
     ])->and(array_keys($found->step('target.find')->evidence[0]->expected->others))->toBe(['b · 256.1 GB · serial BBB-2 · NVMe slot · blank'])
         ->and(implode(' ', $found->step('target.erase')->instructions))->toContain('the whole drive: 512.1 GB, or 476.9 GiB')
         ->and(DriveWords::sizes(Bytes::of(4000787030016))['TiB'])->toBe('3.639');

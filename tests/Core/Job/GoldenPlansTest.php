@@ -53,7 +53,7 @@ it('asks the heaviest question first and says what each decides', function () {
 
 it('goes on with the next question once some are answered', function () {
     $plan = Demo::plan('unknown-laptop', ['machine' => ['facts' => ['owner.keep' => 'nothing']]]);
-    expect(array_map(fn ($q) => $q->fact, $plan->questions))->toBe(['target.reading', 'image.kind'])
+    expect(array_map(fn ($q) => $q->fact, $plan->questions))->toBe(['target.reading', 'image.kind', 'network.driver'])
         ->and($plan->step('protect.back-up'))->toBeNull();
 });
 

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Drivers;
+
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/** The driver of a card that comes in: matched from the shelf by identifier or name, else fetched by hand (rules D3, D6). */
+final readonly class CardDriver
+{
+    private function __construct(public ?DriverPackage $package, private string $card)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $card  the brief's block
+     * @param  list<DriverPackage>  $shelf
+     */
+    public static function match(array $card, ?string $system, ?string $model, array $shelf): self
+    {
+        $identifier = strtolower((string) ($card['id'] ?? ''));
+        $name = mb_strtolower((string) $card['new']);
+        $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $system !== null && $package->fits($system, $model)
+            && (in_array($identifier, array_map(strtolower(...), $package->entry['claims']), true) || mb_strtolower($package->name) === $name)));
+        usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->entry['date'], $a->id] <=> [$a->isLocked(), $a->entry['date'], $b->id]);
+
+        return new self($fit[0] ?? null, (string) $card['new']);
+    }
+
+    /** "Ostler V5 graphics 31.5", or "the driver of ..." where the shelf holds none. */
+    public function title(): string
+    {
+        return $this->package === null ? "the driver of {$this->card}" : "{$this->package->name} {$this->package->entry['version']}";
+    }
+
+    public function fetch(): Step
+    {
+        $package = $this->package;
+        $lines = $package === null
+            ? ["The shelf holds no package for {$this->card} and this system: fetch it from the part maker by the card's exact name.", 'Put it on a stick, and write down its file, size and checksum.']
+            : ["Take {$package->name} {$package->entry['version']} from the shelf: {$package->size()->decimal()}.", "`sha256sum` must print `{$package->entry['sha256']}`.", 'Put it on a stick.'];
+
+        return new Step('drivers.fetch', Stage::FetchDrivers, 'Fetch the new driver', Presence::Hands, Estimate::minutes(3, 6, 20), $lines,
+            before: [Fact::GATHERED], after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'network'], because: [new Reason('It is installed before the network is back.', 'D6', $package === null ? '' : "shelf, {$package->entry['date']}")],
+            evidence: [$package === null
+                ? new Evidence('fetched', 'File, size and checksum', EvidenceKind::Text)
+                : new Evidence('checksum', 'The checksum', EvidenceKind::Choice, ['equal' => 'is equal', 'differs' => 'differs'], expected: new Expected('equal', source: Expected::CATALOGUE), remedy: 'Fetch it again.')],
+        );
+    }
+}

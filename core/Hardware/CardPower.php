@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Hardware;
+
+use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Question;
+
+/** Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule H5). */
+final readonly class CardPower
+{
+    private const ASKED = [
+        'watts' => 'How many watts does the new card draw?', 'supply_w' => 'How many watts does the power supply give? It stands on its label.',
+        'processor_w' => 'How many watts does the processor draw at most?',
+    ];
+
+    private const LEADS = ['none' => 'none', '6-pin' => 'one with 6 pins', '8-pin' => 'one with 8 pins', '8-pin, 6-pin' => 'one with 8 and one with 6 pins', '8-pin, 8-pin' => 'two with 8 pins', '8-pin, 8-pin, 8-pin' => 'three with 8 pins', '16-pin:450' => 'one with 16 pins, 450 W', '16-pin:600' => 'one with 16 pins, 600 W'];
+
+    /** What must not be done before it is known. */
+    private const SHUTS = [Act::ChangeOldSystem, Act::OpenMachine, Act::FitPart];
+
+    /** @param  array<string, mixed>  $card  the brief's block */
+    public static function judge(Machine $machine, array $card): Contribution
+    {
+        $known = [];
+        foreach (array_keys(self::ASKED) as $what) {
+            $value = $card[$what] ?? $machine->fact("card.{$what}")->value;
+            $known[$what] = is_numeric($value) && $value > 0 ? (float) $value : null;
+        }
+        $rest = (float) ($card['rest_w'] ?? 75);
+
+        return self::supply($card, $known, $rest)->and(self::leads($card, $known['watts'], self::given($machine, $card)));
+    }
+
+    /**
+     * @param  array<string, mixed>  $card
+     * @param  array<string, float|null>  $known
+     */
+    private static function supply(array $card, array $known, float $rest): Contribution
+    {
+        $questions = [];
+        foreach (self::ASKED as $what => $text) {
+            if ($known[$what] === null) {
+                $questions[] = new Question("card.{$what}", $text, [], 'whether the power supply carries the card', 'H5', 62, self::SHUTS);
+            }
+        }
+        if ($known['watts'] === null || $known['processor_w'] === null || $known['supply_w'] === null) {
+            return new Contribution(decisions: [new Decision('hardware.supply', 'Power supply for the card', 'not known yet', ['Card, processor and supply are not all known in watts.'], [], [], 'H5')], questions: $questions);
+        }
+        $need = CardSupply::required($known['watts'], $known['processor_w'], $rest);
+        $words = "({$known['watts']} + {$known['processor_w']} + {$rest}) W × 1.25 = {$need} W; the supply gives {$known['supply_w']} W.";
+        $short = $need > $known['supply_w'];
+
+        return new Contribution(decisions: [new Decision('hardware.supply', 'Power supply for the card', $short ? 'not enough' : 'enough', [$words], [], [], 'H5')],
+            blockers: $short ? [Blocker::stop('card-supply', "The power supply is too small for {$card['new']}: {$words}", 'H5', [$words])] : []);
+    }
+
+    /**
+     * @param  array<string, mixed>  $card
+     * @param  list<string>|null  $leads  null where nobody has said
+     */
+    private static function leads(array $card, ?float $watts, ?array $leads): Contribution
+    {
+        if ($leads === null) {
+            return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', 'not known yet', ['Nobody has said which leads the supply has for it.'], [], [], 'H5')],
+                questions: [new Question('card.leads', 'Which power leads does the supply have for the card, each on its own cable?', self::LEADS, 'whether the leads carry the card', 'H5', 61, self::SHUTS)]);
+        }
+        $carry = CardSupply::leads($leads);
+        $named = $leads === [] ? 'no lead' : implode(' and ', $leads);
+        if ($watts === null) {
+            return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', "carry {$carry} W", ["The slot and {$named}; what the card draws is not known."], [], $leads, 'H5')]);
+        }
+        $words = "Slot and {$named} carry {$carry} W, it draws {$watts} W.";
+
+        return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', $carry < $watts ? 'not enough' : 'enough', [$words], [], $leads, 'H5')],
+            blockers: $carry < $watts ? [Blocker::stop('card-leads', "The power leads are not enough for {$card['new']}: ".lcfirst($words).' Use separate leads of the supply.', 'H5', [$words])] : []);
+    }
+
+    /**
+     * @param  array<string, mixed>  $card
+     * @return list<string>|null
+     */
+    private static function given(Machine $machine, array $card): ?array
+    {
+        if (isset($card['leads']) && is_array($card['leads'])) {
+            return array_values(array_map(strval(...), $card['leads']));
+        }
+        $told = $machine->fact('card.leads')->value;
+        if (! is_string($told) || trim($told) === '') {
+            return null;
+        }
+
+        return $told === 'none' ? [] : array_values(array_filter(array_map(trim(...), explode(',', $told))));
+    }
+}
