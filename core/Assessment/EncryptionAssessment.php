@@ -54,8 +54,8 @@ final readonly class EncryptionAssessment
 
         return new self($protection, $binding, $branch, $waits, new Contribution(
             steps: [...$keys, ...$suspend],
-            decisions: [self::decision($protection, $binding, $branch, $waits, $intent, $key)],
-            questions: self::questions($machine, $protection, $binding, $branch, $intent),
+            decisions: [self::decision($protection, $binding, $branch, $waits, $intent, $key, self::read($machine, $drive))],
+            questions: self::questions($machine, $drive, $protection, $binding, $branch, $intent),
             initial: $initial,
             blockers: $branch === EncryptionBranch::Stop ? [Blocker::stop('recovery-key', self::stop($intent), 'A7', ["drive.encryption = {$protection->value}", 'encryption.key = no'], besides: [Act::CopyData])] : [],
         ), array_merge(...array_map(static fn ($step): array => $step->after, $keys), ...[[]]), $intent);
@@ -82,9 +82,22 @@ final readonly class EncryptionAssessment
         if ($drive?->isBlank() === true) {
             return Protection::None;
         }
-        $told = Protection::tryFrom($machine->fact('drive.encryption')->spoken());
+        $told = Protection::tryFrom($machine->fact('drive.encryption')->spoken()) ?? Protection::Unknown;
 
-        return $told ?? Protection::Unknown;
+        // A reading that shows an encrypted volume outranks "not encrypted".
+        return $told === Protection::None && $drive !== null && self::isEncrypted($drive) ? Protection::Unknown : $told;
+    }
+
+    /** @return list<string> what the reading of the drive says of encryption, and what it contradicts */
+    private static function read(Machine $machine, ?Drive $drive): array
+    {
+        $names = array_map(static fn (Partition $partition): string => $partition->title(), array_filter($drive->partitions ?? [], static fn (Partition $partition): bool => $partition->encrypted));
+
+        return match (true) {
+            $names === [] => [],
+            $machine->fact('drive.encryption')->is('none') => ['The reading shows an encrypted volume ('.implode(', ', $names).'): "not encrypted" cannot be so.'],
+            default => ['The reading shows an encrypted volume: '.implode(', ', $names).'.'],
+        };
     }
 
     private static function answer(Machine $machine, string $fact): ?bool
@@ -123,11 +136,11 @@ final readonly class EncryptionAssessment
     }
 
     /** @return list<Question> */
-    private static function questions(Machine $machine, Protection $protection, Binding $binding, EncryptionBranch $branch, EncryptionIntent $intent): array
+    private static function questions(Machine $machine, ?Drive $drive, Protection $protection, Binding $binding, EncryptionBranch $branch, EncryptionIntent $intent): array
     {
         $questions = [];
         if ($protection === Protection::Unknown && ($branch === EncryptionBranch::Ask || (! $intent->staysAfter && $intent->somethingToKeep))) {
-            $questions[] = new Question('drive.encryption', 'How is the present drive protected?', Protection::ANSWERS, match (true) {
+            $questions[] = new Question('drive.encryption', 'How is the present drive protected?', self::read($machine, $drive) === [] ? Protection::ANSWERS : array_diff_key(Protection::ANSWERS, ['none' => 1]), match (true) {
                 $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
                 $intent->comesOut() => 'whether its data can be read once it is out of this machine',
                 default => 'whether a firmware change could lock the old system before the backup is proven',
@@ -146,7 +159,8 @@ final readonly class EncryptionAssessment
         return $questions;
     }
 
-    private static function decision(Protection $protection, Binding $binding, EncryptionBranch $branch, bool $waits, EncryptionIntent $intent, ?bool $key): Decision
+    /** @param  list<string>  $read  what a reading says of it */
+    private static function decision(Protection $protection, Binding $binding, EncryptionBranch $branch, bool $waits, EncryptionIntent $intent, ?bool $key, array $read): Decision
     {
         $suspended = 'suspend over '.max(1, $intent->restarts).' restarts, then resume';
         [$chosen, $because, $refused] = match ($branch) {
@@ -165,7 +179,7 @@ final readonly class EncryptionAssessment
             EncryptionBranch::Ask => ['ask first', ['Nobody has said how the drive is protected, and a planned change would trip a chip-bound one.'], ['assume that it is not encrypted' => ['If it is, the machine stops at the recovery prompt.']]],
         };
 
-        return new Decision('assess.encryption', 'Drive encryption', $chosen, [...$because, "State: {$protection->title()}."], $refused, array_values(array_filter(["drive.encryption = {$protection->value}", $protection->mayAskForKey() ? "binding: {$binding->title()}" : null, $intent->triggers === [] ? null : 'planned: '.implode(', ', array_map(static fn (Trigger $trigger): string => $trigger->title(), $intent->triggers))])), 'A7');
+        return new Decision('assess.encryption', 'Drive encryption', $chosen, [...$because, ...$read, $read !== [] && $protection === Protection::Unknown ? 'State: encrypted, protection unknown.' : "State: {$protection->title()}."], $refused, array_values(array_filter(["drive.encryption = {$protection->value}", $protection->mayAskForKey() ? "binding: {$binding->title()}" : null, $intent->triggers === [] ? null : 'planned: '.implode(', ', array_map(static fn (Trigger $trigger): string => $trigger->title(), $intent->triggers))])), 'A7');
     }
 
     /** @return array{0: string, 1: list<string>, 2: array<string, list<string>>} chosen, because, refused */

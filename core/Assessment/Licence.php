@@ -54,9 +54,30 @@ final readonly class Licence
         if ($fits !== '' && $edition !== null && strcasecmp($fits, $edition) !== 0 && $kind !== 'none' && $kind !== 'unclear') {
             $blockers[] = Blocker::narrow('licence-edition', self::wrongEdition($system, $kind, $fits, $edition), 'A8', [Act::Erase, Act::WriteSystem, Act::UseLicence], ["fits edition {$fits}", "wanted edition {$edition}"], waivableBy: ['lead']);
         }
-        $decision = new Decision('assess.licence', 'Licence', self::KINDS[$kind], [self::because($kind, $edition)], [], array_values(array_filter(["licence.kind = {$kind}", $fits === '' ? null : "fits edition {$fits}", $edition === null ? null : "wanted edition {$edition}"])), 'A8');
+        [$weighed, $refused] = self::weighed($machine, $kind, $fits, $edition);
+        $decision = new Decision('assess.licence', 'Licence', self::KINDS[$kind], [self::because($kind, $edition), ...$weighed], $refused, array_values(array_filter(["licence.kind = {$kind}", $fits === '' ? null : "fits edition {$fits}", $edition === null ? null : "wanted edition {$edition}"])), 'A8');
 
         return new self($kind, new Contribution([self::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers));
+    }
+
+    /**
+     * A machine may be entitled twice: by the key in its firmware and by what the owner has besides. Both are looked at.
+     *
+     * @return array{0: list<string>, 1: array<string, list<string>>} reasons, and what was refused
+     */
+    private static function weighed(Machine $machine, string $kind, string $fits, ?string $edition): array
+    {
+        $inFirmware = $machine->fact('licence.firmware_edition');
+        if (! is_string($inFirmware->value) || $kind === 'firmware-key') {
+            return [[], []];
+        }
+        $same = $edition !== null && strcasecmp($inFirmware->value, $edition) === 0;
+
+        return match (true) {
+            $same => [["The key in the firmware fits edition {$inFirmware->value} too ({$inFirmware->origin}): nothing has to be typed, and the other entitlement stays free."], []],
+            $edition === null => [["The key in the firmware fits edition {$inFirmware->value} ({$inFirmware->origin})."], []],
+            default => [["The key in the firmware fits {$inFirmware->value}, {$edition} is wanted: the medium must ask for the edition, or the installer picks {$inFirmware->value} by itself."], [self::KINDS['firmware-key'] => ["It fits {$inFirmware->value}, not {$edition}".($fits === '' ? '.' : "; the other one fits {$fits}.")]]],
+        };
     }
 
     /** Paper and screens show the last characters of a key at most. */

@@ -76,7 +76,9 @@ final readonly class Requirements
     {
         $unknown = array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::UNKNOWN);
 
-        return $fit->title().($unknown === [] ? '' : ', as far as is known');
+        $idle = array_values(array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT && str_ends_with($row->id, '_ceiling')));
+
+        return $fit->title().($unknown === [] ? '' : ', as far as is known').($idle === [] ? '' : '; '.implode(' ', array_map(static fn (Requirement $row): string => lcfirst("{$row->title}: {$row->needs}. {$row->note}"), $idle)));
     }
 
     /** @param  list<Requirement>  $rows */

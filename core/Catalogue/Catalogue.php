@@ -10,7 +10,7 @@ use Cobblestone\Assessment\Route\RouteLadder;
 /** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
 final readonly class Catalogue
 {
-    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers'];
+    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers', 'encryption'];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
     private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers'];
@@ -39,6 +39,17 @@ final readonly class Catalogue
     public function with(string $kind, array $entries): self
     {
         return new self([...$this->entries, $kind => [...$this->all($kind), ...$entries]]);
+    }
+
+    /** @return list<string> what tools print as the file system of an encrypted volume, in lower case */
+    public function encryptedFileSystems(): array
+    {
+        $words = [];
+        foreach ($this->all('encryption') as $entry) {
+            array_push($words, ...array_map(mb_strtolower(...), $entry['words']));
+        }
+
+        return array_values(array_unique($words));
     }
 
     /**

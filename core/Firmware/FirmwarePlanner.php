@@ -7,6 +7,7 @@ namespace Cobblestone\Firmware;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Quantity\Estimate;
@@ -129,11 +130,20 @@ final class FirmwarePlanner
         );
     }
 
-    /** Where the stick goes: its own connector, and not the charger's socket if another is free (rule J5). */
+    /**
+     * Where the stick goes (rule J5): not into the only socket that charges while another is there, on a desktop not into
+     * a front socket, whose lead many boards give up on; then its own connector, then the faster one.
+     */
     public static function portFor(Machine $machine, ?string $connector): ?Port
     {
         $ports = $machine->ports;
-        usort($ports, static fn (Port $a, Port $b): int => [$a->connector === $connector ? 0 : 1, $a->charges ? 1 : 0, -$a->megabitsPerSecond, $a->id] <=> [$b->connector === $connector ? 0 : 1, $b->charges ? 1 : 0, -$b->megabitsPerSecond, $b->id]);
+        $charging = count(array_filter($ports, static fn (Port $port): bool => $port->charges));
+        $rank = static fn (Port $port): array => [
+            $port->charges && $charging === 1 && count($ports) > 1 && $machine->kind->isPortable() ? 1 : 0,
+            $machine->kind === Kind::Desktop && $port->isFront() ? 1 : 0,
+            $port->connector === $connector ? 0 : 1, $port->charges ? 1 : 0, -$port->megabitsPerSecond, $port->id,
+        ];
+        usort($ports, static fn (Port $a, Port $b): int => $rank($a) <=> $rank($b));
 
         return $ports[0] ?? null;
     }

@@ -29,7 +29,7 @@ final class FirmwarePutBack
         foreach ($changes->changes as $change) {
             $need = $change['need'];
             if ($need->weakens) {
-                $entries[] = new PutBack(str_replace('_', '-', $need->setting), "{$change['setting']->title}: {$need->value}", $need->stays ? "{$need->because} It stays: {$system->name} does not start with it on." : $need->because, $need->stays ? 'put-back.sign' : 'put-back.'.str_replace('_', '-', $need->setting), $need->stays);
+                $entries[] = new PutBack(str_replace('_', '-', $need->setting), "{$change['setting']->title}: {$need->value}", $need->stays && $need->setting === 'secure_boot' ? "{$need->because} It stays: {$system->name} does not start with it on." : $need->because, $need->stays ? 'put-back.sign' : 'put-back.'.str_replace('_', '-', $need->setting), $need->stays);
             }
         }
 

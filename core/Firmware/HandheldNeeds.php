@@ -34,7 +34,7 @@ final class HandheldNeeds
             }
         }
         if (isset($settings['power_mode']) && in_array('balanced', $settings['power_mode']->values, true)) {
-            $needs[] = new Need('power_mode', 'balanced', 'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.', 'F8', whose: 'model');
+            $needs[] = new Need('power_mode', 'balanced', 'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.', 'F8', stays: false, weakens: true, whose: 'model');
         }
 
         return $needs;

@@ -68,6 +68,9 @@ final class PortPower
     private static function singlePort(Machine $machine, Duration $stickIn): Contribution
     {
         $draw = $machine->battery?->draw;
+        if ($machine->fact('hub.at_hand')->is('yes') && ($byHub = self::byHub($machine, $draw)) !== null) {
+            return $byHub;
+        }
         if ($machine->battery === null || $draw === null) {
             return self::batteryFrom($machine, self::UNKNOWN_DRAW_PERCENT, ['The stick takes the only socket, and this machine\'s draw is not known.', 'From '.self::UNKNOWN_DRAW_PERCENT.' % charge on it is safe to begin; a hub with a power input is better.'], ['hub with a power input' => ['Better where one is at hand: then the charge does not matter.']]);
         }
@@ -89,17 +92,43 @@ final class PortPower
         );
     }
 
+    /** A hub lies ready and leaves enough: then the charge does not matter. */
+    private static function byHub(Machine $machine, ?Power $draw): ?Contribution
+    {
+        $hub = $machine->model['hub'] ?? ['charger_w' => 45, 'hub_w' => 5];
+        $watts = $machine->fact('charger.watts')->value;
+        $charger = is_numeric($watts) && $watts > 0 ? (float) $watts : (float) $hub['charger_w'];
+        $net = $draw === null ? null : self::hubNet(Power::watts($charger), Power::watts($hub['hub_w']), $draw);
+        if ($net !== null && $net->milliwatts < 0) {
+            return null;
+        }
+        $figures = $net === null ? 'This machine\'s draw is not known.' : "Charger {$charger} W − hub {$hub['hub_w']} W − machine {$draw->label()} = {$net->label()} net.";
+
+        return new Contribution(
+            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', ['It lies ready: the stick and the charger share the only socket.', $figures], ['battery' => ['There is no need to.']], [$machine->fact('hub.at_hand')->origin], 'F8, J5')],
+            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$charger} W or more, into the hub")],
+            initial: [Fact::POWER_SAFE],
+        );
+    }
+
     /**
      * @param  list<string>  $reasons
      * @param  array<string, list<string>>  $refused
      */
     private static function batteryFrom(Machine $machine, int $percent, array $reasons, array $refused): Contribution
     {
-        $decision = new Decision('power.source', 'Power while the stick is in', "battery, from {$percent} % charge", $reasons, $refused, ['one port', $machine->title], 'F8');
+        $read = $machine->fact('battery.percent')->value;
+        $read = is_numeric($read) && $read >= 0 && $read <= 100 ? (int) $read : null;
+        $chosen = match (true) {
+            $read === null => "battery, from {$percent} % charge",
+            $read >= $percent => "go: {$read} % read, {$percent} % needed",
+            default => "charge to {$percent} % first: {$read} % read",
+        };
+        $decision = new Decision('power.source', 'Power while the stick is in', $chosen, $reasons, $refused, ['one port', $machine->title], 'F8');
 
         return new Contribution(
-            steps: [new Step('firmware.charge', Stage::Firmware, "Charge to {$percent} %", Presence::Hands, Estimate::minutes(0.5, 1, 60),
-                ["Read the charge. Below {$percent} %: leave the charger in until it is there.", 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and charge again before long downloads.'],
+            steps: [new Step('firmware.charge', Stage::Firmware, $read !== null && $read >= $percent ? 'Onto the battery' : "Charge to {$percent} %", Presence::Hands, $read !== null && $read >= $percent ? Estimate::minutes(0.2, 0.5, 2) : Estimate::minutes(0.5, 1, 60),
+                [$read !== null && $read >= $percent ? "Read the charge once more: at least {$percent} %." : "Read the charge. Below {$percent} %: leave the charger in until it is there.", 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and charge again before long downloads.'],
                 after: [Fact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
                 cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the local disposal rules.'],
                 evidence: [new Evidence('charge', 'Charge read', EvidenceKind::Percent, hint: "at least {$percent}", least: $percent)],

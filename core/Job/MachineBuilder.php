@@ -11,6 +11,7 @@ use Cobblestone\Inventory\Reading;
 use Cobblestone\Inventory\UnreadableInventory;
 use Cobblestone\Machine\Battery;
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
@@ -43,7 +44,7 @@ final class MachineBuilder
             title: $model === [] ? ($brief->machine['title'] ?? 'Unknown '.$kind->value) : "{$model['maker']} {$model['name']}",
             kind: $kind,
             facts: $facts,
-            drives: $drives->drives,
+            drives: array_map(static fn (Drive $drive): Drive => $drive->marking($catalogue->encryptedFileSystems()), $drives->drives),
             ports: self::ports($brief, $model),
             devices: self::devices(array_map(Device::fromArray(...), $model['devices'] ?? []), $readings),
             battery: self::battery($model, $facts->get('battery.design_wh')->value, $facts->get('battery.health')->value),
@@ -51,7 +52,7 @@ final class MachineBuilder
             modules: self::modules($readings),
             health: array_merge(...array_map(static fn (Reading $reading): array => $reading->health, $readings), ...[[]]),
         );
-        $notes = array_merge($drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
+        $notes = array_merge(KnownFacts::notUnderstood($brief->machine), $drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
 
         return [$machine, $notes];
     }

@@ -42,6 +42,18 @@ final readonly class Drive
         return $this->serial !== null && ! $this->serialRepeated;
     }
 
+    /**
+     * The same with partitions marked encrypted whose file system is one of these words.
+     *
+     * @param  list<string>  $words  in lower case
+     */
+    public function marking(array $words): self
+    {
+        $marked = array_map(static fn (Partition $partition): Partition => in_array(strtolower((string) $partition->fileSystem), $words, true) ? $partition->asEncrypted() : $partition, $this->partitions);
+
+        return new self(...[...get_object_vars($this), 'partitions' => $marked]);
+    }
+
     /** What names it and no other: its serial, else its WWN; null where it reports neither of its own (rule K2). */
     public function identity(): ?string
     {

@@ -33,4 +33,9 @@ final readonly class Partition
             default => $this->fileSystem ?? 'unnamed',
         };
     }
+
+    public function asEncrypted(): self
+    {
+        return new self(...[...get_object_vars($this), 'encrypted' => true]);
+    }
 }

@@ -6,6 +6,7 @@ namespace Cobblestone\Media;
 
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Stick;
+use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
@@ -51,9 +52,9 @@ final class MediaPlanner
     private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine, Bytes $drivers, int $driverFiles): MediaPlan
     {
         $expanded = $image->expanded() ?? self::typedSize($machine);
-        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; until then the compressed size is all that is sure', 'M2', 85, [Act::WriteStick])];
+        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; a compressed size says nothing of that', 'M2', 85, [Act::WriteStick])];
         $bytes = $expanded ?? $image->size();
-        $choice = StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
+        $choice = $expanded === null ? StickChoice::unmeasured('media.stick', 'Which stick', $image) : StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
         $rates = self::hostRates($policy, $choice->stick);
         if ($image->kind() === 'raw-compressed') {
             $rates['the expander'] = DataRate::megabytes($policy->figure('expand_mb_s'));
@@ -62,10 +63,10 @@ final class MediaPlanner
         $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), Duration::seconds(0));
         $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::secondStick($sticks, $choice->stick, $drivers, $driverFiles, 'The first one is written raw and carries nothing beside the image.', $policy->school('stick'), $connectors);
         $decisions = [...$decisions, $choice->decision, ...array_filter([$place->decision])];
-        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $bytes, $write, $verify, null, null, $policy, HostSpace::raw($image->size()), $place);
+        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $expanded === null ? null : $bytes, $write, $verify, null, null, $policy, HostSpace::raw($image->size()), $place);
 
         return new MediaPlan(WriteMode::Raw, $choice->stick, $choice->stick === null ? null : self::rawLayout($image, $choice->stick, $bytes), null,
-            new Contribution($steps, $decisions, $questions, self::gather($choice, $connectors, $place), blockers: self::blockers($choice, $sticks, $image)));
+            new Contribution($steps, $decisions, $questions, self::gather($choice, $machine, $place), blockers: self::blockers($choice, $sticks, $image)));
     }
 
     /**
@@ -96,7 +97,7 @@ final class MediaPlanner
         $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy, HostSpace::copied($image->size(), Bytes::of($files['bytes']), Bytes::of($files['largest']['bytes'])), $place);
 
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
-            gather: self::gather($choice, $connectors, $place),
+            gather: self::gather($choice, $machine, $place),
             blockers: [...($fileSystem->blocker === null ? [] : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]), ...$blockers, ...self::blockers($choice, $sticks, $image)]));
     }
 
@@ -161,18 +162,16 @@ final class MediaPlanner
         return ['the stick' => $stick?->readRate() ?? DataRate::megabytes(60), 'the bench computer\'s port' => DataRate::megabytes($policy->figure('host_port_mb_s'))];
     }
 
-    /**
-     * @param  list<string>  $connectors
-     * @return list<GatherItem>
-     */
-    private static function gather(StickChoice $choice, array $connectors, DriverPlace $place): array
+    /** @return list<GatherItem> */
+    private static function gather(StickChoice $choice, Machine $machine, DriverPlace $place): array
     {
         $items = [new GatherItem("stick: {$choice->decision->chosen}", 'carries the installer'), new GatherItem('spare stick of the same size or larger', 'if the first one fails')];
         if ($place->second !== null) {
             $items[] = new GatherItem("second stick: {$place->second}", 'carries the drivers');
         }
-        if ($choice->stick !== null && $connectors !== [] && ! in_array($choice->stick->connector(), $connectors, true)) {
-            $items[] = new GatherItem("adapter from {$choice->stick->connector()} to {$connectors[0]}", 'the stick does not go into this machine directly');
+        $port = $choice->stick === null ? null : FirmwarePlanner::portFor($machine, $choice->stick->connector());
+        if ($choice->stick !== null && $port !== null && $port->connector !== $choice->stick->connector()) {
+            $items[] = new GatherItem("adapter from {$choice->stick->connector()} to {$port->connector}", "the stick goes into {$port->connector}, {$port->where}");
         }
 
         return $items;

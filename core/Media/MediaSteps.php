@@ -24,7 +24,7 @@ use Cobblestone\Runbook\Waiting;
 final class MediaSteps
 {
     /** @return list<Step> */
-    public static function for(Machine $machine, Image $image, StickChoice $choice, WriteMode $mode, Bytes $bytes, WriteTime $write, WriteTime $verify, ?string $label, ?Split $split, Policy $policy, HostSpace $space, DriverPlace $place): array
+    public static function for(Machine $machine, Image $image, StickChoice $choice, WriteMode $mode, ?Bytes $bytes, WriteTime $write, WriteTime $verify, ?string $label, ?Split $split, Policy $policy, HostSpace $space, DriverPlace $place): array
     {
         return [
             self::checkImage($image, $policy),
@@ -64,14 +64,14 @@ final class MediaSteps
         );
     }
 
-    private static function write(Image $image, StickChoice $choice, WriteMode $mode, Bytes $bytes, WriteTime $write, ?string $label, ?Split $split, HostSpace $space, DriverPlace $place): Step
+    private static function write(Image $image, StickChoice $choice, WriteMode $mode, ?Bytes $bytes, WriteTime $write, ?string $label, ?Split $split, HostSpace $space, DriverPlace $place): Step
     {
         $stick = $choice->stick;
         $instructions = $mode === WriteMode::Raw
             ? array_values(array_filter([
                 'Unmount everything on the stick.',
                 $image->kind() === 'raw-compressed' ? 'Expand and write in one stream, without a copy in between.' : null,
-                "Write {$bytes->exact()} from the first sector on, then sync.",
+                $bytes === null ? 'Write all of it from the first sector on, then sync.' : "Write {$bytes->exact()} from the first sector on, then sync.",
             ]))
             : array_filter([
                 'Wipe old signatures at both ends, then lay out the table exactly as in the core beside.',
@@ -84,21 +84,21 @@ final class MediaSteps
             $instructions[] = "Copy the folder with the drivers onto the second stick, {$place->second}.";
         }
 
-        return new Step('media.write', Stage::Media, 'Write the stick', Presence::WalkAway, Estimate::around($write->time), $instructions,
+        return new Step('media.write', Stage::Media, 'Write the stick', Presence::WalkAway, $bytes === null ? Estimate::minutes(3, 10, 60) : Estimate::around($write->time), $instructions,
             before: [Fact::IMAGE_PROVEN, Fact::STICK_IDENTIFIED, Fact::DRIVERS_FETCHED], after: [Fact::STICK_WRITTEN], needs: ['stick', 'bench computer'], acts: [Act::WriteStick],
-            because: [new Reason($write->describe($bytes), 'M9'), new Reason($mode === WriteMode::Raw ? "The stick is {$mode->title()}." : 'The files of the image are copied onto it.', 'M3', $image->dated()), new Reason($space->describe(), 'M14')],
+            because: [new Reason($bytes === null ? 'How long it takes is known once the image is measured.' : $write->describe($bytes), 'M9'), new Reason($mode === WriteMode::Raw ? "The stick is {$mode->title()}." : 'The files of the image are copied onto it.', 'M3', $image->dated()), new Reason($space->describe(), 'M14')],
             cautions: ['Everything on the stick is lost.'],
-            confirmation: new Confirmation($stick->name ?? 'the stick you labelled', $stick?->size()->count ?? $bytes->count, $stick?->serial(), $stick?->contents() ?? 'whatever is on it', 'the bench', typed: false),
+            confirmation: new Confirmation($stick->name ?? 'the stick you labelled', $stick?->size()->count ?? $bytes->count ?? 0, $stick?->serial(), $stick?->contents() ?? 'whatever is on it', 'the bench', typed: false),
             waiting: new Waiting(['the rate drops after the first gigabytes', 'the progress stands still while data is flushed'], 'Another port; after that another stick.'),
         );
     }
 
-    private static function verify(StickChoice $choice, Bytes $bytes, WriteTime $verify): Step
+    private static function verify(StickChoice $choice, ?Bytes $bytes, WriteTime $verify): Step
     {
-        return new Step('media.verify', Stage::Media, 'Read the stick back', Presence::WalkAway, Estimate::around($verify->time),
+        return new Step('media.verify', Stage::Media, 'Read the stick back', Presence::WalkAway, $bytes === null ? Estimate::minutes(3, 8, 45) : Estimate::around($verify->time),
             instructions: ['Pull the stick and plug it in again, so that nothing is read from memory.', 'Read everything back and compare checksums.', 'A difference: check the image again, use another port, write once more. A second difference retires the stick.'],
             before: [Fact::STICK_WRITTEN], after: [Fact::STICK_PROVEN], needs: ['stick', 'bench computer'],
-            because: [new Reason($verify->describe($bytes), 'M9'), new Reason('A stick that lies shows here, not after the drive has been erased.', 'M11')],
+            because: [new Reason($bytes === null ? 'How long it takes is known once the image is measured.' : $verify->describe($bytes), 'M9'), new Reason('A stick that lies shows here, not after the drive has been erased.', 'M11')],
             waiting: new Waiting(['reading is faster than writing'], 'Another port; a second difference retires the stick.'),
             boots: [BootEvent::change(['stick.content' => 'written'])],
         );

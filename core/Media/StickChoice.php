@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media;
 
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
@@ -48,6 +49,12 @@ final readonly class StickChoice
         $reasons = [...$history, "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.", "It writes at {$chosen->writeRate()->label()}, and its contents may go."];
 
         return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
+    }
+
+    /** Nobody knows how large the image is once expanded: no size is a need that nobody has measured (rule M2). */
+    public static function unmeasured(string $id, string $title, Image $image): self
+    {
+        return new self(null, new Decision($id, $title, 'once the image is measured', ["{$image->name} is compressed in a way that does not tell its expanded size."], [], [$image->dated()], 'M2, M7'));
     }
 
     /** @return list<string> */

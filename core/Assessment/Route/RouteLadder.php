@@ -84,6 +84,29 @@ final readonly class RouteLadder
         return null;
     }
 
+    /**
+     * Everything the rungs up to the recommended one still want to know, the most decisive first: asked in one go.
+     *
+     * @return list<Question>
+     */
+    public function asked(FactSheet $facts): array
+    {
+        $reach = $this->best($facts);
+        $first = $this->settling($facts, $reach);
+        if ($first === null) {
+            return [];
+        }
+        $asked = [$first];
+        foreach ($this->unknownUpTo($facts, $reach ?? count($this->rungs)) as $fact) {
+            $ask = $this->questions[$fact] ?? null;
+            if ($ask !== null && $fact !== $first->fact && $ask['options'] !== []) {
+                $asked[] = new Question($fact, $ask['text'], $ask['options'], 'which way is the gentlest that works', 'A3', 94);
+            }
+        }
+
+        return $asked;
+    }
+
     /** The unknown fact whose answers move the recommendation furthest, on average over its answers. */
     private function settling(FactSheet $facts, ?int $at): ?Question
     {

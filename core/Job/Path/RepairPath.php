@@ -18,6 +18,7 @@ use Cobblestone\Job\Goal;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Job\RepairFacts;
 use Cobblestone\Machine\Fact as MachineFact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
@@ -53,9 +54,10 @@ final class RepairPath
         $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep), true);
         $requirements = Requirements::assess($machine, $context->system(), $context->image, $drive, $context->brief->edition, $context->policy->school('bypass'));
         $ladder = $context->catalogue->ladder() ?? throw BriefFault::at('goal', 'the catalogue holds no route ladder to repair by.');
-        $advice = $ladder->recommend(self::facts($context, $protection, $requirements));
+        $known = self::facts($context, $protection, $requirements);
+        $advice = $ladder->recommend($known);
         $rung = self::rung($ladder, $advice);
-        $questions = $advice->settles === null ? [] : [new Question($advice->settles->fact, $advice->settles->text, $advice->settles->options, $advice->settles->decides, 'A3', 95, [Act::Repair, Act::OpenMachine])];
+        $questions = array_map(static fn (Question $one, int $index): Question => new Question($one->fact, $one->text, $one->options, $one->decides, 'A3', 95 - $index, $index === 0 ? [Act::Repair, Act::OpenMachine] : []), $ladder->asked($known), array_keys($ladder->asked($known)));
         $gates = $rung->writes() ? $protection->backup->gates : [];
         $media = ($rung->entry['media'] ?? false) && $context->image !== null ? MediaPlanner::plan($machine, $context->image, $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0)->contribution : new Contribution;
         $key = $protection->encryption->protection->mayAskForKey() && $rung->id !== 'hardware' ? [EncryptionSteps::keyAtHand($machine)] : [];
@@ -79,7 +81,8 @@ final class RepairPath
     /** The facts the ladder reads, with those that other parts of the assessment found. */
     private static function facts(JobContext $context, Protection $protection, Requirements $requirements): FactSheet
     {
-        $facts = $context->machine->facts;
+        $facts = RepairFacts::implied($context->machine->facts);
+        $facts = RepairFacts::image($facts, $context);
         $found = ['system.family' => $context->system()->entry['family'] ?? 'community', 'fit' => $requirements->fit->value];
         if ($protection->health->target !== null) {
             $found['drive.grade'] = $protection->health->target->grade->value;

@@ -31,7 +31,7 @@
 @if ($port !== null && $machine->kind->value !== 'sealed')
 @php($side = \App\Drawing\PortDrawing::of($machine->kind, $machine->model['ports'] ?? [], $port->id))
 <section class="panel"><h2>Where the stick goes</h2>@if ($side)@include('parts.port', ['caption' => ucfirst($port->connector).", {$port->where}, as one faces the {$side->side} side".($port->charges ? '. The charger shares this kind of socket.' : '.')])@else<p>{{ ucfirst($port->connector) }}, {{ $port->where }}. Nobody has written down which side that is as one faces it.</p>@endif
-<p class="fine">Not listed there? Another socket on the board itself, no hub, no front socket.</p></section>
+<p class="fine">Not listed there? Another socket on the board itself, no hub{{ $machine->kind === \Cobblestone\Machine\Kind::Desktop ? ', no front socket' : '' }}.</p></section>
 @endif
 @if ($shown === 0)<section class="panel"><h2>No way in is known</h2><p>Nobody has described how this machine is entered. Note what works on the step, and keep it for the model.</p></section>@endif
 @endsection

@@ -78,7 +78,7 @@ it('asks only for what a need waits for, and says what the answer decides', func
     expect($plan->assessment['requirements']['fit'])->toBe('fits-after-settings')
         ->and(row($plan, 'memory')['verdict'])->toBe('unknown')
         ->and(array_map(fn ($question) => $question->fact, $plan->questions))->toBe(['network.driver', 'memory_bytes', 'cores'])
-        ->and($plan->questions[0]->decides)->toBe('whether Tansy Desktop 7 fits: it needs 4.0 GiB')
+        ->and($plan->questions[1]->decides)->toBe('whether Tansy Desktop 7 fits: it needs 4.0 GiB')
         ->and($plan->assessment['later_questions'])->toBeGreaterThan(0);
 });
 

@@ -140,7 +140,7 @@ it('walks the recommended rung and asks at the end whether it helped', function 
 it('holds, on the gentlest way that is still possible, until the answer is there', function () {
     $plan = Demo::plan('repair');
     expect($plan->verdict()->value)->toBe('hold')
-        ->and($plan->questions)->toHaveCount(1)
+        ->and($plan->questions[0]->fact)->toBe('recovery.environment')
         ->and(array_column($plan->step('route.startup-repair-0')->gates, 'fact'))->toBe(['backup.settled', 'answered.recovery.environment'])
         ->and($plan->step('protect.recovery-key'))->not->toBeNull()
         ->and($plan->step('protect.shut-down'))->toBeNull();
