@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Model\Cause;
 use Cobblestone\Boot\Model\Prediction;
 
 /** The cheapest thing that mends a predicted failure, and whose hand it takes (rule B). */
@@ -16,7 +17,7 @@ final readonly class Advice
     public static function for(Prediction $prediction): self
     {
         $stone = $prediction->missing();
-        $cause = $prediction->cause();
+        $cause = $prediction->because();
 
         return match ($prediction->blamed()) {
             Outcome::RefusedBySecureBoot => self::refused($cause),
@@ -33,9 +34,9 @@ final readonly class Advice
             }, 'technician'),
             Outcome::LoaderMissing => self::missing($stone->name ?? ''),
             Outcome::NoBootableDevice => new self(match (true) {
-                str_contains($cause, 'USB is switched off') => 'Switch starting from USB on in the setup.',
-                str_contains($cause, 'holds no system') => 'Restore it over the cable from a helper.',
-                str_contains($cause, 'plugged in') => 'Plug it in before the power button.',
+                $cause === Cause::UsbStartOff => 'Switch starting from USB on in the setup.',
+                $cause === Cause::NoSystemOnDrive => 'Restore it over the cable from a helper.',
+                $cause === Cause::NotPluggedIn => 'Plug it in before the power button.',
                 ($stone->name ?? '') === 'boot sector' => self::otherWay($prediction),
                 default => 'Another port on the board itself; then another stick.',
             }, 'technician'),
@@ -46,13 +47,9 @@ final readonly class Advice
 
     private static function otherWay(Prediction $prediction): string
     {
-        foreach ($prediction->stones as $stone) {
-            if ($stone->name === 'firmware' && str_contains($stone->words, 'only')) {
-                return 'This machine has no UEFI: take an image that starts the old way, or write the stick for it.';
-            }
-        }
-
-        return 'Start it by UEFI, or write the stick for the old way of starting.';
+        return $prediction->carries(Cause::LegacyOnly)
+            ? 'This machine has no UEFI: take an image that starts the old way, or write the stick for it.'
+            : 'Start it by UEFI, or write the stick for the old way of starting.';
     }
 
     /** What usually mends an end that was seen, where its cause is not known. */
@@ -61,14 +58,14 @@ final readonly class Advice
         return self::for(new Prediction($outcome, null, [], Ground::SeenHere));
     }
 
-    private static function refused(string $cause): self
+    private static function refused(?Cause $cause): self
     {
-        return match (true) {
-            str_contains($cause, 'has a switch') => new self('Trust the third-party signer in the setup; Secure Boot stays on.', 'technician'),
-            str_contains($cause, 'no switch') => new self('Secure Boot off for this start, and back on afterwards where the system is signed; or an image whose signer this machine trusts.', 'technician'),
-            str_contains(strtolower($cause), 'altered') || str_contains($cause, 'digest is ') => new self('The file was changed after it was signed: fetch the image again and compare its checksum.', 'technician'),
-            str_contains(strtolower($cause), 'revo') => new self('Take the newer image of the same line: its loader is not revoked.', 'technician'),
-            str_contains(strtolower($cause), 'unsigned') || str_contains($cause, 'no signature') => new self('Take an image with a signed loader; else Secure Boot off for this start, and back on afterwards.', 'technician'),
+        return match ($cause) {
+            Cause::SignerSwitchable => new self('Trust the third-party signer in the setup; Secure Boot stays on.', 'technician'),
+            Cause::SignerUnknown => new self('Secure Boot off for this start, and back on afterwards where the system is signed; or an image whose signer this machine trusts.', 'technician'),
+            Cause::Altered => new self('The file was changed after it was signed: fetch the image again and compare its checksum.', 'technician'),
+            Cause::Revoked => new self('Take the newer image of the same line: its loader is not revoked.', 'technician'),
+            Cause::Unsigned => new self('Take an image with a signed loader; else Secure Boot off for this start, and back on afterwards.', 'technician'),
             default => new self('Enrol the signer where this model allows it; else Secure Boot off for this start, and back on afterwards.', 'lead'),
         };
     }

@@ -10,9 +10,10 @@ final readonly class Device
     /**
      * @param  string  $identifier  bus and numbers, such as pci:4f51:5500
      * @param  string|null  $subsystem  who fitted it, such as 4e52:0013
+     * @param  bool  $wired  whether a network adapter takes a cable
      * @param  string|null  $status  what the running system says of it, in its words
      */
-    public function __construct(public string $name, public string $identifier, public string $family, public ?string $subsystem = null, public ?string $status = null)
+    public function __construct(public string $name, public string $identifier, public string $family, public ?string $subsystem = null, public ?string $status = null, public bool $wired = false)
     {
     }
 
@@ -25,7 +26,7 @@ final readonly class Device
     /** @param  array<string, mixed>  $entry */
     public static function fromArray(array $entry): self
     {
-        return new self($entry['name'], strtolower($entry['id']), $entry['family'], $entry['subsystem'] ?? null, $entry['status'] ?? null);
+        return new self($entry['name'], strtolower($entry['id']), $entry['family'], $entry['subsystem'] ?? null, $entry['status'] ?? null, $entry['wired'] ?? false);
     }
 
     /** @return array<string, string> */

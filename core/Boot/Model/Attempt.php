@@ -38,10 +38,10 @@ final class Attempt
     {
         [$this->device, $this->stones] = [$device->id, $lead];
         if (! $device->attached) {
-            return $this->fails(Outcome::NoBootableDevice, 'device', "{$device->title} is not plugged in.");
+            return $this->fails(Outcome::NoBootableDevice, 'device', "{$device->title} is not plugged in.", cause: Cause::NotPluggedIn);
         }
         if ($device->kind === BootDevice::STICK && $this->facts->optional('firmware.usb_start') === 'off') {
-            return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the setup, so the stick is not listed.');
+            return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the setup, so the stick is not listed.', cause: Cause::UsbStartOff);
         }
         if (! $device->readable) {
             return $this->fails(Outcome::StickUnreadable, 'device', "{$device->title} does not answer when its first sectors are read.");
@@ -160,7 +160,9 @@ final class Attempt
             $refused = $trust->isRefusedAtFirst() ?? $this->facts->get('loader.signature') === 'refused';
             $why = $trust->isRefusedAtFirst() === null ? ($refused ? 'Its signature is not trusted here.' : 'Its signature is trusted here.') : ($loader->because === '' ? ucfirst($trust->title()).($loader->signer === null ? '.' : ": {$loader->signer} signer.") : $loader->because);
             if ($refused) {
-                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', "Secure Boot is in force. {$why}".$this->switchFor($loader));
+                $cause = Cause::ofRefused($trust, $loader->signer === 'third-party', array_key_exists('firmware.third_party_signer', $this->state->facts));
+
+                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', "Secure Boot is in force. {$why}".$this->switchFor($cause), cause: $cause);
             }
             $this->holds('signature', $why);
         } else {
@@ -188,12 +190,12 @@ final class Attempt
         return $this->facts->optional('firmware.key_mode') !== 'setup' && $this->facts->optional('firmware.older_devices') !== 'allowed' && ($this->state->facts['firmware.boot_mode'] ?? 'uefi') === 'uefi';
     }
 
-    private function switchFor(Loader $loader): string
+    private function switchFor(Cause $cause): string
     {
-        return match (true) {
-            $loader->signer !== 'third-party' => '',
-            array_key_exists('firmware.third_party_signer', $this->state->facts) => ' The setup has a switch for it.',
-            default => ' This machine has no switch for it.',
+        return match ($cause) {
+            Cause::SignerSwitchable => ' The setup has a switch for it.',
+            Cause::SignerUnknown => ' This machine has no switch for it.',
+            default => '',
         };
     }
 
@@ -230,9 +232,9 @@ final class Attempt
         $this->stones[] = new Stone($name, true, $words);
     }
 
-    private function fails(Outcome $outcome, string $name, string $words, Ground $ground = Ground::Standard): self
+    private function fails(Outcome $outcome, string $name, string $words, Ground $ground = Ground::Standard, ?Cause $cause = null): self
     {
-        $this->stones[] = new Stone($name, false, $words);
+        $this->stones[] = new Stone($name, false, $words, $cause);
         [$this->outcome, $this->ground] = [$outcome, $ground];
 
         return $this;

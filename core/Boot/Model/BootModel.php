@@ -25,7 +25,7 @@ final class BootModel
         $mode = $kind === 'bios' ? 'legacy' : (string) $facts->get('firmware.boot_mode');
         $lead[] = new Stone('firmware', true, $kind === 'bios' ? 'The firmware starts the old way only.' : match ($mode) {
             'legacy' => 'UEFI firmware, set to start the old way.', 'both' => 'UEFI firmware, set to start both ways.', default => 'UEFI firmware.',
-        });
+        }, $kind === 'bios' ? Cause::LegacyOnly : null);
         $failed = [];
         foreach (self::candidates($state) as [$title, $device, $entry]) {
             $attempt = (new Attempt($state, $facts))->of($device, $entry, $mode, [...$lead, new Stone('choice', true, $title)]);
@@ -86,11 +86,12 @@ final class BootModel
 
     /**
      * @param  list<array{string, Attempt}>  $attempts
-     * @return list<array{title: string, outcome: string, words: string}>
+     * @return list<array{title: string, outcome: string, words: string, cause: string|null}>
      */
     private static function passed(array $attempts): array
     {
-        return array_map(static fn (array $one): array => ['title' => $one[0], 'outcome' => $one[1]->outcome->value, 'words' => $one[1]->stones[count($one[1]->stones) - 1]->words], $attempts);
+        return array_map(static fn (array $one): array => ['title' => $one[0], 'outcome' => $one[1]->outcome->value, 'words' => $one[1]->stones[count($one[1]->stones) - 1]->words,
+            'cause' => $one[1]->stones[count($one[1]->stones) - 1]->cause?->value], $attempts);
     }
 
     /**
@@ -112,6 +113,6 @@ final class BootModel
             }
         }
 
-        return new Prediction(Outcome::NoBootableDevice, null, [...$lead, new Stone('device', false, 'Its drive holds no system.')], Ground::Catalogue, $facts->names());
+        return new Prediction(Outcome::NoBootableDevice, null, [...$lead, new Stone('device', false, 'Its drive holds no system.', Cause::NoSystemOnDrive)], Ground::Catalogue, $facts->names());
     }
 }

@@ -13,7 +13,7 @@ final readonly class Prediction
     /**
      * @param  list<Stone>  $stones  from power to where it ends; the last of a failure does not hold
      * @param  list<string>  $rests  facts that were asked on the way
-     * @param  list<array{title: string, outcome: string, words: string}>  $passed  entries that were tried before and left
+     * @param  list<array{title: string, outcome: string, words: string, cause?: string|null}>  $passed  entries that were tried before and left
      * @param  int  $times  how often it was seen on this model
      */
     public function __construct(
@@ -39,6 +39,21 @@ final readonly class Prediction
         return null;
     }
 
+    /** Why it ends so, as a value: what mends it is chosen by this, never by the sentence. */
+    public function because(): ?Cause
+    {
+        $missing = $this->missing();
+
+        return $missing !== null ? $missing->cause : Cause::tryFrom($this->passed[0]['cause'] ?? '');
+    }
+
+    /** Whether a stone that holds carries this cause too. */
+    public function carries(Cause $cause): bool
+    {
+        return array_filter($this->stones, static fn (Stone $stone): bool => $stone->cause === $cause) !== [];
+    }
+
+    /** The same in words. */
     public function cause(): string
     {
         return $this->missing()->words ?? $this->passed[0]['words'] ?? '';

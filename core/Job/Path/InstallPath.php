@@ -67,7 +67,7 @@ final class InstallPath
         $gates = $swap || $new ? [] : $protection->gates();
         $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...($new ? [] : $protection->encryption->erasingWaitsFor()), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
         $install = InstallPlanner::plan($machine, $system, $target, $gates, $waits, $brief->owner);
-        $cable = array_filter($machine->devices, static fn (Device $device): bool => str_contains($device->name, 'wired')) !== [];
+        $cable = array_filter($machine->devices, static fn (Device $device): bool => $device->wired) !== [];
         $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'), $drivers->online);
         $protecting = match (true) {
             $new => $protection->health->contribution->and($protection->memoryContribution())->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),

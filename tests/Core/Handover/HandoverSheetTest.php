@@ -49,7 +49,7 @@ it('tells nothing of a part that was left out', function (string $job) {
         if ($step->done === null) {
             continue;
         }
-        $words = json_encode(sheetOf($plan, [$step->id]));
+        $words = json_encode(['owed' => []] + sheetOf($plan, [$step->id]));
         $count = substr_count((string) json_encode($whole), trim((string) json_encode($step->done->words), '"'));
         expect(substr_count((string) $words, trim((string) json_encode($step->done->words), '"')))->toBeLessThan($count, "{$step->id} of {$job}");
     }
