@@ -2,6 +2,7 @@
 
 namespace App\Actions;
 
+use App\Bridge\BenchClock;
 use App\Bridge\JobBridge;
 use App\Http\Requests\FieldFaults;
 use App\Models\Job;
@@ -24,6 +25,6 @@ final class ChangeBrief
      */
     public function handle(Job $job, User $user, Closure $change, string $reason, int $seen, string $field = 'facts'): void
     {
-        FieldFaults::asMessages(fn () => $this->replan->handle($job, $user, [...$change($this->bridge->brief($job)), 'read_at' => now()->format('Y-m-d\TH:i')], $reason, $seen), [], $field);
+        FieldFaults::asMessages(fn () => $this->replan->handle($job, $user, [...$change($this->bridge->brief($job)), 'read_at' => BenchClock::stamp()], $reason, $seen), [], $field);
     }
 }

@@ -86,7 +86,7 @@ final class YamlDocument
         }
         foreach ($data as $key => $value) {
             if ($value instanceof DateTimeInterface) {
-                $data[$key] = $value->format($value->format('His') === '000000' ? 'Y-m-d' : 'Y-m-d\TH:i');
+                $data[$key] = $value->format($value->format('His') === '000000' ? 'Y-m-d' : ($value->getOffset() === 0 ? 'Y-m-d\TH:i' : 'Y-m-d\TH:iP'));
             } elseif (is_array($value)) {
                 $data[$key] = self::plain($value, $name, $nodes, $depth + 1);
             }

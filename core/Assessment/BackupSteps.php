@@ -25,12 +25,13 @@ final class BackupSteps
      * @param  list<string>  $folders
      * @param  bool  $rescue  whether the drive is failing
      * @param  bool  $starts  whether the old system starts
+     * @param  string|null  $existing  day of a proven copy that is there already: nothing is copied then
      * @param  list<string>  $minded  what has to be minded at this destination
      * @param  bool  $shutDown  whether the old system is shut down for good afterwards
      * @param  list<Evidence>  $evidence  what proves the copy
      * @return list<Step>
      */
-    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, array $evidence, bool $rescue = false, bool $starts = true, bool $shutDown = true, array $minded = []): array
+    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, array $evidence, bool $rescue = false, bool $starts = true, bool $shutDown = true, array $minded = [], ?string $existing = null): array
     {
         $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
 
@@ -43,7 +44,7 @@ final class BackupSteps
                 waiting: new Waiting(['many small files go slower than the rate says'], 'Look whether the count of copied files still grows.'),
             ),
             new Step('protect.check-backup', Stage::Protect, 'Check the backup', Presence::Hands, Estimate::minutes(3, 6, 20),
-                ['Count files and bytes on both sides.', 'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.', 'Open three different kinds of file from the copy.'],
+                [...($existing === null ? [] : ["The copy of {$existing} is there: attach it, and ask the owner what came since then."]), 'Count files and bytes on both sides.', 'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.', 'Open three different kinds of file from the copy.'],
                 before: [Fact::BACKUP_COPIED], after: [Fact::BACKUP_SETTLED], needs: ['hands'],
                 done: DoneWords::in(SheetPart::Files, $rescue ? 'Your files were rescued from the failing drive; the copy was counted and compared on both sides, and samples were opened.' : 'Your files were copied, counted and compared on both sides, and samples were opened.', 'files_copy', 'bytes_copy'),
                 because: [new Reason('The drive is erased later; after that the copy is all there is. Every one-way step waits for this proof.', 'A6')],
@@ -61,6 +62,8 @@ final class BackupSteps
             ),
         ];
 
-        return $shutDown ? $steps : array_slice($steps, 0, 3);
+        $steps = $shutDown ? $steps : array_slice($steps, 0, 3);
+
+        return $existing === null ? $steps : array_slice($steps, 1);
     }
 }

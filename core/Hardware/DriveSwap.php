@@ -58,12 +58,32 @@ final class DriveSwap
     {
         [$encryption, $backup, $rescued] = [$protection->encryption, $protection->backup, $protection->health->rescueFirst()];
         $name = $old === null ? 'the old drive' : DriveWords::full($old);
-        $decrypt = $old !== null && $backup->somethingToKeep() && $encryption->protection->needsKeyElsewhere() && $machine->fact('encryption.key')->is('no') ? EncryptionSteps::decrypt($old, self::DECRYPT_MB_S) : null;
+        $decrypt = $old !== null && $backup->somethingToKeep() && $encryption->protection->needsKeyElsewhere() && $machine->fact('encryption.key')->is('no') ? EncryptionSteps::decrypt($old, self::decryptRate($machine), self::decrypted($machine, $old)) : null;
         $steps = [...($decrypt === null ? [] : [$decrypt]), self::swap($name, $old, $new, $decrypt, $machine->kind), self::close(), ...($backup->somethingToKeep() ? [self::carryOver($rescued ? 'the rescued copy' : $name, ! $rescued, $old, $wish, ! $rescued && $encryption->protection->needsKeyElsewhere(), $policy)] : []), self::giveBack($name, $backup->somethingToKeep())];
 
         return new Contribution($steps, [new Decision('hardware.old-drive', 'The old drive', 'comes out and stays untouched until the handover', ['It is the way back until the new system is proven.'], ['erase it now' => ['There would be no way back.']], [$name], 'J2, I1')],
             gather: [new GatherItem('screwdriver and a tray', 'the machine is opened; screws out = screws in'), new GatherItem('new drive', $new === null ? 'its form and keying as the old one' : $new->title()), ...($backup->somethingToKeep() ? [new GatherItem('adapter or enclosure for the old drive', 'its data is carried over from outside')] : [])],
             initial: $rescued ? [] : [Fact::BACKUP_SETTLED, Fact::BACKUP_DETACHED]);
+    }
+
+    private static function decryptRate(Machine $machine): float
+    {
+        $rate = $machine->fact('decrypt.mb_s')->value;
+
+        return is_numeric($rate) && $rate > 0 ? (float) $rate : self::DECRYPT_MB_S;
+    }
+
+    /** Bytes that a running decryption has done already. */
+    private static function decrypted(Machine $machine, Drive $old): Bytes
+    {
+        $percent = $machine->fact('decrypt.percent')->value;
+        $bytes = $machine->fact('decrypt.bytes')->value;
+
+        return Bytes::of((int) min($old->size->count, match (true) {
+            is_numeric($bytes) && $bytes > 0 => (int) $bytes,
+            is_numeric($percent) && $percent > 0 => $old->size->count * min(100, (float) $percent) / 100,
+            default => 0,
+        }));
     }
 
     private static function swap(string $name, ?Drive $old, ?Drive $new, ?Step $decrypt, Kind $kind): Step

@@ -60,7 +60,7 @@ final class LspciReader
         if ($family !== null) {
             $words = static fn (string $tag): string => trim((string) preg_replace('/ ?\[[0-9a-f]{4}\]$/i', '', $tags[$tag] ?? ''));
             $subsystem = $number('SVendor') !== null && $number('SDevice') !== null ? $number('SVendor').':'.$number('SDevice') : null;
-            $devices[] = new Device(self::name($words('Vendor'), $words('Device'), $family), "pci:{$vendor}:{$device}", $family, $subsystem);
+            $devices[] = new Device(self::name($words('Vendor'), $words('Device'), $family), "pci:{$vendor}:{$device}", $family, $subsystem, wired: $class === '0200');
         }
     }
 

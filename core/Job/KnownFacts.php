@@ -10,7 +10,7 @@ final class KnownFacts
     private const NAMES = [
         'architecture', 'board.name', 'board.revision', 'board.serial', 'battery.design_wh', 'battery.health', 'battery.percent', 'boot.started_by', 'card.leads', 'card.processor_w',
         'card.supply_w', 'card.watts', 'charger.at_hand', 'charger.watts', 'channel.other', 'clock_mhz', 'cores', 'display.pixels', 'drive.encryption', 'drive.free_bytes', 'drive.grade',
-        'drive_bytes', 'encryption.binding', 'encryption.key', 'factory.image', 'fallback.entry', 'fit', 'graphics.features', 'graphics.uefi_picture', 'hub.at_hand', 'image.expanded_bytes',
+        'drive_bytes', 'decrypt.bytes', 'decrypt.mb_s', 'decrypt.percent', 'encryption.binding', 'encryption.key', 'factory.image', 'fallback.entry', 'fit', 'graphics.features', 'graphics.uefi_picture', 'hub.at_hand', 'image.expanded_bytes',
         'image.kind', 'image.matches', 'licence.edition', 'licence.firmware_edition', 'licence.kind', 'machine.kind', 'machine.maker', 'machine.managed', 'machine.name', 'machine.serial',
         'machine.cards', 'memory.max_bytes', 'memory.pool_size', 'memory.slots', 'memory.trusted', 'memory.verdict', 'memory_bytes', 'network.driver', 'network.works', 'old_system.starts',
         'owner.keep', 'owner.lock', 'power.load_w', 'present.build', 'present.build_reaches', 'present.edition', 'present.language', 'present.system', 'processor', 'recovery.environment',

@@ -12,8 +12,10 @@ final readonly class PlanDifference
      * @param  list<string>  $dropped  titles
      * @param  list<array{title: string, what: list<string>}>  $changed
      * @param  list<string>  $decided  decisions that now fall out differently
+     * @param  list<string>  $opened  stops and holds that are gone
+     * @param  list<string>  $shut  stops and holds that came up
      */
-    private function __construct(public array $added, public array $dropped, public array $changed, public array $decided)
+    private function __construct(public array $added, public array $dropped, public array $changed, public array $decided, public array $opened = [], public array $shut = [])
     {
     }
 
@@ -35,18 +37,35 @@ final readonly class PlanDifference
             array_values(array_diff_key($before, $after)),
             $changed,
             self::decisions($old, $new),
+            array_values(array_diff(self::reasons($old), self::reasons($new))),
+            array_values(array_diff(self::reasons($new), self::reasons($old))),
         );
     }
 
     public function isEmpty(): bool
     {
-        return $this->added === [] && $this->dropped === [] && $this->changed === [] && $this->decided === [];
+        return $this->added === [] && $this->dropped === [] && $this->changed === [] && $this->decided === [] && $this->opened === [] && $this->shut === [];
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return get_object_vars($this);
+    }
+
+    /** @return list<string> every stop, hold and wanted answer of a path, in words */
+    private static function reasons(Plan $plan): array
+    {
+        $reasons = [];
+        foreach ($plan->steps as $step) {
+            foreach ($step->gates as $gate) {
+                if (! $gate->opensOnTheWay()) {
+                    $reasons[$gate->id] = ucfirst($gate->kind->word()).": {$gate->title}";
+                }
+            }
+        }
+
+        return array_values($reasons);
     }
 
     /** @return list<string> */

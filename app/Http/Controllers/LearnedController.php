@@ -48,7 +48,7 @@ final class LearnedController
                 $document['firmware']['settings'][$index]['default'] = $fact->value;
             }
         }
-        $document['as_of'] = now()->format('Y-m-d');
+        $document['as_of'] = \App\Bridge\BenchClock::day();
 
         return $document;
     }

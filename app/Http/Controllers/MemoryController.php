@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeBrief;
 use App\Actions\RecordMemoryTest;
+use App\Bridge\BenchClock;
 use App\Bridge\JobBridge;
 use App\Http\Requests\MemorySheetRequest;
 use App\Models\Job;
@@ -45,7 +46,7 @@ final class MemoryController
         if ($placed === [] || count($placed) < count($all)) {
             throw ValidationException::withMessages(['placed' => $placed === [] ? 'At least one module stood in a slot.' : 'A module can stand in one slot only.']);
         }
-        $record->handle($job, $request->user(), ['placed' => $placed, 'profile' => $given['profile'], 'passes' => (int) $given['passes'], 'outcome' => $given['outcome'], 'at' => now()->format('Y-m-d\TH:i')], (int) $request->input('seen', 0));
+        $record->handle($job, $request->user(), ['placed' => $placed, 'profile' => $given['profile'], 'passes' => (int) $given['passes'], 'outcome' => $given['outcome'], 'at' => BenchClock::stamp()], (int) $request->input('seen', 0));
 
         return redirect("/jobs/{$job->id}/memory", 303)->with('did', 'tested');
     }

@@ -5,43 +5,54 @@ namespace App\Http\Requests;
 /** The parts of an intake that only some kinds of job ask for: reason of an update, the new card, licence, what the owner depends on. */
 final class IntakeBlocks
 {
+    use TypedFields;
+
+    /** Block of the brief => its key => field of the form. */
+    private const FIELDS = [
+        'licence' => ['kind' => 'licence_kind', 'edition' => 'licence_edition'],
+        'update' => ['reason' => 'update_reason', 'to' => 'update_to', 'gives' => 'update_gives', 'processor' => 'update_processor', 'on_stick' => 'update_on_stick'],
+        'card' => ['new' => 'card_new', 'old' => 'card_old', 'id' => 'card_id', 'watts' => 'card_watts', 'supply_w' => 'card_supply_w', 'processor_w' => 'card_processor_w', 'leads' => 'card_leads'],
+        'policy' => ['scheme' => 'policy_scheme', 'stick' => 'policy_stick', 'driver_order' => 'policy_driver_order', 'boot' => 'policy_boot', 'bypass' => 'policy_bypass', 'extras' => 'policy_extras', 'auto_encryption' => 'policy_auto_encryption', 'keys' => 'policy_keys'],
+    ];
+
+    private const NEEDED = ['licence' => 'kind', 'card' => 'new'];
+
     /** @param  array<string, mixed>  $typed */
     public function __construct(private readonly array $typed)
     {
     }
 
     /**
-     * @param  array<string, mixed>  $before
+     * The brief with the blocks as typed; blocks the form does not show stay as they were.
+     *
+     * @param  array<string, mixed>  $brief
      * @return array<string, mixed>
      */
-    public function over(array $before): array
+    public function over(array $brief): array
     {
-        $blocks = array_intersect_key($before, array_flip(['memory', 'extras', 'licence', 'depends', 'update', 'card']));
-        if (array_key_exists('depends', $this->typed)) {
-            $depends = array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,]/', (string) $this->text('depends'))), static fn ($one): bool => $one !== ''));
-            $blocks['depends'] = $depends;
-        }
-        foreach (['licence' => ['kind' => 'licence_kind', 'edition' => 'licence_edition'], 'update' => ['reason' => 'update_reason', 'to' => 'update_to'], 'card' => ['new' => 'card_new', 'old' => 'card_old']] as $block => $fields) {
+        $brief = $this->setting($brief, 'depends', 'depends', $this->list('depends'));
+        foreach (self::FIELDS as $block => $fields) {
+            $values = is_array($brief[$block] ?? null) ? $brief[$block] : [];
             foreach ($fields as $key => $field) {
-                if ($this->text($field) !== null) {
-                    $blocks[$block][$key] = $this->text($field);
-                }
+                $values = $this->setting($values, $key, $field, $this->value($key, $field));
             }
-        }
-        foreach (['watts' => 'card_watts', 'supply_w' => 'card_supply_w', 'processor_w' => 'card_processor_w'] as $key => $field) {
-            if ($this->text($field) !== null) {
-                $blocks['card'][$key] = (float) $this->text($field);
-            }
+            unset($brief[$block]);
+            // A licence without its kind, a card without its name say nothing.
+            $brief += $values === [] || ! isset($values[self::NEEDED[$block] ?? array_key_first($values)]) ? [] : [$block => $values];
         }
 
-        return array_filter($blocks, static fn ($block): bool => $block !== [] && ! (is_array($block) && isset($block['edition']) && ! isset($block['kind'])));
+        return $brief;
     }
 
-    private function text(string $field): ?string
+    private function value(string $key, string $field): mixed
     {
-        $value = $this->typed[$field] ?? null;
-        $text = is_scalar($value) ? trim((string) $value) : '';
+        $text = $this->text($field);
 
-        return $text === '' ? null : $text;
+        return match (true) {
+            $text === null => null,
+            in_array($key, ['watts', 'supply_w', 'processor_w'], true) => (float) $text,
+            $key === 'leads' => $text === 'none' ? [] : array_values(array_filter(array_map(trim(...), explode(',', $text)))),
+            default => $text,
+        };
     }
 }

@@ -7,12 +7,12 @@ use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\Goal;
-use Cobblestone\Quantity\Bytes;
-use Cobblestone\Quantity\InvalidQuantity;
 
 /** Typed fields to a brief. What was typed into the machine field is looked up by its words. */
 final class IntakeForm
 {
+    use TypedFields;
+
     public const KINDS = ['laptop' => 'a laptop the catalogue does not hold', 'desktop' => 'a desktop the catalogue does not hold', 'handheld' => 'a handheld the catalogue does not hold', 'any' => 'any machine, for a stick only'];
 
     /** @param  array<string, mixed>  $typed */
@@ -30,24 +30,19 @@ final class IntakeForm
     {
         $goal = Goal::tryFrom((string) ($this->text('goal') ?? $before['goal'] ?? '')) ?? Goal::CleanInstall;
         $machine = $this->machine($before['machine'] ?? []);
-        $brief = ['brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => $goal->value, 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
-        if ($this->text('slot') !== null) {
-            $brief['slot'] = (int) $this->text('slot');
-        }
-        if (($before['catalogue'] ?? null) !== null) {
-            $brief['catalogue'] = $before['catalogue'];
+        // Changes are made on the brief as it was: what the form does not show stays.
+        $brief = [...$before, 'brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => $goal->value, 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
+        if (array_key_exists('slot', $this->typed)) {
+            unset($brief['slot']);
+            $brief += $this->text('slot') === null ? [] : ['slot' => (int) $this->text('slot')];
         }
         $brief['machine'] = $this->facts($machine);
-        $brief = [...$brief, ...($goal->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal)), ...(new IntakeBlocks($this->typed))->over($before)];
-        $backup = $this->backup();
-        if ($backup !== []) {
-            $brief['backup'] = $backup;
-        }
-        foreach (['sticks', 'policy'] as $kept) {
-            if (isset($before[$kept])) {
-                $brief[$kept] = $before[$kept];
-            }
-        }
+        unset($brief['system'], $brief['edition'], $brief['image']);
+        $brief = [...$brief, ...($goal->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal))];
+        $brief = (new IntakeBlocks($this->typed))->over($brief);
+        $backup = (new IntakeBackup($this->typed))->over($before['backup'] ?? []);
+        unset($brief['backup']);
+        $brief += $backup === [] ? [] : ['backup' => $backup];
         $brief['read_at'] = $this->at;
 
         return $brief;
@@ -173,62 +168,6 @@ final class IntakeForm
     private function usualImage(array $machine): ?string
     {
         return isset($machine['model']) ? ($this->catalogue->machine($machine['model'])['usual_image'] ?? null) : null;
-    }
-
-    /** @return array<string, mixed> */
-    private function backup(): array
-    {
-        $backup = [];
-        if ($this->text('keep') !== null) {
-            $backup['keep'] = $this->text('keep');
-        }
-        if ($this->text('folders') !== null) {
-            $backup['folders'] = array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,]/', (string) $this->text('folders')))));
-        }
-        if ($this->text('seen_folders') !== null) {
-            $backup['seen_folders'] = array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,]/', (string) $this->text('seen_folders')))));
-        }
-        if (($bytes = $this->size('backup_bytes', 'backup.bytes')) !== null) {
-            $backup['bytes'] = $bytes;
-        }
-        if ($this->text('backup_files') !== null) {
-            $backup['files'] = (int) $this->text('backup_files');
-        }
-        if (($largest = $this->size('backup_largest', 'backup.largest_bytes')) !== null) {
-            $backup['largest_bytes'] = $largest;
-        }
-        if ($this->text('dest_name') !== null) {
-            $backup['destination'] = ['name' => $this->text('dest_name')];
-            if (($free = $this->size('dest_free', 'backup.destination.free_bytes')) !== null) {
-                $backup['destination']['free_bytes'] = $free;
-            }
-            if ($this->text('dest_fs') !== null) {
-                $backup['destination']['file_system'] = $this->text('dest_fs');
-            }
-            if ($this->text('dest_rate') !== null) {
-                $backup['destination']['mb_s'] = (float) $this->text('dest_rate');
-            }
-        }
-
-        return $backup;
-    }
-
-    private function size(string $field, string $path): ?int
-    {
-        $text = $this->text($field);
-        try {
-            return $text === null ? null : Bytes::parse($text)->count;
-        } catch (InvalidQuantity $e) {
-            throw BriefFault::at($path, $e->getMessage());
-        }
-    }
-
-    private function text(string $field): ?string
-    {
-        $value = $this->typed[$field] ?? null;
-        $text = is_scalar($value) ? trim((string) $value) : '';
-
-        return $text === '' ? null : $text;
     }
 
     /** @param  array<string, mixed>  $machine */

@@ -2,11 +2,13 @@
 
 namespace App\Http\Requests;
 
+use App\Bridge\BenchClock;
 use App\Catalogue\CatalogueStore;
 use Closure;
 use Cobblestone\Assessment\Licence;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Job\Goal;
+use Cobblestone\Job\Policy;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
@@ -29,7 +31,7 @@ final class IntakeRequest extends FormRequest
         }
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, string|list<string>> */
     public function rules(): array
     {
         return [
@@ -40,6 +42,9 @@ final class IntakeRequest extends FormRequest
             'update_reason' => 'nullable|string|max:400', 'update_to' => 'nullable|string|max:60', 'card_new' => 'nullable|string|max:120', 'card_old' => 'nullable|string|max:120', 'card_watts' => 'nullable|numeric|min:1|max:2000', 'card_supply_w' => 'nullable|numeric|min:1|max:5000', 'card_processor_w' => 'nullable|numeric|min:1|max:1000', 'seen_folders' => 'nullable|string|max:4000',
             'keep' => 'nullable|in:some,nothing', 'folders' => 'nullable|string|max:4000', 'backup_bytes' => 'nullable|string|max:40', 'backup_files' => 'nullable|integer|min:0',
             'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000', 'dest_fs' => 'nullable|in:fat32,exfat,ntfs,ext4,other', 'backup_largest' => 'nullable|string|max:40',
+            'excluded' => 'nullable|string|max:4000', 'source_rate' => 'nullable|numeric|gt:0|max:100000', 'dest_serial' => 'nullable|string|max:120', 'existing_date' => 'nullable|date_format:Y-m-d', 'existing_proven' => 'nullable|in:yes,no', 'existing_samples' => 'nullable|integer|min:0|max:1000',
+            'update_gives' => 'nullable|string|max:200', 'update_processor' => 'nullable|string|max:120', 'update_on_stick' => 'nullable|string|max:200', 'card_id' => ['nullable', 'string', 'regex:/^(pci|usb):[0-9a-fA-F]{4}:[0-9a-fA-F]{4}$/'], 'card_leads' => ['nullable', 'string', 'regex:/^(none|(6-pin|8-pin|16-pin:[0-9]{2,4})(\s*,\s*(6-pin|8-pin|16-pin:[0-9]{2,4})){0,7})$/'],
+            ...array_fill_keys(array_map(static fn (string $school): string => "policy_{$school}", array_keys(Policy::SCHOOLS)), 'nullable|string|max:40'),
             'lsblk' => 'nullable|string', 'facts' => 'nullable|array|max:60', 'facts.*' => 'nullable|string|max:200',
         ];
     }
@@ -49,7 +54,7 @@ final class IntakeRequest extends FormRequest
     {
         return [
             'slot.*' => 'A slot is a whole number from 1 to 99, or empty.', 'usb_a.*' => 'A whole number from 0 to 16.', 'usb_c.*' => 'A whole number from 0 to 16.',
-            'backup_files.*' => 'A whole number of files.', 'dest_rate.*' => 'Megabytes per second, above 0.', '*.max' => 'This is too long.',
+            'backup_files.*' => 'A whole number of files.', 'dest_rate.*' => 'Megabytes per second, above 0.', 'source_rate.*' => 'Megabytes per second, above 0.', 'existing_date.*' => 'A day, such as 2026-11-20.', 'existing_samples.*' => 'A whole number.', 'card_id.*' => 'An identifier such as pci:46e1:7700.', 'card_leads.*' => 'Leads such as "8-pin, 8-pin" or "16-pin:450", or "none".', '*.max' => 'This is too long.',
         ];
     }
 
@@ -61,7 +66,7 @@ final class IntakeRequest extends FormRequest
      */
     public function brief(array $before): array
     {
-        return (new IntakeForm($this->validated(), app(CatalogueStore::class)->catalogue(), (string) $this->user()?->title, now()->format('Y-m-d\TH:i')))->over($before);
+        return (new IntakeForm($this->validated(), app(CatalogueStore::class)->catalogue(), (string) $this->user()?->title, BenchClock::stamp()))->over($before);
     }
 
     /**
@@ -70,7 +75,7 @@ final class IntakeRequest extends FormRequest
      */
     public function answers(array $before): array
     {
-        return (new IntakeForm($this->validated(), app(CatalogueStore::class)->catalogue(), (string) $this->user()?->title, now()->format('Y-m-d\TH:i')))->answersOver($before);
+        return (new IntakeForm($this->validated(), app(CatalogueStore::class)->catalogue(), (string) $this->user()?->title, BenchClock::stamp()))->answersOver($before);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Cobblestone\Assessment\Encryption;
 
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -83,13 +84,13 @@ final class EncryptionSteps
     }
 
     /** Decrypting a drive that moves to another machine; it is finished at 100 %, not at "protection off". */
-    public static function decrypt(Drive $drive, float $megabytesPerSecond): Step
+    public static function decrypt(Drive $drive, float $megabytesPerSecond, Bytes $done): Step
     {
-        return new Step('protect.decrypt', Stage::Protect, 'Decrypt the drive', Presence::WalkAway, Estimate::around(DataRate::megabytes($megabytesPerSecond)->timeFor($drive->size)),
-            ['Turn the protection of the drive off and let it decrypt.', 'Wait until it says 100 % decrypted. "Protection off" comes long before and is not enough.'],
+        return new Step('protect.decrypt', Stage::Protect, 'Decrypt the drive', Presence::WalkAway, Estimate::around(DataRate::megabytes($megabytesPerSecond)->timeFor($drive->size->minus($done))),
+            [$done->count > 0 ? "It runs already: {$done->decimal()} of {$drive->size->decimal()} are done." : 'Turn the protection of the drive off and let it decrypt.', 'Wait until it says 100 % decrypted. "Protection off" comes long before and is not enough.'],
             after: [Fact::DECRYPTED], needs: ['slot', 'power'],
             done: DoneWords::in(SheetPart::Drive, 'The drive was decrypted.'), acts: [Act::ChangeOldSystem],
-            because: [new Reason("{$drive->size->decimal()} at about {$megabytesPerSecond} MB/s; elsewhere it could not be read without its key.", 'A7', $drive->title())],
+            because: [new Reason("{$drive->size->minus($done)->decimal()} at about {$megabytesPerSecond} MB/s; elsewhere it could not be read without its key.", 'A7', $drive->title())],
             evidence: [new Evidence('decrypted', 'Decrypted', EvidenceKind::Percent, least: 100)], boots: [BootEvent::change(['encryption' => 'none'])],
             waiting: new Waiting(['the percentage moves slowly and unevenly'], 'Is the machine asleep? Decrypting stops while it sleeps.'),
         );

@@ -150,7 +150,7 @@ final class FirmwareUpdatePath
 
         return [
             new Step('firmware.fetch', Stage::FirmwareUpdate, 'Firmware file', Presence::Hands, Estimate::minutes(3, 6, 20),
-                ['Compare board name and revision on the board with the file: another revision is another board.', ...$files, 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.'],
+                ['Compare board name and revision on the board with the file: another revision is another board.', ...$files, self::onStick($context)],
                 before: [Fact::MACHINE_IDENTIFIED, Fact::GATHERED], after: [Fact::FIRMWARE_FETCHED], needs: ['hands', 'stick'],
                 because: [new Reason('A file for another revision can leave the board dead.', 'F5', $context->machine->fact('board.name')->spoken().' '.$context->machine->fact('board.revision')->spoken())],
             ),
@@ -215,6 +215,13 @@ final class FirmwareUpdatePath
             rows: self::reEntered($context),
             boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
         )];
+    }
+
+    private static function onStick(JobContext $context): string
+    {
+        $there = $context->brief->blocks['update']['on_stick'] ?? null;
+
+        return is_string($there) ? "`{$there}` lies on a stick already: it must be this file, in the top folder of FAT32; compare its checksum with the maker's." : 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.';
     }
 
     /** @param  string|null  $expected  null where the catalogue does not know what will be shown */

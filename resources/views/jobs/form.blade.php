@@ -48,6 +48,7 @@
 <div class="col-6 col-md-3"><label class="form-label" for="dest_free">Free there</label><input id="dest_free" name="dest_free" class="form-control mono" placeholder="410 GB" value="{{ old('dest_free', $backup['destination']['free_bytes'] ?? '') }}">@include('parts.error', ['field' => 'dest_free'])</div>
 <div class="col-6 col-md-3"><label class="form-label" for="dest_rate">Its rate, MB/s</label><input id="dest_rate" name="dest_rate" class="form-control mono" value="{{ old('dest_rate', $backup['destination']['mb_s'] ?? '') }}">@include('parts.error', ['field' => 'dest_rate'])</div>
 </div></details>
+@include('jobs.form-more')
 <details class="more" @if (old('lsblk') || $errors->has('lsblk')) open @endif><summary>Reading of its drives{{ isset($machine['lsblk']) || array_filter($machine['readings'] ?? [], fn ($one) => $one['tool'] === 'lsblk') ? ' (read; paste again to replace it)' : '' }}</summary>
 <label class="form-label" for="lsblk">What <code>lsblk -J -b</code> prints on the machine; best with <code>-o +SERIAL,WWN,MODEL,START,LOG-SEC,PHY-SEC,PTTYPE,PARTTYPE,PARTUUID,FSTYPE,FSUSED,LABEL,TRAN,RM</code></label>
 <textarea id="lsblk" name="lsblk" class="form-control mono" rows="6" spellcheck="false">{{ old('lsblk') }}</textarea>@include('parts.error', ['field' => 'lsblk'])
