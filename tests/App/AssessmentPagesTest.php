@@ -21,7 +21,7 @@ beforeEach(function () {
 it('shows the ladder with why each gentler rung is out, and goes on once one was tried', function () {
     ($this->open)('repair');
     $this->get("/jobs/{$this->job->id}/assessment")->assertOk()->assertSee('Start-up repair from the recovery environment')->assertSee('This system keeps no older entries.')->assertSee('would change this most');
-    ($this->send)('answers', ['facts' => ['recovery.environment' => 'yes']])->assertSessionHasNoErrors();
+    ($this->send)('answers', ['facts' => ['recovery.environment' => 'yes', 'symptom.starts' => 'recovery']])->assertSessionHasNoErrors();
     expect($this->job->refresh()->currentPlan()->plan['assessment']['route']['recommended'])->toBe('startup-repair');
     ($this->send)('tried', ['rung' => 'startup-repair'])->assertSessionHasNoErrors();
     ($this->send)('tried', ['rung' => 'take-back'])->assertSessionHasNoErrors();

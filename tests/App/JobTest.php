@@ -90,7 +90,7 @@ it('never shows the last four of the target\'s serial', function () {
 it('computes the path again from an answer, as a new revision with the difference', function () {
     $job = $this->jobFrom('unknown-laptop', $this->people['lead']);
     expect($job->summary['verdict'])->toBe('hold');
-    $this->followingRedirects()->post("/jobs/{$job->id}/answers", ['seen' => $job->last_entry, 'facts' => ['owner.keep' => 'nothing', 'target.serial' => 'ZX-55091', 'target.bytes' => '256060514304']])->assertOk()->assertSee('Revision 2')->assertSee('gone')->assertSee('Back up');
+    $this->followingRedirects()->post("/jobs/{$job->id}/answers", ['seen' => $job->last_entry, 'facts' => ['owner.keep' => 'nothing', 'network.driver' => 'brings', 'target.serial' => 'ZX-55091', 'target.bytes' => '256060514304']])->assertOk()->assertSee('Revision 2')->assertSee('gone')->assertSee('Back up');
     $job->refresh();
     expect($job->revision)->toBe(2)
         ->and($job->summary['verdict'])->toBe('go')

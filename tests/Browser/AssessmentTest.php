@@ -54,7 +54,7 @@ it('finds a bad module on the memory sheet by keyboard, and holds the copy back 
     }
     expect($this->text())->toContain('Module M2 is bad, with')->toContain('Nothing is copied, repaired or installed');
     $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
-    $this->see('Gate shut: Memory fault open');
+    $this->see('Hold: Memory fault open');
     expect($this->browser()->findElements(WebDriverBy::cssSelector('.gate-card a[href$="/memory"]')))->toHaveCount(1);
 });
 
@@ -73,7 +73,7 @@ it('answers the deciding question, marks a way as tried and sees the next gentle
     expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Start-up repair from the recovery environment');
     $this->browser()->findElement(WebDriverBy::cssSelector('.ladder .recommended button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Tried already, and it did not help.');
-    expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Take back the last update or driver')
+    expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Rebuild the boot files from an install stick')
         ->and(Job::query()->firstOrFail()->revision)->toBe(3);
 });
 

@@ -13,6 +13,8 @@ use Tests\TestCase;
 /** Runs the application in PHP's built-in server and Chromium through chromedriver, all on loopback. */
 abstract class BrowserTestCase extends TestCase
 {
+    use WalksPaths;
+
     private static ?Process $server = null;
 
     private static ?Process $driver = null;

@@ -1,0 +1,88 @@
+<?php
+
+namespace Tests\Browser;
+
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use App\Models\LogEntry;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\WalkThrough;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Walks a job's path in the browser as a person does: evidence typed field by field, strips confirmed, stones laid. */
+trait WalksPaths
+{
+    /** The stone's clock has run for hours: nobody is asked whether it was done before. */
+    public function ranBefore(Job $job, string $step): void
+    {
+        $entry = LogEntry::query()->create(['job_id' => $job->id, 'user_id' => $job->user_id, 'revision' => $job->refresh()->revision, 'role' => 'lead', 'kind' => 'started', 'step' => $step, 'data' => [], 'created_at' => now()->subHours(9)]);
+        $job->update(['last_entry' => $entry->id]);
+    }
+
+    public function standsAt(Job $job): ?Step
+    {
+        return app(JobBridge::class)->progress($job->refresh())->current();
+    }
+
+    /**
+     * What the path expects of a stone, with words of a test over it.
+     *
+     * @param  array<string, string>  $said
+     * @return array<string, string>
+     */
+    public function expected(Job $job, Step $step, array $said = []): array
+    {
+        return [...WalkThrough::evidence($step, app(JobBridge::class)->progress($job->refresh())->evidence()), ...$said];
+    }
+
+    /** @param  array<string, string>  $values */
+    public function fillEvidence(array $values): void
+    {
+        $script = <<<'JS'
+            const values = arguments[0], form = document.querySelector('form.evidence');
+            for (const [id, value] of Object.entries(values)) {
+                form.querySelectorAll(`[name="evidence[${id}]"],[name="evidence[${id}][]"]`).forEach((field) => {
+                    if (field.type === 'radio') field.checked = field.value === value;
+                    else if (field.type === 'checkbox') field.checked = value.includes(field.value);
+                    else field.value = value;
+                });
+            }
+            JS;
+        $this->browser()->executeScript($script, [$values]);
+        $this->browser()->findElement(WebDriverBy::cssSelector('form.evidence button'))->sendKeys(WebDriverKeys::ENTER);
+    }
+
+    /**
+     * Lays the stone the job stands at, on its page.
+     *
+     * @param  array<string, string>  $said
+     */
+    public function layHere(Job $job, array $said = []): void
+    {
+        $step = $this->standsAt($job);
+        $this->ranBefore($job, $step->id);
+        $this->visit("/jobs/{$job->id}/run");
+        $this->see($step->title);
+        if ($step->isOneWay()) {
+            if ($step->confirmation->typed) {
+                $this->browser()->findElement(WebDriverBy::id('serial'))->sendKeys(substr((string) $step->confirmation->serial, -4));
+                $this->browser()->findElement(WebDriverBy::cssSelector('[name=read_from][value=label]'))->sendKeys(' ');
+            }
+            $this->browser()->findElement(WebDriverBy::cssSelector('form.strip button'))->sendKeys(WebDriverKeys::ENTER);
+            $this->until(fn (): bool => LogEntry::query()->where('job_id', $job->id)->where('kind', 'confirmed')->where('step', $step->id)->exists());
+            $this->visit("/jobs/{$job->id}/run?stone={$step->id}");
+        }
+        if ($step->evidence !== []) {
+            $this->fillEvidence($this->expected($job, $step, $said));
+        } else {
+            $this->browser()->findElement(WebDriverBy::cssSelector('#done button'))->sendKeys(WebDriverKeys::ENTER);
+        }
+        $this->until(fn (): bool => LogEntry::query()->where('job_id', $job->id)->where('kind', 'done')->where('step', $step->id)->exists());
+    }
+
+    public function until(callable $holds): void
+    {
+        $this->browser()->wait(8, 60)->until(fn (): bool => $holds(), 'It did not happen: '.mb_substr($this->text(), 0, 900));
+    }
+}
