@@ -47,7 +47,7 @@ it('says what was added, dropped, changed and decided otherwise', function () {
         ->and($difference->decided)->toBe(['Stick: small → large', 'Boot: menu'])
         ->and($difference->isEmpty())->toBeFalse()
         ->and(PlanDifference::between($old, $old)->isEmpty())->toBeTrue()
-        ->and(array_keys($difference->toArray()))->toBe(['added', 'dropped', 'changed', 'decided']);
+        ->and(array_keys($difference->toArray()))->toBe(['added', 'dropped', 'changed', 'decided', 'opened', 'shut']);
 });
 
 it('brings a plan through JSON and back without a loss', function (string $job) {
