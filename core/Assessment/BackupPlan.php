@@ -97,6 +97,7 @@ final readonly class BackupPlan
      */
     private static function some(Machine $machine, ?Drive $target, array $wish, Policy $policy, array $questions, bool $rescue, bool $staysOn): self
     {
+        $wish = Destination::asRead($wish, $machine->drives);
         $bytes = self::bytes($wish, $target);
         $rate = DataRate::megabytes(min($wish['source_mb_s'] ?? INF, $wish['destination']['mb_s'] ?? self::UNMEASURED_MB_S));
         $files = $wish['files'] ?? null;

@@ -6,6 +6,7 @@ namespace Cobblestone\Assessment\Backup;
 
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
@@ -15,10 +16,49 @@ use Cobblestone\Storage\Fat32Geometry;
 /** Whether a backup fits where it is copied to: room with its margin, another drive, file size and names (rule A6). */
 final class Destination
 {
+    /** The words tools print for what a brief calls otherwise. */
+    private const READ_AS = ['vfat' => 'fat32', 'msdos' => 'fat16'];
+
     /** Largest single file, and characters that names may not hold, by file system (the same set for FAT, exFAT and NTFS). */
     private const NAMES = '"*:<>?|\\';
 
     private const STRICT = ['fat32', 'exfat', 'ntfs'];
+
+    /**
+     * The wish with the destination's file system as it was read, where that drive is among the machine's and was read
+     * in detail; `was_said` then keeps what somebody had said instead.
+     *
+     * @param  array<string, mixed>  $wish  the brief's backup block
+     * @param  list<Drive>  $drives  of the machine
+     * @return array<string, mixed>
+     */
+    public static function asRead(array $wish, array $drives): array
+    {
+        $said = $wish['destination']['file_system'] ?? null;
+        $read = self::fileSystemRead((string) ($wish['destination']['serial'] ?? ''), $drives);
+        if ($read === null || $read === $said) {
+            return $wish;
+        }
+        $wish['destination'] = [...$wish['destination'], 'file_system' => $read, 'was_said' => $said];
+
+        return $wish;
+    }
+
+    /** @param  list<Drive>  $drives */
+    private static function fileSystemRead(string $serial, array $drives): ?string
+    {
+        foreach ($serial === '' ? [] : $drives as $drive) {
+            if ($drive->isNamed($serial)) {
+                $volumes = $drive->partitions;
+                usort($volumes, static fn (Partition $a, Partition $b): int => $b->size->count <=> $a->size->count);
+                $read = $volumes[0]->fileSystem ?? $drive->wholeFileSystem;
+
+                return $read === null ? null : (self::READ_AS[strtolower($read)] ?? strtolower($read));
+            }
+        }
+
+        return null;
+    }
 
     /**
      * @param  array<string, mixed>  $wish  the brief's backup block
@@ -55,12 +95,14 @@ final class Destination
     public static function cautions(array $wish): array
     {
         $fileSystem = $wish['destination']['file_system'] ?? null;
+        $said = $wish['destination']['was_said'] ?? null;
+        $contradicted = $said === null ? [] : ["{$wish['destination']['name']} was said to be {$said}, the reading shows {$fileSystem}: the reading counts."];
         $cautions = in_array($fileSystem, self::STRICT, true) ? ["Names with any of {$fileSystem}'s forbidden characters (".self::NAMES.') do not arrive: list them before, and pack those folders.'] : [];
         if ($fileSystem === 'fat32' && ! isset($wish['largest_bytes'])) {
             $cautions[] = 'FAT32 holds no file over 4 294 967 295 bytes: look for the largest one first.';
         }
 
-        return $cautions;
+        return [...$contradicted, ...$cautions];
     }
 
     private static function blocker(string $id, string $reason): Blocker

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\FactoryImage;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Firmware\PortPower;
@@ -50,7 +51,7 @@ final class FactoryRestorePath
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $way = $machine->fact('factory.image');
         $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
-        $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).', 'A3', ['factory.image = no'])] : [];
+        $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).', 'A3', ['factory.image = no'])] : array_filter([FactoryImage::contradiction($machine, $target->drive)]);
         // The maker's image knows its own drive: only among several has somebody to say which.
         $which = array_values(array_filter($target->questions, static fn (Question $question): bool => $question->fact === TargetDrive::FACT));
         $gates = $protection->gates();

@@ -146,3 +146,27 @@ it('holds the activation while nobody has said where the licence comes from', fu
     $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of());
     expect($plan->question('licence.kind'))->not->toBeNull()->and($laid($plan)['activation.check'])->toBeFalse()->and($laid($plan)['target.erase'])->toBeTrue();
 });
+
+it('says where a reading contradicts that a factory image is on the drive', function (array $from, array $to, ?string $said) use ($laid) {
+    $reading = (string) Demo::brief('factory-restore')['machine']['lsblk'];
+    $plan = Demo::plan('factory-restore', ['machine' => ['lsblk' => str_replace($from, $to, $reading)]]);
+    $blocker = array_column(array_map(fn ($one) => [$one->id, $one->reason], $plan->blockers), 1, 0)['factory-not-read'] ?? null;
+    expect($laid($plan)['target.restore'])->toBe($said === null)->and($plan->verdict()->value)->toBe($said === null ? 'go' : 'stop');
+    $said === null ? expect($blocker)->toBeNull() : expect($blocker)->toContain($said);
+})->with([
+    'room for one' => [[], [], null],
+    '0.6 GB used' => [['13421772800'], ['629145600'], 'Factory, holds 629.1 MB'],
+    'just enough' => [['13421772800'], ['3000000000'], null], 'just too little' => [['13421772800'], ['2999999999'], 'Factory, holds'],
+    'the starting volume does not count' => [['13421772800', '"fsused": "29360128"'], ['1000', '"fsused": "9000000000"'], 'Factory, holds'],
+    'the size where use was not read' => [['"13421772800"'], ['null'], null],
+]);
+
+it('lets the reading of a destination count, and says what was said', function (?string $said, string $read, bool $limited) {
+    $backup = ['keep' => 'some', 'bytes' => '20 GB', 'largest_bytes' => '5 GB', 'destination' => ['name' => 'Pantry disk', 'serial' => 'PD-1', 'file_system' => $said]];
+    $drive = ['name' => 'sdz', 'size' => 2000398934016, 'type' => 'disk', 'rm' => true, 'serial' => 'PD-1', 'model' => 'Pantry disk', 'tran' => 'usb', 'pttype' => 'gpt', 'children' => [['name' => 'sdz1', 'size' => 2000000000000, 'type' => 'part', 'fstype' => $read]]];
+    $read = json_decode((string) Demo::brief('fairlead-13')['machine']['lsblk'], true);
+    $plan = Demo::plan('fairlead-13', ['backup' => $backup, 'machine' => ['lsblk' => json_encode(['blockdevices' => [...$read['blockdevices'], $drive]])]]);
+    expect(in_array('destination-file-limit', array_map(fn ($one) => $one->id, $plan->blockers), true))->toBe($limited);
+    $cautions = implode(' ', $plan->step('protect.back-up')->cautions ?? []);
+    $said === null || $said === $drive['children'][0]['fstype'] ? expect($cautions)->not->toContain('was said') : expect($cautions)->toContain("Pantry disk was said to be {$said}, the reading shows");
+})->with([['fat32', 'ntfs', false], ['ntfs', 'vfat', true], [null, 'vfat', true], ['ntfs', 'ntfs', false]]);
