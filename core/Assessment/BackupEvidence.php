@@ -28,7 +28,7 @@ final class BackupEvidence
      */
     public static function wanted(?int $files, ?Bytes $bytes): array
     {
-        $planned = static fn (?int $value): ?Expected => $value === null || $value === 0 ? null : new Expected((string) $value, self::SINCE_INTAKE);
+        $planned = self::planned(...);
         $more = 'See whether folders were left out or whether the owner has changed them since; then count again.';
         $again = 'Copy again what is missing, then count again.';
         $same = static fn (string $evidence): Expected => Expected::asIn(self::STEP, $evidence);
@@ -45,5 +45,33 @@ final class BackupEvidence
                 remedy: 'Copy the differing files again, or have the gate waived in writing.'),
             new Evidence('samples', 'Kinds of file opened from the copy', EvidenceKind::Count, hint: 'a picture, a document, a mail folder', least: self::SAMPLES),
         ];
+    }
+
+    /**
+     * What proves that files were carried over onto a new drive: as many as were planned, the same on both sides.
+     *
+     * @param  string  $step  id of the step whose evidence it is
+     * @param  int|null  $files  as counted at intake, null where nobody counted
+     * @return list<Evidence>
+     */
+    public static function carriedOver(string $step, ?int $files, ?Bytes $bytes): array
+    {
+        $roles = ['technician', 'lead'];
+        $more = 'See whether a folder was left out; then count again.';
+        $again = 'Copy again what is missing, then count again.';
+
+        return [
+            new Evidence('files_old', 'Files where they came from', EvidenceKind::Count, hint: 'find FOLDERS -type f | wc -l', least: 1,
+                expected: self::planned($files), overruledBy: $roles, remedy: $more),
+            new Evidence('files_over', 'Files carried over', EvidenceKind::Count, expected: Expected::asIn($step, 'files_old'), overruledBy: ['lead'], remedy: $again),
+            new Evidence('bytes_old', 'Bytes where they came from', EvidenceKind::Bytes, hint: 'du -sb --apparent-size FOLDERS', least: 1,
+                expected: self::planned($bytes?->count), overruledBy: $roles, remedy: $more),
+            new Evidence('bytes_over', 'Bytes carried over', EvidenceKind::Bytes, expected: Expected::asIn($step, 'bytes_old'), overruledBy: ['lead'], remedy: $again),
+        ];
+    }
+
+    private static function planned(?int $value): ?Expected
+    {
+        return $value === null || $value === 0 ? null : new Expected((string) $value, self::SINCE_INTAKE);
     }
 }

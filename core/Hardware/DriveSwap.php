@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Hardware;
 
+use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
 use Cobblestone\Install\DriveWords;
 use Cobblestone\Install\NamedDrive;
@@ -22,8 +23,6 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\Presence;
@@ -121,9 +120,9 @@ final class DriveSwap
         return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
             ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
             before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
-            done: DoneWords::in(SheetPart::Files, $fromOld ? 'Your files were carried over from the old drive.' : 'Your files were carried over from the rescued copy.', 'files_over'), acts: [Act::CopyData],
+            done: DoneWords::in(SheetPart::Files, $fromOld ? 'Your files were carried over from the old drive.' : 'Your files were carried over from the rescued copy.', 'files_over', 'bytes_over'), acts: [Act::CopyData],
             because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
-            evidence: [new Evidence('files_old', 'Files where they came from', EvidenceKind::Count, least: 1), new Evidence('files_over', 'Files carried over', EvidenceKind::Count, expected: Expected::asIn('install.carry-over', 'files_old'), overruledBy: ['lead'], remedy: 'Copy again what is missing, then count again.')],
+            evidence: BackupEvidence::carriedOver('install.carry-over', isset($wish['files']) ? (int) $wish['files'] : null, isset($wish['bytes']) ? $bytes : null),
             waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),
         );
     }

@@ -3,6 +3,9 @@
 use Cobblestone\Bench\Bell;
 use Cobblestone\Bench\JobSummary;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;
@@ -69,4 +72,13 @@ it('puts trouble first, then what is due soonest, then by slot', function () {
     $ready = ($this->summary)([EntryKind::Done, 'wait', 5]);
     $late = ($this->summary)([EntryKind::WalkedAway, 'wait', 0], [EntryKind::Done, 'work', 1]);
     expect(array_column(($this->ring)(200, $ready, $late, $ready, $trouble), 'job'))->toBe([4, 2, 1, 3]);
+});
+
+it('rings for a stone that is shut with the word and the reason, not with what to do', function () {
+    $gate = new Gate('stop-hot', Fact::cleared('hot'), 'It is too hot.', '', kind: GateKind::Stop);
+    $plan = Demo::planOf([Demo::step('look', [], ['looked']), Demo::step('write', ['looked'], ['w'], instructions: ['Write it.'], gates: [$gate]), Demo::step('later', [], ['l'])]);
+    $standing = JobSummary::of(Progress::of($plan, [Demo::entry(1, EntryKind::Done, 'look', 5)]));
+    $items = ($this->ring)(9, $standing);
+    expect($standing['current']['id'])->toBe('write')->and($standing['current']['shut'][0]['word'])->toBe('stop')
+        ->and($items)->toHaveCount(1)->and($items[0]['step'])->toBe('write')->and($items[0]['action'])->toBe('Write: stop, It is too hot.')->and($items[0]['overdue'])->toBeFalse();
 });
