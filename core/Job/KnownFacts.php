@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Catalogue\Catalogue;
+
 /** Names of facts that some rule reads; another name under a brief's facts is listed, never silently taken (rule A1). */
 final class KnownFacts
 {
@@ -13,38 +15,50 @@ final class KnownFacts
         'drive_bytes', 'decrypt.bytes', 'decrypt.mb_s', 'decrypt.percent', 'encryption.binding', 'encryption.key', 'factory.image', 'fallback.entry', 'fit', 'graphics.features', 'graphics.uefi_picture', 'hub.at_hand', 'image.expanded_bytes',
         'image.kind', 'image.matches', 'licence.edition', 'licence.firmware_edition', 'licence.kind', 'machine.kind', 'machine.maker', 'machine.managed', 'machine.name', 'machine.serial',
         'machine.cards', 'memory.max_bytes', 'memory.pool_size', 'memory.slots', 'memory.trusted', 'memory.verdict', 'memory_bytes', 'network.driver', 'network.works', 'old_system.starts',
-        'owner.keep', 'owner.lock', 'power.load_w', 'present.build', 'present.build_reaches', 'present.edition', 'present.language', 'present.system', 'processor', 'recovery.environment',
+        'legacy.code', 'loader.efi', 'loader.signature', 'machine.product', 'machine.sku', 'owner.keep', 'owner.lock', 'power.load_w', 'present.build', 'present.build_reaches', 'present.edition', 'present.language', 'present.system', 'processor', 'recovery.environment',
         'restore.point', 'security_chip.version', 'sockets', 'stick.refused', 'swap.bytes', 'swap.drive', 'swap.path', 'swap.serial', 'symptom.picture', 'symptom.powers_up', 'symptom.since',
         'symptom.starts', 'system.loader', 'target.bytes', 'target.drive', 'target.path', 'target.serial', 'threads', 'tried', 'ups.usable_wh', 'wish.original', 'hardware.suspect',
     ];
 
-    /** Settings of a firmware, choices between needs, symptoms of the catalogue: named by the catalogue. */
-    private const FAMILIES = ['firmware.', 'choice.', 'symptom.', 'loader.', 'legacy.', 'system.', 'memory.', 'machine.'];
+    /** What is known of any firmware, whether a model lists it as a setting or not. */
+    private const FIRMWARE = [
+        'boot_mode', 'charge', 'controller_mode', 'date', 'graphics_memory', 'key_mode', 'kind', 'older_devices', 'power_mode', 'revocations', 'secure_boot',
+        'secure_boot_capable', 'secure_boot_in_force', 'security_chip', 'supervisor_password', 'third_party_signer', 'uefi_capable', 'usb_start', 'version',
+    ];
 
-    public static function isKnown(string $name): bool
+    /** @return array<string, true> every name that a rule or an entry of the catalogue reads */
+    private static function names(Catalogue $catalogue): array
     {
-        if (in_array($name, self::NAMES, true)) {
-            return true;
+        $settings = self::FIRMWARE;
+        foreach ($catalogue->all('machines') as $machine) {
+            array_push($settings, ...array_column($machine['firmware']['settings'] ?? [], 'id'));
         }
-        foreach (self::FAMILIES as $family) {
-            if (str_starts_with($name, $family)) {
-                return true;
-            }
+        $names = self::NAMES;
+        foreach ($settings as $setting) {
+            array_push($names, "firmware.{$setting}", "choice.{$setting}");
+        }
+        foreach (['systems', 'routes', 'issues'] as $kind) {
+            $entries = $catalogue->all($kind);
+            array_walk_recursive($entries, static function (mixed $value, int|string $key) use (&$names): void {
+                if ($key === 'fact' && is_string($value)) {
+                    $names[] = $value;
+                }
+            });
         }
 
-        return false;
+        return array_fill_keys($names, true);
     }
 
     /**
      * @param  array<string, mixed>  $machine  the brief's machine block
      * @return list<string> a note for each name that no rule reads
      */
-    public static function notUnderstood(array $machine): array
+    public static function notUnderstood(array $machine, Catalogue $catalogue): array
     {
-        $notes = [];
+        [$names, $notes] = [self::names($catalogue), []];
         foreach (array_keys([...($machine['facts'] ?? []), ...($machine['settled'] ?? [])]) as $name) {
-            if (! self::isKnown((string) $name)) {
-                $like = self::nearest((string) $name);
+            if (! isset($names[(string) $name])) {
+                $like = self::nearest((string) $name, array_keys($names));
                 $notes[] = "\"{$name}\" is not understood: no rule reads a fact of this name".($like === null ? '.' : "; did you mean \"{$like}\"?");
             }
         }
@@ -52,11 +66,12 @@ final class KnownFacts
         return $notes;
     }
 
-    private static function nearest(string $name): ?string
+    /** @param  list<string>  $names */
+    private static function nearest(string $name, array $names): ?string
     {
         $best = null;
         $least = 4;
-        foreach (self::NAMES as $known) {
+        foreach ($names as $known) {
             $away = levenshtein($name, $known);
             if ($away < $least) {
                 [$best, $least] = [$known, $away];

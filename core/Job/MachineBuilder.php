@@ -52,7 +52,7 @@ final class MachineBuilder
             modules: self::modules($readings),
             health: array_merge(...array_map(static fn (Reading $reading): array => $reading->health, $readings), ...[[]]),
         );
-        $notes = array_merge(KnownFacts::notUnderstood($brief->machine), $drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
+        $notes = array_merge(KnownFacts::notUnderstood($brief->machine, $catalogue), $drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
 
         return [$machine, $notes];
     }
