@@ -39,7 +39,7 @@ it('is for every kind of job what was done, and nothing else', function (string 
     if (getenv('UPDATE_GOLDEN') === '1') {
         file_put_contents($file, $json);
     }
-    expect($json)->toBe(file_get_contents($file));
+    expect(Demo::firstDifference((string) file_get_contents($file), $json))->toBe('');
 })->with(Demo::ALL);
 
 it('tells nothing of a part that was left out', function (string $job) {
