@@ -58,28 +58,11 @@ final class JobSummary
                 'state' => $progress->state($current)->value, 'one_way' => $current->isOneWay(), 'shut' => self::shut($progress, $current),
                 'started_at' => $progress->startedAt($current), 'high' => $current->time->high->seconds,
             ],
-            'shut' => self::first($progress),
+            'shut' => ($first = $progress->firstShut()) === null ? [] : self::shut($progress, $first),
             'away' => $away,
             'waiting' => $progress->job->waiting,
             'reminders' => Reminders::of($progress, $zone),
         ];
-    }
-
-    /**
-     * What shuts the first stone that is shut, wherever the job stands: each reason once.
-     *
-     * @return list<array{word: string, reason: string}>
-     */
-    private static function first(Progress $progress): array
-    {
-        foreach ($progress->isComplete() ? [] : $progress->plan->steps as $step) {
-            $shut = self::shut($progress, $step);
-            if ($shut !== []) {
-                return $shut;
-            }
-        }
-
-        return [];
     }
 
     /** @return list<array{word: string, reason: string}> what shuts a stone itself */

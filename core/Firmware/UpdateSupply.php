@@ -52,7 +52,7 @@ final class UpdateSupply
         $step = self::step('On the uninterruptible supply', ["Plug the machine and its screen into the supply. {$words}"], [], new Reason($words, 'F5'));
 
         return new Contribution([$step], [new Decision('power.update', 'Power for the update', 'uninterruptible supply', [$words], [], [], 'F5')], gather: [new GatherItem('uninterruptible supply', $words)],
-            blockers: $need->milliwattHours > $has->milliwattHours ? [Blocker::narrow('supply-too-small', "The uninterruptible supply is too small: {$words}", 'F5', [Act::WriteFirmware], [$words], waivableBy: ['lead'])] : []);
+            blockers: $need->milliwattHours > $has->milliwattHours ? [Blocker::narrow('supply-too-small', "The uninterruptible supply is too small: {$words}", 'F5', [Act::WriteFirmware], ["power.load_w = {$load}", "ups.usable_wh = {$usable}"], waivableBy: ['lead'])] : []);
     }
 
     /** Usable energy wanted: load × time × 2. */

@@ -57,7 +57,8 @@ final readonly class CardPower
         $short = $need > $known['supply_w'];
 
         return new Contribution(decisions: [new Decision('hardware.supply', 'Power supply for the card', $short ? 'not enough' : 'enough', [$words], [], [], 'H5')],
-            blockers: $short ? [Blocker::stop('card-supply', "The power supply is too small for {$card['new']}: {$words}", 'H5', [$words])] : []);
+            blockers: $short ? [Blocker::stop('card-supply', "The power supply is too small for {$card['new']}: {$words}", 'H5',
+                ["card {$known['watts']} W", "processor {$known['processor_w']} W", "rest {$rest} W", "supply {$known['supply_w']} W"])] : []);
     }
 
     /**
@@ -78,7 +79,8 @@ final readonly class CardPower
         $words = "Slot and {$named} carry {$carry} W, it draws {$watts} W.";
 
         return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', $carry < $watts ? 'not enough' : 'enough', [$words], [], $leads, 'H5')],
-            blockers: $carry < $watts ? [Blocker::stop('card-leads', "The power leads are not enough for {$card['new']}: ".lcfirst($words).' Use separate leads of the supply.', 'H5', [$words])] : []);
+            blockers: $carry < $watts ? [Blocker::stop('card-leads', "The power leads are not enough for {$card['new']}: ".lcfirst($words).' Use separate leads of the supply.', 'H5',
+                ["leads: {$named}", "card {$watts} W"])] : []);
     }
 
     /**

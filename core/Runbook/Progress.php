@@ -79,6 +79,18 @@ final class Progress
         return array_filter($this->shut($step), static fn (Shut $shut): bool => $shut->isHere()) !== [];
     }
 
+    /** The first open stone that somebody has to open itself, wherever the job stands; null where the path is free. */
+    public function firstShut(): ?Step
+    {
+        foreach ($this->isComplete() ? [] : $this->open() as $step) {
+            if ($this->isShutHere($step)) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<Step> stones that are neither laid nor fallen away */
     public function open(): array
     {

@@ -8,6 +8,7 @@ use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
 use App\Models\BootObservation;
 use App\Models\Job;
+use App\View\AheadStone;
 use App\View\CoreSample;
 use App\View\RunGate;
 use App\View\ShelfFor;
@@ -32,7 +33,8 @@ final class RunController
         $index = (int) array_search($step, $steps, true);
 
         return view('run.show', [
-            'job' => $job, 'progress' => $progress, 'step' => $step, 'shut' => RunGate::of($progress, $step), 'starts' => self::starts($job, $progress, $step), 'state' => $progress->state($step), 'current' => $progress->current(),
+            'job' => $job, 'progress' => $progress, 'step' => $step, 'shut' => RunGate::of($progress, $step), 'ahead' => self::ahead($progress, $step),
+            'starts' => self::starts($job, $progress, $step), 'state' => $progress->state($step), 'current' => $progress->current(),
             'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
             'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
@@ -41,6 +43,14 @@ final class RunController
             'sequence' => isset(self::KEYS[$step->id]) && ! $progress->state($step)->isClosed() ? $firmware->sequence($job, self::KEYS[$step->id]) : null,
             'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
         ]);
+    }
+
+    /** What shuts a stone further on, while this one is free: somebody can see to it meanwhile. */
+    private static function ahead(Progress $progress, Step $step): ?AheadStone
+    {
+        $shut = $progress->firstShut();
+
+        return $shut === null || $shut === $step || $progress->isShutHere($step) ? null : AheadStone::of($progress, $shut);
     }
 
     /**

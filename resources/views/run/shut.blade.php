@@ -1,6 +1,6 @@
 @foreach ($shut as $gate)
 <section class="gate-card {{ $gate->kind->value }}" aria-label="{{ ucfirst($gate->kind->word()) }}"><h2><svg width="26" height="30" viewBox="0 0 26 30" aria-hidden="true"><path d="M4 2V28M22 2V28M4 8H22M4 16H22"/></svg><span>{{ ucfirst($gate->kind->word()) }}{{ $gate->question ? '' : ": {$gate->title}" }}</span></h2>
-@if ($gate->facts !== [])<p class="fine">Rests on: {{ implode('; ', $gate->facts) }}. <span class="rule">{{ $gate->rule }}</span></p>@endif
+@if ($gate->facts !== [])<p class="fine">Rests on: {{ rtrim(implode("; ", $gate->facts), ".") }}. <span class="rule">{{ $gate->rule }}</span></p>@endif
 @if ($gate->question)
 <form method="post" action="/jobs/{{ $job->id }}/answers" class="questions here">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><input type="hidden" name="stone" value="{{ $step->id }}">
 @include('parts.question-field', ['question' => $gate->question])

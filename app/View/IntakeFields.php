@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Cobblestone\Job\Policy;
+
+/** What a brief can say beyond the first questions, in groups under the words of the bench. */
+final class IntakeFields
+{
+    /**
+     * @param  array<string, mixed>  $brief
+     * @return array<string, list<IntakeField>> heading => fields
+     */
+    public static function of(array $brief): array
+    {
+        $facts = $brief['machine']['facts'] ?? [];
+        [$backup, $update, $card] = [$brief['backup'] ?? [], $brief['update'] ?? [], $brief['card'] ?? []];
+        $existing = $backup['existing'] ?? [];
+
+        return [
+            'Power' => [
+                IntakeField::fact('battery.percent', 'Charge now, %', $facts),
+                IntakeField::fact('charger.at_hand', 'Charger of the machine', $facts, ['yes' => 'is here', 'no' => 'is not here']),
+                IntakeField::fact('charger.watts', 'What the charger gives, W', $facts),
+                IntakeField::fact('hub.at_hand', 'Hub with a power input', $facts, ['yes' => 'lies ready', 'no' => 'none here']),
+            ],
+            'Network of the new system' => [
+                IntakeField::fact('network.driver', 'Its driver', $facts, [
+                    'brings' => 'it brings one', 'beside' => 'another adapter lies ready', 'stick' => 'it goes onto the stick by hand',
+                ]),
+            ],
+            'A decryption that runs' => [
+                IntakeField::fact('decrypt.percent', 'Done, %', $facts),
+                IntakeField::fact('decrypt.bytes', 'or done, bytes', $facts),
+                IntakeField::fact('decrypt.mb_s', 'Its rate, MB/s', $facts),
+            ],
+            'A backup that is there already' => [
+                IntakeField::text('existing_date', 'Made on', $existing['date'] ?? null, 'date'),
+                IntakeField::choice('existing_proven', 'Proven then', [
+                    'no' => 'no, or nobody knows', 'yes' => 'yes: counted and compared',
+                ], ($existing['proven'] ?? false) ? 'yes' : 'no'),
+                IntakeField::text('existing_samples', 'Samples opened then', $existing['samples'] ?? null),
+            ],
+            'A backup that is made' => [
+                IntakeField::text('dest_serial', 'Serial of the drive it goes to', $backup['destination']['serial'] ?? null),
+                IntakeField::text('source_rate', 'Rate of the drive copied from, MB/s', $backup['source_mb_s'] ?? null),
+                IntakeField::text('excluded', 'Left out on purpose', implode(', ', $backup['excluded'] ?? [])),
+            ],
+            'Firmware update' => [
+                IntakeField::text('update_gives', 'What it must bring', $update['gives'] ?? null),
+                IntakeField::text('update_processor', 'Processor that comes in', $update['processor'] ?? null),
+                IntakeField::text('update_on_stick', 'Its file on a stick already', $update['on_stick'] ?? null),
+            ],
+            'Graphics card' => [
+                IntakeField::text('card_old', 'Card that goes out', $card['old'] ?? null),
+                IntakeField::text('card_id', 'Identifier of the new card', $card['id'] ?? null),
+                IntakeField::text('card_leads', 'Power leads for it', self::leads($card)),
+            ],
+            'Departures from the policy' => self::policy($brief['policy'] ?? []),
+        ];
+    }
+
+    /** @param  array<string, mixed>  $card */
+    private static function leads(array $card): string
+    {
+        return match (true) {
+            ! isset($card['leads']) => '',
+            $card['leads'] === [] => 'none',
+            default => implode(', ', $card['leads']),
+        };
+    }
+
+    /**
+     * @param  array<string, string>  $departures
+     * @return list<IntakeField>
+     */
+    private static function policy(array $departures): array
+    {
+        $fields = [];
+        foreach (Policy::SCHOOLS as $school => $options) {
+            $fields[] = IntakeField::choice("policy_{$school}", Policy::title($school), ['' => 'as the bench does', ...$options], $departures[$school] ?? '');
+        }
+
+        return $fields;
+    }
+}
