@@ -35,3 +35,11 @@ it('refuses a shut stone whatever is posted, and says why', function () {
         ->assertSessionHasErrors();
     expect($job->entries()->where('step', 'hardware.swap-card')->count())->toBe(0);
 });
+
+it('lists at a stone ahead what will be asked, and at a laid one what was written and found', function () {
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    $this->get("/jobs/{$job->id}/run?stone=proof.readings")->assertOk()->assertSee('To write down here')->assertSee('Memory that the system can use');
+    $this->post("/jobs/{$job->id}/steps/intake.take-in/done", ['seen' => $job->last_entry, 'before_clock' => '1', 'evidence' => ['condition' => 'a dent <b>', 'accessories' => 'charger']])->assertSessionHasNoErrors();
+    $this->get("/jobs/{$job->id}/run?stone=intake.take-in")->assertOk()->assertSee('Written down')->assertSee('a dent <b>')->assertDontSee('a dent <b>', false)->assertDontSee('To write down here');
+    $this->get("/jobs/{$job->id}/run")->assertOk()->assertDontSee('To write down here');
+});

@@ -12,6 +12,7 @@ use App\View\AheadStone;
 use App\View\CoreSample;
 use App\View\RunGate;
 use App\View\ShelfFor;
+use App\View\WrittenDown;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
@@ -33,7 +34,7 @@ final class RunController
         $index = (int) array_search($step, $steps, true);
 
         return view('run.show', [
-            'job' => $job, 'progress' => $progress, 'step' => $step, 'shut' => RunGate::of($progress, $step), 'ahead' => self::ahead($progress, $step),
+            'job' => $job, 'progress' => $progress, 'step' => $step, 'shut' => RunGate::of($progress, $step), 'ahead' => self::ahead($progress, $step), 'written' => WrittenDown::at($step, $progress),
             'starts' => self::starts($job, $progress, $step), 'state' => $progress->state($step), 'current' => $progress->current(),
             'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
             'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
