@@ -114,7 +114,7 @@ final class DemoWorld
      */
     private static function evidence(Step $step, array $earlier): array
     {
-        $said = ['condition' => 'two scratches on the lid', 'accessories' => 'charger, bag', 'agreed_by' => 'the counter lead', 'promised' => 'ready by Friday', 'key_kept' => 'in the crew office safe'];
+        $said = ['condition' => 'Two scratches on the left side', 'accessories' => 'power lead, keyboard', 'agreed_by' => 'the counter lead', 'promised' => 'ready by Friday', 'key_kept' => 'in the crew office safe'];
 
         return [...WalkThrough::evidence($step, $earlier), ...array_intersect_key($said, array_flip(array_map(static fn (Evidence $one): string => $one->id, $step->evidence)))];
     }

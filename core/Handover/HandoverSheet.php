@@ -211,6 +211,12 @@ final readonly class HandoverSheet
             default => " Not all of it goes back: {$finding['words']}.",
         };
 
-        return rtrim(trim((string) ($in['condition'] ?? '')), '.').'. With it: '.rtrim(trim((string) ($in['accessories'] ?? 'nothing')), '.').".{$back}";
+        return self::capital(rtrim(trim((string) ($in['condition'] ?? '')), '.')).'. With it: '.rtrim(trim((string) ($in['accessories'] ?? 'nothing')), '.').".{$back}";
+    }
+
+    /** What somebody wrote begins a sentence here. */
+    private static function capital(string $words): string
+    {
+        return mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1);
     }
 }

@@ -23,13 +23,17 @@ final class IntakeSteps
         $ports = array_count_values(array_map(static fn ($port): string => $port->connector, $machine->ports));
         $count = implode(', ', array_map(static fn (string $connector, int $n): string => "{$n} × {$connector}", array_keys($ports), $ports));
 
+        $portable = $machine->kind->isPortable();
+        // A tower has no cell to swell and no charger to forget.
+        $things = $portable ? 'charger, bag, adapter' : 'power lead, keyboard, adapter';
+
         return [
             new Step('intake.take-in', Stage::Intake, 'Take in', Presence::Hands, Estimate::minutes(1, 3, 8),
-                ['Look the machine over together with whoever brings it; note scratches, missing screws, a swollen case.', 'Note what came with it: charger, bag, adapters.'],
+                ['Look the machine over together with whoever brings it; note scratches, missing screws'.($portable ? ', a swollen case.' : ', dents.'), "Note what came with it: {$things}."],
                 after: [Fact::TAKEN_IN], needs: ['hands'],
                 because: [new Reason('Condition and accessories are ticked out again at pick-up.', 'L6')],
-                cautions: $machine->kind->isPortable() ? ['A swollen case means a damaged battery: stop, do not charge.'] : [],
-                evidence: [new Evidence('condition', 'Condition: scratches, screws, cell', 'text'), new Evidence('accessories', 'What came with it', 'text', hint: 'one by one with commas: charger, bag, adapter; or "nothing"')],
+                cautions: $portable ? ['A swollen case means a damaged battery: stop, do not charge.'] : [],
+                evidence: [new Evidence('condition', 'Condition: scratches, screws'.($portable ? ', cell' : ''), 'text'), new Evidence('accessories', 'What came with it', 'text', hint: "one by one with commas: {$things}; or \"nothing\"")],
             ),
             new Step('identify.look', Stage::Identify, 'Look at the label', Presence::Hands, Estimate::minutes(0.5, 1, 3),
                 [$machine->isCatalogued() ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another suffix is another machine." : 'Note maker, model, suffix and revision from the label.', $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}."],

@@ -168,7 +168,7 @@ it('tells how it came in and what goes back', function (?array $in, ?array $find
     expect($sheet->cameIn)->toBe($words)->and($sheet->receivedBy)->toBe($finding === null ? '' : 'the lounge')
         ->and($sheet->dates)->toBe($finding === null ? [] : ['The copy of your files is deleted on 12 March. Look through yours before.']);
 })->with([
-    [null, null, ''], [['condition' => ' A dent. ', 'accessories' => 'charger, sleeve. '], null, 'A dent. With it: charger, sleeve.'], [['condition' => 'Clean'], null, 'Clean. With it: nothing.'],
+    [null, null, ''], [['condition' => ' éraflure, left. '], null, 'Éraflure, left. With it: nothing.'], [['condition' => ' A dent. ', 'accessories' => 'charger, sleeve. '], null, 'A dent. With it: charger, sleeve.'], [['condition' => 'Clean'], null, 'Clean. With it: nothing.'],
     [['condition' => 'Clean', 'accessories' => 'charger'], ['verdict' => 'equal', 'words' => ''], 'Clean. With it: charger. All of it goes back.'],
     [['condition' => 'Clean', 'accessories' => 'charger'], ['verdict' => 'differs', 'words' => 'charger missing'], 'Clean. With it: charger. Not all of it goes back: charger missing.'],
 ]);

@@ -174,3 +174,10 @@ it('lets the reading of a destination count, and says what was said', function (
     $cautions = implode(' ', $plan->step('protect.back-up')->cautions ?? []);
     $said === null || $said === $drive['children'][0]['fstype'] ? expect($cautions)->not->toContain('was said') : expect($cautions)->toContain("Pantry disk was said to be {$said}, the reading shows");
 })->with([['fat32', 'ntfs', false], ['ntfs', 'vfat', true], [null, 'vfat', true], ['ntfs', 'ntfs', false]]);
+
+it('asks at take-in for what such a machine can have', function (string $job, bool $portable) {
+    $words = json_encode(Demo::plan($job)->step('intake.take-in')?->toArray());
+    foreach (['charger', 'cell', 'swollen'] as $word) {
+        expect(str_contains($words, $word))->toBe($portable, "{$word} in {$job}");
+    }
+})->with([['fairlead-13', true], ['pocket-lantern', true], ['capstan-t3', false], ['card-swap', false], ['new-capstan', false]]);
