@@ -14,7 +14,7 @@
 @if ($takeBack && $mayWork)
 <form method="post" action="/jobs/{{ $job->id }}/steps/{{ $takeBack->step }}/take-back" class="take-back" data-gone-at="{{ $takeBack->at + \Cobblestone\Runbook\Progress::TAKE_BACK }}">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}"><span><b>{{ $progress->plan->step($takeBack->step)?->title }}</b> is done.</span> <button class="btn small" data-key="u">Take back <kbd>u</kbd> <b class="clock" data-until="{{ $takeBack->at + \Cobblestone\Runbook\Progress::TAKE_BACK }}"></b></button></form>
 @endif
-@if ($ahead)<p class="ahead">Further on, <a href="?stone={{ $ahead->step->id }}">{{ $ahead->step->title }}</a>: {{ $ahead->words }}{{ $ahead->more > 0 ? " And {$ahead->more} more." : '' }}</p>@endif
+@if ($ahead)<p class="further">Further on, <a href="?stone={{ $ahead->step->id }}">{{ $ahead->step->title }}</a>: {{ $ahead->words }}{{ $ahead->more > 0 ? " And {$ahead->more} more." : '' }}</p>@endif
 <section class="stone-card {{ $state->value }} {{ $step->isOneWay() ? 'one-way' : '' }}" data-space="{{ $open && ! $step->isOneWay() && $step->evidence === [] && $state !== \Cobblestone\Runbook\StepState::Trouble ? 'done' : ($open && $step->evidence !== [] ? 'evidence' : 'no') }}">
 <div class="card-head"><h1>{{ $step->title }}</h1>
 <div class="timer">@if ($started && ! $closed)<b class="clock" data-since="{{ $started }}" data-likely="{{ $step->time->likely->seconds }}" data-high="{{ $step->time->high->seconds }}">0:00</b><small>expected {{ $step->time->likely->label() }} · worry after {{ $step->time->high->label() }}</small>@else<small>{{ $closed ? ($state === \Cobblestone\Runbook\StepState::Waived ? 'fell away with a waiver' : 'laid') : 'about '.$step->time->likely->label() }}</small>@endif</div></div>
