@@ -25,7 +25,7 @@ use Tests\Support\Demo;
  * @param  list<string>  $initial
  * @param  array<string, mixed>  $assessment
  */
-function small(array $job, array $steps, array $initial = [], array $assessment = []): Plan
+function smallPlan(array $job, array $steps, array $initial = [], array $assessment = []): Plan
 {
     return new Plan(['goal' => 'clean-install', 'machine' => 'Norrel Fairlead 13', 'owner' => 'the lounge', 'kind' => 'laptop', 'system' => 'Tansy Desktop 7', 'edition' => 'Dock', 'stick' => null, 'image' => null, ...$job], [], [], [], $steps, [], $initial, [], [], [], [], $assessment);
 }
@@ -33,7 +33,7 @@ function small(array $job, array $steps, array $initial = [], array $assessment 
 /**
  * @param  list<LogEntry>  $entries
  */
-function told(Plan $plan, array $entries, int $now = 0): HandoverSheet
+function toldSheet(Plan $plan, array $entries, int $now = 0): HandoverSheet
 {
     return HandoverSheet::of(Progress::of($plan, $entries), $entries, 'UTC', $now);
 }
@@ -50,7 +50,7 @@ it('says what was written down as a person reads it', function (EvidenceKind $ki
 
 it('says of files what became of them', function (array $job, array $steps, array $initial, array $assessment, array $lay, ?string $words) {
     $entries = array_map(fn (string $id): LogEntry => str_starts_with($id, '!') ? Demo::entry(9, EntryKind::Waived, 'target.erase', 0, ['gate' => 'backup', 'words' => 'Backup']) : Demo::entry(1, EntryKind::Done, $id), $lay);
-    $plan = small($job, $steps, $initial, $assessment);
+    $plan = smallPlan($job, $steps, $initial, $assessment);
     expect(array_map(fn (SheetLine $line) => $line->words, FilesWords::of(Progress::of($plan, $entries), [])))->toBe($words === null ? [] : [$words]);
 })->with(function () {
     $gate = new Gate('backup', 'protect.backup', 'Backup', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup']);
@@ -74,12 +74,12 @@ it('says of files what became of them', function (array $job, array $steps, arra
 });
 
 it('adds what was not copied to what was', function (array $not, array $words) {
-    $lines = FilesWords::of(Progress::of(small([], [], [], ['backup' => ['not_covered' => $not]]), []), [new SheetLine('Copied: 11 840 files.')]);
+    $lines = FilesWords::of(Progress::of(smallPlan([], [], [], ['backup' => ['not_covered' => $not]]), []), [new SheetLine('Copied: 11 840 files.')]);
     expect(array_map(fn (SheetLine $line) => $line->words, $lines))->toBe($words);
 })->with([[[], ['Copied: 11 840 files.']], [['Games', 'Vault'], ['Copied: 11 840 files.', 'Not copied: Games; Vault.']]]);
 
 it('begins with what it is and what it was here for', function (array $job, array $initial, array $steps, string $words) {
-    expect(IntroWords::of(Progress::of(small($job, $steps, $initial), [])))->toBe($words);
+    expect(IntroWords::of(Progress::of(smallPlan($job, $steps, $initial), [])))->toBe($words);
 })->with([
     [['goal' => 'media-only', 'stick' => 'S4', 'image' => 'Tansy Desktop 7.2', 'kind' => 'any'], [Fact::STICK_PROVEN], [], 'A stick, S4, with Tansy Desktop 7.2 for any machine that it fits, made for the lounge.'],
     [['goal' => 'media-only'], [], [], 'A stick that is to be made with Tansy Desktop 7 Dock for a Norrel Fairlead 13, made for the lounge.'],
@@ -98,12 +98,12 @@ it('begins with what it is and what it was here for', function (array $job, arra
 
 it('names six stones that are owed, and counts the rest', function (int $stones, string $words) {
     $steps = array_map(fn (int $n) => Demo::step("s{$n}"), range(1, $stones));
-    expect(told(small([], $steps), [])->owed)->toBe([$words]);
+    expect(toldSheet(smallPlan([], $steps), [])->owed)->toBe([$words]);
 })->with([[6, 'Still to be done: S1, S2, S3, S4, S5, S6.'], [7, 'Still to be done: S1, S2, S3, S4, S5, S6 and 1 more.'], [9, 'Still to be done: S1, S2, S3, S4, S5, S6 and 3 more.']]);
 
 it('owes what is open of what was changed: putting back, or a signature', function () {
     $steps = [Demo::step('a', opens: [new PutBack('boot', 'Secure Boot off', 'for the stick', 'b', false), new PutBack('fan', 'Fan curve', 'quieter', 'put-back.sign', true)]), Demo::step('b', ['never'])];
-    expect(told(small([], $steps), [Demo::entry(1, EntryKind::Done, 'a')])->owed)->toBe(['Still to be done: B.', 'To be put back: Secure Boot off.', 'To be signed: Fan curve.']);
+    expect(toldSheet(smallPlan([], $steps), [Demo::entry(1, EntryKind::Done, 'a')])->owed)->toBe(['Still to be done: B.', 'To be put back: Secure Boot off.', 'To be signed: Fan curve.']);
 });
 
 it('tells what was done in the order in which it was done, with what proves it', function () {
@@ -115,12 +115,12 @@ it('tells what was done in the order in which it was done, with what proves it',
     $entries = [
         Demo::entry(1, EntryKind::Done, 'c', 50), Demo::entry(2, EntryKind::Done, 'd', 60), Demo::entry(3, EntryKind::Done, 'a', 70, ['evidence' => ['serial' => 'SM3-1', 'left' => '', 'other' => 'x']]), Demo::entry(4, EntryKind::Done, 'b', 70),
     ];
-    $sheet = told(small([], $steps), $entries)->toArray();
+    $sheet = toldSheet(smallPlan([], $steps), $entries)->toArray();
     expect($sheet['done'])->toBe([['words' => 'C was done', 'at' => 50, 'proof' => []], ['words' => 'A was done', 'at' => 70, 'proof' => ['Serial: SM3-1']]])
         ->and($sheet['parts'])->toBe(['Drivers' => [['words' => 'B came', 'at' => 70, 'proof' => []]]]);
     // At the same second the log's own order decides.
     $steps = [Demo::step('a', done: DoneWords::of('A')), Demo::step('b', done: DoneWords::of('B'))];
-    $done = array_column(told(small([], $steps), [Demo::entry(1, EntryKind::Done, 'b', 5), Demo::entry(2, EntryKind::Done, 'a', 5)])->toArray()['done'], 'words');
+    $done = array_column(toldSheet(smallPlan([], $steps), [Demo::entry(1, EntryKind::Done, 'b', 5), Demo::entry(2, EntryKind::Done, 'a', 5)])->toArray()['done'], 'words');
     expect($done)->toBe(['B', 'A']);
 });
 
@@ -131,7 +131,7 @@ it('tells a waiver in its gate\'s words, and an older one by the title its gate 
         new LogEntry(2, EntryKind::Waived, 'a', 0, 'lead', ['gate' => 'first', 'words' => 'as it stood then']), new LogEntry(3, EntryKind::Waived, 'a', 0, 'lead', ['gate' => 'gone']),
         new LogEntry(4, EntryKind::Note, 'a', 0, 'lead', ['gate' => 'first']),
     ];
-    expect(told(small([], $steps), $entries)->waived)->toBe([
+    expect(toldSheet(smallPlan([], $steps), $entries)->waived)->toBe([
         ['what' => 'The second gate', 'agreed_by' => 'the lounge', 'role' => 'lead', 'text' => 'on paper'],
         ['what' => 'as it stood then', 'agreed_by' => '', 'role' => 'lead', 'text' => ''], ['what' => 'gone', 'agreed_by' => '', 'role' => 'lead', 'text' => ''],
     ]);
@@ -140,7 +140,7 @@ it('tells a waiver in its gate\'s words, and an older one by the title its gate 
 it('tells what was left unread and accepted as not read', function () {
     $steps = [Demo::step('a', evidence: [new Evidence('x', 'X', EvidenceKind::Text), new Evidence('y', 'Y', EvidenceKind::Text), new Evidence('z', 'Z', EvidenceKind::Text)])];
     $data = ['findings' => ['x' => ['verdict' => 'not-read', 'words' => 'nothing'], 'y' => ['verdict' => 'differs', 'words' => '3, not 4']], 'overruled' => ['x' => 'no window', 'y' => 'lost']];
-    expect(told(small([], $steps), [Demo::entry(1, EntryKind::Done, 'a', 0, $data)])->accepted)->toBe([
+    expect(toldSheet(smallPlan([], $steps), [Demo::entry(1, EntryKind::Done, 'a', 0, $data)])->accepted)->toBe([
         ['what' => 'X', 'words' => 'not read', 'reason' => 'no window', 'role' => 'technician'], ['what' => 'Y', 'words' => '3, not 4', 'reason' => 'lost', 'role' => 'technician'],
     ]);
 });
@@ -152,7 +152,7 @@ it('tells what stays other than it was, signed or not', function (array $laid, a
         Demo::step('put-back.sign', evidence: [new Evidence('signed_by', 'By', EvidenceKind::Text)]),
     ];
     $entries = array_map(fn (string $id): LogEntry => Demo::entry($id === 'a' ? 1 : 2, EntryKind::Done, $id, 0, $id === 'a' ? [] : ['evidence' => ['signed_by' => 'the lounge']]), $laid);
-    expect(told(small([], $steps), $entries)->stays)->toBe($stays);
+    expect(toldSheet(smallPlan([], $steps), $entries)->stays)->toBe($stays);
 })->with([
     [[], []], [['a'], ['Fan curve stays like this on purpose. Quieter. To be signed.', 'Boot order is now "drive first".']],
     [['a', 'put-back.sign'], ['Fan curve stays like this on purpose. Quieter. Signed: the lounge.', 'Boot order is now "drive first".']],
@@ -164,7 +164,7 @@ it('tells how it came in and what goes back', function (?array $in, ?array $find
         ...($in === null ? [] : [Demo::entry(1, EntryKind::Done, 'intake.take-in', 0, ['evidence' => $in])]),
         ...($finding === null ? [] : [Demo::entry(2, EntryKind::Done, 'hand-over.give-back', 0, ['evidence' => ['received_by' => 'the lounge', 'delete_by' => '12 March'], 'findings' => ['accessories_back' => $finding]])]),
     ];
-    $sheet = told(small([], $steps), $entries);
+    $sheet = toldSheet(smallPlan([], $steps), $entries);
     expect($sheet->cameIn)->toBe($words)->and($sheet->receivedBy)->toBe($finding === null ? '' : 'the lounge')
         ->and($sheet->dates)->toBe($finding === null ? [] : ['The copy of your files is deleted on 12 March. Look through yours before.']);
 })->with([
@@ -174,13 +174,13 @@ it('tells how it came in and what goes back', function (?array $in, ?array $find
 ]);
 
 it('tells until when an upgrade can be taken back, once it was done', function () {
-    $plan = small(['goal' => 'upgrade'], [Demo::step('install.upgrade')], [], ['rollback' => ['step' => 'install.upgrade', 'days' => 10]]);
-    expect(told($plan, [])->dates)->toBe([])
-        ->and(told($plan, [Demo::entry(1, EntryKind::Done, 'install.upgrade', 86400)], 86400 * 2)->dates[0])->toContain('9 days from now')->toEndWith(' Do not remove the old system\'s folder before.');
+    $plan = smallPlan(['goal' => 'upgrade'], [Demo::step('install.upgrade')], [], ['rollback' => ['step' => 'install.upgrade', 'days' => 10]]);
+    expect(toldSheet($plan, [])->dates)->toBe([])
+        ->and(toldSheet($plan, [Demo::entry(1, EntryKind::Done, 'install.upgrade', 86400)], 86400 * 2)->dates[0])->toContain('9 days from now')->toEndWith(' Do not remove the old system\'s folder before.');
 });
 
 it('says for the first days only what applies', function (array $job, array $facts, array $words) {
-    expect(told(small($job, [], $facts), [])->first)->toBe($words);
+    expect(toldSheet(smallPlan($job, [], $facts), [])->first)->toBe($words);
 })->with([
     [[], [], []], [[], [Fact::SYSTEM_INSTALLED], ['The first hours may be slow while the system sets itself up.']], [['goal' => 'media-only'], [Fact::SYSTEM_INSTALLED], []],
     [[], [Fact::FIRST_BOOT_DONE], ['You type the password yourself; nobody here has it. Keep it where only you find it.']],

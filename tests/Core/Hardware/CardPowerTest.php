@@ -16,7 +16,7 @@ use Cobblestone\Runbook\Question;
  * @param  array<string, mixed>  $card
  * @param  array<string, mixed>  $facts
  */
-function judged(array $card, array $facts = []): Contribution
+function cardJudged(array $card, array $facts = []): Contribution
 {
     $sheet = FactSheet::empty();
     foreach ($facts as $name => $value) {
@@ -27,7 +27,7 @@ function judged(array $card, array $facts = []): Contribution
 }
 
 /** @return array<string, array{string, string}> decision => chosen, reason */
-function chosen(Contribution $contribution): array
+function cardChosen(Contribution $contribution): array
 {
     return array_column(array_map(fn ($one) => ['id' => $one->id, 'is' => [$one->chosen, implode(' ', $one->reasons)]], $contribution->decisions), 'is', 'id');
 }
@@ -41,7 +41,7 @@ it('adds what slot and leads carry', function (array $leads, int $watts) {
 })->with([[[], 75], [['6-pin'], 150], [['8-pin'], 225], [['8-pin', '8-pin'], 375], [['16-pin:450'], 525], [['16-pin:1'], 75], [['16-pin:60000'], 75], [['x16-pin:450'], 75], [['16-pin:450x'], 75], [['tape'], 75]]);
 
 it('asks for each figure that nobody has said, and holds what needs it', function (array $card, array $facts, array $asked) {
-    $judged = judged($card, $facts);
+    $judged = cardJudged($card, $facts);
     expect(array_map(fn (Question $one) => $one->fact, $judged->questions))->toBe($asked)->and($judged->blockers)->toBe([]);
     foreach ($judged->questions as $question) {
         expect($question->shuts)->toBe([Act::ChangeOldSystem, Act::OpenMachine, Act::FitPart]);
@@ -56,20 +56,20 @@ it('asks for each figure that nobody has said, and holds what needs it', functio
 ]);
 
 it('judges the supply by itself, to the watt', function (int $supply, string $chosen, array $blockers) {
-    $judged = judged(['watts' => 220, 'supply_w' => $supply, 'processor_w' => 125, 'leads' => ['8-pin']]);
-    expect(chosen($judged)['hardware.supply'])->toBe([$chosen, "(220 + 125 + 75) W × 1.25 = 525 W; the supply gives {$supply} W."])
+    $judged = cardJudged(['watts' => 220, 'supply_w' => $supply, 'processor_w' => 125, 'leads' => ['8-pin']]);
+    expect(cardChosen($judged)['hardware.supply'])->toBe([$chosen, "(220 + 125 + 75) W × 1.25 = 525 W; the supply gives {$supply} W."])
         ->and(array_map(fn (Blocker $one) => $one->id, $judged->blockers))->toBe($blockers);
 })->with([[525, 'enough', []], [524, 'not enough', ['card-supply']], [1000, 'enough', []]]);
 
 it('counts what the rest of the machine draws', function () {
-    expect(chosen(judged(['watts' => 220, 'supply_w' => 525, 'processor_w' => 125, 'rest_w' => 76, 'leads' => ['8-pin']]))['hardware.supply'][0])->toBe('not enough')
-        ->and(judged(['watts' => 220, 'supply_w' => 500, 'processor_w' => 125, 'leads' => ['8-pin']])->blockers[0]->reason)->toBe('The power supply is too small for Fennick G7: (220 + 125 + 75) W × 1.25 = 525 W; the supply gives 500 W.');
+    expect(cardChosen(cardJudged(['watts' => 220, 'supply_w' => 525, 'processor_w' => 125, 'rest_w' => 76, 'leads' => ['8-pin']]))['hardware.supply'][0])->toBe('not enough')
+        ->and(cardJudged(['watts' => 220, 'supply_w' => 500, 'processor_w' => 125, 'leads' => ['8-pin']])->blockers[0]->reason)->toBe('The power supply is too small for Fennick G7: (220 + 125 + 75) W × 1.25 = 525 W; the supply gives 500 W.');
 });
 
 it('judges the leads by themselves, to the watt', function (int $watts, array $card, array $facts, string $chosen, array $blockers) {
-    $judged = judged(['watts' => $watts, ...$card], $facts);
-    expect(chosen($judged)['hardware.leads'][0])->toBe($chosen)->and(array_map(fn (Blocker $one) => $one->reason, $judged->blockers))->toBe($blockers)
-        ->and(chosen($judged)['hardware.supply'])->toBe(['not known yet', 'Card, processor and supply are not all known in watts.']);
+    $judged = cardJudged(['watts' => $watts, ...$card], $facts);
+    expect(cardChosen($judged)['hardware.leads'][0])->toBe($chosen)->and(array_map(fn (Blocker $one) => $one->reason, $judged->blockers))->toBe($blockers)
+        ->and(cardChosen($judged)['hardware.supply'])->toBe(['not known yet', 'Card, processor and supply are not all known in watts.']);
 })->with([
     [225, ['leads' => ['8-pin']], [], 'enough', []],
     [226, ['leads' => ['8-pin']], [], 'not enough', ['The power leads are not enough for Fennick G7: slot and 8-pin carry 225 W, it draws 226 W. Use separate leads of the supply.']],
@@ -80,6 +80,6 @@ it('judges the leads by themselves, to the watt', function (int $watts, array $c
 ]);
 
 it('says what leads carry while nobody knows what the card draws', function () {
-    expect(chosen(judged(['leads' => ['8-pin']]))['hardware.leads'])->toBe(['carry 225 W', 'The slot and 8-pin; what the card draws is not known.'])
-        ->and(chosen(judged([]))['hardware.leads'])->toBe(['not known yet', 'Nobody has said which leads the supply has for it.']);
+    expect(cardChosen(cardJudged(['leads' => ['8-pin']]))['hardware.leads'])->toBe(['carry 225 W', 'The slot and 8-pin; what the card draws is not known.'])
+        ->and(cardChosen(cardJudged([]))['hardware.leads'])->toBe(['not known yet', 'Nobody has said which leads the supply has for it.']);
 });

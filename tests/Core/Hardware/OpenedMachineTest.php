@@ -12,7 +12,7 @@ use Cobblestone\Runbook\Step;
 use Tests\Support\Demo;
 
 /** The stones that open, fit and close, and what they are made of. */
-function opened(string $job, array $changes = []): Plan
+function partsPlan(string $job, array $changes = []): Plan
 {
     return Demo::plan($job, $changes);
 }
@@ -33,7 +33,7 @@ it('wants as many screws of each type in as came out', function () {
 });
 
 it('opens, fits and closes a machine in an order that can be undone', function () {
-    $plan = opened('drive-swap');
+    $plan = partsPlan('drive-swap');
     $order = array_map(fn (Step $step) => $step->id, $plan->steps);
     $at = fn (string $id) => array_search($id, $order, true);
     expect($at('hardware.swap-drive'))->toBeLessThan($at('hardware.close'))->and($at('hardware.close'))->toBeLessThan($at('install.carry-over'))
@@ -46,7 +46,7 @@ it('opens, fits and closes a machine in an order that can be undone', function (
 });
 
 it('carries over as many files as were planned, the same on both sides', function (string $from, string $over, string $verdict) {
-    $step = opened('drive-swap', ['backup' => ['files' => 1000, 'bytes' => '50 GB']])->step('install.carry-over');
+    $step = partsPlan('drive-swap', ['backup' => ['files' => 1000, 'bytes' => '50 GB']])->step('install.carry-over');
     $wanted = array_column(array_map(fn ($one) => [$one->id, $one], $step->evidence), 1, 0);
     expect(array_keys($wanted))->toBe(['files_old', 'files_over', 'bytes_old', 'bytes_over']);
     $given = ['files_old' => $from, 'files_over' => $over, 'bytes_old' => '50000000000', 'bytes_over' => '50000000000'];
@@ -55,13 +55,13 @@ it('carries over as many files as were planned, the same on both sides', functio
 })->with([['1000', '1000', 'holds'], ['950', '950', 'holds'], ['949', '949', 'differs'], ['1000', '999', 'differs'], ['1', '1', 'differs'], ['1050', '1050', 'holds'], ['1051', '1051', 'differs']]);
 
 it('carries nothing over where nothing is kept', function () {
-    $plan = opened('drive-swap', ['backup' => ['keep' => 'nothing']]);
+    $plan = partsPlan('drive-swap', ['backup' => ['keep' => 'nothing']]);
     expect($plan->step('install.carry-over'))->toBeNull()->and($plan->step('put-back.old-drive')->before)->toBe([Fact::PROVEN, Fact::PART_FITTED])
         ->and(json_encode($plan->gather))->not->toContain('adapter or enclosure');
 });
 
 it('decrypts the old drive first where its key is lost and it has to be read elsewhere', function (array $facts, string $minutes) {
-    $plan = opened('drive-swap', ['machine' => ['facts' => ['drive.encryption' => 'chip', 'encryption.binding' => 'keys', 'encryption.key' => 'no', ...$facts]]]);
+    $plan = partsPlan('drive-swap', ['machine' => ['facts' => ['drive.encryption' => 'chip', 'encryption.binding' => 'keys', 'encryption.key' => 'no', ...$facts]]]);
     $step = $plan->step('protect.decrypt');
     expect($step)->not->toBeNull()->and((string) round($step->time->likely->seconds / 60))->toBe($minutes)
         ->and($plan->step('hardware.swap-drive')->before)->toContain(...$step->after);
@@ -77,7 +77,7 @@ it('decrypts the old drive first where its key is lost and it has to be read els
 });
 
 it('counts the parts of a new build before a system hides what is missing', function () {
-    $plan = opened('new-capstan');
+    $plan = partsPlan('new-capstan');
     $rows = $plan->step('hardware.first-power')->rows;
     expect(array_column($rows, 'must be', 'seen in setup'))->toMatchArray(['Drive' => 'listed, with its size'])->toHaveKeys(['Memory', 'Cores', 'Processor temperature'])
         ->and($plan->step('hardware.first-power')->presence)->toBe(Presence::StayNear)

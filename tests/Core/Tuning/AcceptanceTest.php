@@ -18,7 +18,7 @@ use Cobblestone\Tuning\ProofScope;
 use Tests\Support\Demo;
 
 /** @param  list<Port>  $ports */
-function finished(Kind $kind = Kind::Laptop, ?int $cores = 4, ?int $memory = 8 * 1024 ** 3, array $ports = [], Source $source = Source::Reading): Machine
+function finishedMachine(Kind $kind = Kind::Laptop, ?int $cores = 4, ?int $memory = 8 * 1024 ** 3, array $ports = [], Source $source = Source::Reading): Machine
 {
     $sheet = FactSheet::empty();
     foreach (array_filter(['cores' => $cores, 'memory_bytes' => $memory], fn ($value) => $value !== null) as $name => $value) {
@@ -29,15 +29,15 @@ function finished(Kind $kind = Kind::Laptop, ?int $cores = 4, ?int $memory = 8 *
 }
 
 /** @return array<string, Evidence> */
-function rows(Step $step): array
+function readingRows(Step $step): array
 {
     return array_column(array_map(fn (Evidence $one) => [$one->id, $one], $step->evidence), 1, 0);
 }
 
 it('reads what the job has changed, row by row', function (ProofScope $scope, Kind $kind, ?Drive $drive, bool $system, array $ids) {
     $profile = $system ? Demo::catalogue()->system('tansy-desktop-7') : null;
-    $step = Acceptance::step(finished($kind), $profile, 'Dock', $drive, scope: $scope);
-    expect(array_keys(rows($step)))->toBe($ids)->and($step->done->proof ?? [])->toBe($ids)->and($step->after)->toBe([Fact::PROVEN]);
+    $step = Acceptance::step(finishedMachine($kind), $profile, 'Dock', $drive, scope: $scope);
+    expect(array_keys(readingRows($step)))->toBe($ids)->and($step->done->proof ?? [])->toBe($ids)->and($step->after)->toBe([Fact::PROVEN]);
     foreach ($step->evidence as $one) {
         expect($one->mayBeOpen)->toBeTrue($one->id)->and($one->overruledBy)->toBe(['lead'])->and($one->expected)->not->toBeNull();
     }
@@ -49,12 +49,12 @@ it('reads what the job has changed, row by row', function (ProofScope $scope, Ki
 ]);
 
 it('expects what is known and asks for nothing else', function (array $known, array $ids) {
-    $step = Acceptance::step(finished(...$known), null, null, null, scope: ProofScope::Firmware);
-    expect(array_keys(rows($step)))->toBe($ids);
+    $step = Acceptance::step(finishedMachine(...$known), null, null, null, scope: ProofScope::Firmware);
+    expect(array_keys(readingRows($step)))->toBe($ids);
 })->with([[['cores' => null], ['memory_usable', 'starts']], [['memory' => null], ['cores', 'starts']], [['cores' => null, 'memory' => null], ['starts']]]);
 
 it('takes the share of the graphics and three in a hundred off the memory', function (?int $graphics, int $seen, string $verdict) {
-    $row = rows(Acceptance::step(finished(memory: 8 * 1024 ** 3), null, null, null, graphics: $graphics === null ? null : Bytes::of($graphics)))['memory_usable'];
+    $row = readingRows(Acceptance::step(finishedMachine(memory: 8 * 1024 ** 3), null, null, null, graphics: $graphics === null ? null : Bytes::of($graphics)))['memory_usable'];
     expect(EvidenceJudge::judge($row, (string) $seen, [])->verdict->value)->toBeIn($verdict === 'holds' ? ['equal', 'within'] : [$verdict])
         ->and($row->expected->atLeast)->toBeTrue()
         ->and($row->hint)->toContain('of 8.0 GiB')->toContain('at least ')->and(str_contains((string) $row->hint, 'for the graphics'))->toBe($graphics !== null);
@@ -64,19 +64,19 @@ it('takes the share of the graphics and three in a hundred off the memory', func
 ]);
 
 it('says where an expectation comes from', function (Source $source, string $from) {
-    $rows = rows(Acceptance::step(finished(source: $source), null, null, new Drive('/dev/x', Bytes::of(256))));
+    $rows = readingRows(Acceptance::step(finishedMachine(source: $source), null, null, new Drive('/dev/x', Bytes::of(256))));
     expect($rows['cores']->expected->source)->toBe($from)->and($rows['memory_usable']->expected->source)->toBe($from)->and($rows['drive_size']->expected->source)->toBe(Expected::READING);
 })->with([[Source::Reading, Expected::READING], [Source::Catalogue, Expected::CATALOGUE]]);
 
 it('offers the editions of the system and takes the one that was ordered', function (?string $edition, string $seen, string $verdict) {
     $system = Demo::catalogue()->system('tansy-desktop-7');
-    $row = rows(Acceptance::step(finished(), $system, $edition, null))['system'];
+    $row = readingRows(Acceptance::step(finishedMachine(), $system, $edition, null))['system'];
     expect(EvidenceJudge::judge($row, $seen, [])->verdict->value)->toBe($verdict)->and(array_keys($row->options))->toContain('other', 'not read', $edition ?? 'this');
 })->with([['Dock', 'Dock', 'equal'], ['Dock', 'other', 'differs'], ['Dock', 'not read', 'not-read'], ['Special', 'Special', 'equal'], [null, 'this', 'equal'], [null, 'other', 'differs']]);
 
 it('counts sockets and devices without a driver', function (int $unresolved, string $seen, string $verdict) {
     $ports = [new Port('a', 'usb-a', 'left', 5000), new Port('b', 'usb-c', 'left', 10000)];
-    $rows = rows(Acceptance::step(finished(ports: $ports), null, null, null, unresolved: $unresolved));
+    $rows = readingRows(Acceptance::step(finishedMachine(ports: $ports), null, null, null, unresolved: $unresolved));
     expect(EvidenceJudge::judge($rows['without_driver'], $seen, [])->verdict->value)->toBe($verdict)
         ->and($rows['sockets']->expected->value)->toBe('2')->and($rows['sockets']->expected->atLeast)->toBeTrue()->and($rows['sockets']->expected->source)->toBe(Expected::CATALOGUE);
 })->with([[0, '0', 'equal'], [0, '1', 'differs'], [2, '2', 'equal'], [2, '0', 'differs']]);
@@ -84,7 +84,7 @@ it('counts sockets and devices without a driver', function (int $unresolved, str
 it('waits for the install, or for what the path names', function () {
     $system = Demo::catalogue()->system('tansy-desktop-7');
     $activated = ($system->entry['activation'] ?? false) ? [Fact::ACTIVATED] : [];
-    expect(Acceptance::step(finished(), $system, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...$activated])
-        ->and(Acceptance::step(finished(), null, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED])
-        ->and(Acceptance::step(finished(), $system, null, null, ['x'])->before)->toBe(['x']);
+    expect(Acceptance::step(finishedMachine(), $system, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...$activated])
+        ->and(Acceptance::step(finishedMachine(), null, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED])
+        ->and(Acceptance::step(finishedMachine(), $system, null, null, ['x'])->before)->toBe(['x']);
 });
