@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -34,7 +35,7 @@ final class InstallPlanner
         $detach = DetachSteps::for($machine, $target);
         $erase = TargetSteps::erase($machine, $system, $target, $gates, [...$waitsFor, ...($detach->steps === [] ? [] : [Fact::DRIVES_DETACHED])], $owner);
 
-        return $detach->and(new Contribution([TargetSteps::find($target), $erase, ...self::phases($system)], $target->decisions, $target->questions, blockers: $target->blockers));
+        return $detach->and(new Contribution([TargetSteps::find($target), $erase, ...self::phases($system, $machine->kind)], $target->decisions, $target->questions, blockers: $target->blockers));
     }
 
     /** How long the stick stays in: start, erasing, and every phase up to the one after which it comes out. */
@@ -52,7 +53,7 @@ final class InstallPlanner
     }
 
     /** @return list<Step> */
-    private static function phases(SystemProfile $system): array
+    private static function phases(SystemProfile $system, Kind $kind): array
     {
         $steps = [];
         $fact = Fact::TARGET_ERASED;
@@ -61,7 +62,7 @@ final class InstallPlanner
             $last = $index === count($system->phases()) - 1;
             $after = $last ? Fact::SYSTEM_INSTALLED : "install.phase-{$index}";
             $steps[] = new Step("install.phase-{$index}", Stage::Install, $phase['name'], Presence::WalkAway, Estimate::minutes(...$phase['minutes']),
-                $phase['do'] ?? ['Leave it alone: no key, no lid, no power button.'],
+                $phase['do'] ?? [$kind->leftAlone()],
                 before: $index > 0 && ! $out ? [$fact] : [$fact, ...($out ? [Fact::STICK_OUT] : [])], after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after], needs: ['slot', 'power'], acts: [Act::WriteSystem],
                 because: [new Reason('Phase '.($index + 1).' of '.count($system->phases()).($phase['restart'] ? ', ends with a restart.' : '.'), 'I5', $system->dated())],
                 waiting: new Waiting($phase['usual'] ?? ['the percentage stands still for minutes'], $phase['next_test'] ?? 'Look whether the drive light still moves; then wait the same time once more before touching anything.', $phase['restart'] ? 1 : 0),

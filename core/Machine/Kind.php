@@ -22,4 +22,10 @@ enum Kind: string
     {
         return $this === self::Laptop || $this === self::Handheld;
     }
+
+    /** What is left alone while it works by itself: only a laptop has a lid. */
+    public function leftAlone(): string
+    {
+        return $this === self::Laptop ? 'Leave it alone: no key, no lid, no power button.' : 'Leave it alone: no key, no power button.';
+    }
 }

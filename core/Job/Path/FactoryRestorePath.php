@@ -18,6 +18,7 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -65,7 +66,7 @@ final class FactoryRestorePath
             ...$all->steps,
             self::detach(),
             self::start($context, $way->is('media')),
-            ...self::restore($target->drive, $brief->owner, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]),
+            ...self::restore($machine->kind, $target->drive, $brief->owner, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]),
             Acceptance::step($machine, $system, $brief->edition, $target->drive, [Fact::UPDATED, Fact::ONLINE]),
         ];
 
@@ -110,7 +111,7 @@ final class FactoryRestorePath
      * @param  list<string>  $waits
      * @return list<Step>
      */
-    private static function restore(?Drive $drive, string $owner, array $gates, array $waits): array
+    private static function restore(Kind $kind, ?Drive $drive, string $owner, array $gates, array $waits): array
     {
         return [
             new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6),
@@ -121,7 +122,7 @@ final class FactoryRestorePath
                 done: DoneWords::in(SheetPart::Drive, 'Everything since purchase was removed from '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.'),
                 confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
             ),
-            new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), ['Leave it alone: no key, no lid, no power button. Paperwork beside it is fine.'],
+            new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), [$kind->leftAlone().' Paperwork beside it is fine.'],
                 before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
                 done: DoneWords::of('The maker\'s own image was put back'), acts: [Act::WriteSystem],
                 because: [new Reason('It writes the drive from its own image; cutting it short leaves neither system.', 'J3, I5')],
