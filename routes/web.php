@@ -30,6 +30,9 @@ use App\Http\Controllers\WayInController;
 use App\Http\Middleware\RequiresRole;
 use Illuminate\Support\Facades\Route;
 
+// A number that no job can have is a page that is not there, never a fault of the database.
+Route::pattern('job', '[0-9]{1,18}');
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
     Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:sign-in');

@@ -7,8 +7,6 @@ namespace Cobblestone\Hardware;
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
 use Cobblestone\Install\DriveWords;
-use Cobblestone\Install\NamedDrive;
-use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\Path\Protection;
 use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Drive;
@@ -39,18 +37,6 @@ final class DriveSwap
 {
     /** Rate at which a system decrypts its drive, where nobody has measured it. */
     private const DECRYPT_MB_S = 60.0;
-
-    /** The drive that comes out: the named one, else the only internal one; asked for among several. */
-    public static function oldDrive(Machine $machine): OldDrive
-    {
-        $internal = $machine->internalDrives();
-        $named = NamedDrive::among($internal, $machine, 'swap');
-        $only = count($internal) === 1 && $named->blockers === [] ? $internal[0] : null;
-        $drive = $named->drive ?? $only;
-        $asked = $drive === null && $named->blockers === [] && $internal !== [] ? [TargetDrive::which($internal, 'Which drive comes out?', 'swap.drive', [Act::OpenMachine, Act::FitPart])] : [];
-
-        return new OldDrive($drive, $asked, $named->blockers);
-    }
 
     /** @param  array<string, mixed>  $wish  the brief's backup block */
     public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Protection $protection, array $wish, Policy $policy): Contribution

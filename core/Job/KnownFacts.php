@@ -55,10 +55,14 @@ final class KnownFacts
      */
     public static function notUnderstood(array $machine, Catalogue $catalogue): array
     {
-        [$names, $notes] = [self::names($catalogue), []];
-        foreach (array_keys([...($machine['facts'] ?? []), ...($machine['settled'] ?? [])]) as $name) {
-            if (! isset($names[(string) $name])) {
-                $like = self::nearest((string) $name, array_keys($names));
+        $given = array_map(strval(...), array_keys([...($machine['facts'] ?? []), ...($machine['settled'] ?? [])]));
+        $firmware = array_map(static fn (string $setting): string => "firmware.{$setting}", self::FIRMWARE);
+        $left = array_diff($given, self::NAMES, $firmware);
+        // The catalogue is only gone through for a name that no rule reads.
+        [$names, $notes] = [$left === [] ? [] : self::names($catalogue), []];
+        foreach ($left as $name) {
+            if (! isset($names[$name])) {
+                $like = self::nearest($name, array_keys($names));
                 $notes[] = "\"{$name}\" is not understood: no rule reads a fact of this name".($like === null ? '.' : "; did you mean \"{$like}\"?");
             }
         }

@@ -43,3 +43,8 @@ it('lists at a stone ahead what will be asked, and at a laid one what was writte
     $this->get("/jobs/{$job->id}/run?stone=intake.take-in")->assertOk()->assertSee('Written down')->assertSee('a dent <b>')->assertDontSee('a dent <b>', false)->assertDontSee('To write down here');
     $this->get("/jobs/{$job->id}/run")->assertOk()->assertDontSee('To write down here');
 });
+
+it('says of a job that cannot be that there is nothing here', function (string $id) {
+    $this->get("/jobs/{$id}")->assertNotFound();
+    $this->get("/jobs/{$id}/run")->assertNotFound();
+})->with(['unknown-laptop', '99999999999999999999', '999999', '1e3', '-1']);

@@ -17,6 +17,7 @@ use Cobblestone\Firmware\GraphicsShare;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
+use Cobblestone\Hardware\OldDrive;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\TargetDrive;
@@ -44,7 +45,7 @@ final class InstallPath
         [$machine, $system, $image, $brief, $policy] = [$context->machine, $context->system(), $context->image(), $context->brief, $context->policy];
         $swap = $context->goal === Goal::DriveSwap;
         $new = $context->goal === Goal::FirstPowerOn;
-        $old = DriveSwap::oldDrive($machine);
+        $old = OldDrive::of($machine);
         $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives(), $swap ? $old->drive : null) : TargetDrive::choose($machine);
         $protected = $swap ? $old->drive : $target->drive;
         $protection = Protection::of($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep && ! $new), ! $swap);
