@@ -144,7 +144,7 @@ final readonly class EncryptionAssessment
                 $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
                 $intent->comesOut() => 'whether its data can be read once it is out of this machine',
                 default => 'whether a firmware change could lock the old system before the backup is proven',
-            }, 'A7', 60, self::shutWhileUnknown($intent));
+            }, 'A7', 60, self::shutWhileUnknown($intent), $intent->staysAfter || $intent->comesOut() ? [] : [Act::Erase]);
         }
         if ($branch === EncryptionBranch::SuspendAndResume && $machine->fact('encryption.key')->isUnknown()) {
             $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the key a slip locks the drive for good', 'A7', 70);

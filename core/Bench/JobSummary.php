@@ -50,7 +50,7 @@ final class JobSummary
         $current = $progress->current();
 
         return [
-            'verdict' => $progress->plan->verdict()->value, 'questions' => count($progress->plan->questions), 'done' => $done, 'total' => count($progress->plan->steps),
+            'verdict' => $progress->plan->verdict()->value, 'questions' => count($progress->asked()), 'done' => $done, 'total' => count($progress->plan->steps),
             'begun' => $begun, 'complete' => $progress->isComplete(), 'hands_left' => round($handsLeft, 1), 'walk_left' => round($walkLeft, 1),
             'put_back' => count($progress->openPutBacks()),
             'current' => $current === null || $progress->isAway($current) ? null : [

@@ -79,6 +79,15 @@ final class Progress
         return array_filter($this->shut($step), static fn (Shut $shut): bool => $shut->isHere()) !== [];
     }
 
+    /** @return list<Question> asked now: what was done meanwhile may have made an answer pointless */
+    public function asked(): array
+    {
+        $laid = array_filter($this->plan->steps, fn (Step $step): bool => $this->laidBy($step->id) !== null);
+
+        return array_values(array_filter($this->plan->questions,
+            static fn (Question $question): bool => array_filter($laid, $question->endsWith(...)) === []));
+    }
+
     /** The first open stone that somebody has to open itself, wherever the job stands; null where the path is free. */
     public function firstShut(): ?Step
     {

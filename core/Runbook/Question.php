@@ -12,6 +12,7 @@ final readonly class Question
      * @param  array<string, string>  $options  value => words; empty where the answer is typed
      * @param  int  $weight  how much it decides; the heaviest is asked first
      * @param  list<Act>  $shuts  what stones do that must not be done without the answer; empty where it only informs
+     * @param  list<Act>  $until  what, once done, makes the answer pointless; empty where nothing does
      */
     public function __construct(
         public string $fact,
@@ -21,6 +22,7 @@ final readonly class Question
         public string $rule,
         public int $weight,
         public array $shuts = [],
+        public array $until = [],
     ) {
     }
 
@@ -28,6 +30,12 @@ final readonly class Question
     public function holds(): bool
     {
         return $this->shuts !== [];
+    }
+
+    /** Whether this stone, once laid, makes the answer pointless. */
+    public function endsWith(Step $step): bool
+    {
+        return array_filter($step->acts, fn (Act $act): bool => in_array($act, $this->until, true)) !== [];
     }
 
     public function covers(Step $step): bool
@@ -51,13 +59,14 @@ final readonly class Question
     public static function fromArray(array $data): self
     {
         return new self($data['fact'], $data['text'], (array) $data['options'], $data['decides'], $data['rule'], $data['weight'],
-            isset($data['shuts']) ? array_map(Act::from(...), $data['shuts']) : ($data['holds'] ? [Act::Erase] : []));
+            isset($data['shuts']) ? array_map(Act::from(...), $data['shuts']) : ($data['holds'] ? [Act::Erase] : []),
+            array_map(Act::from(...), $data['until'] ?? []));
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return ['fact' => $this->fact, 'text' => $this->text, 'options' => (object) $this->options, 'decides' => $this->decides, 'rule' => $this->rule, 'weight' => $this->weight,
-            'holds' => $this->holds(), 'shuts' => array_column($this->shuts, 'value')];
+            'holds' => $this->holds(), 'shuts' => array_column($this->shuts, 'value'), 'until' => array_column($this->until, 'value')];
     }
 }

@@ -175,3 +175,14 @@ it('accepts anything only where nothing has to be typed', function () {
         ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('XABCD'))->toBeTrue()
         ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('ABC'))->toBeFalse();
 });
+
+it('asks until what makes an answer pointless was done', function () {
+    $plan = Demo::plan('capstan-t3', ['machine' => ['facts' => ['drive.encryption' => 'unknown']]]);
+    $asked = fn (array $laid) => array_map(fn ($one) => $one->fact, Progress::of($plan, array_map(fn ($id) => Demo::entry(1, EntryKind::Done, $id), $laid))->asked());
+    expect($asked([]))->toContain('drive.encryption')->and($asked(['media.write']))->toContain('drive.encryption')
+        ->and($asked(['target.erase']))->not->toContain('drive.encryption')
+        ->and(count($asked([])) - count($asked(['target.erase'])))->toBe(1);
+    $stays = Demo::plan('firmware-update', ['machine' => ['facts' => ['drive.encryption' => 'unknown']]]);
+    expect(array_map(fn ($one) => [$one->fact, $one->until], $stays->questions))->toContain(['drive.encryption', []])
+        ->and(Cobblestone\Runbook\Question::fromArray($plan->questions[0]->toArray()))->toEqual($plan->questions[0]);
+});
