@@ -2,6 +2,8 @@
 
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\CardDriver;
+use Cobblestone\Drivers\DriverOrder;
+use Cobblestone\Drivers\DriverSteps;
 use Cobblestone\Drivers\NetworkWay;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Fact as MachineFact;
@@ -80,4 +82,20 @@ it('says how the new system gets online, and asks where nobody knows', function 
         'another adapter' => [[$w], [$w], 'beside', [], 'by another adapter or a phone', false],
         'by hand' => [[$w], [$w], 'stick', [], 'by a driver put onto the stick by hand', false],
     ];
+});
+
+it('looks over at the end for exactly the devices that nothing is known for', function (array $unresolved, bool $unknown, string $expected, string $remedy, string $because) {
+    $audit = DriverSteps::for([], [], $unresolved, $unknown)->steps[0];
+    expect($audit->id)->toBe('drivers.audit')->and($audit->evidence[0]->expected?->value)->toBe($expected)->and($audit->evidence[0]->remedy)->toBe($remedy)->and($audit->because[0]->text)->toBe($because);
+})->with([
+    [[], false, '0', 'Look for its package by identifier; its row says which device.', 'Every device of this model has a package or is served by the system.'],
+    [[new Device('a', 'pci:1:1', 'audio'), new Device('b', 'pci:1:2', 'input')], false, '2', 'The shelf has none for 2 of them.', '2 devices have no package on the shelf.'],
+    [[], true, '0', 'Look for its package by identifier; its row says which device.', 'What is inside is only known once a system runs.'],
+]);
+
+it('restarts once after what waits, and begins a circle of needs with its first', function () {
+    $of = fn (string $id, string $restart, array $needs = []) => shelved($id, '2026-01-01', ['restart' => $restart, 'needs' => $needs]);
+    expect(DriverOrder::restarts([$of('a', 'after'), $of('b', 'at-once'), $of('c', 'none')]))->toBe(['b' => true])
+        ->and(DriverOrder::restarts([$of('a', 'after'), $of('c', 'none')]))->toBe(['c' => true])
+        ->and(array_map(fn ($one) => $one->id, DriverOrder::by('free', [$of('b', 'none', ['a']), $of('a', 'none', ['b'])])))->toBe(['a', 'b']);
 });
