@@ -181,3 +181,13 @@ it('asks at take-in for what such a machine can have', function (string $job, bo
         expect(str_contains($words, $word))->toBe($portable, "{$word} in {$job}");
     }
 })->with([['fairlead-13', true], ['pocket-lantern', true], ['capstan-t3', false], ['card-swap', false], ['new-capstan', false]]);
+
+it('knows every fact that a rule reads by name', function () {
+    $read = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(Demo::root().'/core', FilesystemIterator::SKIP_DOTS)) as $file) {
+        preg_match_all("/(?:->fact|facts->get)\\('([a-z0-9_.]+)'\\)/", (string) file_get_contents((string) $file), $found);
+        array_push($read, ...$found[1]);
+    }
+    expect(count(array_unique($read)))->toBeGreaterThan(40)
+        ->and(KnownFacts::notUnderstood(['facts' => array_fill_keys($read, 'x')], Demo::catalogue()))->toBe([]);
+});
