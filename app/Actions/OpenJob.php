@@ -4,13 +4,13 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Documents\BriefDocument;
+use App\Documents\YamlDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
 use Cobblestone\Job\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
-use Symfony\Component\Yaml\Yaml;
 
 /** Opens a job from a brief: plans first, stores all or nothing. */
 final class OpenJob
@@ -30,21 +30,16 @@ final class OpenJob
     {
         BriefDocument::check($brief, 'This job');
         $brief['machine'] = FixedChoice::of($brief['machine']);
+        $text = YamlDocument::text($brief, 'This job');
         $plan = $this->bridge->plan($brief);
 
-        return DB::transaction(function () use ($user, $brief, $plan): Job {
-            $job = Job::query()->create(['title' => $brief['title'], 'slot' => $brief['slot'] ?? null, 'brief' => self::yaml($brief), 'summary' => [], 'user_id' => $user->id]);
+        return DB::transaction(function () use ($user, $brief, $text, $plan): Job {
+            $job = Job::query()->create(['title' => $brief['title'], 'slot' => $brief['slot'] ?? null, 'brief' => $text, 'summary' => [], 'user_id' => $user->id]);
             Plan::query()->create(['job_id' => $job->id, 'revision' => 1, 'plan' => $plan->toArray(), 'reason' => 'first path', 'user_id' => $user->id, 'created_at' => now()]);
             $job->refresh();
             $this->log->write($job, $user, EntryKind::Created);
 
             return $job;
         });
-    }
-
-    /** @param  array<string, mixed>  $brief */
-    public static function yaml(array $brief): string
-    {
-        return Yaml::dump($brief, 5, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK);
     }
 }

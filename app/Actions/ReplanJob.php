@@ -4,6 +4,7 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Documents\BriefDocument;
+use App\Documents\YamlDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
@@ -30,15 +31,16 @@ final class ReplanJob
     {
         BriefDocument::check($brief, 'This job');
         $brief['machine'] = FixedChoice::of($brief['machine']);
+        $text = YamlDocument::text($brief, 'This job');
         $fresh = $this->bridge->plan($brief);
 
-        return DB::transaction(function () use ($job, $user, $brief, $fresh, $reason, $seen): PlanDifference {
+        return DB::transaction(function () use ($job, $user, $brief, $text, $fresh, $reason, $seen): PlanDifference {
             $job = Job::locked($job->id);
             ChangedMeanwhile::check($job, $seen);
             $progress = $this->bridge->progress($job);
             $plan = Revision::keeping($progress->plan, $fresh, $progress->finished());
             $difference = PlanDifference::between($progress->plan, $plan);
-            $job->update(['revision' => $job->revision + 1, 'brief' => OpenJob::yaml($brief), 'title' => $brief['title'], 'slot' => $brief['slot'] ?? null]);
+            $job->update(['revision' => $job->revision + 1, 'brief' => $text, 'title' => $brief['title'], 'slot' => $brief['slot'] ?? null]);
             Plan::query()->create(['job_id' => $job->id, 'revision' => $job->revision, 'plan' => $plan->toArray(), 'difference' => $difference->toArray(), 'reason' => mb_substr($reason, 0, 400), 'user_id' => $user->id, 'created_at' => now()]);
             $this->log->write($job, $user, EntryKind::Replanned, null, ['text' => $reason, 'revision' => $job->revision]);
 

