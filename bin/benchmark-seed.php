@@ -16,10 +16,15 @@ DB::unprepared(<<<SQL
     from generate_series(1, {$jobs}) n, (select * from jobs order by id limit 1) j;
     insert into plans (job_id, revision, plan, reason, user_id, created_at)
     select s.id, 1, p.plan, 'first path', s.user_id, s.created_at from jobs s, (select * from plans order by id limit 1) p where s.machine_serial like 'SEED-%' and s.id % 10 = 0;
+    alter table log_entries disable trigger user;
+    alter table log_entries alter column id set default nextval(pg_get_serial_sequence('log_entries', 'id'));
     insert into log_entries (job_id, user_id, revision, role, kind, step, data, created_at)
     select s.id, s.user_id, 1, 'technician', (array['started','done','note'])[1 + k % 3], 'intake.take-in', '{"text":"as usual"}', s.created_at + k * interval '1 minute'
     from jobs s, generate_series(1, {$per}) k where s.machine_serial like 'SEED-%';
     update jobs set last_entry = (select max(id) from log_entries where job_id = jobs.id) where machine_serial like 'SEED-%';
+    alter table log_entries alter column id drop default;
+    alter table log_entries enable trigger user;
     SQL);
+App\Database\LogChain::rebuild(DB::connection(), 'log_entries');
 DB::unprepared('analyze');
 echo DB::table('jobs')->count(), ' ', DB::table('log_entries')->count(), "\n";

@@ -67,7 +67,42 @@ pg_dir() {
     fi
 }
 
-pg_running() { [ -f "$1/data/postmaster.pid" ] && as_pg "$pg_bin/pg_ctl" -D "$1/data" status >/dev/null 2>&1; }
+# Running means answering: a process that is being killed is still seen for a while.
+pg_running() {
+    local port
+    [ -f "$1/data/postmaster.pid" ] && as_pg "$pg_bin/pg_ctl" -D "$1/data" status >/dev/null 2>&1 || return 1
+    port=$(as_pg sed -n 4p "$1/data/postmaster.pid" 2>/dev/null) && [ -n "$port" ] && "$pg_bin/pg_isready" -q -t 5 -h 127.0.0.1 -p "$port"
+}
+
+# pg_up DIR: starts what is not running; what a killed server left behind is waited for.
+pg_up() {
+    local _
+    for _ in $(seq 1 40); do
+        pg_running "$1" && return 0
+        pg_port=$(free_port)
+        as_pg "$pg_bin/pg_ctl" -D "$1/data" -o "-p $pg_port" -l "$1/log" -w -s start >/dev/null 2>&1 && return 0
+        as_pg "$pg_bin/pg_ctl" -D "$1/data" -m immediate -W -s stop >/dev/null 2>&1 || true
+        sleep 0.25
+    done
+    as_pg tail -n 5 "$1/log" >&2
+    fail "PostgreSQL did not start; its words are above"
+}
+
+# pg_secret DIR NAME: a password of this cluster, made once; only the database's own account can read the file.
+pg_secret() {
+    as_pg test -s "$1/$2" || head -c 18 /dev/urandom | base64 | tr '+/' '-_' | as_pg sh -c 'umask 077; cat >"$1"' sh "$1/$2"
+    as_pg cat "$1/$2"
+}
+
+# pg_roles DIR DATABASE...: the owner makes tables, the application only works in them; neither is a superuser.
+pg_roles() {
+    local dir=$1 database; shift
+    pg_owner_password=$(pg_secret "$dir" owner)
+    pg_app_password=$(pg_secret "$dir" app)
+    for database in "$@"; do
+        "$pg_bin/psql" -qX -v ON_ERROR_STOP=1 -v owner_password="$pg_owner_password" -v app_password="$pg_app_password" -v db="$database" -d "$database" -f "$root/deploy/roles.sql" >/dev/null
+    done
+}
 
 # pg_start DIR DURABLE(yes|no) DATABASE...: makes the cluster when it is new, starts it, leaves its port in $pg_port.
 pg_start() {
@@ -84,23 +119,23 @@ listen_addresses = '127.0.0.1'
 unix_socket_directories = ''
 max_connections = 60
 shared_buffers = 64MB
-# Sessions need not survive a power cut to the second; the log asks for it in its own transactions.
-synchronous_commit = off
 CONF
         # Only the cluster of the tests may forget what a power cut takes.
         [ "$durable" = yes ] || printf 'fsync = off\nfull_page_writes = off\n' | as_pg tee -a "$dir/data/postgresql.conf" >/dev/null
     fi
-    if pg_running "$dir"; then
-        pg_port=$(as_pg sed -n 4p "$dir/data/postmaster.pid")
-    else
-        pg_port=$(free_port)
-        as_pg "$pg_bin/pg_ctl" -D "$dir/data" -o "-p $pg_port" -l "$dir/log" -w -s start || { as_pg tail -n 5 "$dir/log" >&2; fail "PostgreSQL did not start"; }
+    # What somebody was told is on the disk before they are told: an older cluster said otherwise.
+    if as_pg grep -q '^synchronous_commit' "$dir/data/postgresql.conf"; then
+        as_pg sed -i '/^synchronous_commit/d' "$dir/data/postgresql.conf"
+        pg_running "$dir" && as_pg "$pg_bin/pg_ctl" -D "$dir/data" -s reload
     fi
+    pg_up "$dir"
+    pg_port=$(as_pg sed -n 4p "$dir/data/postmaster.pid")
     export PGPASSWORD PGHOST=127.0.0.1 PGPORT=$pg_port PGUSER=cobblestone
     PGPASSWORD=$(as_pg cat "$dir/password")
     for database in "$@"; do
         "$pg_bin/psql" -d postgres -Atc "select 1 from pg_database where datname = '$database'" | grep -q 1 || "$pg_bin/createdb" "$database"
     done
+    pg_roles "$dir" "$@"
 }
 
 pg_stop() { if pg_running "$1"; then as_pg "$pg_bin/pg_ctl" -D "$1/data" -m fast -w -s stop; fi; }

@@ -1,9 +1,9 @@
 <?php
 
-use Illuminate\Foundation\Testing\DatabaseTruncation;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Browser\BrowserTestCase;
+use Tests\Support\EmptiedTables;
+use Tests\Support\FreshTables;
 use Tests\TestCase;
 
-pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('App');
-pest()->extend(BrowserTestCase::class)->use(DatabaseTruncation::class)->in('Browser');
+pest()->extend(TestCase::class)->use(FreshTables::class)->in('App');
+pest()->extend(BrowserTestCase::class)->use(EmptiedTables::class)->in('Browser');

@@ -8,7 +8,6 @@ use App\Models\LogEntry;
 use App\Models\SealedKey;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
-use Illuminate\Support\Facades\DB;
 
 /** Writes one line to a job's log and folds the job's summary anew, in the caller's transaction. */
 final class LogBook
@@ -20,8 +19,6 @@ final class LogBook
     /** @param  array<string, mixed>  $data */
     public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
     {
-        // What the log has said must be on the disk when the person reads it, whatever the server's default.
-        DB::statement('set local synchronous_commit to on');
         $entry = LogEntry::query()->create([
             'job_id' => $job->id, 'user_id' => $user->id, 'revision' => $job->revision, 'role' => $user->role,
             'kind' => $kind->value, 'step' => $step, 'data' => $data, 'created_at' => now(),
