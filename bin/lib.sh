@@ -25,7 +25,7 @@ need() {
 }
 
 base_packages() {
-    need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml postgresql nginx-light
+    need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php8.2-gd postgresql nginx-light
     # What images are read with, and sticks made and proven with; xorriso and genisoimage make the demo images.
     need fdisk gdisk dosfstools mtools exfatprogs 7zip sbsigntool openssl qrencode xz-utils bzip2 zstd xorriso genisoimage
     command -v npm >/dev/null || need nodejs npm
@@ -149,7 +149,13 @@ end() {
     is_ours "$name" || { rm -f "$run/$name.pid"; return 0; }
     pid=$(cat "$run/$name.pid")
     kill -TERM "$pid" 2>/dev/null
-    for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+    for _ in $(seq 1 120); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
     kill -0 "$pid" 2>/dev/null && kill -KILL "$pid" 2>/dev/null
     rm -f "$run/$name.pid"
+}
+# end_ours: the supervisor ends what it started; the other names are those of an earlier release.
+end_ours() {
+    local name
+    for name in supervisor queue queue-hash queue-builds shelf-watch nginx php-fpm; do end "$name" & done
+    wait
 }

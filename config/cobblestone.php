@@ -11,6 +11,12 @@ return [
     'photos' => env('COBBLESTONE_PHOTOS', base_path('var/photos')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 
+    // What processes say of themselves, and the supervisor of them.
+    'state' => env('COBBLESTONE_STATE', base_path('var/state')),
+
+    // Addresses of proxies in front, which are believed when they say whose request it is and that it came encrypted.
+    'proxies' => env('COBBLESTONE_PROXIES', ''),
+
     // Bytes of this computer's drive that no upload may take.
     'keep_free' => 1_000_000_000,
 

@@ -1,5 +1,7 @@
 <?php
 
+use App\Bridge\StickRegister;
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BellController;
@@ -16,6 +18,7 @@ use App\Http\Controllers\LearnedController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MemoryController;
 use App\Http\Controllers\PaperController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RehearsalController;
@@ -28,18 +31,49 @@ use App\Http\Controllers\UploadController;
 use App\Http\Controllers\WayController;
 use App\Http\Controllers\WayInController;
 use App\Http\Middleware\RequiresRole;
+use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
 
 // A number that no job can have is a page that is not there, never a fault of the database.
-Route::pattern('job', '[0-9]{1,18}');
+foreach (['job', 'file', 'build', 'snapshot', 'person', 'fact', 'key'] as $number) {
+    Route::pattern($number, '[0-9]{1,18}');
+}
+Route::pattern('upload', '[0-9a-f-]{36}');
+Route::pattern('step', '[a-z0-9.-]{1,120}');
+Route::pattern('action', '[a-z-]{1,40}');
+Route::pattern('change', '[a-z-]{1,40}');
+Route::pattern('what', '[A-Za-z0-9.-]{1,40}');
+Route::pattern('kind', '[a-z-]{1,40}');
+Route::pattern('session', '[0-9a-f]{24}');
+// A stick that the register does not have is no address.
+Route::bind('stick', fn (string $stick): string => app(StickRegister::class)->find($stick)->id ?? abort(404, 'The register has no such stick.'));
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
-    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/login', [SessionController::class, 'store']);
+    Route::get('/login/code', [SessionController::class, 'code']);
+    Route::post('/login/code', [SessionController::class, 'check']);
 });
 
-Route::middleware('auth')->group(function (): void {
+Route::middleware(['auth', StillHere::class])->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy']);
+
+    Route::get('/account', [AccountController::class, 'show']);
+    Route::post('/account/password', [AccountController::class, 'password']);
+    Route::post('/account/code/secret', [AccountController::class, 'secret']);
+    Route::post('/account/code', [AccountController::class, 'code']);
+    Route::post('/account/code/off', [AccountController::class, 'codeOff']);
+    Route::post('/account/sessions/{session}', [AccountController::class, 'endSession']);
+    Route::middleware(RequiresRole::class.':lead')->group(function (): void {
+        Route::get('/people', [PeopleController::class, 'index']);
+        Route::post('/people', [PeopleController::class, 'store']);
+        Route::post('/people/{person}', [PeopleController::class, 'update']);
+        Route::post('/people/{person}/end', [PeopleController::class, 'end']);
+        Route::post('/people/{person}/reopen', [PeopleController::class, 'reopen']);
+        Route::post('/people/{person}/password', [PeopleController::class, 'reset']);
+        Route::post('/people/{person}/code/off', [PeopleController::class, 'codeOff']);
+        Route::post('/people/sessions/{person}/{session}', [PeopleController::class, 'endSession']);
+    });
 
     Route::get('/', [BenchController::class, 'show'])->name('bench');
     Route::get('/bell', [BellController::class, 'show']);
@@ -62,18 +96,18 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/jobs/{job}/memory', [MemoryController::class, 'update']);
         Route::post('/jobs/{job}/memory/tests', [MemoryController::class, 'test']);
         Route::post('/jobs/{job}/backup', [BackupController::class, 'compare']);
-        Route::post('/jobs/{job}/state/{change}', [JobStateController::class, 'change'])->where('change', '[a-z-]+');
+        Route::post('/jobs/{job}/state/{change}', [JobStateController::class, 'change']);
         Route::get('/jobs/{job}/keys', [KeyController::class, 'index']);
         Route::post('/jobs/{job}/keys', [KeyController::class, 'store']);
         Route::post('/jobs/{job}/keys/{key}/show', [KeyController::class, 'show']);
         Route::post('/jobs/{job}/keys/{key}/delete', [KeyController::class, 'delete']);
-        Route::post('/jobs/{job}/steps/{step}/{action}', [RunController::class, 'act'])->where('step', '[a-z0-9.-]+')->where('action', '[a-z-]+');
+        Route::post('/jobs/{job}/steps/{step}/{action}', [RunController::class, 'act']);
     });
     Route::get('/jobs/{job}', [JobController::class, 'show']);
     Route::get('/jobs/{job}/run', [RunController::class, 'show']);
     Route::get('/jobs/{job}/assessment', [AssessmentController::class, 'show']);
     Route::get('/jobs/{job}/settings', [FirmwareController::class, 'show']);
-    Route::get('/jobs/{job}/settings/{snapshot}/photo', [FirmwareController::class, 'photo'])->whereNumber('snapshot');
+    Route::get('/jobs/{job}/settings/{snapshot}/photo', [FirmwareController::class, 'photo']);
     Route::get('/jobs/{job}/ways-in', [WayInController::class, 'show']);
     Route::get('/jobs/{job}/rehearsal', [RehearsalController::class, 'show']);
     Route::get('/jobs/{job}/memory', [MemoryController::class, 'show']);
@@ -85,30 +119,30 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);
 
     Route::get('/shelf', [ShelfController::class, 'index']);
-    Route::get('/shelf/{file}', [ShelfController::class, 'show'])->whereNumber('file');
-    Route::get('/shelf/{file}/ways', [WayController::class, 'show'])->whereNumber('file');
-    Route::get('/shelf/{file}/plan', [BuildController::class, 'plan'])->whereNumber('file');
+    Route::get('/shelf/{file}', [ShelfController::class, 'show']);
+    Route::get('/shelf/{file}/ways', [WayController::class, 'show']);
+    Route::get('/shelf/{file}/plan', [BuildController::class, 'plan']);
     Route::get('/sticks', [StickController::class, 'index']);
-    Route::get('/sticks/{slug}', [StickController::class, 'show']);
-    Route::get('/sticks/{slug}/starts', [StartController::class, 'stick']);
-    Route::get('/shelf/{file}/starts', [StartController::class, 'image'])->whereNumber('file');
-    Route::get('/sticks/{slug}/label', [StickController::class, 'label']);
-    Route::get('/sticks/{slug}/builds/{build}', [BuildController::class, 'show'])->whereNumber('build');
-    Route::get('/sticks/{slug}/builds/{build}/progress', [BuildController::class, 'progress'])->whereNumber('build');
-    Route::get('/sticks/{slug}/builds/{build}/{what}', [BuildController::class, 'export'])->whereNumber('build');
+    Route::get('/sticks/{stick}', [StickController::class, 'show']);
+    Route::get('/sticks/{stick}/starts', [StartController::class, 'stick']);
+    Route::get('/shelf/{file}/starts', [StartController::class, 'image']);
+    Route::get('/sticks/{stick}/label', [StickController::class, 'label']);
+    Route::get('/sticks/{stick}/builds/{build}', [BuildController::class, 'show']);
+    Route::get('/sticks/{stick}/builds/{build}/progress', [BuildController::class, 'progress']);
+    Route::get('/sticks/{stick}/builds/{build}/{what}', [BuildController::class, 'export']);
     Route::middleware(RequiresRole::class.':work')->group(function (): void {
         Route::post('/shelf/uploads', [UploadController::class, 'store']);
         Route::put('/shelf/uploads/{upload}', [UploadController::class, 'piece']);
         Route::delete('/shelf/uploads/{upload}', [UploadController::class, 'cancel']);
-        Route::post('/shelf/{file}', [ShelfController::class, 'update'])->whereNumber('file');
-        Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])->whereNumber('file')->whereIn('action', ['start', 'stop']);
-        Route::post('/shelf/{file}/builds', [BuildController::class, 'store'])->whereNumber('file');
-        Route::post('/sticks/{slug}/check', [StickController::class, 'check']);
-        Route::post('/sticks/{slug}/retire', [StickController::class, 'retire']);
-        Route::post('/sticks/{slug}/take-back', [StickController::class, 'takeBack']);
-        Route::post('/sticks/{slug}/replug', [StickController::class, 'replug']);
-        Route::post('/sticks/{slug}/booted-badly', [StickController::class, 'bootedBadly']);
-        Route::post('/sticks/{slug}/builds/{build}/cancel', [BuildController::class, 'cancel'])->whereNumber('build');
+        Route::post('/shelf/{file}', [ShelfController::class, 'update']);
+        Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])->whereIn('action', ['start', 'stop']);
+        Route::post('/shelf/{file}/builds', [BuildController::class, 'store']);
+        Route::post('/sticks/{stick}/check', [StickController::class, 'check']);
+        Route::post('/sticks/{stick}/retire', [StickController::class, 'retire']);
+        Route::post('/sticks/{stick}/take-back', [StickController::class, 'takeBack']);
+        Route::post('/sticks/{stick}/replug', [StickController::class, 'replug']);
+        Route::post('/sticks/{stick}/booted-badly', [StickController::class, 'bootedBadly']);
+        Route::post('/sticks/{stick}/builds/{build}/cancel', [BuildController::class, 'cancel']);
     });
     Route::get('/catalogue', [CatalogueController::class, 'index']);
     Route::get('/catalogue/{kind}/{slug}', [CatalogueController::class, 'show']);

@@ -8,6 +8,7 @@ use App\Models\User;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /** Adds a test to the memory sheet; errors take the proof from what was copied through that memory (rules A4, A13). */
 final class RecordMemoryTest
@@ -29,6 +30,9 @@ final class RecordMemoryTest
             $job = Job::locked($job->id);
             ChangedMeanwhile::check($job, $seen);
             $brief = $this->bridge->brief($job);
+            if (! isset($brief['memory'])) {
+                throw ValidationException::withMessages(['placed' => 'There is no memory sheet yet: name the modules and the slots first, then record a test.']);
+            }
             $sheet = [...$brief['memory'], 'tests' => [...($brief['memory']['tests'] ?? []), $test]];
             if (MemorySheet::of($sheet)->blocker() !== null) {
                 $this->takeProof($job, $user);

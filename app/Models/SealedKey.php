@@ -2,9 +2,11 @@
 
 namespace App\Models;
 
+use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Crypt;
 
 /**
  * A recovery or licence key, encrypted until the handover; no list, log or page holds the key itself.
@@ -44,15 +46,26 @@ final class SealedKey extends Model
         return $this->deleted_at === null && $this->expires_at->isFuture();
     }
 
+    /** The key in clear; null where it is gone, or was sealed with an application key that is lost. */
+    public function opened(): ?string
+    {
+        $sealed = $this->getRawOriginal('sealed');
+        try {
+            return $sealed === null ? null : Crypt::decryptString($sealed);
+        } catch (DecryptException) {
+            return null;
+        }
+    }
+
     /** Deletes the key itself; that there was one stays on record. */
     public function forget(): void
     {
         $this->update(['sealed' => null, 'deleted_at' => $this->deleted_at ?? now()]);
     }
 
-    /** Deletes keys whose time is over. */
-    public static function forgetExpired(): void
+    /** Deletes keys whose time is over: the watcher does, whether or not anybody looks. */
+    public static function forgetExpired(): int
     {
-        self::query()->where('deleted_at', null)->where('expires_at', '<=', now())->get()->each(fn (self $key) => $key->forget());
+        return self::query()->where('deleted_at', null)->where('expires_at', '<=', now())->update(['sealed' => null, 'deleted_at' => now()]);
     }
 }

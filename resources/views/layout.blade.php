@@ -24,7 +24,7 @@
 @foreach ($places as $name => [$href, $key, $width])
 <a href="{{ $href }}" class="{{ $width }} {{ $here === $name ? 'here' : '' }}" data-place="{{ $key }}" @if ($here === $name) aria-current="page" @endif>{{ $name }} <i>{{ $key }}</i></a>
 @endforeach
-<form method="post" action="/logout" class="who" hx-boost="false">@csrf<span><b>{{ auth()->user()->title }}</b> <button class="plain">sign out</button><br><small>hold <kbd>k</kbd> for letters, <kbd>h</kbd> for keys</small></span></form>
+<form method="post" action="/logout" class="who" hx-boost="false">@csrf<span><a href="/account"><b>{{ auth()->user()->title }}</b></a> <button class="plain">sign out</button><br><small>hold <kbd>k</kbd> for letters, <kbd>h</kbd> for keys</small></span></form>
 @endauth
 </nav>
 </body>

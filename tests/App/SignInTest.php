@@ -14,12 +14,13 @@ it('signs in and out, and says what is wrong in one sentence', function () {
     $this->assertGuest();
 });
 
-it('lets nobody guess: the seventh try in a minute waits', function () {
+it('lets nobody guess: the ninth try in a minute waits', function () {
     $this->bench();
-    for ($i = 0; $i < 6; $i++) {
+    for ($i = 0; $i < 8; $i++) {
         $this->post('/login', ['login' => 'lead', 'password' => "guess{$i}"])->assertSessionHasErrors(['login' => 'This name and password do not go together.']);
     }
-    $this->post('/login', ['login' => 'lead', 'password' => 'quillport'])->assertSessionHasErrors(['login' => 'Too many tries. Wait a minute, then try again.']);
+    $this->post('/login', ['login' => 'lead', 'password' => 'quillport'])->assertSessionHasErrors('login');
+    expect(session('errors')->first('login'))->toStartWith('Too many wrong tries. Wait ');
     $this->assertGuest();
 });
 

@@ -4,6 +4,8 @@ namespace App\Console\Commands;
 
 use App\Actions\DemoShelf;
 use App\Actions\DemoWorld;
+use App\Models\BenchEvent;
+use App\Models\Setting;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -15,11 +17,17 @@ final class DemoCommand extends Command
 
     public function handle(DemoWorld $demo, DemoShelf $shelf): int
     {
-        if (User::query()->exists()) {
-            $this->info('The bench already has people; nothing was loaded.');
+        if (User::query()->exists() || Setting::read(Setting::WORLD) === 'shop') {
+            $this->info('The bench already has people, or is a shop of its own; nothing was loaded.');
+            if (Setting::read(Setting::WORLD) === null) {
+                // A database of an earlier release knew only the demo world.
+                Setting::put(Setting::WORLD, 'demo');
+            }
 
             return self::SUCCESS;
         }
+        Setting::put(Setting::WORLD, 'demo');
+        BenchEvent::note('demo-loaded', null, [], null);
         $demo->load();
         $shelf->load();
         $this->info('Demo world loaded.');

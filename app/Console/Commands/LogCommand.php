@@ -22,7 +22,7 @@ final class LogCommand extends Command
             return self::FAILURE;
         }
         $found = array_combine(LogChain::LOGS, array_map(LogChain::verify(...), LogChain::LOGS));
-        $faults = array_merge(...array_values(array_column($found, 'faults')));
+        $faults = array_merge(...array_column($found, 'faults'));
         if ($this->option('json')) {
             $this->output->writeln((string) json_encode($found, JSON_PRETTY_PRINT));
 

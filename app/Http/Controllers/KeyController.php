@@ -22,8 +22,6 @@ final class KeyController
 
     public function index(Job $job): View
     {
-        SealedKey::forgetExpired();
-
         return view('jobs.keys', ['job' => $job, 'keys' => SealedKey::query()->with('user')->where('job_id', $job->id)->orderBy('id')->get(), 'allowed' => self::allowed(), 'days' => self::DAYS]);
     }
 
@@ -45,8 +43,11 @@ final class KeyController
     {
         abort_unless($key->job_id === $job->id, 404);
         abort_unless($request->secure() || IpUtils::checkIp((string) $request->ip(), ['127.0.0.0/8', '::1']), 403, 'Keys are shown only on this computer itself or over an encrypted connection.');
-        if (! $key->isKept() || $key->sealed === null) {
+        if (! $key->isKept() || $key->getRawOriginal('sealed') === null) {
             return redirect("/jobs/{$job->id}/keys", 303)->withErrors(['key' => 'This key is not kept any more.']);
+        }
+        if ($key->opened() === null) {
+            return redirect("/jobs/{$job->id}/keys", 303)->withErrors(['key' => 'This key was sealed with an application key that is not this bench\'s any more: it cannot be opened. Ask the owner for it again, or put the old application key back (bin/restore FROM --key-only).']);
         }
         DB::transaction(fn () => $log->write(Job::locked($job->id), $request->user(), EntryKind::KeyShown, null, ['text' => SealedKey::KINDS[$key->kind].": {$key->label}"]));
 

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What this database is, by name.
+ *
+ * @property string $name
+ * @property string $value
+ */
+final class Setting extends Model
+{
+    /** "demo" or "shop". */
+    public const WORLD = 'world';
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'name';
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    public static function read(string $name): ?string
+    {
+        return self::query()->whereKey($name)->first()?->value;
+    }
+
+    public static function put(string $name, string $value): void
+    {
+        self::query()->updateOrCreate(['name' => $name], ['value' => $value]);
+    }
+}

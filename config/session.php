@@ -1,0 +1,17 @@
+<?php
+
+return [
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'lifetime' => 720,
+    'expire_on_close' => false,
+    'encrypt' => false,
+    'table' => 'sessions',
+    'lottery' => [1, 200],
+    'cookie' => 'cobblestone_session',
+    'path' => '/',
+    'domain' => null,
+    // Behind a proxy that speaks TLS the cookie never travels in clear.
+    'secure' => str_starts_with((string) env('APP_URL'), 'https://'),
+    'http_only' => true,
+    'same_site' => 'lax',
+];
