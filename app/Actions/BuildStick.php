@@ -9,6 +9,7 @@ use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Stick\StickDevice;
 use App\Devices\Stick\StickLock;
+use App\Devices\Stick\StickMark;
 use App\Models\StickEvent;
 use App\Models\StickState;
 use App\View\StickCore;
@@ -31,21 +32,29 @@ final class BuildStick
         if ($state->condition === StickCondition::Retired) {
             throw BuildFailure::of('protected', 'This stick is retired. Take another one.');
         }
-        $before = $state->only('condition', 'content');
-        $state->fill(['condition' => StickCondition::Unfinished, 'content' => ['title' => $plan->title]])->save();
+        $before = $state->exists ? $state : null;
+        // On the disk first, on record second, and only then the first byte.
+        $stood = StickMark::stands($slug);
+        StickMark::put($slug);
+        StickState::become($slug, StickCondition::Unfinished, ['title' => $plan->title]);
         $failed = StickEvent::failuresOf($slug);
         try {
             $result = (new StickBuilder($plan, $stick, $source, $progress))->build($failed);
+            $content = [...$this->content($plan, $result, $about, $user), 'parts' => StickCore::read($stick->path())];
+            if (! StickState::become($slug, StickCondition::Good, $content)) {
+                throw BuildFailure::of('cancelled', 'The stick was retired while it was being built. It stays retired.');
+            }
+            StickMark::clear($slug);
         } catch (BuildFailure $e) {
-            if (! $e->touched) {
-                $state->fill($before)->save();
+            if (! $e->touched && ! $stood) {
+                StickState::become($slug, $before->condition ?? StickCondition::Blank, $before?->content);
+                StickMark::clear($slug);
             }
             $this->failed($slug, $e, $failed, $user, $build);
             throw $e;
         } finally {
             fclose($lock);
         }
-        $state->fill(['condition' => StickCondition::Good, 'content' => [...$this->content($plan, $result, $about, $user), 'parts' => StickCore::read($stick->path())]])->save();
         StickEvent::note($slug, 'built', ['title' => $plan->title, 'bytes' => $result->bytes, 'write_seconds' => round($result->writeSeconds, 3), 'verify_seconds' => round($result->verifySeconds, 3), 'attempts' => $result->attempts, 'build' => $build], $user);
 
         return $result;
@@ -61,7 +70,7 @@ final class BuildStick
         }
         StickEvent::note($slug, 'failed', ['kinds' => [$e->kind], 'message' => $e->getMessage(), 'build' => $build], $user);
         if ($e->touched && $e->kind !== 'identity' && FailureRule::after($e->kind, max(1, $failed[$e->kind] ?? 0))['retire']) {
-            StickState::of($slug)->fill(['condition' => StickCondition::Retired])->save();
+            StickState::become($slug, StickCondition::Retired, StickState::of($slug)->content);
             StickEvent::note($slug, 'retired', ['because' => $e->getMessage()], $user);
         }
     }

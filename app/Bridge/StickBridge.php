@@ -9,6 +9,7 @@ use Cobblestone\Media\Build\StickPlanner;
 use Cobblestone\Media\Build\StickTarget;
 use Cobblestone\Media\Build\StickWish;
 use Cobblestone\Media\Inspection\ImageReport;
+use Cobblestone\Media\Inspection\ListingFailed;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Storage\LayoutImpossible;
 use RecursiveDirectoryIterator;
@@ -30,13 +31,17 @@ final class StickBridge
     {
         $files = [];
         $kind = (string) ($report->files['tree'] ?? 'iso');
-        foreach ((new SevenZipTree($path, $kind))->entries() as $entry) {
-            if (! $entry['directory'] && ! $entry['link']) {
-                $files[$entry['path']] = $entry['bytes'];
+        try {
+            foreach ((new SevenZipTree($path, $kind))->entries() as $entry) {
+                if (! $entry['directory'] && ! $entry['link']) {
+                    $files[$entry['path']] = $entry['bytes'];
+                }
+                if (count($files) > self::MOST_FILES) {
+                    throw PlanFault::notPossible('The image holds more than '.self::MOST_FILES.' files.');
+                }
             }
-            if (count($files) > self::MOST_FILES) {
-                throw PlanFault::notPossible('The image holds more than '.self::MOST_FILES.' files.');
-            }
+        } catch (ListingFailed $e) {
+            throw PlanFault::notPossible("The files of the image cannot be listed: {$e->getMessage()}.");
         }
 
         return $files;

@@ -7,6 +7,7 @@ use App\Devices\Build\BuildFailure;
 use App\Devices\Build\Fingerprint;
 use App\Devices\Inspection\FileSource;
 use App\Devices\Stick\StandInStick;
+use App\Devices\Stick\StickLock;
 use App\Models\ShelfFile;
 use App\Models\StickEvent;
 use App\Models\StickState;
@@ -115,15 +116,30 @@ final class StickRegister
         return $state->condition;
     }
 
-    /** Looks at the stick itself: what was proven on it and has changed since is spoiled (rule M12). */
+    /** The stick as it is itself: what was proven on it and has changed since is spoiled (rule M12). Looking changes nothing. */
     public function look(string $slug): StickState
     {
         $state = StickState::of($slug);
         $path = $this->device($slug)->path();
         if ($state->condition === StickCondition::Good && is_file($path) && Fingerprint::of(new FileSource($path)) !== ($state->content['fingerprint'] ?? null)) {
-            $state->fill(['condition' => StickCondition::Spoiled])->save();
+            $state->condition = StickCondition::Spoiled;
         }
 
         return $state;
+    }
+
+    /** Puts on record which good sticks have changed; only those that were written since are read. */
+    public function keepWhatChanged(): void
+    {
+        foreach (StickState::query()->where('condition', StickCondition::Good->value)->get() as $state) {
+            if ($this->find($state->slug) === null || ! StickLock::isFree($state->slug)) {
+                continue;
+            }
+            clearstatcache();
+            $path = $this->device($state->slug)->path();
+            if (is_file($path) && filemtime($path) > $state->updated_at->timestamp && $this->look($state->slug)->condition === StickCondition::Spoiled) {
+                StickState::become($state->slug, StickCondition::Spoiled, $state->content);
+            }
+        }
     }
 }

@@ -3,18 +3,18 @@
 namespace App\Devices;
 
 use RuntimeException;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
-use Symfony\Component\Process\Process;
 
-/** A program of Debian's, called with an array of arguments and a fixed environment; never through a shell. */
+/** A program of Debian's, called with an array of arguments and a fixed environment, within limits; never through a shell. */
 final class Command
 {
     private const ENVIRONMENT = ['LC_ALL' => 'C.UTF-8', 'PATH' => '/usr/sbin:/usr/bin:/sbin:/bin'];
 
     /** @param  list<string>  $arguments */
-    public static function of(array $arguments, ?float $seconds = 60, ?string $input = null): Process
+    public static function of(array $arguments, ?float $seconds = 60, ?string $input = null, Limits $limits = new Limits): LimitedProcess
     {
-        return new Process($arguments, null, self::ENVIRONMENT, $input, $seconds);
+        return new LimitedProcess($limits->around($arguments), null, self::ENVIRONMENT, $input, $seconds);
     }
 
     /**
@@ -22,18 +22,32 @@ final class Command
      *
      * @param  list<string>  $arguments
      *
-     * @throws RuntimeException where it fails, with its own last words
+     * @throws RuntimeException where it fails, with its own last words, or goes beyond its limits
      */
-    public static function run(array $arguments, ?float $seconds = 60, ?string $input = null): string
+    public static function run(array $arguments, ?float $seconds = 60, ?string $input = null, Limits $limits = new Limits): string
     {
-        $process = self::of($arguments, $seconds, $input);
+        $name = basename($arguments[0]);
+        $process = self::of($arguments, $seconds, $input, $limits);
+        $printed = 0;
         try {
-            $process->run();
+            $process->run(static function (string $type, string $piece) use (&$printed, $limits, $process): void {
+                $printed += strlen($piece);
+                if ($printed > $limits->output) {
+                    $process->stop(0);
+                }
+            });
         } catch (ProcessTimedOutException) {
-            throw new RuntimeException(basename($arguments[0])." did not end within {$seconds} seconds.");
+            throw new RuntimeException("{$name} did not end within {$seconds} seconds.");
+        } catch (ProcessSignaledException $e) {
+            if ($printed <= $limits->output) {
+                throw new RuntimeException("{$name} was ended by the computer (signal {$e->getSignal()}): it used more than it may, or somebody ended it.");
+            }
+        }
+        if ($printed > $limits->output) {
+            throw new RuntimeException("{$name} printed without end and was stopped.");
         }
         if (! $process->isSuccessful()) {
-            throw new RuntimeException(basename($arguments[0]).': '.(self::lastWords($process->getErrorOutput().$process->getOutput()) ?: "ended with {$process->getExitCode()}"));
+            throw new RuntimeException("{$name}: ".(self::lastWords($process->getErrorOutput().$process->getOutput()) ?: "ended with {$process->getExitCode()}"));
         }
 
         return $process->getOutput();
@@ -41,7 +55,7 @@ final class Command
 
     public static function lastWords(string $text): string
     {
-        $lines = array_values(array_filter(array_map('trim', explode("\n", mb_scrub($text)))));
+        $lines = array_values(array_filter(array_map('trim', explode("\n", mb_scrub(substr($text, -4000))))));
 
         return mb_substr(implode(' ', array_slice($lines, -3)), 0, 300);
     }

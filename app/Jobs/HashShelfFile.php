@@ -4,6 +4,7 @@ namespace App\Jobs;
 
 use App\Devices\Build\Pump;
 use App\Devices\Inspection\FileSource;
+use App\Devices\Lease;
 use App\Models\ShelfFile;
 use Generator;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -19,7 +20,8 @@ final class HashShelfFile implements ShouldQueue
 
     public int $timeout = 0;
 
-    public int $tries = 1;
+    /** Given out again when the worker died: it begins anew. */
+    public int $tries = 0;
 
     public function __construct(private readonly int $file)
     {
@@ -29,9 +31,22 @@ final class HashShelfFile implements ShouldQueue
     public function handle(): void
     {
         $file = ShelfFile::query()->find($this->file);
-        if ($file === null || ! $file->here || $file->hash_state !== 'waiting') {
+        $lease = $file === null ? null : Lease::take("hash-{$file->id}");
+        if ($file === null || $lease === null) {
             return;
         }
+        try {
+            // "Running" under a lease that was free is what a dead worker left behind.
+            if ($file->here && in_array($file->hash_state, ['waiting', 'running'], true)) {
+                $this->hash($file);
+            }
+        } finally {
+            fclose($lease);
+        }
+    }
+
+    private function hash(ShelfFile $file): void
+    {
         $file->update(['hash_state' => 'running', 'hashed_bytes' => 0, 'hash_began_at' => now()]);
         try {
             $sum = Pump::hash($this->pieces($file));

@@ -3,8 +3,10 @@
 namespace App\Jobs;
 
 use App\Devices\Inspection\Inspection;
+use App\Devices\Lease;
 use App\Models\CatalogueEntry;
 use App\Models\ShelfFile;
+use Cobblestone\Media\Inspection\ImageReport;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use RuntimeException;
@@ -14,7 +16,10 @@ final class InspectShelfFile implements ShouldQueue
 {
     use Queueable;
 
-    public int $tries = 1;
+    /** Given out again when the worker died, and given up when it died of this file three times. */
+    public int $tries = 0;
+
+    private const MOST = 3;
 
     public function __construct(private readonly int $file)
     {
@@ -23,7 +28,13 @@ final class InspectShelfFile implements ShouldQueue
     public function handle(): void
     {
         $file = ShelfFile::query()->find($this->file);
-        if ($file === null || ! $file->here) {
+        $lease = $file === null ? null : Lease::take("inspect-{$file->id}");
+        if ($file === null || ! $file->here || $lease === null) {
+            return;
+        }
+        if ($this->job !== null && $this->attempts() > self::MOST) {
+            $file->update(['report' => ImageReport::unreadable($file->name, (int) $file->bytes, 'Looking into it ended the program that looked, '.self::MOST.' times. It was given up; no image made in good faith does that.')->toArray()]);
+
             return;
         }
         $image = $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first();

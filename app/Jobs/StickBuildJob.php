@@ -7,6 +7,8 @@ use App\Bridge\StickRegister;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\SourceFiles;
 use App\Devices\DriverFolders;
+use App\Devices\Lease;
+use App\Devices\Stick\StickLock;
 use App\Models\StickBuild;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -19,7 +21,8 @@ final class StickBuildJob implements ShouldQueue
 
     public int $timeout = 0;
 
-    public int $tries = 1;
+    /** Given out again when the worker died; what had begun then is ended in words, never begun twice. */
+    public int $tries = 0;
 
     public function __construct(private readonly int $build)
     {
@@ -29,6 +32,9 @@ final class StickBuildJob implements ShouldQueue
     public function handle(BuildStick $action, StickRegister $register): void
     {
         $build = StickBuild::query()->find($this->build);
+        if ($build?->state === 'running' && StickLock::isFree($build->slug)) {
+            $build->brokeOff();
+        }
         if ($build === null || $build->state !== 'queued') {
             return;
         }
@@ -37,7 +43,11 @@ final class StickBuildJob implements ShouldQueue
 
             return;
         }
-        $build->update(['state' => 'running', 'began_at' => now()]);
+        $lease = Lease::take("build-{$build->slug}");
+        if ($lease === null || StickBuild::query()->whereKey($build->id)->where('state', 'queued')->update(['state' => 'running', 'began_at' => now()]) === 0) {
+            return;
+        }
+        $build->refresh();
         try {
             $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
             $result = $action->handle($build->slug, $register->device($build->slug), $build->stickPlan(), new SourceFiles($image->path(), DriverFolders::path($build->drivers)), new StoredProgress($build), $image->about, $build->user_id, $build->id);
@@ -47,6 +57,8 @@ final class StickBuildJob implements ShouldQueue
         } catch (Throwable $e) {
             report($e);
             $build->update(['state' => 'failed', 'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick is unfinished.', 'ended_at' => now()]);
+        } finally {
+            fclose($lease);
         }
     }
 }

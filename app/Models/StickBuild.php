@@ -33,9 +33,6 @@ use Illuminate\Support\Carbon;
  */
 final class StickBuild extends Model
 {
-    /** A build that has said nothing for so many seconds has been cut off. */
-    private const SILENT_AFTER = 90;
-
     protected $guarded = [];
 
     /** @return array<string, string> */
@@ -82,12 +79,13 @@ final class StickBuild extends Model
         return $rate === null || $this->stage_bytes === 0 ? null : (int) ceil(max(0, $this->stage_bytes - $this->done_bytes) / $rate);
     }
 
-    /** Builds whose worker is gone: the computer lost power, or was stopped. */
-    public static function endSilent(): void
+    /** Ends a build that nobody works on any more; the stick stays unfinished, as its mark says. */
+    public function brokeOff(): void
     {
-        foreach (self::query()->where('state', 'running')->where('updated_at', '<', now()->subSeconds(self::SILENT_AFTER))->get() as $build) {
-            $build->update(['state' => 'failed', 'fault' => 'It broke off without a word: this computer was switched off or restarted. The stick is unfinished; build it again.', 'ended_at' => now()]);
-            StickEvent::note($build->slug, 'failed', ['kinds' => ['gone'], 'message' => $build->fault, 'build' => $build->id], $build->user_id);
+        $fault = 'It broke off without a word: the program that built was ended, or this computer was switched off. The stick is unfinished; build it again.';
+        // Only one of those who notice writes it down.
+        if (self::query()->whereKey($this->id)->where('state', 'running')->update(['state' => 'failed', 'fault' => $fault, 'ended_at' => now()]) === 1) {
+            StickEvent::note($this->slug, 'failed', ['kinds' => ['gone'], 'message' => $fault, 'build' => $this->id], $this->user_id);
         }
     }
 }

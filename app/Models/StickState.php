@@ -2,9 +2,11 @@
 
 namespace App\Models;
 
+use App\Devices\Stick\StickMark;
 use Cobblestone\Media\Build\StickCondition;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What a stick of the register is worth now.
@@ -30,8 +32,44 @@ final class StickState extends Model
         return ['condition' => StickCondition::class, 'content' => 'array'];
     }
 
+    protected static function booted(): void
+    {
+        self::retrieved(static fn (self $state) => $state->heed());
+    }
+
     public static function of(string $slug): self
     {
-        return self::query()->firstOrNew(['slug' => $slug], ['condition' => StickCondition::Blank, 'content' => null]);
+        $state = self::query()->firstOrNew(['slug' => $slug], ['condition' => StickCondition::Blank, 'content' => null]);
+        $state->heed();
+
+        return $state;
+    }
+
+    /**
+     * Becomes what is given, unless the stick was retired meanwhile: that is a person's word, and stays.
+     *
+     * @param  array<string, mixed>|null  $content
+     * @return bool false where it was retired meanwhile
+     */
+    public static function become(string $slug, StickCondition $condition, ?array $content): bool
+    {
+        return DB::transaction(static function () use ($slug, $condition, $content): bool {
+            DB::table('stick_states')->insertOrIgnore(['slug' => $slug, 'condition' => StickCondition::Blank->value, 'created_at' => now(), 'updated_at' => now()]);
+            $now = DB::table('stick_states')->where('slug', $slug)->lockForUpdate()->value('condition');
+            if ($now === StickCondition::Retired->value) {
+                return false;
+            }
+
+            return DB::table('stick_states')->where('slug', $slug)->update(['condition' => $condition->value, 'content' => $content === null ? null : json_encode($content, JSON_INVALID_UTF8_SUBSTITUTE), 'updated_at' => now()]) === 1;
+        });
+    }
+
+    /** What is being written, or broke off, is unfinished whatever the record says. */
+    private function heed(): void
+    {
+        $slug = $this->getAttributes()['slug'] ?? null;
+        if ($slug !== null && $this->condition !== StickCondition::Retired && StickMark::stands($slug)) {
+            $this->condition = StickCondition::Unfinished;
+        }
     }
 }

@@ -15,6 +15,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Upload extends Model
 {
+    /** An upload that broke off can be gone on with for so long. */
+    public const HOURS = 48;
+
     public $incrementing = false;
 
     protected $keyType = 'string';
@@ -24,6 +27,15 @@ final class Upload extends Model
     public function path(): string
     {
         return self::folder()."/{$this->id}.part";
+    }
+
+    /** What nobody went on with for two days; its bytes and its row. */
+    public static function forgetOld(): void
+    {
+        foreach (self::query()->where('updated_at', '<', now()->subHours(self::HOURS))->get() as $upload) {
+            @unlink($upload->path());
+            $upload->delete();
+        }
     }
 
     /** Where pieces wait until a file is whole; the shelf does not look in there. */

@@ -27,12 +27,14 @@ it('finds what is copied into the folder, looks into it and hashes it', function
     file_put_contents("{$this->shop->folder}/shelf/.hidden", 'x');
     symlink('/etc/hostname', "{$this->shop->folder}/shelf/link.iso");
     file_put_contents("{$this->shop->folder}/shelf/arriving.iso", 'still coming');
+    expect((new ScanShelf)->handle())->toBeGreaterThan(0);
     $this->get('/shelf')->assertOk()->assertSee('plain.iso')->assertDontSee('arriving.iso')->assertDontSee('.hidden')->assertDontSee('link.iso');
     $file = ShelfFile::query()->firstOrFail();
     expect($file->sha256)->toBe(hash('sha256', Images::bytes('plain.iso')))->and($file->hash_state)->toBe('done')->and($file->inspected()->kind)->toBe('optical')->and($file->proof())->toBe('none-published');
     $this->get("/shelf/{$file->id}")->assertOk()->assertSee('An optical image, 610.3 kB')->assertSee('no published checksum')->assertSee('Signed; cannot tell whether it is trusted', false);
     expect((new ScanShelf)->handle())->toBe(0);
     unlink($file->path());
+    (new ScanShelf)->handle();
     $this->get('/shelf')->assertSee('not in the folder any more');
 });
 

@@ -103,6 +103,7 @@ it('stays unfinished when it broke off, and says so', function () {
     $build = StickBuild::query()->create(['slug' => 'gull-32', 'plan' => StickBuild::query()->firstOrFail()->plan, 'state' => 'running']);
     $build->timestamps = false;
     $build->update(['updated_at' => now()->subMinutes(5)]);
+    app(App\Actions\EndDeadBuilds::class)->handle();
     $this->get("/sticks/gull-32/builds/{$build->id}")->assertSee('It broke off without a word')->assertSee('unfinished: not proven');
     expect(StickEvent::failuresOf('gull-32'))->toBe(['gone' => 1]);
 });

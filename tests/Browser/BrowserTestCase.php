@@ -21,6 +21,8 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?Process $worker = null;
 
+    private static ?Process $watch = null;
+
     private static string $baseUrl = '';
 
     private static string $driverUrl = '';
@@ -48,10 +50,11 @@ abstract class BrowserTestCase extends TestCase
 
     public static function tearDownAfterClass(): void
     {
+        self::stop(self::$watch);
         self::stop(self::$worker);
         self::stop(self::$driver);
         self::stop(self::$server);
-        self::$worker = self::$driver = self::$server = null;
+        self::$watch = self::$worker = self::$driver = self::$server = null;
         if (self::$scratch !== '') {
             (new \Illuminate\Filesystem\Filesystem)->deleteDirectory(self::$scratch);
         }
@@ -137,6 +140,7 @@ abstract class BrowserTestCase extends TestCase
         self::$scratch = sys_get_temp_dir().'/browser-'.getmypid();
         mkdir(self::workshop().'/shelf', recursive: true);
         mkdir(self::workshop().'/signers');
+        mkdir(self::workshop().'/state');
 
         [$webPort, $driverPort] = [self::freePort(), self::freePort()];
         self::$baseUrl = "http://127.0.0.1:{$webPort}";
@@ -149,9 +153,12 @@ abstract class BrowserTestCase extends TestCase
             $environment + ['PHP_CLI_SERVER_WORKERS' => '4'],
             timeout: null,
         );
-        self::$worker = new Process(['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'queue:work', '--queue=default,hash,builds', '--sleep=0.2', '--tries=1', '--timeout=0'], base_path(), $environment, timeout: null);
+        self::$worker = new Process(['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'queue:work', '--queue=default,hash,builds', '--sleep=0.2', '--tries=0', '--timeout=0'], base_path(), $environment, timeout: null);
         self::$worker->disableOutput();
         self::$worker->start();
+        self::$watch = new Process(['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'cobblestone:watch'], base_path(), $environment, timeout: null);
+        self::$watch->disableOutput();
+        self::$watch->start();
         self::$driver = new Process(['setsid', '/usr/bin/chromedriver', "--port={$driverPort}", '--log-level=WARNING'], timeout: null);
 
         foreach ([[self::$server, $webPort], [self::$driver, $driverPort]] as [$process, $port]) {
@@ -183,8 +190,11 @@ abstract class BrowserTestCase extends TestCase
             'COBBLESTONE_SIGNERS' => self::workshop().'/signers',
             'DB_DATABASE' => config('database.connections.pgsql.database'),
             'DB_PORT' => (string) config('database.connections.pgsql.port'),
+            'DB_USERNAME' => config('database.connections.pgsql.username'),
             'DB_PASSWORD' => config('database.connections.pgsql.password'),
             'DB_QUEUE_TABLE' => 'queue_jobs',
+            'DB_QUEUE_RETRY_AFTER' => '20',
+            'COBBLESTONE_STATE' => self::workshop().'/state',
             'LOG_CHANNEL' => 'single',
             'SESSION_DRIVER' => 'database',
             'CACHE_STORE' => 'database',

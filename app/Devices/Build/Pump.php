@@ -3,6 +3,7 @@
 namespace App\Devices\Build;
 
 use App\Devices\Command;
+use App\Devices\Limits;
 use Cobblestone\Storage\Reading\ByteSource;
 
 /** Moves bytes between processes and files in large pieces, and watches processes that do it themselves. */
@@ -29,7 +30,7 @@ final class Pump
     public static function start(array $arguments, $input = null, bool $output = true): array
     {
         $errors = (string) tempnam(sys_get_temp_dir(), 'cobble-err');
-        $process = proc_open($output ? [...self::WIDE_PIPE, ...$arguments] : $arguments, [$input ?? ['pipe', 'r'], $output ? ['pipe', 'w'] : ['file', '/dev/null', 'w'], ['file', $errors, 'w']], $pipes, null, self::ENVIRONMENT);
+        $process = proc_open((new Limits)->around($output ? [...self::WIDE_PIPE, ...$arguments] : $arguments), [$input ?? ['pipe', 'r'], $output ? ['pipe', 'w'] : ['file', '/dev/null', 'w'], ['file', $errors, 'w']], $pipes, null, self::ENVIRONMENT);
         if (! is_resource($process)) {
             throw BuildFailure::of('write', "{$arguments[0]} could not be started.");
         }

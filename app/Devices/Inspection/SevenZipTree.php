@@ -3,8 +3,12 @@
 namespace App\Devices\Inspection;
 
 use App\Devices\Command;
+use App\Devices\Limits;
 use Cobblestone\Media\Inspection\FileTree;
+use Cobblestone\Media\Inspection\ListingFailed;
 use Generator;
+use RuntimeException;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
@@ -15,21 +19,36 @@ final class SevenZipTree implements FileTree
 
     private const SECONDS = 60;
 
+    /** A hundred thousand files are listed in less than one. */
+    private const LISTING_SECONDS = 10;
+
     /** A line of the listing longer than this is not a path anyone made in good faith. */
     private const LONGEST_LINE = 4096;
+
+    private ?int $code = null;
 
     public function __construct(private readonly string $path, private readonly string $kind)
     {
     }
 
-    /** @return Generator<int, array{path: string, bytes: int, directory: bool, link: bool}> */
+    /**
+     * @return Generator<int, array{path: string, bytes: int, directory: bool, link: bool}>
+     *
+     * @throws ListingFailed
+     */
     public function entries(): Generator
     {
-        $process = Command::of([self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path], self::SECONDS);
+        $limits = Limits::listing();
+        $process = Command::of([self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path], self::LISTING_SECONDS, null, $limits);
         $process->start();
         $entry = [];
+        $printed = 0;
         try {
             foreach (self::lines($process) as $line) {
+                $printed += strlen($line) + 1;
+                if ($printed > $limits->output) {
+                    throw ListingFailed::tooManyPrinted();
+                }
                 if (preg_match('/^(Path|Size|Folder|Attributes|Symbolic Link) = (.*)$/s', $line, $field) === 1) {
                     $entry += [$field[1] => $field[2]];
                 } elseif ($line === '' && isset($entry['Path'])) {
@@ -37,24 +56,35 @@ final class SevenZipTree implements FileTree
                     $entry = [];
                 }
             }
+            $this->code = $process->isRunning() ? $process->wait() : $process->getExitCode();
         } catch (ProcessTimedOutException) {
-            return;
+            throw ListingFailed::tooLong(self::LISTING_SECONDS);
+        } catch (ProcessSignaledException) {
+            throw ListingFailed::tooMuchMemory($limits->memory);
         } finally {
             $process->stop(0);
+        }
+        // 8 is 7-Zip's own "not enough memory"; above 128 it was ended by a signal.
+        if ($this->code === 8 || $this->code > 128 || $this->code === null) {
+            throw ListingFailed::tooMuchMemory($limits->memory);
         }
         if (isset($entry['Path'])) {
             yield self::entry($entry);
         }
     }
 
-    /** Whether the listing works at all. */
+    /**
+     * Whether the listing works at all.
+     *
+     * @throws ListingFailed
+     */
     public function isReadable(): bool
     {
         foreach ($this->entries() as $entry) {
             return true;
         }
 
-        return Command::of([self::PROGRAM, 'l', '-slt', '-ba', "-t{$this->kind}", '--', $this->path], self::SECONDS)->run() === 0;
+        return $this->code === 0;
     }
 
     public function read(string $path, int $limit): ?string
@@ -97,6 +127,9 @@ final class SevenZipTree implements FileTree
      */
     public function extract(array $paths, string $folder): void
     {
+        if (preg_grep('/[\x00-\x1F\x7F]/', $paths) !== []) {
+            throw new RuntimeException('A name inside the image has control characters: it is not unpacked.');
+        }
         $list = tempnam($folder, 'list');
         file_put_contents($list, implode("\n", $paths)."\n");
         Command::run([self::PROGRAM, 'x', '-y', '-bd', '-spd', '-scsUTF-8', "-t{$this->kind}", "-o{$folder}", "-i@{$list}", '--', $this->path], null);

@@ -19,6 +19,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Builds of sticks: begun on the ways page, watched here, exported for other computers. */
@@ -35,11 +36,21 @@ final class BuildController
         }
         $plan = $planner->handle($file, $stick->id, $given['way'], $given['drivers'] ?? null, true);
         try {
-            $build = StickBuild::query()->create(['slug' => $stick->id, 'shelf_file_id' => $file->id, 'user_id' => $request->user()?->id, 'plan' => $plan->toArray(), 'drivers' => $given['drivers'] ?? null]);
+            // The build and its place in the queue stand together or not at all.
+            $build = DB::transaction(function () use ($stick, $file, $request, $plan, $given): StickBuild {
+                $build = StickBuild::query()->create(['slug' => $stick->id, 'shelf_file_id' => $file->id, 'user_id' => $request->user()?->id, 'plan' => $plan->toArray(), 'drivers' => $given['drivers'] ?? null]);
+                if (config('queue.default') === 'database') {
+                    StickBuildJob::dispatch($build->id);
+                }
+
+                return $build;
+            });
         } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['stick' => "{$stick->name} is being built already. Wait for it, or cancel it."]);
         }
-        StickBuildJob::dispatch($build->id);
+        if (config('queue.default') !== 'database') {
+            StickBuildJob::dispatch($build->id);
+        }
 
         return redirect("/sticks/{$stick->id}/builds/{$build->id}", 303);
     }
@@ -55,8 +66,6 @@ final class BuildController
     public function show(string $slug, StickBuild $build, StickRegister $register): View
     {
         abort_unless($build->slug === $slug, 404);
-        StickBuild::endSilent();
-        $build->refresh();
 
         return view('sticks.build', self::facts($slug, $build, $register));
     }
@@ -65,8 +74,6 @@ final class BuildController
     public function progress(string $slug, StickBuild $build, StickRegister $register): View
     {
         abort_unless($build->slug === $slug, 404);
-        StickBuild::endSilent();
-        $build->refresh();
 
         return view('sticks.progress', self::facts($slug, $build, $register));
     }

@@ -2,7 +2,6 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\ScanShelf;
 use App\Jobs\HashShelfFile;
 use App\Models\CatalogueEntry;
 use App\Models\ShelfFile;
@@ -15,9 +14,8 @@ use Illuminate\Validation\ValidationException;
 /** Images in the watched folder: what they are, whether they are what the publisher made. */
 final class ShelfController
 {
-    public function index(Request $request, ScanShelf $scan): View
+    public function index(Request $request): View
     {
-        $scan->handle();
         $query = mb_substr(trim((string) $request->query('q', '')), 0, 100);
         $files = ShelfFile::query()->when($query !== '', fn ($files) => $files->where(fn ($any) => $any->where('name', 'ilike', $like = '%'.addcslashes($query, '%_\\').'%')->orWhereRaw('about::text ilike ?', [$like])))
             ->orderByDesc('here')->orderBy('name')->paginate(50)->withQueryString();

@@ -26,7 +26,6 @@ final class StickController
 {
     public function index(Request $request, StickRegister $register): View
     {
-        StickBuild::endSilent();
         $query = mb_strtolower(mb_substr(trim((string) $request->query('q', '')), 0, 100));
         $states = StickState::query()->get()->keyBy('slug');
         $rows = [];
@@ -44,7 +43,6 @@ final class StickController
     public function show(string $slug, StickRegister $register): View
     {
         $stick = $register->find($slug) ?? abort(404, 'The register has no such stick.');
-        StickBuild::endSilent();
         $state = $register->look($slug);
         $device = $register->device($slug);
         $read = StickCore::read($device->path());
@@ -88,6 +86,9 @@ final class StickController
     public function takeBack(string $slug, Request $request): RedirectResponse
     {
         abort_unless((bool) $request->user()?->isLead(), 403, 'Only a lead may take a retired stick back into use.');
+        if (! StickLock::isFree($slug)) {
+            throw ValidationException::withMessages(['take-back' => 'Something is still writing to this stick. Wait until it is done.']);
+        }
         StickState::of($slug)->fill(['condition' => StickCondition::Unfinished, 'content' => null])->save();
         StickEvent::note($slug, 'taken-back', [], $request->user()?->id);
 
@@ -114,7 +115,7 @@ final class StickController
     public function label(string $slug, StickRegister $register): View
     {
         $stick = $register->find($slug) ?? abort(404);
-        $state = StickState::of($slug);
+        $state = $register->look($slug);
         abort_if(! in_array($register->condition($state), [StickCondition::Good, StickCondition::Stale], true), 409, 'A label says what is proven to be on a stick, and nothing is proven on this one. Build it first.');
 
         return view('sticks.label', ['stick' => $stick, 'state' => $state, 'code' => StickLabel::code($slug, $state)]);
@@ -136,7 +137,9 @@ final class StickController
 
     private function retireBecause(string $slug, string $why, Request $request): void
     {
-        StickState::of($slug)->fill(['condition' => StickCondition::Retired])->save();
+        StickState::become($slug, StickCondition::Retired, StickState::of($slug)->content);
+        // A person's word wins over a build that is under way: it stops at its next piece.
+        StickBuild::query()->where('slug', $slug)->whereIn('state', ['queued', 'running'])->update(['cancel' => true]);
         StickEvent::note($slug, 'retired', ['because' => $why], $request->user()?->id);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Inspection;
 
+use Closure;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Storage\Reading\ByteSource;
 use Cobblestone\Storage\Reading\FatVolume;
@@ -91,7 +92,7 @@ final class ImageInspector
         }
         $this->inStartImages($catalogue, $content);
         if ($optical !== null && $this->whole) {
-            $this->inFiles($optical);
+            $this->listed(fn () => $this->inFiles($optical));
         }
         $legacy = match (true) {
             $kind === 'optical' || $kind === 'unknown' || ! $table->bootCode || ! $this->signature($content) => false,
@@ -121,14 +122,25 @@ final class ImageInspector
         if ($zip->members === 1) {
             return null;
         }
-        $tree = $this->tools->tree('zip');
-        foreach ($tree?->entries() ?? [] as $entry) {
-            if (basename($entry['path']) === self::RESTORE_MANIFEST) {
-                return 'device-restore';
+        $kind = 'archive';
+        $this->listed(function () use (&$kind): void {
+            foreach ($this->tools->tree('zip')?->entries() ?? [] as $entry) {
+                $kind = basename($entry['path']) === self::RESTORE_MANIFEST ? 'device-restore' : $kind;
             }
-        }
+        });
 
-        return 'archive';
+        return $kind;
+    }
+
+    /** What cannot be listed is said, with the reason; all else of the image is looked at as before. */
+    private function listed(Closure $look): void
+    {
+        try {
+            $look();
+        } catch (ListingFailed $e) {
+            $this->files = null;
+            $this->damage[] = "The files inside cannot be listed: {$e->getMessage()}. No image made in good faith needs that.";
+        }
     }
 
     private function head(Compression $compression): ?ByteSource

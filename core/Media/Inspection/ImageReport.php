@@ -48,6 +48,12 @@ final readonly class ImageReport
         return new self($data['name'], $data['bytes'], $data['kind'], $data['compression'], $data['optical'], $data['start_images'], $data['table'], $data['label'], $data['files'], $data['loaders'], $data['legacy'], $data['damage'], $data['notes']);
     }
 
+    /** A file that could not be looked into at all, and why. */
+    public static function unreadable(string $file, int $bytes, string $why): self
+    {
+        return new self($file, $bytes, 'unknown', null, null, [], null, null, null, [], ['raw' => false, 'copied' => false], [$why], []);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
