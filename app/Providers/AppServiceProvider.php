@@ -26,6 +26,8 @@ final class AppServiceProvider extends ServiceProvider
         }
         Event::listen(MigrationsEnded::class, fn () => Grants::give(DB::connection()));
         View::composer('layout', Frame::class);
+        // Whatever a page says: signs that would steer how it is shown are written out as what they are.
+        Blade::setEchoFormat('e(\\App\\View\\Words::shown(%s))');
         Blade::directive('words', fn (string $text): string => "<?php echo \\App\\View\\Words::html({$text}); ?>");
     }
 }

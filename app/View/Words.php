@@ -2,6 +2,8 @@
 
 namespace App\View;
 
+use Cobblestone\Text\Visible;
+
 /** Plain text as HTML: everything is escaped, `backticks` become keys or identifiers. */
 final class Words
 {
@@ -9,6 +11,12 @@ final class Words
     public static function stamp(?int $at, string $zone): string
     {
         return $at === null ? '' : \Illuminate\Support\Carbon::createFromTimestamp($at)->timezone($zone)->format('j M, H:i');
+    }
+
+    /** Any value as a page may show it; what is HTML already is left to whoever made it. */
+    public static function shown(mixed $value): mixed
+    {
+        return is_string($value) ? Visible::of($value) : $value;
     }
 
     private const KEY = '/^(F[0-9]{1,2}|Del|Esc|Enter|volume (up|down)|power)$/';
@@ -63,6 +71,6 @@ final class Words
             $tag = preg_match(self::KEY, $match[1]) === 1 ? 'kbd' : 'code';
 
             return "<{$tag}>{$match[1]}</{$tag}>";
-        }, e($text));
+        }, e(Visible::of($text)));
     }
 }

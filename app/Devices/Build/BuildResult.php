@@ -16,6 +16,13 @@ final readonly class BuildResult
     /** In the form that sha256sum reads. */
     public function sha256sums(): string
     {
-        return implode('', array_map(static fn (string|int $path, string $sum): string => "{$sum}  {$path}\n", array_keys($this->sums), $this->sums));
+        // As sha256sum writes a name with a backslash or a line end in it: escaped, and said so by the line's first sign.
+        $line = static function (string $path, string $sum): string {
+            $escaped = strtr($path, ['\\' => '\\\\', "\n" => '\\n', "\r" => '\\r']);
+
+            return ($escaped === $path ? '' : '\\')."{$sum}  {$escaped}\n";
+        };
+
+        return implode('', array_map(static fn (string|int $path, string $sum): string => $line((string) $path, $sum), array_keys($this->sums), $this->sums));
     }
 }

@@ -8,6 +8,7 @@ use Cobblestone\Media\WriteMode;
 use Cobblestone\Storage\Fat32Geometry;
 use Cobblestone\Storage\Layout;
 use Cobblestone\Storage\LayoutImpossible;
+use Cobblestone\Text\Visible;
 
 /** Everything that has to be known to make one stick, and to prove it afterwards: the plan that is exported (rule M13). */
 final readonly class StickPlan
@@ -92,6 +93,9 @@ final readonly class StickPlan
             throw PlanFault::at('image.tree', 'nobody says how the files of the image are read.');
         }
         foreach ($this->files as $file) {
+            if (preg_match('/[\x00-\x1F\x7F]/', $file->source.$file->path) === 1) {
+                throw PlanFault::notPossible(Visible::line($file->source).' has control characters in its name: no tool is handed such a name. Write the image raw, or choose another.');
+            }
             if ($file->bytes > Fat32Geometry::MAX_FILE) {
                 throw PlanFault::notPossible("{$file->path} has {$file->bytes} B, more than a FAT32 file can hold. Split it, or write the image raw.");
             }

@@ -47,7 +47,8 @@ it('writes the same script and plan as before', function (string $name) {
 
 it('quotes words so that a shell takes them for nothing else', function () {
     expect(ShellText::quoted("it's"))->toBe("'it'\\''s'")->and(ShellText::quoted(7))->toBe("'7'")->and(ShellText::quoted(''))->toBe("''")
-        ->and(ShellText::command(['mkfs.vfat', '-n', 'ORRIN 3', '$(x)', '/dev/a-b_c=1:2+3@4']))->toBe("mkfs.vfat -n 'ORRIN 3' '$(x)' /dev/a-b_c=1:2+3@4")->and(ShellText::comment("a\nrm -rf /\x7F\t"))->toBe('a rm -rf /  ');
+        ->and(ShellText::command(['mkfs.vfat', '-n', 'ORRIN 3', '$(x)', '/dev/a-b_c=1:2+3@4']))->toBe("mkfs.vfat -n 'ORRIN 3' '$(x)' /dev/a-b_c=1:2+3@4")->and(ShellText::comment("a\nrm -rf /\x7F\t"))->toBe('a⟨U+000A⟩rm -rf /⟨U+007F⟩⟨U+0009⟩')
+        ->and(ShellText::written(["it's", 'END'], '"$f"'))->toBe(['{', "    printf '%s\\n' 'it'\\''s'", "    printf '%s\\n' 'END'", '} >"$f"']);
 });
 
 it('refuses fields of a document by name', function (Closure $read, string $says) {
@@ -80,3 +81,7 @@ it('refuses plans that contradict themselves', function (Closure $change, string
     [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'bytes' => 4_294_967_296, 'of' => 4_294_967_296]]], 'more than a FAT32 file can hold'], [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'path' => 'a?']]], 'FAT cannot take these names'], [fn ($d) => [...$d, 'splitter' => 'x'], 'splitter:'],
     [fn ($d) => [...$d, 'mode' => 'raw', 'image' => [...$d['image'], 'expanded_bytes' => $d['device_bytes'] + 1]], 'Take a larger stick.'],
 ]);
+
+it('refuses names that no tool should be handed, wherever they stand in a plan', function (string $name) {
+    expect(fn () => StickPlans::plan(files: ['EFI/BOOT/BOOTX64.EFI' => 3152, $name => 12]))->toThrow(PlanFault::class);
+})->with(["a\nrm -rf", "a\tb", "a\x7Fb", "\x1B[2J"]);

@@ -15,8 +15,6 @@ use Cobblestone\Storage\PlannedPartition;
 /** A stick plan as a shell script that makes the same stick on a real device, and only shows what it would do unless told to write (rule M13). */
 final class GuardedScript
 {
-    private const END = 'END_OF_COBBLESTONE_LIST';
-
     public static function of(StickPlan $plan): string
     {
         $work = $plan->mode === WriteMode::Raw ? self::raw($plan) : self::files($plan);
@@ -37,6 +35,7 @@ final class GuardedScript
             '# from '.ShellText::comment($plan->image->file).'; written by Cobblestone.',
             '#   make-stick.sh --image FILE --on DEVICE'.($drivers ? ' --drivers FOLDER' : '').' [--write]',
             '# Without --write it only shows what it would do. DEVICE is a whole stick or an image file of exactly the planned size.',
+            '# shellcheck disable=SC2016 # names are names: nothing in them is expanded',
             'set -euo pipefail',
             'export LC_ALL=C.UTF-8 MTOOLSRC=/dev/null PATH="$PATH:/usr/sbin:/sbin"',
             'image='.ShellText::quoted($plan->image->file).' device="" write=no'.($drivers ? ' drivers=""' : ''),
@@ -122,7 +121,7 @@ final class GuardedScript
     /** @return list<string> */
     private static function files(StickPlan $plan): array
     {
-        $lines = ['', '# ---- The table.', 'cat >"$scratch/table.sfdisk" <<\''.self::END."'", rtrim(BuildSteps::sfdiskScript($plan)), self::END,
+        $lines = ['', '# ---- The table.', ...ShellText::written(explode("\n", rtrim(BuildSteps::sfdiskScript($plan))), '"$scratch/table.sfdisk"'),
             'say "+ sfdisk $device"', 'if [ "$write" = yes ]; then '.ShellText::command(array_slice(BuildSteps::sfdisk(''), 0, -1)).' "$device" <"$scratch/table.sfdisk"; fi'];
         foreach ($plan->layout->partitions ?? [] as $partition) {
             array_push($lines, ...self::volume($partition, $plan));
@@ -154,7 +153,7 @@ final class GuardedScript
     {
         $fromImage = array_values(array_unique(array_map(static fn (PlannedFile $file): string => $file->source, array_filter($plan->files, static fn (PlannedFile $file): bool => $file->from === 'image'))));
         $lines = ['', '# ---- The files: out of the image, split where they must be, onto the stick.', 'mkdir "$scratch/files"',
-            'cat >"$scratch/list" <<\''.self::END."'", ...$fromImage, self::END,
+            ...ShellText::written($fromImage, '"$scratch/list"'),
             'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree.' "-o$scratch/files" "-i@$scratch/list" -- "$image"'];
         $split = [];
         foreach ($plan->files as $file) {
