@@ -3,7 +3,16 @@
     'use strict';
     const said = (bytes) => bytes >= 1e9 ? `${(bytes / 1e9).toFixed(2)} GB` : `${(bytes / 1e6).toFixed(1)} MB`;
     const left = (seconds) => seconds < 90 ? `${Math.ceil(seconds)} s left` : `${Math.round(seconds / 60)} min left`;
-    const TRIES = 5;
+    const TRIES = 5, SAMPLE = 1048576;
+
+    // CRC-32 (ISO 3309) of a piece, in hexadecimal: browsers offer stronger sums only over encrypted connections.
+    const table = Uint32Array.from({ length: 256 }, (_, n) => { for (let k = 0; k < 8; k += 1) n = n & 1 ? (n >>> 1) ^ 0xEDB88320 : n >>> 1; return n; });
+    const crc = (bytes) => { let sum = -1; for (const byte of bytes) sum = (sum >>> 8) ^ table[(sum ^ byte) & 255]; return ((sum ^ -1) >>> 0).toString(16).padStart(8, '0'); };
+    // Three places of the file: a file that broke off goes on only where it is the same one.
+    const markOf = async (file) => {
+        const length = Math.min(SAMPLE, file.size), places = [0, Math.floor((file.size - length) / 2), file.size - length];
+        return (await Promise.all(places.map(async (at) => crc(new Uint8Array(await file.slice(at, at + length).arrayBuffer()))))).join('');
+    };
 
     const ask = async (url, options, token) => {
         const answer = await fetch(url, { ...options, headers: { 'X-CSRF-TOKEN': token, Accept: 'application/json', ...options.headers } });
@@ -17,7 +26,9 @@
         const fail = (message) => { state.hidden = true; wrong.hidden = false; wrong.textContent = message; };
         wrong.hidden = true;
         let cancelled = false;
-        const begun = await ask(url, { method: 'POST', body: JSON.stringify({ name: file.name, bytes: file.size }), headers: { 'Content-Type': 'application/json' } }, token);
+        let mark;
+        try { mark = await markOf(file); } catch { fail('The file cannot be read. Choose it again.'); return; }
+        const begun = await ask(url, { method: 'POST', body: JSON.stringify({ name: file.name, bytes: file.size, mark }), headers: { 'Content-Type': 'application/json' } }, token);
         if (begun.status !== 200) { fail(begun.body.message || 'The file was not taken. Load the page again and try once more.'); return; }
         const { id, piece } = begun.body;
         let at = begun.body.received, tries = 0;
@@ -32,7 +43,7 @@
                 let sent;
                 try { sent = await ask(`${url}/${id}?at=${at}`, { method: 'PUT', body: file.slice(at, at + piece), headers: { 'Content-Type': 'application/octet-stream' } }, token); } catch { sent = { status: 0, body: {} }; }
                 if (sent.status === 200 || (sent.status === 409 && Number.isInteger(sent.body.received))) { at = sent.body.received; tries = sent.status === 200 ? 0 : tries + 1; } else { tries += 1; }
-                if (tries > TRIES || (sent.status >= 400 && sent.status !== 409 && sent.status < 500) || sent.status === 507) { fail(sent.body.message || 'The connection broke off. Choose the same file again: it goes on where it stopped.'); return; }
+                if (tries > TRIES || (sent.status >= 400 && sent.status < 500 && !(sent.status === 409 && Number.isInteger(sent.body.received))) || sent.status === 507) { fail(sent.body.message || 'The connection broke off. Choose the same file again: it goes on where it stopped.'); return; }
                 if (tries > 0) await new Promise((go) => { setTimeout(go, 500 * tries); });
                 const rate = (at - from) / ((performance.now() - start) / 1000);
                 bar.value = 100 * at / file.size;

@@ -18,8 +18,18 @@ final class ReadInventory
     /** @var list<string> */
     public array $problems = [];
 
+    /** Seconds and bytes of text that one request may take: a whole bundle of the collector takes a fraction of both. */
+    private const SECONDS = 8.0;
+
+    private const BYTES = 32_000_000;
+
+    private readonly float $begun;
+
+    private int $bytes = 0;
+
     public function __construct(private readonly string $at)
     {
+        $this->begun = microtime(true);
     }
 
     public function file(string $path, string $name): self
@@ -42,6 +52,12 @@ final class ReadInventory
 
     public function text(string $text, string $name = 'pasted', ?string $at = null): self
     {
+        $this->bytes += strlen($text);
+        if ($this->bytes > self::BYTES || microtime(true) - $this->begun > self::SECONDS) {
+            $this->problems[] = sprintf('"%s" was left out: more than %.0f MB of text, or more than %.0f s of reading, is not taken at once. Bring fewer files.', mb_substr(mb_scrub($name), 0, 80), self::BYTES / 1e6, self::SECONDS);
+
+            return $this;
+        }
         try {
             $reading = InventoryReader::read($text, mb_substr(mb_scrub($name), 0, 120), $at ?? $this->at);
             $this->readings[] = $reading;

@@ -2,6 +2,7 @@
 
 namespace App\Actions;
 
+use App\Devices\Picture;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\User;
@@ -11,7 +12,7 @@ use Cobblestone\Runbook\EntryKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpFoundation\File\Exception\FileException;
+use RuntimeException;
 
 /** Keeps a snapshot of the settings and computes the path from what was really set (rules F2, F3). */
 final class TakeSnapshot
@@ -63,10 +64,17 @@ final class TakeSnapshot
     {
         $size = getimagesize($photo->getPathname());
         $name = bin2hex(random_bytes(16)).'.'.self::KINDS[$size === false ? IMAGETYPE_JPEG : $size[2]];
-        try {
-            $photo->move((string) config('cobblestone.photos'), $name);
-        } catch (FileException) {
+        $folder = (string) config('cobblestone.photos');
+        is_dir($folder) || @mkdir($folder, 0750, true);
+        if (! is_writable($folder)) {
             throw ValidationException::withMessages(['photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be written. Tell the lead; the settings can be recorded without it.']);
+        }
+        try {
+            Picture::redraw($photo->getPathname(), "{$folder}/{$name}");
+            chmod("{$folder}/{$name}", 0640);
+        } catch (RuntimeException $e) {
+            @unlink("{$folder}/{$name}");
+            throw ValidationException::withMessages(['photo' => "The photo was not kept: {$e->getMessage()}. The settings can be recorded without it."]);
         }
 
         return $name;

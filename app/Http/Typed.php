@@ -14,7 +14,7 @@ final class Typed
     public const SECRET = ['current_password', 'password', 'password_confirmation', 'secret', 'code', 'serial', 'passphrase', 'key'];
 
     /** Fields that are the form's own. */
-    private const OWN = ['_token', '_method', 'seen', 'version', 'stone'];
+    private const OWN = ['_token', '_method', 'seen', 'as_seen', 'stone'];
 
     private const LONGEST = 4000;
 

@@ -33,6 +33,12 @@ final class BenchPolicy extends Model
         return Policy::of(self::query()->latest('id')->first()->schools ?? []);
     }
 
+    /** What a form was made from. */
+    public static function version(): string
+    {
+        return 'change '.(int) self::query()->max('id');
+    }
+
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {

@@ -55,6 +55,12 @@ final class ShelfFile extends Model
         return trim(($this->about['line'] ?? '').' '.($this->about['version'] ?? '').' '.($this->about['edition'] ?? '')) ?: $this->name;
     }
 
+    /** What a form about it was made from; any change of what people say of it gives another. */
+    public function version(): string
+    {
+        return hash('sha256', json_encode([$this->about, $this->published_sha256, $this->published_by], JSON_THROW_ON_ERROR));
+    }
+
     /** equal, different, none-published, not-hashed */
     public function proof(): string
     {

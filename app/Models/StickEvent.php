@@ -34,6 +34,12 @@ final class StickEvent extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** What a form about a stick was made from: anything that happened to it since gives another. */
+    public static function version(string $slug): string
+    {
+        return 'event '.(int) self::query()->where('slug', $slug)->max('id');
+    }
+
     /** @param  array<string, mixed>  $data */
     public static function note(string $slug, string $kind, array $data, ?int $user): void
     {

@@ -13,6 +13,9 @@ final class InventoryReader
         'efibootmgr' => 'efibootmgr -v', 'mokutil' => 'mokutil --sb-state', 'device-list' => 'a list of devices as CSV', 'collector' => 'cobblestone-collect',
     ];
 
+    /** Bytes in which a text has to say what it is. */
+    private const HEAD = 65_536;
+
     /**
      * @param  string  $name  the file's name, or "pasted"
      * @param  string|null  $at  when it was read, where the text itself does not say
@@ -60,6 +63,9 @@ final class InventoryReader
                 default => null,
             };
         }
+
+        // Every tool names itself in its first lines; a long text that is none of them is not searched to its end ten times.
+        $text = substr($text, 0, self::HEAD);
 
         return match (true) {
             str_starts_with($start, SystemNoteReader::HEAD) => 'collector',

@@ -15,6 +15,10 @@ return new class extends Migration
             $table->text('code_secret')->nullable();
             $table->unsignedBigInteger('code_step')->default(0);
         });
+        // What tells a file that broke off from another of the same name and size: checksums of three places in it.
+        Schema::table('uploads', function (Blueprint $table): void {
+            $table->string('mark', 24)->nullable();
+        });
         // What this database is: the demo world or a shop of its own, and which key sealed what is in it.
         Schema::create('settings', function (Blueprint $table): void {
             $table->string('name', 60)->primary();

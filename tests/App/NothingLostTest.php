@@ -57,7 +57,7 @@ it('keeps a retired stick retired, whatever a build says afterwards', function (
 
 it('lets retiring win over a build under way', function () {
     $build = ($this->build)('running');
-    $this->actingAs($this->people['lead'])->post('/sticks/gull-32/retire', ['because' => 'bent', 'version' => '0'])->assertSessionHasNoErrors();
+    $this->actingAs($this->people['lead'])->post('/sticks/gull-32/retire', ['because' => 'bent', 'as_seen' => 'event 0'])->assertSessionHasNoErrors();
     expect($build->refresh()->cancel)->toBeTrue()->and(StickState::of('gull-32')->condition)->toBe(StickCondition::Retired);
 });
 

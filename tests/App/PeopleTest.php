@@ -56,7 +56,7 @@ it('ends an account at once, keeps its name, and never ends the last lead', func
     $this->actingAs($this->people['lead'])->post("/people/{$evening->id}/end")->assertSessionHasNoErrors();
     expect(DB::table('sessions')->where('user_id', $evening->id)->count())->toBe(0);
     $this->post("/people/{$this->people['lead']->id}/end")->assertSessionHasErrors('person');
-    $this->post("/people/{$this->people['lead']->id}", ['title' => 'bench lead', 'role' => 'viewer', 'version' => $this->people['lead']->refresh()->version()])->assertSessionHasErrors('person');
+    $this->post("/people/{$this->people['lead']->id}", ['title' => 'bench lead', 'role' => 'viewer', 'as_seen' => $this->people['lead']->refresh()->version()])->assertSessionHasErrors('person');
     $this->post('/people', ['login' => 'evening', 'title' => 'x', 'role' => 'viewer'])->assertSessionHasErrors('login');
     $this->actingAs($evening->refresh())->get('/jobs')->assertRedirect('/login');
     $this->post('/login', ['login' => 'evening', 'password' => 'quillport'])->assertSessionHasErrors('login');
@@ -67,8 +67,8 @@ it('ends an account at once, keeps its name, and never ends the last lead', func
 it('conflicts visibly when two leads change one account', function () {
     $evening = $this->people['evening'];
     $seen = $evening->refresh()->version();
-    $this->actingAs($this->people['lead'])->post("/people/{$evening->id}", ['title' => 'late technician', 'role' => 'technician', 'version' => $seen])->assertRedirect('/people');
-    $this->post("/people/{$evening->id}", ['title' => 'night technician', 'role' => 'technician', 'version' => $seen])->assertStatus(409)->assertSee('night technician')->assertSee('late technician');
+    $this->actingAs($this->people['lead'])->post("/people/{$evening->id}", ['title' => 'late technician', 'role' => 'technician', 'as_seen' => $seen])->assertRedirect('/people');
+    $this->post("/people/{$evening->id}", ['title' => 'night technician', 'role' => 'technician', 'as_seen' => $seen])->assertStatus(409)->assertSee('night technician')->assertSee('late technician');
     $this->post("/people/{$evening->id}", [])->assertSessionHasErrors('title');
     expect($evening->refresh()->title)->toBe('late technician');
 });

@@ -133,6 +133,24 @@ it('takes a photo as evidence, and nothing that only says it is one', function (
     $this->get("/jobs/{$other->id}/settings/{$snapshot->id}/photo")->assertNotFound();
 });
 
+it('draws photos anew: position, thumbnail and comments stay behind, and it stands upright', function () {
+    ($this->open)('fairlead-13');
+    $picture = imagecreatetruecolor(40, 20);
+    imagefilledrectangle($picture, 0, 0, 19, 19, 0xFF0000);
+    imagejpeg($picture, $path = sys_get_temp_dir().'/cobble-exif.jpg', 95);
+    // Exif as a camera writes it: held on its side (0x0112 = 6), and a position (0x8825).
+    $tiff = "MM\0\x2A\0\0\0\x08".pack('n', 2).pack('nnNnn', 0x0112, 3, 1, 6, 0).pack('nnNN', 0x8825, 4, 1, 38).pack('N', 0).pack('n', 1).pack('nnNa4', 1, 2, 2, "N\0\0\0").pack('N', 0).'SECRET-PLACE';
+    $jpeg = (string) file_get_contents($path);
+    file_put_contents($path, "\xFF\xD8\xFF\xE1".pack('n', strlen($tiff) + 8)."Exif\0\0{$tiff}".substr($jpeg, 2));
+    expect(exif_read_data($path)['Orientation'])->toBe(6);
+    ($this->send)('settings', ['photo' => UploadedFile::fake()->createWithContent('page.jpg', (string) file_get_contents($path))])->assertSessionHasNoErrors();
+    $kept = glob("{$this->photos}/*.jpg")[0];
+    clearstatcache();
+    expect((string) file_get_contents($kept))->not->toContain('SECRET-PLACE')->not->toContain('Exif')->and(getimagesize($kept)[0])->toBe(20)->and(getimagesize($kept)[1])->toBe(40)
+        ->and(decoct(fileperms($kept) & 0777))->toBe('640');
+    unlink($path);
+});
+
 it('says so where a photo cannot be kept, and keeps nothing of it', function () {
     ($this->open)('fairlead-13');
     config(['cobblestone.photos' => '/proc/no-such-place']);

@@ -42,7 +42,10 @@ it('lets only a lead set the policy', function () {
     $schools = ['scheme' => 'widest', 'stick' => 'next-up', 'driver_order' => 'free', 'boot' => 'one-time-menu'];
     $this->actingAs($people['evening'])->post('/policy', $schools)->assertForbidden();
     $this->actingAs($people['lead'])->post('/policy', [...$schools, 'scheme' => 'none'])->assertSessionHasErrors('policy.scheme');
-    $this->post('/policy', $schools)->assertRedirect('/policy');
+    $version = App\Models\BenchPolicy::version();
+    $this->post('/policy', [...$schools, 'as_seen' => $version])->assertRedirect('/policy');
+    $this->post('/policy', [...$schools, 'as_seen' => $version])->assertStatus(409);
+    $this->post('/policy', [])->assertStatus(409);
     $job = $this->jobFrom('fairlead-13', $people['lead']);
     expect(array_column($job->currentPlan()->plan['decisions'], 'chosen', 'id'))->toMatchArray(['media.scheme' => 'MBR', 'media.stick' => 'Gull 32'])
         ->and($job->currentPlan()->plan['defaults']['schools'])->toMatchArray($schools);

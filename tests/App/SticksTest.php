@@ -118,7 +118,7 @@ it('keeps the record when a build fails, and retires a stick that read back diff
     expect($register->asChoice($register->find('gull-32'))->health())->toBe('retired');
     $this->get('/sticks/gull-32')->assertSee('retired: not to be used again')->assertDontSee('Build it anew from');
     $this->post('/sticks/gull-32/take-back')->assertForbidden();
-    $this->actingAs($this->people['lead'])->post('/sticks/gull-32/take-back')->assertRedirect();
+    $this->actingAs($this->people['lead'])->post('/sticks/gull-32/take-back', ['as_seen' => StickEvent::version('gull-32')])->assertRedirect();
     expect(StickState::of('gull-32')->condition)->toBe(StickCondition::Unfinished);
 });
 
@@ -145,7 +145,7 @@ it('cancels what waits, notes bad starts and retirements with their reason', fun
     expect($build->refresh()->state)->toBe('cancelled');
     $this->post('/sticks/gull-32/booted-badly', ['seen' => 'black after the logo'])->assertRedirect();
     $this->from('/sticks/gull-32')->post('/sticks/gull-32/retire', [])->assertSessionHasErrors(['because' => 'Say why, for whoever finds it.']);
-    $this->post('/sticks/gull-32/retire', ['because' => 'the plug is bent'])->assertRedirect();
+    $this->post('/sticks/gull-32/retire', ['because' => 'the plug is bent', 'as_seen' => StickEvent::version('gull-32')])->assertRedirect();
     expect(app(StickRegister::class)->asChoice(app(StickRegister::class)->find('gull-32'))->health())->toBe('retired');
     $this->get('/sticks/gull-32')->assertSee('black after the logo')->assertSee('the plug is bent');
 });

@@ -14,7 +14,7 @@ use Illuminate\Console\Command;
 /** What this bench is, for bin/start: the demo world or a shop of its own, and whether it may be reached. */
 final class ShopCommand extends Command
 {
-    protected $signature = 'cobblestone:shop {action : begin, is-demo, key, new-key, no-demo-passwords or hello}';
+    protected $signature = 'cobblestone:shop {action : begin, key, new-key, no-demo-passwords or hello}';
 
     protected $description = 'Begins a shop of its own, and answers what bin/start asks';
 
@@ -22,12 +22,11 @@ final class ShopCommand extends Command
     {
         return match ($this->argument('action')) {
             'begin' => $this->begin(),
-            'is-demo' => Setting::read(Setting::WORLD) === 'demo' ? self::SUCCESS : self::FAILURE,
             'key' => SealCheck::holds() ? self::SUCCESS : $this->refused('The seals of this bench do not open with this application key.'),
             'new-key' => $this->newKey(),
             'no-demo-passwords' => ($names = Passwords::demoStands()) === [] ? self::SUCCESS : $this->refused('These accounts have the password of the demo world: '.implode(', ', $names).'.'),
             'hello' => $this->hello(),
-            default => $this->refused('The action is begin, is-demo, key, new-key, no-demo-passwords or hello.'),
+            default => $this->refused('The action is begin, key, new-key, no-demo-passwords or hello.'),
         };
     }
 

@@ -2,12 +2,17 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\EditedMeanwhile;
+use App\Catalogue\CatalogueFolder;
+use App\Documents\SchemaCheck;
+use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
 use App\Models\LearnedFact;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /** What jobs have taught about models, for the lead to take into the catalogue or let go (rule J13). */
 final class LearnedController
@@ -23,10 +28,23 @@ final class LearnedController
     public function decide(LearnedFact $fact, Request $request): RedirectResponse
     {
         $take = $request->validate(['decision' => 'required|in:taken,let-go'])['decision'] === 'taken';
-        DB::transaction(function () use ($fact, $take): void {
-            $entry = CatalogueEntry::query()->where('kind', 'machines')->where('slug', $fact->model)->first();
+        DB::transaction(function () use ($fact, $take, $request): void {
+            $row = LearnedFact::query()->whereKey($fact->id);
+            $row->getQuery()->lockForUpdate();
+            $fact = $row->firstOrFail();
+            EditedMeanwhile::check($fact->decision ?? '', '', "What was learned of {$fact->model}", '/learned', ['decided' => (string) $fact->decision]);
+            $of = CatalogueEntry::query()->where('kind', 'machines')->where('slug', $fact->model);
+            $of->getQuery()->lockForUpdate();
+            $entry = $of->first();
             if ($take && $entry !== null) {
-                $entry->update(['document' => self::with($entry->document, $fact)]);
+                $document = self::with($entry->document, $fact);
+                $faults = SchemaCheck::faults($document, CatalogueFolder::schema('machines'));
+                if ($faults !== []) {
+                    throw ValidationException::withMessages(['decision' => "The catalogue does not take this: {$faults[0]} Nothing was changed; let it go, or write it into the model's file by hand."]);
+                }
+                $before = array_diff_assoc(array_map(json_encode(...), $entry->document), array_map(json_encode(...), $document));
+                $entry->update(['document' => $document]);
+                BenchEvent::note('catalogue-taken', "{$fact->model} {$fact->fact}", ['before' => $before, 'after' => array_intersect_key(array_map(json_encode(...), $document), $before), 'because' => $fact->value], $request->user()?->id);
             }
             $fact->update(['decision' => $take ? 'taken' : 'let-go']);
         });

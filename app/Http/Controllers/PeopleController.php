@@ -40,7 +40,7 @@ final class PeopleController
     public function update(User $person, Request $request, ChangePerson $change): RedirectResponse
     {
         $given = $request->validate(['title' => 'required|string|max:120', 'role' => ['required', Rule::in(User::ROLES)]], ['title.*' => 'What the bench calls the role.', 'role.*' => 'Choose a role.']);
-        EditedMeanwhile::check($request->input('version'), $person->version(), "The account {$person->login}", '/people', ['title' => $person->title, 'role' => $person->role, 'state' => $person->isHere() ? 'open' : 'ended']);
+        EditedMeanwhile::check($request->input('as_seen'), $person->version(), "The account {$person->login}", '/people', ['title' => $person->title, 'role' => $person->role, 'state' => $person->isHere() ? 'open' : 'ended']);
         $change->details($person, (string) $given['title'], (string) $given['role'], $request->user());
 
         return redirect('/people', 303)->with('did', 'person');

@@ -2,30 +2,42 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\EditedMeanwhile;
+use App\Models\BenchEvent;
 use App\Models\BenchPolicy;
 use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\Policy;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 final class PolicyController
 {
     public function edit(): View
     {
-        return view('policy.edit', ['policy' => BenchPolicy::present(), 'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get()]);
+        return view('policy.edit', ['policy' => BenchPolicy::present(), 'version' => BenchPolicy::version(), 'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get()]);
     }
 
     public function update(Request $request): RedirectResponse
     {
-        $schools = $request->only(array_keys(Policy::SCHOOLS));
-        try {
-            $policy = Policy::of($schools);
-        } catch (BriefFault $e) {
-            throw ValidationException::withMessages([$e->field => $e->getMessage()]);
-        }
-        BenchPolicy::query()->create(['schools' => $policy->schools(), 'user_id' => $request->user()?->id, 'created_at' => now()]);
+        DB::transaction(function () use ($request): void {
+            // One after the other: the second of two leads sees what the first has made of it.
+            DB::statement('select pg_advisory_xact_lock(hashtext(?))', ['policy']);
+            $before = BenchPolicy::present();
+            try {
+                // What a form does not say stays as it is.
+                $policy = Policy::of([...$before->schools(), ...$request->only(array_keys(Policy::SCHOOLS))]);
+            } catch (BriefFault $e) {
+                throw ValidationException::withMessages([$e->field => $e->getMessage()]);
+            }
+            EditedMeanwhile::check($request->input('as_seen'), BenchPolicy::version(), 'The policy', '/policy', array_combine(array_map(Policy::title(...), array_keys($before->schools())), $before->schools()));
+            if ($policy->schools() !== $before->schools()) {
+                BenchPolicy::query()->create(['schools' => $policy->schools(), 'user_id' => $request->user()?->id, 'created_at' => now()]);
+                BenchEvent::note('policy-changed', null, ['before' => array_diff_assoc($before->schools(), $policy->schools()), 'after' => array_diff_assoc($policy->schools(), $before->schools())], $request->user()?->id);
+            }
+        });
 
         return redirect('/policy', 303)->with('did', 'saved');
     }

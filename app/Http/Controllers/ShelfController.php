@@ -2,13 +2,16 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\EditedMeanwhile;
 use App\Jobs\HashShelfFile;
+use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
 use App\Models\ShelfFile;
 use App\View\ImageCore;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Images in the watched folder: what they are, whether they are what the publisher made. */
@@ -30,7 +33,7 @@ final class ShelfController
     {
         $report = $file->inspected();
 
-        return view('shelf.show', ['file' => $file, 'report' => $report, 'core' => $report === null ? null : ImageCore::of($report)]);
+        return view('shelf.show', ['file' => $file, 'report' => $report, 'core' => $report === null ? null : ImageCore::of($report), 'events' => BenchEvent::query()->with('user')->whereIn('kind', ['checksum-changed', 'image-described'])->where('subject', mb_substr($file->name, 0, 200))->latest('id')->limit(12)->get()]);
     }
 
     public function update(ShelfFile $file, Request $request): RedirectResponse
@@ -40,12 +43,45 @@ final class ShelfController
             $rules[$field] = $field === 'as_of' ? 'nullable|date_format:Y-m-d' : 'nullable|string|max:120';
         }
         $given = $request->validate($rules, ['as_of.date_format' => 'Write the day as 2026-11-25.']);
-        $file->about = array_filter(array_intersect_key($given, ShelfFile::ABOUT), fn (?string $value): bool => $value !== null && $value !== '');
-        $file->published_sha256 = self::published((string) ($given['published'] ?? ''), $file->name);
-        $file->published_by = $file->published_sha256 === null ? null : ($given['published_by'] ?? null);
-        $file->save();
+        $about = array_filter(array_intersect_key($given, ShelfFile::ABOUT), fn (?string $value): bool => $value !== null && $value !== '');
+        $lead = $request->user()?->isLead() === true;
+        if (! $lead && ($request->has('published') || $request->has('published_by'))) {
+            throw ValidationException::withMessages(['published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is trusted.']);
+        }
+        $published = $lead ? self::published((string) ($given['published'] ?? ''), $file->name) : null;
+        DB::transaction(function () use ($file, $request, $given, $about, $lead, $published): void {
+            $row = ShelfFile::query()->whereKey($file->id);
+            $row->getQuery()->lockForUpdate();
+            $now = $row->firstOrFail();
+            EditedMeanwhile::check($request->input('as_seen'), $now->version(), $now->name, "/shelf/{$now->id}", [...array_filter($now->about), 'published SHA-256' => $now->published_sha256 ?? 'none', 'published by' => $now->published_by ?? 'nobody named']);
+            $this->describe($now, $about, $request);
+            // Whether an image is the publisher's stands on this line: it is the lead's, and on record.
+            if ($lead) {
+                $this->publish($now, $published, $published === null ? null : ($given['published_by'] ?? null), $request);
+            }
+        });
 
         return redirect("/shelf/{$file->id}", 303);
+    }
+
+    /** @param  array<string, string|null>  $about */
+    private function describe(ShelfFile $file, array $about, Request $request): void
+    {
+        $before = $file->about;
+        if ($before != $about) {
+            $file->update(['about' => $about]);
+            BenchEvent::note('image-described', $file->name, ['before' => $before, 'after' => $about], $request->user()?->id);
+        }
+    }
+
+    private function publish(ShelfFile $file, ?string $sum, ?string $by, Request $request): void
+    {
+        $before = ['checksum' => $file->published_sha256, 'published by' => $file->published_by];
+        $after = ['checksum' => $sum, 'published by' => $by];
+        if ($before !== $after) {
+            $file->update(['published_sha256' => $sum, 'published_by' => $by]);
+            BenchEvent::note('checksum-changed', $file->name, ['before' => $before, 'after' => $after], $request->user()?->id);
+        }
     }
 
     public function hash(ShelfFile $file, string $action): RedirectResponse

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\EditedMeanwhile;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
 use App\Devices\Build\BuildFailure;
@@ -52,7 +53,7 @@ final class StickController
             'slug' => $slug, 'stick' => $stick, 'state' => $state, 'condition' => $register->condition($state), 'gone' => ! is_file($device->path()) || $register->isGone($slug),
             'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes(), $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
             'speed' => SpeedDrawing::of($history = WayBridge::history($slug)), 'history' => $history, 'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
-            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => self::makeable(),
+            'version' => StickEvent::version($slug), 'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => self::makeable(),
         ]);
     }
 
@@ -77,6 +78,7 @@ final class StickController
     {
         $register->find($slug) ?? abort(404);
         $why = $request->validate(['because' => 'required|string|max:300'], ['because.required' => 'Say why, for whoever finds it.'])['because'];
+        self::mustBeAsSeen($slug, $request);
         $this->retireBecause($slug, $why, $request);
 
         return redirect("/sticks/{$slug}", 303);
@@ -86,6 +88,7 @@ final class StickController
     public function takeBack(string $slug, Request $request): RedirectResponse
     {
         abort_unless((bool) $request->user()?->isLead(), 403, 'Only a lead may take a retired stick back into use.');
+        self::mustBeAsSeen($slug, $request);
         if (! StickLock::isFree($slug)) {
             throw ValidationException::withMessages(['take-back' => 'Something is still writing to this stick. Wait until it is done.']);
         }
@@ -133,6 +136,12 @@ final class StickController
         }
 
         return $images;
+    }
+
+    private static function mustBeAsSeen(string $slug, Request $request): void
+    {
+        $last = StickEvent::query()->with('user')->where('slug', $slug)->latest('id')->first();
+        EditedMeanwhile::check($request->input('as_seen'), StickEvent::version($slug), "The stick {$slug}", "/sticks/{$slug}", $last === null ? [] : ['what happened last' => "{$last->kind}, ".($last->user->title ?? 'by itself')]);
     }
 
     private function retireBecause(string $slug, string $why, Request $request): void

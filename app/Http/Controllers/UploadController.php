@@ -13,29 +13,36 @@ final class UploadController
 {
     public const PIECE = 8_388_608;
 
+    /** Bytes; what a file system takes, less the ending that an upload has meanwhile. */
+    private const LONGEST_NAME = 250;
+
     private const LARGEST = 137_438_953_472;
 
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate(['name' => 'required|string|max:200', 'bytes' => 'required|integer|min:1|max:'.self::LARGEST], ['bytes.min' => 'The file is empty.', 'bytes.max' => 'More than 128 GiB in one file are not taken.']);
+        $given = $request->validate(['name' => 'required|string', 'bytes' => 'required|integer|min:1|max:'.self::LARGEST, 'mark' => ['required', 'regex:/^[0-9a-f]{24}$/']], ['bytes.min' => 'The file is empty.', 'bytes.max' => 'More than 128 GiB in one file are not taken.', 'mark.*' => 'The file could not be read to begin with. Choose it again.']);
         $name = trim((string) preg_replace('/[\x00-\x1F\x7F\/\\\\]/', '', $given['name']), ' .');
-        if ($name === '' || ! mb_check_encoding($name, 'UTF-8')) {
+        if ($name === '') {
             return $this->refused('The file needs a name.');
+        }
+        if (strlen($name) > self::LONGEST_NAME) {
+            return $this->refused('The name has '.strlen($name).' bytes, a file here can have '.self::LONGEST_NAME.'. Give it a shorter one.');
         }
         if (is_file(config('cobblestone.shelf')."/{$name}")) {
             return $this->refused("A file {$name} is on the shelf already. Rename yours, or take the other one away first.");
         }
-        $upload = Upload::query()->where('name', $name)->where('bytes', $given['bytes'])->where('user_id', $request->user()?->id)->latest()->first();
+        // Gone on with only where it is the same at its start, middle and end: another build of the same name and size is another file.
+        $upload = Upload::query()->where('name', $name)->where('bytes', $given['bytes'])->where('mark', $given['mark'])->where('user_id', $request->user()?->id)->latest()->first();
         if ($upload === null || ! is_file($upload->path())) {
-            $free = (int) disk_free_space(Upload::folder());
-            if ($given['bytes'] > $free - (int) config('cobblestone.keep_free')) {
-                return $this->refused(sprintf('This computer has %.1f GB free, the file has %.1f GB. Make room first.', $free / 1e9, $given['bytes'] / 1e9));
+            $free = Upload::room();
+            if ($given['bytes'] > $free) {
+                return $this->refused(sprintf('This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; the file has %.1f GB. Make room first.', max(0, $free + Upload::promised()) / 1e9, Upload::promised() / 1e9, $given['bytes'] / 1e9), 507);
             }
-            $upload = Upload::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'bytes' => $given['bytes'], 'received' => 0, 'user_id' => $request->user()?->id]);
+            $upload = Upload::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'bytes' => $given['bytes'], 'received' => 0, 'mark' => $given['mark'], 'user_id' => $request->user()?->id]);
             touch($upload->path());
         }
         clearstatcache();
-        $upload->update(['received' => min((int) filesize($upload->path()), $upload->bytes)]);
+        $upload->update(['received' => min((int) filesize($upload->path()), $upload->bytes), 'updated_at' => now()]);
 
         return response()->json(['id' => $upload->id, 'received' => $upload->received, 'piece' => self::PIECE]);
     }
@@ -63,8 +70,13 @@ final class UploadController
 
             return $this->refused('This computer\'s drive is full. What came so far is kept: make room and go on.', 507);
         }
+        // Told only once it is on the disk.
+        $kept = fflush($handle) && fsync($handle);
         fclose($handle);
-        $upload->update(['received' => $have + $written]);
+        if (! $kept) {
+            return $this->refused('This computer\'s drive did not keep the piece. What came before is kept: make room and go on.', 507);
+        }
+        $upload->update(['received' => $have + $written, 'updated_at' => now()]);
         if ($upload->received < $upload->bytes) {
             return response()->json(['received' => $upload->received]);
         }
@@ -84,6 +96,12 @@ final class UploadController
     private function arrived(Upload $upload, ScanShelf $scan): JsonResponse
     {
         $to = config('cobblestone.shelf')."/{$upload->name}";
+        if (Upload::markOf($upload->path()) !== $upload->mark) {
+            @unlink($upload->path());
+            $upload->delete();
+
+            return $this->refused('What arrived is not the file that was announced: it changed while it was sent. Nothing was kept; choose it again.', 409);
+        }
         // link() refuses a name that is taken; rename() would take its place.
         if (! @link($upload->path(), $to)) {
             return $this->refused("A file {$upload->name} came onto the shelf meanwhile. Rename yours and begin again.");

@@ -29,10 +29,12 @@
 </div>
 @endif
 @if ($mayWork)<details class="panel" @if ($errors->any()) open @endif><summary><b>What people know of it</b> <span class="fine">{{ implode(' · ', array_filter($file->about)) ?: 'nothing yet' }}</span></summary>
-<form method="post" action="/shelf/{{ $file->id }}" class="row g-2 mt-1">@csrf
+<form method="post" action="/shelf/{{ $file->id }}" class="row g-2 mt-1">@csrf<input type="hidden" name="as_seen" value="{{ $file->version() }}">
 @foreach (\App\Models\ShelfFile::ABOUT as $field => $title)<div class="col-sm-6 col-lg-3"><label class="form-label" for="a-{{ $field }}">{{ ucfirst($title) }}</label><input id="a-{{ $field }}" name="{{ $field }}" class="form-control" maxlength="120" value="{{ old($field, $file->about[$field] ?? '') }}" @if ($field === 'as_of') type="date" @endif>@include('parts.error', ['field' => $field])</div>@endforeach
-<div class="col-lg-8"><label class="form-label" for="published">Published SHA-256, or the whole SHA256SUMS file</label><textarea id="published" name="published" class="form-control mono" rows="2" spellcheck="false">{{ old('published', $file->published_sha256) }}</textarea><p class="form-text">Left empty it says, honestly, that none was published.</p>@include('parts.error', ['field' => 'published'])</div>
+@if (auth()->user()->isLead())<div class="col-lg-8"><label class="form-label" for="published">Published SHA-256, or the whole SHA256SUMS file</label><textarea id="published" name="published" class="form-control mono" rows="2" spellcheck="false">{{ old('published', $file->published_sha256) }}</textarea><p class="form-text">Left empty it says, honestly, that none was published.</p>@include('parts.error', ['field' => 'published'])</div>
 <div class="col-lg-4"><label class="form-label" for="published_by">Where it was published</label><input id="published_by" name="published_by" class="form-control" maxlength="200" value="{{ old('published_by', $file->published_by) }}"></div>
+@else<div class="col-12"><p class="fine">Published SHA-256: <span class="mono">{{ $file->published_sha256 ?? 'none noted' }}</span>{{ $file->published_by ? ", by {$file->published_by}" : '' }}. A lead notes it.</p>@include('parts.error', ['field' => 'published'])</div>@endif
 <div class="col-12"><button class="btn">Keep this</button></div></form></details>@else
 <section class="panel"><p>{{ implode(' · ', array_filter($file->about)) ?: 'Nobody has noted what line and version it is.' }}</p></section>@endif
+@if ($events->isNotEmpty())<section class="panel"><h2>On record</h2>@include('parts.bench-events')</section>@endif
 @endsection

@@ -1,0 +1,30 @@
+<?php
+
+// Draws a picture anew: php redraw.php FROM TO. Run by App\Devices\Picture within limits, without the framework.
+
+declare(strict_types=1);
+
+[, $from, $to] = $argv + [null, '', ''];
+$bytes = (string) file_get_contents($from);
+$kind = getimagesizefromstring($bytes)[2] ?? 0;
+$picture = @imagecreatefromstring($bytes);
+if ($picture === false) {
+    fwrite(STDERR, "not a picture that can be drawn\n");
+    exit(1);
+}
+// A camera writes beside the picture how it was held (Exif, tag 0x0112); that is not kept, so the picture is turned.
+$held = $kind === IMAGETYPE_JPEG ? (int) (@exif_read_data($from)['Orientation'] ?? 1) : 1;
+$turn = [3 => 180, 4 => 180, 5 => 270, 6 => 270, 7 => 90, 8 => 90][$held] ?? 0;
+if ($turn !== 0) {
+    $picture = imagerotate($picture, $turn, 0) ?: $picture;
+}
+if (in_array($held, [2, 4, 5, 7], true)) {
+    imageflip($picture, IMG_FLIP_HORIZONTAL);
+}
+imagesavealpha($picture, true);
+$done = match ($kind) {
+    IMAGETYPE_PNG => imagepng($picture, $to, 6),
+    IMAGETYPE_WEBP => imagewebp($picture, $to, 88),
+    default => imagejpeg($picture, $to, 88),
+};
+exit($done ? 0 : 1);
