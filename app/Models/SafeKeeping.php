@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A backup that was written and read back.
+ *
+ * @property string $kind
+ * @property string $place
+ * @property int $bytes
+ * @property list<string> $parts
+ * @property Carbon $created_at
+ */
+final class SafeKeeping extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['parts' => 'array', 'created_at' => 'datetime'];
+    }
+
+    public static function last(): ?self
+    {
+        return self::query()->latest('id')->first();
+    }
+}
