@@ -22,6 +22,7 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RehearsalController;
+use App\Http\Controllers\RetentionController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
@@ -30,6 +31,7 @@ use App\Http\Controllers\StickController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\WayController;
 use App\Http\Controllers\WayInController;
+use App\Http\Middleware\ContentsStand;
 use App\Http\Middleware\RequiresRole;
 use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
@@ -55,7 +57,7 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/login/code', [SessionController::class, 'check']);
 });
 
-Route::middleware(['auth', StillHere::class])->group(function (): void {
+Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy']);
 
     Route::get('/account', [AccountController::class, 'show']);
@@ -65,6 +67,12 @@ Route::middleware(['auth', StillHere::class])->group(function (): void {
     Route::post('/account/code/off', [AccountController::class, 'codeOff']);
     Route::post('/account/sessions/{session}', [AccountController::class, 'endSession']);
     Route::middleware(RequiresRole::class.':lead')->group(function (): void {
+        Route::post('/bench/deaths-seen', [BenchController::class, 'deathsSeen']);
+        Route::get('/retention', [RetentionController::class, 'index']);
+        Route::post('/retention', [RetentionController::class, 'update']);
+        Route::post('/retention/delete', [RetentionController::class, 'delete']);
+        Route::get('/jobs/{job}/data.json', [RetentionController::class, 'export']);
+        Route::post('/jobs/{job}/forget', [RetentionController::class, 'forget']);
         Route::get('/people', [PeopleController::class, 'index']);
         Route::post('/people', [PeopleController::class, 'store']);
         Route::post('/people/{person}', [PeopleController::class, 'update']);

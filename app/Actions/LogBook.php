@@ -29,6 +29,7 @@ final class LogBook
             'last_entry' => $entry->id,
             'summary' => $summary = $this->bridge->summary($progress),
             'status' => $progress->isComplete() ? 'handed-over' : 'open',
+            'handed_over_at' => $progress->isComplete() ? ($job->handed_over_at ?? now()) : null,
             'remind_at' => isset($summary['reminders'][0]) ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at']) : null,
             'machine_serial' => self::serial($progress->plan->facts),
         ]);

@@ -22,6 +22,10 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property string|null $machine_serial
  * @property Carbon|null $remind_at
+ * @property Carbon|null $handed_over_at
+ * @property Carbon|null $owner_removed_at
+ * @property Carbon|null $contents_removed_at
+ * @property Carbon|null $backup_gone_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property-read User $user
@@ -34,7 +38,7 @@ final class Job extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['summary' => 'array', 'remind_at' => 'datetime'];
+        return ['summary' => 'array', 'remind_at' => 'datetime', 'handed_over_at' => 'datetime', 'owner_removed_at' => 'datetime', 'contents_removed_at' => 'datetime', 'backup_gone_at' => 'datetime'];
     }
 
     /** @return HasMany<LogEntry, $this> */

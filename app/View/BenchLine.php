@@ -12,7 +12,7 @@ final class BenchLine
     private const WORDS = [
         'person-added' => 'Account %s made', 'person-changed' => 'Account %s changed', 'person-ended' => 'Account %s ended', 'person-reopened' => 'Account %s opened again', 'password-reset' => 'New password handed over for %s', 'password-changed' => '%s chose a password',
         'second-factor-on' => 'Second factor of %s switched on', 'second-factor-off' => 'Second factor of %s taken off', 'session-ended' => 'A sign-in of %s ended', 'checksum-changed' => 'Published checksum of %s changed', 'image-described' => '%s described', 'policy-changed' => 'Policy changed',
-        'contents-removed' => 'Contents of %s removed', 'data-exported' => 'Data of %s given out', 'restored' => 'Restored from %s', 'key-replaced' => 'A new application key was made', 'deaths-seen' => 'Deaths of workers seen', 'catalogue-taken' => '%s taken into the catalogue', 'demo-loaded' => 'The demo world was loaded', 'shop-began' => 'This shop began',
+        'retention-changed' => 'How long contents are kept was changed', 'contents-removed' => 'Contents of %s removed', 'data-exported' => 'Data of %s given out', 'restored' => 'Restored from %s', 'key-replaced' => 'A new application key was made', 'deaths-seen' => 'Deaths of workers seen', 'catalogue-taken' => '%s taken into the catalogue', 'demo-loaded' => 'The demo world was loaded', 'shop-began' => 'This shop began',
     ];
 
     public static function text(BenchEvent $event): string

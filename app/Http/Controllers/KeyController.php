@@ -6,6 +6,7 @@ use App\Actions\LogBook;
 use App\Models\BenchPolicy;
 use App\Models\Job;
 use App\Models\SealedKey;
+use App\Retention\RetentionDays;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -17,12 +18,9 @@ use Symfony\Component\HttpFoundation\IpUtils;
 /** Sealed keys, where the policy keeps any: encrypted at rest, shown on request, every showing logged (rules A7, A8). */
 final class KeyController
 {
-    /** Days a key is kept at most. */
-    private const DAYS = 14;
-
     public function index(Job $job): View
     {
-        return view('jobs.keys', ['job' => $job, 'keys' => SealedKey::query()->with('user')->where('job_id', $job->id)->orderBy('id')->get(), 'allowed' => self::allowed(), 'days' => self::DAYS]);
+        return view('jobs.keys', ['job' => $job, 'keys' => SealedKey::query()->with('user')->where('job_id', $job->id)->orderBy('id')->get(), 'allowed' => self::allowed(), 'days' => RetentionDays::present()->days['keys']]);
     }
 
     public function store(Job $job, Request $request, LogBook $log): RedirectResponse
@@ -31,7 +29,7 @@ final class KeyController
         $given = $request->validate(['kind' => 'required|in:'.implode(',', array_keys(SealedKey::KINDS)), 'label' => 'required|string|max:120', 'secret' => 'required|string|min:4|max:400'], ['secret.*' => 'The key is wanted, 4 to 400 characters. It was not kept.', 'label.*' => 'Say which key it is: its name on the screen, or the edition it fits.']);
         DB::transaction(function () use ($job, $request, $given, $log): void {
             $locked = Job::locked($job->id);
-            SealedKey::query()->create(['job_id' => $job->id, 'kind' => $given['kind'], 'label' => $given['label'], 'sealed' => $given['secret'], 'user_id' => $request->user()->id, 'expires_at' => now()->addDays(self::DAYS)]);
+            SealedKey::query()->create(['job_id' => $job->id, 'kind' => $given['kind'], 'label' => $given['label'], 'sealed' => $given['secret'], 'user_id' => $request->user()->id, 'expires_at' => now()->addDays(RetentionDays::present()->days['keys'])]);
             $log->write($locked, $request->user(), EntryKind::KeySealed, null, ['text' => SealedKey::KINDS[$given['kind']].": {$given['label']}"]);
         });
 

@@ -27,4 +27,5 @@
 </li>
 @endforeach
 </ol>
+@if ($keeping !== null)@include('bench.keeping')@endif
 @endsection

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Retention;
+
+use App\Models\FirmwareSnapshot;
+use App\Models\Job;
+use App\Models\LogEntry;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
+
+/** Contents whose time is over, by kind. */
+final class Due
+{
+    private const MOST = 500;
+
+    /** @return list<array{words: string, what: string}> one line a kind; nothing where nothing is due */
+    public static function words(): array
+    {
+        $lines = [];
+        foreach (array_keys(RetentionDays::KINDS) as $kind) {
+            $many = $kind === 'keys' ? 0 : self::query($kind)->count();
+            if ($many > 0) {
+                $lines[] = ['what' => $kind, 'words' => "{$many} ".($many === 1 ? 'job' : 'jobs').': '.RetentionDays::KINDS[$kind][0]];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return Collection<int, Job> */
+    public static function jobs(string $kind): Collection
+    {
+        $query = self::query($kind);
+        $query->getQuery()->orderBy('id')->limit(self::MOST);
+
+        return $query->get()->values();
+    }
+
+    /** @return Builder<Job> */
+    private static function query(string $kind): Builder
+    {
+        $over = Job::query()->where('handed_over_at', '<=', now()->subDays(RetentionDays::present()->days[$kind]));
+
+        $query = $over->getQuery();
+        match ($kind) {
+            'photos' => $query->whereIn('id', FirmwareSnapshot::query()->getQuery()->whereNotNull('photo')->select('job_id')),
+            'backups' => $query->whereNull('backup_gone_at')->whereIn('id', LogEntry::query()->getQuery()->where('kind', 'done')->where('step', 'protect.back-up')->select('job_id')),
+            'owner' => $query->whereNull('owner_removed_at'),
+            default => $query->whereNull('contents_removed_at'),
+        };
+
+        return $over;
+    }
+}
