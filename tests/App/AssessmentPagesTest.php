@@ -116,6 +116,7 @@ it('keeps no key by default, and seals, shows, logs and forgets them where the p
     $this->post("/jobs/{$other->id}/keys/{$key->id}/show")->assertNotFound();
     $this->travel(15)->days();
     $this->get("/jobs/{$this->job->id}/keys")->assertSee('deleted');
+    $this->artisan('cobblestone:watch', ['--once' => true]);
     expect(DB::table('sealed_keys')->value('sealed'))->toBeNull();
     $this->post("/jobs/{$this->job->id}/keys/{$key->id}/show")->assertSessionHasErrors('key');
     $this->actingAs($this->people['viewer'])->get("/jobs/{$this->job->id}/keys")->assertForbidden();

@@ -29,16 +29,16 @@ final class Bombs
         file_put_contents($file, $bytes.str_pad($record("\0", $first + $depth).$record("\1", $first + $depth), 2048, "\0"));
     }
 
-    /** Zeros without end in that kind of compression: some gigabytes in a few megabytes at most. */
+    /** Zeros in that kind of compression: half a gigabyte in a few kilobytes, many times what is looked at. */
     public static function zeros(string $kind, string $file): void
     {
         $program = ['gzip' => 'gzip -1', 'bzip2' => 'bzip2 -1', 'xz' => 'xz -0', 'zstd' => 'zstd -q -1'][$kind] ?? null;
         if ($program !== null) {
-            Process::fromShellCommandline("head -c 3000000000 /dev/zero | {$program} >".escapeshellarg($file), timeout: 120)->mustRun();
+            Process::fromShellCommandline("head -c 500000000 /dev/zero | {$program} >".escapeshellarg($file), timeout: 120)->mustRun();
 
             return;
         }
-        Process::fromShellCommandline('head -c 1500000000 /dev/zero >'.escapeshellarg("{$file}.raw"))->mustRun();
+        Process::fromShellCommandline('head -c 400000000 /dev/zero >'.escapeshellarg("{$file}.raw"))->mustRun();
         $zip = new ZipArchive;
         $zip->open($file, ZipArchive::CREATE);
         $zip->addFile("{$file}.raw", 'inside.img');

@@ -35,24 +35,18 @@ final readonly class Manifest
         $files = [];
         $notes = [];
         $lines = array_map(static fn (string $line): string => rtrim($line, "\r"), explode("\n", $text));
-        $size = self::sizePattern($lines);
+        $spaced = self::isSpaced($lines);
         foreach ($lines as $index => $line) {
-            if (trim($line) === '' || $line[0] === '#') {
+            if (ManifestLine::isNothing($line)) {
                 continue;
             }
-            if (preg_match('/^(\\\\?)([0-9a-f]{64}) [ *](.+)$/i', $line, $match) === 1) {
-                $path = $match[1] === '' ? $match[3] : strtr($match[3], ['\\\\' => '\\', '\\n' => "\n", '\\r' => "\r"]);
-                $entry = ['hash' => strtolower($match[2]), 'bytes' => null];
-            } elseif (preg_match($size, $line, $match) === 1) {
-                [$path, $entry] = [$match[2], ['hash' => null, 'bytes' => (int) $match[1]]];
-            } elseif (preg_match('/^[0-9a-f]{32,128}\s/i', $line) === 1 || preg_match('/^sha256sum: /', $line) === 1) {
+            $read = ManifestLine::read($line, $spaced);
+            if ($read === null) {
                 $notes[] = 'Line '.($index + 1).': "'.mb_substr($line, 0, 50).'" is not a line of sha256sum; left out.';
 
                 continue;
-            } else {
-                [$path, $entry] = [$line, ['hash' => null, 'bytes' => null]];
             }
-            $path = self::plain($path);
+            [$path, $entry] = [$read->path, ['hash' => $read->hash, 'bytes' => $read->bytes]];
             $present = $files[$path] ?? null;
             if ($present !== null && ($entry['hash'] === null) !== ($present['hash'] === null) && ($entry['bytes'] === null) !== ($present['bytes'] === null)) {
                 $entry = ['hash' => $entry['hash'] ?? $present['hash'], 'bytes' => $entry['bytes'] ?? $present['bytes']];
@@ -65,17 +59,16 @@ final readonly class Manifest
         return new self($files, $notes);
     }
 
-    /**
-     * What a line with a size looks like. Only a tab surely ends one: "2019 regatta.jpg" is a name, unless every line begins with a number.
-     *
-     * @param  list<string>  $lines
-     */
-    private static function sizePattern(array $lines): string
+    /** @param  list<string>  $lines */
+    private static function isSpaced(array $lines): bool
     {
-        $bare = array_filter($lines, static fn (string $line): bool => trim($line) !== '' && $line[0] !== '#' && preg_match('/^\\\\?[0-9a-f]{64} /i', $line) !== 1);
-        $spaced = count(preg_grep('/^ *[0-9]{1,18} +\S/', $bare) ?: []) === count($bare);
+        foreach ($lines as $line) {
+            if (! ManifestLine::isNothing($line) && ManifestLine::hasSpacedSize($line) === false) {
+                return false;
+            }
+        }
 
-        return $spaced ? '/^ *([0-9]{1,18}) +(.+)$/' : '/^([0-9]{1,18})\t(.+)$/';
+        return true;
     }
 
     /** Bytes of all files; null where one does not say. */
@@ -90,13 +83,5 @@ final readonly class Manifest
         }
 
         return $sum;
-    }
-
-    /** "./pictures//a.jpg" and "pictures/a.jpg" are the same file. */
-    private static function plain(string $path): string
-    {
-        $path = (string) preg_replace('#/{2,}#', '/', str_replace('\\', '/', $path));
-
-        return (string) preg_replace('#^(\./)+#', '', $path);
     }
 }

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Backup;
 
+use Generator;
+
 /** The originals against the copy: what is missing, what differs, what is there besides (rule A6). */
 final readonly class ManifestComparison
 {
+    /** Names of each kind that are kept of long lists. */
+    private const NAMES = 1000;
+
     /**
      * @param  list<string>  $missing  in the originals, not in the copy
      * @param  list<string>  $differing  same path, other hash or size
      * @param  list<string>  $besides  only in the copy
      * @param  int  $proven  files whose hash is the same on both sides
      */
-    private function __construct(public array $missing, public array $differing, public array $besides, public int $proven, public int $source, public int $copy, public ?string $rootSource, public ?string $rootCopy)
+    private function __construct(public array $missing, public array $differing, public array $besides, public int $proven, public int $source, public int $copy, public ?string $rootSource, public ?string $rootCopy, public int $missingCount, public int $differingCount, public int $besidesCount)
     {
     }
 
@@ -38,21 +43,90 @@ final readonly class ManifestComparison
             }
         }
 
-        return new self($missing, $differing, array_map(strval(...), array_keys(array_diff_key($b, $a))), $proven, count($a), count($b), $rootSource === '' ? null : $rootSource, $rootCopy === '' ? null : $rootCopy);
+        $besides = array_map(strval(...), array_keys(array_diff_key($b, $a)));
+
+        return new self($missing, $differing, $besides, $proven, count($a), count($b), $rootSource === '' ? null : $rootSource, $rootCopy === '' ? null : $rootCopy, count($missing), count($differing), count($besides));
+    }
+
+    /**
+     * The same for lists of any length, each sorted by its paths' bytes: in one pass, with the first names of each kind kept.
+     *
+     * @param  iterable<array{0: string, 1: string|null, 2: int|null}>  $source  path below the root, hash, bytes; the same path twice is joined
+     * @param  iterable<array{0: string, 1: string|null, 2: int|null}>  $copy
+     */
+    public static function ofSorted(iterable $source, iterable $copy, string $rootSource, string $rootCopy): self
+    {
+        [$a, $b] = [self::joined($source), self::joined($copy)];
+        $names = ['missing' => [], 'differing' => [], 'besides' => []];
+        $counts = ['missing' => 0, 'differing' => 0, 'besides' => 0];
+        $note = static function (string $kind, string $path) use (&$names, &$counts): void {
+            $counts[$kind]++;
+            count($names[$kind]) < self::NAMES && $names[$kind][] = $path;
+        };
+        $proven = $originals = $copies = 0;
+        while ($a->valid() || $b->valid()) {
+            $order = ! $a->valid() ? 1 : (! $b->valid() ? -1 : strcmp($a->current()[0], $b->current()[0]));
+            $originals += $order <= 0 ? 1 : 0;
+            $copies += $order >= 0 ? 1 : 0;
+            if ($order < 0) {
+                $note('missing', $a->current()[0]);
+            } elseif ($order > 0) {
+                $note('besides', $b->current()[0]);
+            } elseif (self::differ($a->current()[1], $b->current()[1]) || self::differ($a->current()[2], $b->current()[2])) {
+                $note('differing', $a->current()[0]);
+            } elseif ($a->current()[1] !== null && $b->current()[1] !== null) {
+                $proven++;
+            }
+            $order <= 0 && $a->next();
+            $order >= 0 && $b->next();
+        }
+
+        return new self($names['missing'], $names['differing'], $names['besides'], $proven, $originals, $copies, $rootSource === '' ? null : $rootSource, $rootCopy === '' ? null : $rootCopy, $counts['missing'], $counts['differing'], $counts['besides']);
+    }
+
+    /** Whether two sides that are rooted elsewhere have nothing in common, so that the roots were none. */
+    public function hasNothingInCommon(): bool
+    {
+        return $this->missingCount === $this->source;
+    }
+
+    /**
+     * Neighbours of the same path as one: a checksum from one line, a size from another; else the later line counts.
+     *
+     * @param  iterable<array{0: string, 1: string|null, 2: int|null}>  $records
+     * @return Generator<int, array{0: string, 1: string|null, 2: int|null}>
+     */
+    private static function joined(iterable $records): Generator
+    {
+        $last = null;
+        foreach ($records as [$path, $hash, $bytes]) {
+            if ($last !== null && $last[0] === $path) {
+                $last = ($hash === null) !== ($last[1] === null) && ($bytes === null) !== ($last[2] === null) ? [$path, $hash ?? $last[1], $bytes ?? $last[2]] : [$path, $hash, $bytes];
+
+                continue;
+            }
+            if ($last !== null) {
+                yield $last;
+            }
+            $last = [$path, $hash, $bytes];
+        }
+        if ($last !== null) {
+            yield $last;
+        }
     }
 
     /** Whether the copy holds every original with an equal checksum. */
     public function proves(): bool
     {
-        return $this->source > 0 && $this->missing === [] && $this->differing === [] && $this->proven === $this->source;
+        return $this->source > 0 && $this->missingCount === 0 && $this->differingCount === 0 && $this->proven === $this->source;
     }
 
     public function sentence(): string
     {
         return match (true) {
             $this->proves() => "All {$this->source} files are in the copy with equal checksums.",
-            $this->missing === [] && $this->differing === [] => "All {$this->source} files are in the copy; {$this->proven} of them are proven by checksums, the others by name and size only.",
-            default => count($this->missing).' missing, '.count($this->differing).' differ, of '.$this->source.' files.',
+            $this->missingCount === 0 && $this->differingCount === 0 => "All {$this->source} files are in the copy; {$this->proven} of them are proven by checksums, the others by name and size only.",
+            default => $this->missingCount.' missing, '.$this->differingCount.' differ, of '.$this->source.' files.',
         };
     }
 

@@ -84,4 +84,4 @@ it('refuses plans that contradict themselves', function (Closure $change, string
 
 it('refuses names that no tool should be handed, wherever they stand in a plan', function (string $name) {
     expect(fn () => StickPlans::plan(files: ['EFI/BOOT/BOOTX64.EFI' => 3152, $name => 12]))->toThrow(PlanFault::class);
-})->with(["a\nrm -rf", "a\tb", "a\x7Fb", "\x1B[2J"]);
+})->with(['line end' => ["a\nrm -rf"], 'tab' => ["a\tb"], 'delete' => ["a\x7Fb"], 'escape' => ["\x1B[2J"]]);
