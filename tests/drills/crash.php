@@ -42,17 +42,17 @@ $token !== '' || exit("Cannot sign in at {$url}: is the demo world running there
 $faults = $kept = [];
 for ($round = 1; $round <= (int) $options['rounds']; $round++) {
     // A stick of the demo world, from an image of its shelf, as a person builds it.
-    preg_match('#href="(/shelf/\d+)"[^>]*>[^<]*Tansy#', send("{$url}/shelf", $jar)[1], $image);
+    preg_match('#href="(/shelf/\d+)"><b>Tansy#', send("{$url}/shelf", $jar)[1], $image);
     $page = send("{$url}{$image[1]}/ways?stick=tern-64", $jar)[1];
-    preg_match('/name="way" value="(files[^"]*)"/', $page, $way);
+    preg_match('/name="way" value="([^"]+)" checked/', $page, $way);
     preg_match('/serial: *"?([A-Za-z0-9-]+)/', (string) file_get_contents("{$root}/catalogue/sticks/tern-64.yaml"), $printed);
     [$status, , $where] = send("{$url}{$image[1]}/builds", $jar, ['_token' => $token, 'stick' => 'tern-64', 'way' => $way[1] ?? '', 'serial' => substr($printed[1] ?? '', -4)]);
     $building = preg_match('#/builds/(\d+)$#', $where) === 1;
     $building || $faults[] = "round {$round}: no build began ({$status} {$where})";
     // Begun, somewhere in the middle, nearly over: another moment each round.
-    $until = microtime(true) + 0.2 + 0.45 * $round;
+    $until = microtime(true) + 0.1 + 0.25 * ($round % 6);
     while (microtime(true) < $until) {
-        $note = "crash {$round} ".count($kept);
+        $note = sprintf('crash %d %d %d', getmypid(), $round, count($kept));
         if (send("{$url}/jobs/1/steps/intake.take-in/note", $jar, ['_token' => $token, 'text' => $note, 'seen' => 0])[0] === 303) {
             $kept[] = $note;
         }
@@ -69,8 +69,9 @@ for ($round = 1; $round <= (int) $options['rounds']; $round++) {
     $token = signIn($url, $jar);
     $stick = send("{$url}/sticks/tern-64", $jar)[1];
     if ($building && str_contains($stick, 'good: every byte was read back')) {
-        // Good is right only where this very build ended before the kill.
-        str_contains(send($where, $jar)[1], 'Proven') || $faults[] = "round {$round}: a stick is called good whose build did not end";
+        // Good is right only where this very build ended before the kill, or waits in its queue and has touched nothing yet.
+        $said = html_entity_decode(strip_tags(strstr(send($where, $jar)[1], '<div id="build"') ?: ''));
+        str_contains($said, 'Good: every byte') || str_contains($said, 'Waiting for its turn') || $faults[] = "round {$round}: a stick is called good while its build says: ".substr((string) preg_replace('/\s+/', ' ', $said), 0, 160);
     }
     $waited = 0;
     while ($building && preg_match('/every (1|2)s|hx-get="[^"]*progress"/', send($where, $jar)[1]) === 1 && $waited < 60) {

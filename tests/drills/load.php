@@ -34,7 +34,7 @@ foreach (range(0, $people - 1) as $i) {
     curl_close($handle);
     $handle = request("{$url}/login", $clients[$i]['jar'], ['_token' => $token, 'login' => ['lead', 'evening'][$i % 2], 'password' => 'quillport']);
     curl_exec($handle);
-    if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 302 || ! str_ends_with((string) curl_getinfo($handle, CURLINFO_REDIRECT_URL), ':'.parse_url($url, PHP_URL_PORT))) {
+    if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 302 || rtrim((string) curl_getinfo($handle, CURLINFO_REDIRECT_URL), '/') !== $url) {
         exit("Cannot sign in at {$url}: is the demo world running there?\n");
     }
     curl_close($handle);
