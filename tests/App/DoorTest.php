@@ -87,3 +87,39 @@ it('lets keys end on time without anybody looking, and says when one cannot be o
     $this->travel(15)->days();
     expect(SealedKey::forgetExpired())->toBe(1)->and(DB::table('sealed_keys')->value('sealed'))->toBeNull();
 });
+
+it('says a full drive or a silent database in words, keeps what was typed on the page, and tells no trace', function (string $state, int $status, string $says) {
+    $people = $this->bench();
+    Illuminate\Support\Facades\Route::middleware('web')->post('/falls', function () use ($state): never {
+        $cause = new PDOException("SQLSTATE[{$state}]: could not extend file: No space left on device");
+        $cause->errorInfo = [$state, 7, 'x'];
+        throw new Illuminate\Database\QueryException('pgsql', 'insert into log_entries', [], $cause);
+    });
+    $this->actingAs($people['lead'])->post('/falls', ['text' => 'three long sentences', 'secret' => 'HIDDEN'])->assertStatus($status)->assertSee($says)->assertSee('three long sentences')->assertDontSee('HIDDEN')->assertDontSee('insert into');
+})->with([['53100', 507, 'drive is full'], ['08006', 503, 'does not answer'], ['57P01', 503, 'does not answer'], ['22003', 422, 'cannot be kept']]);
+
+it('takes no files on a drive that is nearly full, and says so before anything is kept', function () {
+    $people = $this->bench();
+    $job = $this->jobFrom('fairlead-13', $people['lead']);
+    config(['cobblestone.least_free' => PHP_INT_MAX]);
+    $this->actingAs($people['lead'])->post("/jobs/{$job->id}/readings", ['seen' => $job->last_entry, 'files' => [Illuminate\Http\UploadedFile::fake()->create('a.txt', 5)]])->assertStatus(507)->assertSee('drive is full');
+    $this->post("/jobs/{$job->id}/steps/intake.take-in/note", ['text' => 'still goes', 'seen' => 0])->assertSessionHasNoErrors();
+});
+
+it('shows the lead, and /up, which processes died, until they are seen', function () {
+    $people = $this->bench();
+    @mkdir($folder = (string) config('cobblestone.state'), recursive: true);
+    array_map(unlink(...), glob("{$folder}/{*.pid,deaths*}", GLOB_BRACE) ?: []);
+    $listener = new Symfony\Component\Process\Process([PHP_BINARY, base_path('deploy/note-deaths.php'), "{$folder}/deaths.jsonl"]);
+    $event = fn (string $name, int $expected): string => ($payload = "processname:{$name} groupname:{$name} from_state:RUNNING expected:{$expected} pid:1") === '' ? '' : 'ver:3.0 server:supervisor serial:1 pool:x poolserial:1 eventname:PROCESS_STATE_EXITED len:'.strlen($payload)."\n{$payload}";
+    $listener->setInput($event('work-builds', 0).$event('work', 1));
+    expect($listener->run())->toBe(0)->and(substr_count($listener->getOutput(), "RESULT 2\nOK"))->toBe(2);
+    file_put_contents("{$folder}/watch.pid", '999999');
+    $this->get('/up')->assertOk()->assertJson(['state' => 'look', 'deaths_unseen' => 1, 'workers' => ['watch' => false]]);
+    $this->actingAs($people['lead'])->get('/')->assertSee('Died and was started again: builds of sticks')->assertSee('Not running: watcher of the shelf');
+    $this->actingAs($people['evening'])->get('/')->assertDontSee('Died and was started again');
+    $this->post('/bench/deaths-seen')->assertForbidden();
+    $this->actingAs($people['lead'])->post('/bench/deaths-seen')->assertRedirect('/');
+    $this->get('/')->assertDontSee('Died and was started again');
+    array_map(unlink(...), glob("{$folder}/{*.pid,deaths*}", GLOB_BRACE) ?: []);
+});

@@ -5,7 +5,7 @@ use App\Models\Job;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/catalogue/machines/norrel-fairlead-13', '/logbook', '/find?q=fair', '/policy', '/bell', '{job}', '{job}?stone=target.erase', '{job}/run', '{job}/run?stone=target.erase', '{job}/log', '{job}/intake', '{job}/handover', '{job}/paper', '{hold}', '{job}/assessment', '{job}/memory', '{job}/backup', '{job}/keys', '{job}/rehearsal', '{job}/settings', '{job}/ways-in', '{locked}/rehearsal', '{update}/settings', '{update}/rehearsal', '{repair}', '{repair}/assessment', '{swap}/assessment', '{repair}/run', '/learned', '/find?q=black+screen'];
+const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/catalogue/machines/norrel-fairlead-13', '/logbook', '/find?q=fair', '/policy', '/people', '/account', '/retention', '/bell', '{job}', '{job}?stone=target.erase', '{job}/run', '{job}/run?stone=target.erase', '{job}/log', '{job}/intake', '{job}/handover', '{job}/paper', '{hold}', '{job}/assessment', '{job}/memory', '{job}/backup', '{job}/keys', '{job}/rehearsal', '{job}/settings', '{job}/ways-in', '{locked}/rehearsal', '{update}/settings', '{update}/rehearsal', '{repair}', '{repair}/assessment', '{swap}/assessment', '{repair}/run', '/learned', '/find?q=black+screen'];
 
 beforeEach(function () {
     app(DemoWorld::class)->load();

@@ -1,7 +1,7 @@
 @extends('layout')
 @section('title', 'Your account')
 @section('content')
-<header class="head"><h1>{{ $user->title }}</h1><span class="goal">{{ $user->login }}, {{ $user->role }}</span>@if ($user->isLead())<a class="btn ms-auto" href="/people">People of the bench</a>@endif</header>
+<header class="head"><h1>{{ $user->title }}</h1><span class="goal">signs in as {{ $user->login }}, role {{ $user->role }}</span>@if ($user->isLead())<a class="btn ms-auto" href="/people">People of the bench</a>@endif</header>
 @if ($user->must_change)<p class="verdict hold" role="status">Your password was handed over by somebody else. Choose your own; the rest of the bench opens then.</p>@endif
 @include('account.did')
 <div class="cols even">
