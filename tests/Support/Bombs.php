@@ -29,7 +29,7 @@ final class Bombs
         file_put_contents($file, $bytes.str_pad($record("\0", $first + $depth).$record("\1", $first + $depth), 2048, "\0"));
     }
 
-    /** Zeros in that kind of compression: half a gigabyte in a few kilobytes, many times what is looked at. */
+    /** Zeros in that kind of compression: 500 MB in a few kilobytes, many times what is looked at. */
     public static function zeros(string $kind, string $file): void
     {
         $program = ['gzip' => 'gzip -1', 'bzip2' => 'bzip2 -1', 'xz' => 'xz -0', 'zstd' => 'zstd -q -1'][$kind] ?? null;
