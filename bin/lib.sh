@@ -100,7 +100,7 @@ pg_roles() {
     pg_owner_password=$(pg_secret "$dir" owner)
     pg_app_password=$(pg_secret "$dir" app)
     for database in "$@"; do
-        "$pg_bin/psql" -qX -v ON_ERROR_STOP=1 -v owner_password="$pg_owner_password" -v app_password="$pg_app_password" -v db="$database" -d "$database" -f "$root/deploy/roles.sql" >/dev/null
+        OWNER_PASSWORD=$pg_owner_password APP_PASSWORD=$pg_app_password PGDATABASE=$database "$pg_bin/psql" -qX -v ON_ERROR_STOP=1 -f "$root/deploy/roles.sql" >/dev/null
     done
 }
 

@@ -1,5 +1,9 @@
 -- Who may do what in the database: run by bin/start and bin/test as the cluster's superuser, every time.
 -- The owner makes and changes tables. The application works in them, with the rights that app/Database/Grants.php gives.
+-- Out of the surroundings, never out of the arguments, which every account of the computer can read.
+\getenv owner_password OWNER_PASSWORD
+\getenv app_password APP_PASSWORD
+\getenv db PGDATABASE
 select set_config('cobblestone.owner_password', :'owner_password', false), set_config('cobblestone.app_password', :'app_password', false);
 do $$
 declare thing record;

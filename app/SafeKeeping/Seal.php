@@ -24,7 +24,7 @@ final class Seal
     public static function open(string $sealed, string $passphrase): string
     {
         $bytes = str_starts_with($sealed, self::HEAD) ? base64_decode(trim(substr($sealed, strlen(self::HEAD))), true) : false;
-        if ($bytes === false || strlen($bytes) < 60) {
+        if ($bytes === false || strlen($bytes) < SODIUM_CRYPTO_PWHASH_SALTBYTES + SODIUM_CRYPTO_SECRETBOX_NONCEBYTES + SODIUM_CRYPTO_SECRETBOX_MACBYTES) {
             throw new RuntimeException('This is no sealed file of a backup, or it is damaged.');
         }
         [$salt, $nonce, $box] = [substr($bytes, 0, SODIUM_CRYPTO_PWHASH_SALTBYTES), substr($bytes, SODIUM_CRYPTO_PWHASH_SALTBYTES, SODIUM_CRYPTO_SECRETBOX_NONCEBYTES), substr($bytes, SODIUM_CRYPTO_PWHASH_SALTBYTES + SODIUM_CRYPTO_SECRETBOX_NONCEBYTES)];

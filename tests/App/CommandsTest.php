@@ -120,3 +120,11 @@ it('loads the demo world once', function () {
         ->and(App\Models\Job::query()->count())->toBe(9);
     expect(App\Models\Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->firstOrFail()->summary['put_back'])->toBe(2);
 });
+
+it('lets no name steer the terminal', function () {
+    $brief = Demo::brief('capstan-t3');
+    $brief['title'] = "Capstan \x1B[2J\u{202E} <fg=red>red</> *";
+    file_put_contents($file = "{$this->folder}/brief.yaml", App\Documents\YamlDocument::text($brief, 'it'));
+    expect(Artisan::call('cobblestone:plan', ['brief' => $file]))->toBe(0)
+        ->and(Artisan::output())->toContain('Capstan ⟨U+001B⟩[2J⟨U+202E⟩ <fg=red>red</> *')->not->toContain("\x1B[2J");
+});

@@ -123,3 +123,15 @@ it('shows the lead, and /up, which processes died, until they are seen', functio
     $this->get('/')->assertDontSee('Died and was started again');
     array_map(unlink(...), glob("{$folder}/{*.pid,deaths*}", GLOB_BRACE) ?: []);
 });
+
+it('takes as many files at once as the page promises', function () {
+    $promised = (new ReflectionClass(App\Http\Requests\ReadingRequest::class))->getConstant('FILES');
+    preg_match('/max_file_uploads\] = (\d+)/', (string) file_get_contents(base_path('deploy/php-fpm.conf')), $taken);
+    expect((int) $taken[1])->toBeGreaterThan($promised);
+});
+
+it('hands no password over in the arguments of a program, which every account of a computer can read', function () {
+    foreach (['bin/lib.sh', 'bin/start', 'bin/backup', 'bin/restore', 'bin/test'] as $script) {
+        expect((string) file_get_contents(base_path($script)))->not->toMatch('/(-v|--set|--password)[ =]\S*password/i');
+    }
+});

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Devices\LongLists;
-use Illuminate\Console\Command;
 use RuntimeException;
 
 /** Both sides of a backup, of any length: for lists that no form takes. */
-final class CompareCommand extends Command
+final class CompareCommand extends PlainCommand
 {
     protected $signature = 'cobblestone:compare-backup {source : list of the originals} {copy : list of the copy}';
 
@@ -34,7 +33,7 @@ final class CompareCommand extends Command
         $this->line($compared->sentence());
         foreach (['missing in the copy' => $compared->missing, 'differs' => $compared->differing, 'only in the copy' => $compared->besides] as $what => $paths) {
             foreach (array_slice($paths, 0, 50) as $path) {
-                $this->line("  {$what}: ".preg_replace('/[\x00-\x1F\x7F]/', '?', $path));
+                $this->line("  {$what}: {$path}");
             }
         }
         foreach ($notes as $note) {

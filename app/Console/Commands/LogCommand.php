@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Database\LogChain;
-use Illuminate\Console\Command;
 
 /** Whether the logs are what was written: every entry against its hash, the hashes against each other. */
-final class LogCommand extends Command
+final class LogCommand extends PlainCommand
 {
     protected $signature = 'cobblestone:log {action=verify : verify} {--json : for other programs}';
 

@@ -13,9 +13,8 @@ use Cobblestone\Job\Policy;
 use Cobblestone\Runbook\OrderImpossible;
 use Cobblestone\Runbook\Plan;
 use DomainException;
-use Illuminate\Console\Command;
 
-final class PlanCommand extends Command
+final class PlanCommand extends PlainCommand
 {
     protected $signature = 'cobblestone:plan {brief : a brief as YAML} {--json : print the plan as JSON} {--out= : write the plan as JSON to a file} {--catalogue= : a folder of catalogue files}';
 

@@ -5,11 +5,10 @@ namespace App\Console\Commands;
 use App\Actions\ReadInventory;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Inventory\Reading;
-use Illuminate\Console\Command;
 use Symfony\Component\Yaml\Yaml;
 
 /** Reads a collector's bundle or single files and prints what was understood. */
-final class ReadCommand extends Command
+final class ReadCommand extends PlainCommand
 {
     protected $signature = 'cobblestone:read {file* : bundles or files of single tools} {--json : as JSON} {--yaml : as the "readings" block of a brief}';
 

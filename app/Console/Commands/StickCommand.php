@@ -26,10 +26,9 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Storage\LayoutImpossible;
 use Cobblestone\Storage\Scheme;
-use Illuminate\Console\Command;
 use RuntimeException;
 
-final class StickCommand extends Command
+final class StickCommand extends PlainCommand
 {
     protected $signature = 'cobblestone:stick
         {action : plan, build, prove, script, table, check or what}

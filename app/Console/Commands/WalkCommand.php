@@ -9,12 +9,11 @@ use App\Documents\PathDocument;
 use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Runbook\WalkThrough;
 use DomainException;
-use Illuminate\Console\Command;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Walks a path in thought: which stones can be laid in their order, and why the others cannot. */
-final class WalkCommand extends Command
+final class WalkCommand extends PlainCommand
 {
     protected $signature = 'cobblestone:walk {document : a brief in YAML, or a plan in JSON} {--catalogue= : a folder instead of the demo catalogue} {--except= : ids of stones that are left out, with commas} {--json : for other programs}';
 

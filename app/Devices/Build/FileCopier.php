@@ -52,7 +52,7 @@ final class FileCopier
         }
         $fromImage = array_values(array_filter($files, static fn (PlannedFile $file): bool => $file->from === 'image'));
         if ($fromImage !== []) {
-            $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch);
+            $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch, array_sum(array_map(static fn (PlannedFile $file): int => $file->of, $fromImage)));
         }
         foreach ($files as $file) {
             $at = "{$scratch}/{$file->path}";

@@ -30,7 +30,7 @@ final class SourceSums
         $sums = [];
         try {
             if ($fromImage !== []) {
-                $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch);
+                $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch, array_sum(array_map(static fn (PlannedFile $file): int => $file->of, $fromImage)));
             }
             foreach ($small as $file) {
                 $sums[$file->path] = (string) hash_file('sha256', $file->from === 'drivers' ? $this->source->driver($file->source) : "{$scratch}/{$file->source}");

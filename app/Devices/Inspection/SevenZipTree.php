@@ -22,6 +22,9 @@ final class SevenZipTree implements FileTree
     /** A hundred thousand files are listed in less than one. */
     private const LISTING_SECONDS = 10;
 
+    /** Bytes a second below which unpacking is given up. */
+    private const SLOWEST = 1_000_000;
+
     /** A line of the listing longer than this is not a path anyone made in good faith. */
     private const LONGEST_LINE = 4096;
 
@@ -124,15 +127,16 @@ final class SevenZipTree implements FileTree
      * Writes the named files below a folder; what leads outside is refused by 7-Zip itself.
      *
      * @param  list<string>  $paths
+     * @param  int  $bytes  of all of them together, as planned: no file may become larger, and the time is meant for so much
      */
-    public function extract(array $paths, string $folder): void
+    public function extract(array $paths, string $folder, int $bytes): void
     {
         if (preg_grep('/[\x00-\x1F\x7F]/', $paths) !== []) {
             throw new RuntimeException('A name inside the image has control characters: it is not unpacked.');
         }
         $list = tempnam($folder, 'list');
         file_put_contents($list, implode("\n", $paths)."\n");
-        Command::run([self::PROGRAM, 'x', '-y', '-bd', '-spd', '-scsUTF-8', "-t{$this->kind}", "-o{$folder}", "-i@{$list}", '--', $this->path], null);
+        Command::run([self::PROGRAM, 'x', '-y', '-bd', '-spd', '-scsUTF-8', "-t{$this->kind}", "-o{$folder}", "-i@{$list}", '--', $this->path], self::SECONDS + $bytes / self::SLOWEST, null, new Limits(file: max(1_048_576, $bytes)));
         unlink($list);
     }
 

@@ -13,6 +13,7 @@ use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
@@ -22,11 +23,11 @@ final class AccountController
     public function show(Request $request): View
     {
         $user = self::user($request);
-        $secret = $request->session()->get('code-secret');
+        $secret = self::secretOf($request);
 
         return view('account.show', [
-            'user' => $user, 'sessions' => Sessions::of($user->id), 'secret' => is_string($secret) ? $secret : null,
-            'picture' => is_string($secret) ? Command::run(['qrencode', '--type=SVG', '--level=M', '--margin=2', '--output=-', '--', TimeCode::address($secret, $user->login, 'Cobblestone')], 10) : null,
+            'user' => $user, 'sessions' => Sessions::of($user->id), 'secret' => $secret,
+            'picture' => $secret !== null ? Command::run(['qrencode', '--type=SVG', '--level=M', '--margin=2', '--output=-', '--', TimeCode::address($secret, $user->login, 'Cobblestone')], 10) : null,
         ]);
     }
 
@@ -49,7 +50,7 @@ final class AccountController
     /** A secret is shown, and counts only once a code made from it was typed. */
     public function secret(Request $request): RedirectResponse
     {
-        $request->session()->put('code-secret', TimeCode::secret());
+        $request->session()->put('code-secret', Crypt::encryptString(TimeCode::secret()));
 
         return redirect('/account', 303);
     }
@@ -57,9 +58,9 @@ final class AccountController
     public function code(Request $request): RedirectResponse
     {
         $user = self::user($request);
-        $secret = $request->session()->get('code-secret');
+        $secret = self::secretOf($request);
         $typed = $request->input('code');
-        $step = is_string($secret) && is_string($typed) ? TimeCode::step($secret, $typed, (int) now()->timestamp, 0) : null;
+        $step = $secret !== null && is_string($typed) ? TimeCode::step($secret, $typed, (int) now()->timestamp, 0) : null;
         if ($step === null) {
             throw ValidationException::withMessages(['code' => 'This code does not come from the secret shown here. Nothing was changed; type the one your device shows now.']);
         }
@@ -85,6 +86,14 @@ final class AccountController
         $ended = Sessions::end(self::user($request)->id, $key);
 
         return redirect('/account', 303)->with('did', $ended ? 'ended' : 'gone');
+    }
+
+    /** Sealed in the session's row until it counts. */
+    private static function secretOf(Request $request): ?string
+    {
+        $sealed = $request->session()->get('code-secret');
+
+        return is_string($sealed) ? Crypt::decryptString($sealed) : null;
     }
 
     private static function user(Request $request): User

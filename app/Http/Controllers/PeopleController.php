@@ -13,16 +13,17 @@ use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Validation\Rule;
 
 /** The accounts of the bench: made, changed and ended by the lead. */
 final class PeopleController
 {
-    public function index(): View
+    public function index(Request $request): View
     {
         $people = User::query()->orderByRaw('ended_at is not null')->orderBy('title')->get();
 
-        return view('people.index', ['people' => $people, 'sessions' => Sessions::of(), 'titles' => $people->pluck('title', 'id')->all(), 'events' => BenchEvent::query()->with('user')->whereIn('kind', ChangePerson::KINDS)->latest('id')->limit(30)->get()]);
+        return view('people.index', ['people' => $people, 'handed' => self::handed($request), 'sessions' => Sessions::of(), 'titles' => $people->pluck('title', 'id')->all(), 'events' => BenchEvent::query()->with('user')->whereIn('kind', ChangePerson::KINDS)->latest('id')->limit(30)->get()]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -34,7 +35,7 @@ final class PeopleController
         $user = User::query()->create([...$given, 'password' => $password, 'must_change' => true]);
         BenchEvent::note('person-added', $user->login, ['title' => $user->title, 'role' => $user->role], $request->user()?->id);
 
-        return redirect('/people', 303)->with('password', ['login' => $user->login, 'password' => $password]);
+        return redirect('/people', 303)->with('handed', self::sealed($user, $password));
     }
 
     public function update(User $person, Request $request, ChangePerson $change): RedirectResponse
@@ -57,14 +58,14 @@ final class PeopleController
     {
         $password = $change->reopen($person, $request->user());
 
-        return redirect('/people', 303)->with('did', 'person-back')->with('password', ['login' => $person->login, 'password' => $password]);
+        return redirect('/people', 303)->with('did', 'person-back')->with('handed', self::sealed($person, $password));
     }
 
     public function reset(User $person, Request $request, ChangePerson $change): RedirectResponse
     {
         $password = $change->reset($person, $request->user());
 
-        return redirect('/people', 303)->with('did', 'reset')->with('password', ['login' => $person->login, 'password' => $password]);
+        return redirect('/people', 303)->with('did', 'reset')->with('handed', self::sealed($person, $password));
     }
 
     public function codeOff(User $person, Request $request, ChangePerson $change): RedirectResponse
@@ -82,5 +83,20 @@ final class PeopleController
         }
 
         return redirect('/people', 303)->with('did', $ended ? 'ended' : 'gone');
+    }
+
+    /** For the one page that shows it: in the session's row it is sealed, as everything secret is. */
+    private static function sealed(User $person, string $password): string
+    {
+        return Crypt::encryptString((string) json_encode(['login' => $person->login, 'password' => $password]));
+    }
+
+    /** @return array{login: string, password: string}|null */
+    private static function handed(Request $request): ?array
+    {
+        $sealed = $request->session()->get('handed');
+        $handed = is_string($sealed) ? json_decode(Crypt::decryptString($sealed), true) : null;
+
+        return is_array($handed) && is_string($handed['login'] ?? null) && is_string($handed['password'] ?? null) ? ['login' => $handed['login'], 'password' => $handed['password']] : null;
     }
 }

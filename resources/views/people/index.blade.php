@@ -4,7 +4,7 @@
 <header class="head"><h1>People</h1><span class="goal">who signs in at this bench; what an account did stays on record when it ends</span></header>
 @include('account.did')
 @include('parts.error', ['field' => 'person'])
-@if (session('password') !== null)<section class="panel handed" role="status"><h2>Hand this over now</h2><p><b>{{ session('password')['login'] }}</b> signs in with <b class="mono">{{ session('password')['password'] }}</b> and chooses an own password at once. It is shown this one time and kept nowhere in clear.</p></section>@endif
+@if ($handed !== null)<section class="panel handed" role="status"><h2>Hand this over now</h2><p><b>{{ $handed['login'] }}</b> signs in with <b class="mono">{{ $handed['password'] }}</b> and chooses an own password at once. It is shown this one time and kept nowhere in clear.</p></section>@endif
 <section class="panel"><div class="table-responsive" tabindex="0"><table class="plain people"><thead><tr><th>signs in as</th><th>title and role</th><th>second factor</th><th></th></tr></thead><tbody>
 @foreach ($people as $person)
 <tr class="{{ $person->isHere() ? '' : 'gone' }}"><td><b class="mono">{{ $person->login }}</b>@if ($person->must_change && $person->isHere())<br><span class="fine">has not chosen an own password yet</span>@endif</td>
