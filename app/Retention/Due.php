@@ -19,8 +19,9 @@ final class Due
     public static function words(): array
     {
         $lines = [];
+        $days = RetentionDays::present();
         foreach (array_keys(RetentionDays::KINDS) as $kind) {
-            $many = $kind === 'keys' ? 0 : self::query($kind)->count();
+            $many = $kind === 'keys' ? 0 : self::query($kind, $days)->count();
             if ($many > 0) {
                 $lines[] = ['what' => $kind, 'words' => "{$many} ".($many === 1 ? 'job' : 'jobs').': '.RetentionDays::KINDS[$kind][0]];
             }
@@ -32,16 +33,16 @@ final class Due
     /** @return Collection<int, Job> */
     public static function jobs(string $kind): Collection
     {
-        $query = self::query($kind);
+        $query = self::query($kind, RetentionDays::present());
         $query->getQuery()->orderBy('id')->limit(self::MOST);
 
         return $query->get()->values();
     }
 
     /** @return Builder<Job> */
-    private static function query(string $kind): Builder
+    private static function query(string $kind, RetentionDays $days): Builder
     {
-        $over = Job::query()->where('handed_over_at', '<=', now()->subDays(RetentionDays::present()->days[$kind]));
+        $over = Job::query()->where('handed_over_at', '<=', now()->subDays($days->days[$kind]));
 
         $query = $over->getQuery();
         match ($kind) {

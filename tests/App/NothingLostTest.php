@@ -26,11 +26,14 @@ beforeEach(function () {
 
 afterEach(fn () => $this->shop->clear());
 
+/** Seconds that nothing else on this computer sleeps, so that exactly this one is ended. */
+const HELD_FOR = '31.4159265';
+
 /** A process of its own that holds the lock of a stick, through a child when asked, and says when it has it. */
 function holder(string $folder, bool $inChild): Process
 {
-    $code = '$f = fopen($argv[1]."/gull-32.lock", "c"); flock($f, LOCK_EX); echo "held\n"; '.($inChild ? 'proc_open(["sleep", "30"], [], $p); sleep(30);' : 'sleep(30);');
-    $process = new Process([PHP_BINARY, '-r', $code, $folder]);
+    $code = '$f = fopen($argv[1]."/gull-32.lock", "c"); flock($f, LOCK_EX); echo "held\n"; '.($inChild ? 'proc_open(["sleep", $argv[2]], [], $p); sleep(30);' : 'sleep(30);');
+    $process = new Process([PHP_BINARY, '-r', $code, $folder, HELD_FOR]);
     $process->start();
     $process->waitUntil(fn (string $type, string $text): bool => str_contains($text, 'held'));
 
@@ -76,7 +79,7 @@ it('ends a build whose worker is gone, and not one whose worker only stands stil
         // What the dead one started still holds the stick: it could still be writing.
         app(EndDeadBuilds::class)->handle();
         expect($build->refresh()->state)->toBe('running');
-        Command::run(['pkill', '-x', '-f', 'sleep 30'], 5);
+        Command::run(['pkill', '-x', '-f', 'sleep '.HELD_FOR], 5);
         usleep(100_000);
     }
     app(EndDeadBuilds::class)->handle();

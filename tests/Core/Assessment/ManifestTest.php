@@ -96,3 +96,36 @@ it('cuts only whole folders that all paths share', function () use ($a, $b) {
     $none = ManifestComparison::of(Manifest::read("{$a}  x\n{$b}  crew/y\n"), Manifest::read("{$a}  x\n{$b}  crew/y\n"));
     expect([$none->rootSource, $none->rootCopy])->toBe([null, null]);
 });
+
+it('says of sorted streams what it says of lists', function () use ($a, $b) {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(11));
+    $sorted = function (Manifest $manifest, string $root): array {
+        $records = array_map(fn (string|int $path, array $file): array => [substr((string) $path, strlen($root)), $file['hash'], $file['bytes']], array_keys($manifest->files), $manifest->files);
+        usort($records, fn (array $one, array $two): int => strcmp($one[0], $two[0]));
+
+        return $records;
+    };
+    for ($round = 0; $round < 200; $round++) {
+        $list = fn (string $root): string => implode('', array_map(fn (string $name): string => match ($random->getInt(0, 5)) {
+            0 => '', 1 => "{$b}  {$root}{$name}\n", 2 => "5\t{$root}{$name}\n", 3 => "{$root}{$name}\n", default => "{$a}  {$root}{$name}\n",
+        }, ['a', 'b/c', 'b.c', '10', '9', 'Z', 'é'])).("{$a}  {$root}always\n");
+        [$one, $two] = [Manifest::read($list('')), Manifest::read($list('/copy/'))];
+        $short = ManifestComparison::of($one, $two);
+        $long = ManifestComparison::ofSorted($sorted($one, (string) $short->rootSource), $sorted($two, (string) $short->rootCopy), (string) $short->rootSource, (string) $short->rootCopy);
+        $names = fn (array $paths): array => [sort($paths, SORT_STRING), $paths][1];
+        expect([$long->sentence(), $long->proves(), $long->proven, $long->source, $long->copy, $long->rootSource, $long->rootCopy, $long->missing, $long->differing, $long->besides, $long->missingCount, $long->differingCount, $long->besidesCount])
+            ->toBe([$short->sentence(), $short->proves(), $short->proven, $short->source, $short->copy, $short->rootSource, $short->rootCopy, $names($short->missing), $names($short->differing), $names($short->besides), count($short->missing), count($short->differing), count($short->besides)]);
+    }
+});
+
+it('joins neighbours of one path, keeps the first thousand names and counts all', function () use ($a, $b) {
+    $of = fn (array $one, array $two) => ManifestComparison::ofSorted($one, $two, '', '/x/');
+    $joined = $of([['f', $a, null], ['f', null, 7]], [['f', $a, 8]]);
+    expect($joined->source)->toBe(1)->and($joined->differing)->toBe(['f'])->and($joined->rootSource)->toBeNull()->and($joined->rootCopy)->toBe('/x/');
+    expect($of([['f', $a, null], ['f', $b, null]], [['f', $b, null]])->proven)->toBe(1)
+        ->and($of([['f', null, 7], ['f', $a, null]], [['f', $a, 7]])->proves())->toBeTrue();
+    $many = $of(array_map(fn (int $i): array => [sprintf('%05d', $i), $a, null], range(1, 1500)), [['zz', $a, null]]);
+    expect($many->missing)->toHaveCount(1000)->and($many->missingCount)->toBe(1500)->and($many->besidesCount)->toBe(1)->and($many->hasNothingInCommon())->toBeTrue()
+        ->and($many->sentence())->toBe('1500 missing, 0 differ, of 1500 files.')
+        ->and($of([['f', $a, null]], [['f', $a, null]])->hasNothingInCommon())->toBeFalse()->and($of([], [])->proves())->toBeFalse();
+});
