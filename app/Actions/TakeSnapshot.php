@@ -2,6 +2,7 @@
 
 namespace App\Actions;
 
+use App\Devices\Command;
 use App\Devices\Picture;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
@@ -72,6 +73,8 @@ final class TakeSnapshot
         try {
             Picture::redraw($photo->getPathname(), "{$folder}/{$name}");
             chmod("{$folder}/{$name}", 0640);
+            // On the disk before the record that names it.
+            Command::run(['sync', "{$folder}/{$name}", $folder], 60);
         } catch (RuntimeException $e) {
             @unlink("{$folder}/{$name}");
             throw ValidationException::withMessages(['photo' => "The photo was not kept: {$e->getMessage()}. The settings can be recorded without it."]);

@@ -90,7 +90,7 @@ final class LongLists
             }
             $root = self::shared($root, $read->path);
             $bytes = $bytes === null || $read->bytes === null ? null : $bytes + $read->bytes;
-            if (fwrite($out, addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n") === false) {
+            if (@fwrite($out, addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n") === false) {
                 throw new RuntimeException('This computer\'s drive is full: the lists cannot be put in order here.');
             }
         }

@@ -12,6 +12,7 @@ use App\Devices\Command;
 use App\Devices\Stick\StickLock;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
+use Throwable;
 
 /**
  * Everything that a shop cannot do without, in one folder, taken while people work and read back afterwards.
@@ -67,9 +68,9 @@ final class Backup
             if (! rename($part, $place)) {
                 throw new RuntimeException("{$part} could not be given its name.");
             }
-        } catch (RuntimeException $e) {
+        } catch (Throwable $e) {
             Command::run(['rm', '-rf', '--', $part], 600);
-            throw $e;
+            throw $e instanceof RuntimeException ? $e : new RuntimeException("The backup could not be written: {$e->getMessage()} Nothing of it was kept.", 0, $e);
         }
         $bytes = (int) explode("\t", Command::run(['du', '-sb', '--', $place], 600))[0];
 

@@ -53,6 +53,11 @@ it('calls a stick unfinished while its mark stands, whatever the record says', f
     expect(StickState::of('gull-32')->condition)->toBe(StickCondition::Good);
 });
 
+it('writes nothing to a stick whose mark cannot be put on the disk', function () {
+    config(['cobblestone.sticks' => '/proc/no-such-place']);
+    expect(fn () => StickMark::put('gull-32'))->toThrow(App\Devices\Build\BuildFailure::class, 'Nothing was written to the stick');
+});
+
 it('keeps a retired stick retired, whatever a build says afterwards', function () {
     StickState::become('gull-32', StickCondition::Retired, ['title' => 'x']);
     expect(StickState::become('gull-32', StickCondition::Good, ['title' => 'y']))->toBeFalse()->and(StickState::of('gull-32')->condition)->toBe(StickCondition::Retired);

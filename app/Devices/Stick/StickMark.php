@@ -20,7 +20,7 @@ final class StickMark
         $file = self::file($slug);
         try {
             $handle = @fopen($file, 'wb');
-            if ($handle === false || fwrite($handle, "unfinished\n") === false || ! fsync($handle)) {
+            if ($handle === false || @fwrite($handle, "unfinished\n") !== 11 || ! @fsync($handle)) {
                 throw new RuntimeException('it cannot be written');
             }
             fclose($handle);

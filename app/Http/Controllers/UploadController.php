@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\ScanShelf;
+use App\Devices\Command;
 use App\Models\Upload;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -106,6 +107,8 @@ final class UploadController
         if (! @link($upload->path(), $to)) {
             return $this->refused("A file {$upload->name} came onto the shelf meanwhile. Rename yours and begin again.");
         }
+        // Its name too is on the disk before anybody is told that it is there.
+        Command::run(['sync', $to, dirname($to)], 600);
         @unlink($upload->path());
         $upload->delete();
         touch($to, time() - 10);
