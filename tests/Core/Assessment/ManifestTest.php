@@ -124,6 +124,11 @@ it('joins neighbours of one path, keeps the first thousand names and counts all'
     expect($joined->source)->toBe(1)->and($joined->differing)->toBe(['f'])->and($joined->rootSource)->toBeNull()->and($joined->rootCopy)->toBe('/x/');
     expect($of([['f', $a, null], ['f', $b, null]], [['f', $b, null]])->proven)->toBe(1)
         ->and($of([['f', null, 7], ['f', $a, null]], [['f', $a, 7]])->proves())->toBeTrue();
+    // Of two lines that say the same kind of thing, or nothing, the later one counts.
+    expect($of([['f', $a, null], ['f', null, null]], [['f', $b, null]]))->differing->toBe([])->proven->toBe(0)
+        ->and($of([['f', null, 7], ['f', null, 8]], [['f', null, 8]])->differing)->toBe([])->and($of([['f', null, 7], ['f', null, 8]], [['f', null, 7]])->differing)->toBe(['f'])
+        ->and($of([['f', null, null], ['f', $a, null]], [['f', $b, null]])->differing)->toBe(['f'])->and($of([['f', $a, null], ['f', $a, 7]], [['f', $a, 8]])->differing)->toBe(['f'])
+        ->and($of([['f', $a, 7], ['f', null, 8]], [['f', $b, 8]])->differing)->toBe([]);
     $many = $of(array_map(fn (int $i): array => [sprintf('%05d', $i), $a, null], range(1, 1500)), [['zz', $a, null]]);
     expect($many->missing)->toHaveCount(1000)->and($many->missingCount)->toBe(1500)->and($many->besidesCount)->toBe(1)->and($many->hasNothingInCommon())->toBeTrue()
         ->and($many->sentence())->toBe('1500 missing, 0 differ, of 1500 files.')
