@@ -121,7 +121,7 @@ final class StickController
         $state = $register->look($slug);
         abort_if(! in_array($register->condition($state), [StickCondition::Good, StickCondition::Stale], true), 409, 'A label says what is proven to be on a stick, and nothing is proven on this one. Build it first.');
 
-        return view('sticks.label', ['stick' => $stick, 'state' => $state, 'code' => StickLabel::code($slug, $state)]);
+        return view('sticks.label', ['stick' => $stick, 'state' => $state, 'code' => StickLabel::code($slug, $state->content ?? [])]);
     }
 
     /** @return list<ShelfFile> images that some stick can be made from */
