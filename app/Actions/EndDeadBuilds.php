@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Devices\Lease;
 use App\Devices\Stick\StickLock;
 use App\Jobs\HashShelfFile;
+use App\Jobs\InspectShelfFile;
 use App\Jobs\StickBuildJob;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
@@ -35,6 +36,11 @@ final class EndDeadBuilds
         if (self::isEmpty('hash')) {
             foreach (ShelfFile::query()->where('here', true)->whereIn('hash_state', ['waiting', 'running'])->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))->get() as $file) {
                 HashShelfFile::dispatch($file->id);
+            }
+        }
+        if (self::isEmpty('default')) {
+            foreach (ShelfFile::query()->where('here', true)->where('report', null)->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))->get() as $file) {
+                InspectShelfFile::dispatch($file->id);
             }
         }
     }

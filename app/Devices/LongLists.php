@@ -88,7 +88,7 @@ final class LongLists
 
                 continue;
             }
-            $root = self::shared($root, $read->path);
+            $root = ManifestComparison::shared($root, $read->path);
             $bytes = $bytes === null || $read->bytes === null ? null : $bytes + $read->bytes;
             if (@fwrite($out, addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n") === false) {
                 throw new RuntimeException('This computer\'s drive is full: the lists cannot be put in order here.');
@@ -108,19 +108,6 @@ final class LongLists
             [$path, $hash, $bytes] = array_pad(explode("\0", $line), 3, '');
             yield [substr(stripcslashes($path), $cut), $hash === '' ? null : $hash, $bytes === '' ? null : (int) $bytes];
         }
-    }
-
-    /** The folder that all paths of a list share. */
-    private static function shared(?string $root, string $path): string
-    {
-        $folder = str_contains($path, '/') ? substr($path, 0, (int) strrpos($path, '/') + 1) : '';
-        $root ??= $folder;
-        while ($root !== '' && ! str_starts_with($folder, $root)) {
-            $at = strrpos(rtrim($root, '/'), '/');
-            $root = $at === false ? '' : substr($root, 0, $at + 1);
-        }
-
-        return $root;
     }
 
     /** @return Generator<int, string> number => line, from one */

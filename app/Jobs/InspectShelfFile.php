@@ -40,8 +40,9 @@ final class InspectShelfFile implements ShouldQueue
         $image = $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first();
         try {
             $file->update(['report' => Inspection::of($file->path(), $image?->document['loader']['next_stage'] ?? null)->toArray()]);
-        } catch (RuntimeException) {
-            $file->update(['here' => is_file($file->path())]);
+        } catch (RuntimeException $e) {
+            // Gone meanwhile is gone; what is there and cannot be read says so, and is not looked into again and again.
+            $file->update(is_file($file->path()) ? ['report' => ImageReport::unreadable($file->name, (int) $file->bytes, "It cannot be read: {$e->getMessage()}")->toArray()] : ['here' => false]);
         }
     }
 }

@@ -71,9 +71,6 @@ return new class extends Migration
         foreach (LogChain::LOGS as $log) {
             LogChain::add(DB::connection(), $log);
         }
-        Schema::table('stick_builds', function (Blueprint $table): void {
-            $table->boolean('settled')->default(false);
-        });
     }
 
     public function down(): void

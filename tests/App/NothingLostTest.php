@@ -143,6 +143,20 @@ it('goes on with a checksum whose worker died', function () {
     expect($file->refresh()->hash_state)->toBe('done')->and($file->sha256)->toBe(hash('sha256', 'abc'));
 });
 
+it('looks into a file whose place in the queue was lost, and says of one that cannot be read that it cannot', function () {
+    @mkdir((string) config('cobblestone.shelf'), 0775, true);
+    file_put_contents(config('cobblestone.shelf').'/c.bin', 'abc');
+    $file = ShelfFile::query()->create(['name' => 'c.bin', 'bytes' => 3, 'changed_at' => 1, 'hash_state' => 'done', 'about' => []]);
+    app(EndDeadBuilds::class)->handle();
+    expect($file->refresh()->report)->toBeNull();
+    $this->travel(1)->minutes();
+    app(EndDeadBuilds::class)->handle();
+    expect($file->refresh()->inspected()?->kind)->toBe('unknown');
+    $gone = ShelfFile::query()->create(['name' => 'gone.bin', 'bytes' => 3, 'changed_at' => 1, 'hash_state' => 'done', 'about' => []]);
+    (new App\Jobs\InspectShelfFile($gone->id))->handle();
+    expect($gone->refresh()->here)->toBeFalse()->and($gone->report)->toBeNull();
+});
+
 it('changes nothing by being looked at', function () {
     @mkdir((string) config('cobblestone.shelf'), 0775, true);
     file_put_contents(config('cobblestone.shelf').'/b.bin', 'abc');

@@ -140,15 +140,23 @@ final readonly class ManifestComparison
     {
         $root = null;
         foreach (array_keys($manifest->files) as $path) {
-            $folder = str_contains((string) $path, '/') ? substr((string) $path, 0, (int) strrpos((string) $path, '/') + 1) : '';
-            $root ??= $folder;
-            while ($root !== '' && ! str_starts_with($folder, $root)) {
-                $cut = strrpos(rtrim($root, '/'), '/');
-                $root = $cut === false ? '' : substr($root, 0, $cut + 1);
-            }
+            $root = self::shared($root, (string) $path);
         }
 
         return $root ?? '';
+    }
+
+    /** What a path leaves of the folder that the paths before it share; null before the first. Ends in a slash, or is empty. */
+    public static function shared(?string $root, string $path): string
+    {
+        $folder = str_contains($path, '/') ? substr($path, 0, (int) strrpos($path, '/') + 1) : '';
+        $root ??= $folder;
+        while ($root !== '' && ! str_starts_with($folder, $root)) {
+            $cut = strrpos(rtrim($root, '/'), '/');
+            $root = $cut === false ? '' : substr($root, 0, $cut + 1);
+        }
+
+        return $root;
     }
 
     /** @return array<string, array{hash: string|null, bytes: int|null}> */
