@@ -35,11 +35,9 @@ it('refuses before anything is stored what no text can hold', function () {
 
 it('opens everywhere whatever was accepted', function (string $text) {
     $people = $this->bench();
-    $this->actingAs($people['lead'])->post('/jobs', ['machine' => 'Fairlead 13', 'image' => 'tansy-desktop-7-24h-en', 'goal' => 'clean', 'title' => $text, 'owner' => $text, 'keep' => 'nothing', 'machine_title' => $text]);
-    $job = Job::query()->latest('id')->first();
-    if ($job === null) {
-        $job = app(OpenJob::class)->handle($people['lead'], [...BriefDocument::fromFile(base_path('docs/guide/briefs/capstan-t3.yaml')), 'title' => $text, 'owner' => $text]);
-    }
+    // Through the form, as a person types it.
+    $this->actingAs($people['lead'])->post('/jobs', ['machine' => 'laptop', 'machine_title' => $text, 'image' => 'tansy-desktop-7-dock', 'goal' => 'clean-install', 'title' => $text, 'owner' => $text, 'keep' => 'nothing'])->assertSessionHasNoErrors()->assertStatus(303);
+    $job = Job::query()->sole();
     foreach (['', '/run', '/assessment', '/settings', '/rehearsal', '/intake', '/log', '/handover', '/paper', '/brief.yaml', '/plan.json', '/ways-in', '/memory', '/backup', '/keys'] as $page) {
         expect($this->get("/jobs/{$job->id}{$page}")->status())->toBe(200, "/jobs/n{$page} with \"{$text}\"");
     }

@@ -11,7 +11,7 @@ final class HostilePosts
         'stone', 'fact', 'value', 'decision', 'published', 'published_by', 'line', 'version', 'as_of', 'login', 'role', 'password', 'current_password', 'password_confirmation', 'code', 'reaches', 'worked', 'step', 'number', 'outcome', 'of', 'rung', 'modules', 'slots', 'profile', 'passes', 'spare_gib', 'source', 'copy', 'for', 'wait_text', 'remind',
         'lsblk', 'keep', 'folders', 'backup_bytes', 'backup_files', 'dest_free', 'existing_date', 'card_id', 'card_leads', 'policy_keys', 'name', 'bytes', 'mark', 'keys', 'scheme', 'owner_days', 'up_to', 'gone', 'as_seen', 'before_clock', 'q', 'page', '_method', '_token'];
 
-    private const PLAUSIBLE = ['1', '0', '-1', 'yes', 'no', 'some', 'nothing', 'clean', 'repair', 'upgrade', 'drive-swap', 'card-swap', 'lead', 'technician', 'recovery', 'licence', 'setup', 'menu', 'standard', 'errors', 'this-time', 'model', 'raw', 'files-copied', 'Fairlead 13', 'Capstan T3', 'norrel-fairlead-13', 'tansy-desktop-7-24h-en', 'M1 8, M2 8', 'A1, A2', 'parts', '2026-12-01', 'taken', 'photos', 'secure_boot', 'machine.serial', 'intake.take-in', '64 GB', 'installer-starts'];
+    private const PLAUSIBLE = ['1', '0', '-1', 'yes', 'no', 'some', 'nothing', 'clean', 'clean-install', 'repair', 'upgrade', 'drive-swap', 'card-swap', 'lead', 'technician', 'recovery', 'licence', 'setup', 'menu', 'standard', 'errors', 'this-time', 'model', 'raw', 'files-copied', 'Fairlead 13', 'Capstan T3', 'norrel-fairlead-13', 'tansy-desktop-7-dock', 'M1 8, M2 8', 'A1, A2', 'parts', '2026-12-01', 'taken', 'photos', 'secure_boot', 'machine.serial', 'intake.take-in', '64 GB', 'installer-starts'];
 
     public function __construct(private readonly Randomizer $random, private readonly array $known)
     {

@@ -53,7 +53,7 @@ final class IntakeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'slot.*' => 'A slot is a whole number from 1 to 99, or empty.', 'usb_a.*' => 'A whole number from 0 to 16.', 'usb_c.*' => 'A whole number from 0 to 16.',
+            'goal.*' => 'Choose a kind of job from the list.', 'slot.*' => 'A slot is a whole number from 1 to 99, or empty.', 'usb_a.*' => 'A whole number from 0 to 16.', 'usb_c.*' => 'A whole number from 0 to 16.',
             'backup_files.*' => 'A whole number of files.', 'dest_rate.*' => 'Megabytes per second, above 0.', 'source_rate.*' => 'Megabytes per second, above 0.', 'existing_date.*' => 'A day, such as 2026-11-20.', 'existing_samples.*' => 'A whole number.', 'card_id.*' => 'An identifier such as pci:46e1:7700.', 'card_leads.*' => 'Leads such as "8-pin, 8-pin" or "16-pin:450", or "none".', '*.max' => 'This is too long.',
         ];
     }
