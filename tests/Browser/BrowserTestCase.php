@@ -42,6 +42,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function tearDown(): void
     {
+        $this->clearWorkshop();
         $this->browser?->quit();
         $this->browser = null;
 
@@ -60,6 +61,17 @@ abstract class BrowserTestCase extends TestCase
         }
 
         parent::tearDownAfterClass();
+    }
+
+    /**
+     * Takes files away before the tables are emptied: a look of the watcher that saw a file of this test would
+     * record it among the next one's.
+     */
+    private function clearWorkshop(): void
+    {
+        foreach (glob(self::workshop().'/{shelf,sticks}/*', GLOB_BRACE) ?: [] as $file) {
+            unlink($file);
+        }
     }
 
     public function browser(): RemoteWebDriver

@@ -8,10 +8,6 @@ use Tests\Support\Images;
 
 beforeEach(function () {
     $this->bench();
-    array_map(unlink(...), glob(BrowserTestCase::workshop().'/shelf/*') ?: []);
-    foreach (glob(BrowserTestCase::workshop().'/sticks/*') ?: [] as $file) {
-        unlink($file);
-    }
 });
 
 /** Fills the page's file field as a person would and waits until the shelf shows it. */
@@ -60,7 +56,7 @@ it('brings an image, looks into it, and builds a stick from it by keyboard', fun
 it('shows how far a build is, survives a reload, and can be cancelled', function () {
     $this->signIn('evening');
     bringImage($this, 'disk.img.xz');
-    $file = App\Models\ShelfFile::query()->sole();
+    $file = App\Models\ShelfFile::query()->where('name', 'disk.img.xz')->sole();
     // A slow stick: seven megabytes at one a second.
     $entry = App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', 'harbour-16')->sole();
     $entry->update(['document' => [...$entry->document, 'write_mb_s' => 1, 'stand_in' => ['paced' => true]]]);
@@ -82,7 +78,7 @@ it('shows how far a build is, survives a reload, and can be cancelled', function
 it('fits a narrow screen', function () {
     $this->signIn('evening');
     bringImage($this, 'hybrid-mbr.iso');
-    $file = App\Models\ShelfFile::query()->sole();
+    $file = App\Models\ShelfFile::query()->where('name', 'hybrid-mbr.iso')->sole();
     $file->update(['about' => ['line' => 'An extraordinarily long line of systems with a name that does not end', 'version' => '2026.11.25.1']]);
     $this->resize(390, 844);
     foreach (['/shelf', "/shelf/{$file->id}", "/shelf/{$file->id}/ways", '/sticks', '/sticks/gull-32'] as $page) {
