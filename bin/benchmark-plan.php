@@ -3,10 +3,10 @@
 // Prints "median-ms first-ms peak-MB" for planning one of the guide's briefs in core, without framework and database.
 require __DIR__.'/../vendor/autoload.php';
 
+use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Catalogue;
-use Cobblestone\Job\Brief;
 use Cobblestone\Job\JobPlanner;
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Symfony\Component\Yaml\Yaml;
 
 $entries = [];

@@ -4,7 +4,7 @@ namespace App\Actions;
 
 use App\Bridge\BenchClock;
 use App\Bridge\JobBridge;
-use App\Http\Requests\FieldFaults;
+use App\Documents\FieldFaults;
 use App\Models\Job;
 use App\Models\User;
 use Closure;

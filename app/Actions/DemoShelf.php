@@ -9,6 +9,7 @@ use App\Devices\Build\SourceFiles;
 use App\Devices\Build\Unwatched;
 use App\Devices\Command;
 use App\Devices\StandIn\DemoImages;
+use App\Jobs\BuildStick;
 use App\Jobs\HashShelfFile;
 use App\Jobs\InspectShelfFile;
 use App\Models\ShelfFile;

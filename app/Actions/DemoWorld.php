@@ -8,7 +8,7 @@ use App\Catalogue\CatalogueStore;
 use App\Documents\BriefDocument;
 use App\Models\Job;
 use App\Models\User;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
 use Cobblestone\Runbook\Evidence;
@@ -52,7 +52,7 @@ final class DemoWorld
     private function otherwise(User $user): void
     {
         $job = Job::query()->latest('id')->firstOrFail();
-        $settings = Setting::ofModel($this->catalogue->catalogue()->machine('norrel-fairlead-13'));
+        $settings = array_map(Setting::of(...), $this->catalogue->catalogue()->machine('norrel-fairlead-13')->settings());
         foreach ([['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'on', 'security_chip' => 'on'], ['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'off', 'security_chip' => 'on']] as $values) {
             $this->snapshot->handle($job, $user, Snapshot::of($values, $settings), $settings, 'form', null, null, (int) $job->refresh()->last_entry);
         }

@@ -8,7 +8,7 @@ use App\Documents\YamlDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
-use Cobblestone\Job\FixedChoice;
+use Cobblestone\Brief\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 
@@ -23,7 +23,7 @@ final class OpenJob
      * @param  array<string, mixed>  $brief
      *
      * @throws \App\Documents\DocumentFault
-     * @throws \Cobblestone\Job\BriefFault
+     * @throws \Cobblestone\Brief\BriefFault
      * @throws \Cobblestone\Catalogue\UnknownEntry
      */
     public function handle(User $user, array $brief): Job

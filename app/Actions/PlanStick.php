@@ -50,8 +50,8 @@ final class PlanStick
     /** @throws ValidationException where the stick may not be written */
     public function mayGo(Stick $stick): void
     {
-        if (! $stick->contentsMayGo()) {
-            throw ValidationException::withMessages(['stick' => "What is on {$stick->name} must stay: {$stick->contents()}."]);
+        if (! $stick->contentsMayGo) {
+            throw ValidationException::withMessages(['stick' => "What is on {$stick->name} must stay: {$stick->contents}."]);
         }
     }
 }

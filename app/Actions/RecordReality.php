@@ -5,7 +5,7 @@ namespace App\Actions;
 use App\Models\BootObservation;
 use App\Models\Job;
 use App\Models\User;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Runbook\EntryKind;

@@ -8,7 +8,7 @@ use App\Documents\YamlDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
-use Cobblestone\Job\FixedChoice;
+use Cobblestone\Brief\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\PlanDifference;
 use Cobblestone\Runbook\Revision;

@@ -7,7 +7,8 @@ use App\Models\WayTrial;
 use Cobblestone\Boot\Quirk;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Catalogue\Catalogue;
-use Cobblestone\Firmware\RankedWay;
+use Cobblestone\Machine\Model\ObservedStart;
+use Cobblestone\Machine\Model\WaysIn;
 
 /** What this bench has seen of a model, laid over its catalogue entry (rules B, F1). */
 final class Experience
@@ -32,43 +33,22 @@ final class Experience
 
     public function over(Catalogue $catalogue, ?string $model): Catalogue
     {
-        $entry = $catalogue->all('machines')[$model ?? ''] ?? null;
-        if ($entry === null || $model === null) {
+        $known = $model === null ? null : $catalogue->machines()[$model] ?? null;
+        if ($known === null || $known->firmware === null) {
             return $catalogue;
         }
-        $entry['firmware']['ways_in'] = $this->tried($model, $entry['firmware']['ways_in'] ?? []);
-        if ($entry['firmware']['ways_in'] === []) {
-            unset($entry['firmware']['ways_in']);
-        }
-        $quirks = array_map(static fn (Quirk $quirk): array => $quirk->toArray(), $this->quirksOf($model));
-        if ($quirks !== []) {
-            $entry['firmware']['quirks'] = [...$quirks, ...($entry['firmware']['quirks'] ?? [])];
-        }
 
-        return $catalogue->with('machines', [$model => $entry]);
+        return $catalogue->withMachine($known->withFirmware($known->firmware->learned(
+            $this->tried($known->id, $known->firmware->waysIn),
+            array_map(static fn (Quirk $quirk): ObservedStart => $quirk->observed(), $this->quirksOf($known->id)),
+        )));
     }
 
-    /**
-     * Ways in with the trials of this bench: known ones gain or lose, and one that worked here becomes the model's own.
-     *
-     * @param  array<string, mixed>  $ways
-     * @return array<string, list<array<string, mixed>>>
-     */
-    private function tried(string $model, array $ways): array
+    /** Ways in with the trials of this bench: known ones gain or lose, and one that worked here becomes the model's own. */
+    private function tried(string $model, WaysIn $ways): WaysIn
     {
-        $ways = array_map(static fn (array $way): array => isset($way['how']) ? [$way] : $way, $ways);
         foreach (WayTrial::query()->where('model', $model)->get() as $trial) {
-            $known = false;
-            foreach ($ways[$trial->reaches] ?? [] as $index => $way) {
-                if (RankedWay::name($way) === $trial->way) {
-                    $field = $trial->worked ? 'confirmed' : 'missed';
-                    $ways[$trial->reaches][$index][$field] = ($way[$field] ?? 0) + 1;
-                    $known = true;
-                }
-            }
-            if (! $known && $trial->worked && preg_match('/^(?:tap (?<key>.+)|hold (?<hold>.+) \+ (?<press>.+))$/', $trial->way, $found) === 1) {
-                $ways[$trial->reaches][] = $found['key'] !== '' ? ['how' => 'tap', 'key' => $found['key'], 'confirmed' => 1] : ['how' => 'hold', 'key' => $found['hold'], 'press' => $found['press'], 'seconds' => 5, 'confirmed' => 1];
-            }
+            $ways = $ways->tried($trial->reaches, $trial->way, $trial->worked);
         }
 
         return $ways;

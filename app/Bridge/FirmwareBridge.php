@@ -5,13 +5,13 @@ namespace App\Bridge;
 use App\Catalogue\CatalogueStore;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
+use Cobblestone\Brief\Brief;
 use Cobblestone\Firmware\MemoryProfile;
 use Cobblestone\Firmware\PressSequence;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Firmware\WayIn;
-use Cobblestone\Job\Brief;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
@@ -36,7 +36,7 @@ final class FirmwareBridge
     /** @return list<Setting> those of the model; what a start rests on, where nobody has described the model */
     public function settings(Machine $machine): array
     {
-        $own = Setting::ofModel($machine->model);
+        $own = Setting::ofMachine($machine);
 
         $own = $own !== [] ? $own : array_map(Setting::usual(...), Setting::USUAL);
         $ids = array_map(static fn (Setting $setting): string => $setting->id, $own);
@@ -62,8 +62,9 @@ final class FirmwareBridge
     public function sequence(Job $job, string $reaches): ?PressSequence
     {
         $machine = $this->machine($job);
-        if ($reaches === 'recovery' && isset($machine->model['recovery']['sequence'])) {
-            return PressSequence::ofMoves($machine->model['recovery']['sequence']);
+        $moves = $machine->model->recovery->sequence ?? [];
+        if ($reaches === 'recovery' && $moves !== []) {
+            return PressSequence::ofMoves($moves);
         }
         $way = match ($reaches) {
             'menu' => WayIn::menu($machine), 'setup' => WayIn::setup($machine), default => WayIn::recovery($machine),
@@ -77,7 +78,7 @@ final class FirmwareBridge
     {
         foreach ($this->catalogue->catalogue()->sticks() as $one) {
             if ($one->name === $stick) {
-                return $one->connector();
+                return $one->connector;
             }
         }
 
@@ -87,7 +88,7 @@ final class FirmwareBridge
     /** @return list<array{module: MemoryModule, ways: list<MemoryProfile>}> */
     public function memory(Machine $machine): array
     {
-        $counts = (bool) ($machine->model['firmware']['multiplier_counts_transfers'] ?? false);
+        $counts = $machine->model->firmware->multiplierCountsTransfers ?? false;
         $rows = [];
         foreach ($machine->modules as $module) {
             if (! $module->isEmpty() && $module->ratedTransfers !== null) {
@@ -98,10 +99,10 @@ final class FirmwareBridge
         return $rows;
     }
 
-    /** @return array{releases: list<array<string, mixed>>, now: string|null, path: UpdatePath|null}|null null where the catalogue holds no releases */
+    /** @return array{releases: list<\Cobblestone\Machine\Model\Release>, now: string|null, path: UpdatePath|null}|null null where the catalogue holds no releases */
     public function update(Plan $plan, Machine $machine): ?array
     {
-        $releases = $machine->model['firmware']['releases'] ?? [];
+        $releases = $machine->model->firmware->releases ?? [];
         if ($releases === []) {
             return null;
         }

@@ -9,10 +9,10 @@ use App\Models\Job;
 use App\Models\LogEntry as LogEntryModel;
 use App\Models\Plan as PlanModel;
 use Cobblestone\Assessment\Memory\MemorySheet;
-use Cobblestone\Assessment\Symptom\Symptom;
 use Cobblestone\Assessment\Symptom\SymptomIndex;
 use Cobblestone\Bench\JobSummary;
-use Cobblestone\Job\Brief;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\FactSheet;
@@ -49,10 +49,10 @@ final class JobBridge
     {
         [$machine] = MachineBuilder::build(Brief::fromArray($this->brief($job)), $this->catalogue->catalogue());
 
-        $model = $machine->model['memory'] ?? [];
-        $start = MemorySheet::prefill($machine->modules) ?? ['modules' => [], 'slots' => $model['slots'] ?? [], 'profile' => 'standard', 'soldered' => $model['soldered'] ?? false, 'tests' => []];
+        $board = $machine->model?->memory;
+        $start = MemorySheet::prefill($machine->modules) ?? ['modules' => [], 'slots' => $board->slots ?? [], 'profile' => 'standard', 'soldered' => $board->soldered ?? false, 'tests' => []];
 
-        return [...$start, 'populations' => $model['populations'] ?? []];
+        return [...$start, 'populations' => $board->populations ?? []];
     }
 
     /** @return list<Symptom> what is known of a step on this job */
@@ -63,7 +63,7 @@ final class JobBridge
 
     public function symptoms(): SymptomIndex
     {
-        return SymptomIndex::of($this->catalogue->kind('issues'));
+        return SymptomIndex::of(array_map(Symptom::fromArray(...), array_values($this->catalogue->kind('issues'))));
     }
 
     public function progress(Job $job): Progress

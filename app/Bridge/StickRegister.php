@@ -30,7 +30,7 @@ final class StickRegister
     /** @return array<string, Stick> */
     public function all(): array
     {
-        return array_map(static fn (array $document): Stick => new Stick($document), $this->catalogue->kind('sticks'));
+        return array_map(Stick::fromArray(...), $this->catalogue->kind('sticks'));
     }
 
     public function find(string $slug): ?Stick
@@ -44,7 +44,7 @@ final class StickRegister
         $stick = $this->find($slug) ?? throw BuildFailure::of('gone', "The register has no stick \"{$slug}\".");
 
         return StandInStick::open((string) config('cobblestone.sticks'), $slug, [
-            'serial' => $stick->serial(), 'bytes' => $stick->size()->count, 'sector_bytes' => $stick->sectorBytes(), 'write_mb_s' => $stick->entry['write_mb_s'], 'faults' => $stick->entry['stand_in'] ?? [],
+            'serial' => $stick->serial, 'bytes' => $stick->size()->count, 'sector_bytes' => $stick->sectorBytes, 'write_mb_s' => $stick->writeMbS, 'faults' => $stick->standIn?->toArray() ?? [],
         ]);
     }
 
@@ -72,12 +72,18 @@ final class StickRegister
         $state = StickState::of($stick->id);
         $rates = WayBridge::history($stick->id);
 
-        return new Stick([
-            ...$stick->entry,
-            ...($state->condition === StickCondition::Retired ? ['health' => 'retired'] : (StickEvent::failuresOf($stick->id) !== [] ? ['health' => 'watch'] : [])),
-            ...(isset($state->content['title']) ? ['contents' => $state->content['title'].', '.explode(':', $this->condition($state)->title())[0]] : []),
-            ...($rates->write() === null ? [] : ['write_mb_s' => $rates->write()->bytesPerSecond / 1e6]), ...($rates->read() === null ? [] : ['read_mb_s' => $rates->read()->bytesPerSecond / 1e6]),
-        ]);
+        $content = $state->content['title'] ?? null;
+
+        return $stick->asNow(
+            match (true) {
+                $state->condition === StickCondition::Retired => 'retired',
+                StickEvent::failuresOf($stick->id) !== [] => 'watch',
+                default => $stick->health,
+            },
+            is_string($content) ? $content.', '.explode(':', $this->condition($state)->title())[0] : $stick->contents,
+            $rates->write(),
+            $rates->read(),
+        );
     }
 
     /** A catalogue whose sticks are as they are now; sticks of which nothing has been recorded stay as they are. */
@@ -87,7 +93,7 @@ final class StickRegister
         foreach (array_unique([...StickState::query()->pluck('slug'), ...StickEvent::query()->distinct()->pluck('slug')]) as $slug) {
             $entry = $catalogue->all('sticks')[$slug] ?? null;
             if ($entry !== null) {
-                $changed[$slug] = $this->asChoice(new Stick($entry))->entry;
+                $changed[$slug] = $this->asChoice(Stick::fromArray($entry))->toArray();
             }
         }
 

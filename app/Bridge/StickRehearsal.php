@@ -24,7 +24,7 @@ final class StickRehearsal
 
     public function __construct(private readonly Catalogue $catalogue)
     {
-        $this->known = new KnownSigners($catalogue->all('signers'));
+        $this->known = new KnownSigners($catalogue->signers());
     }
 
     /**
@@ -64,10 +64,13 @@ final class StickRehearsal
     {
         $medium = $this->medium($image);
         $rows = [];
-        foreach ($this->catalogue->all('machines') as $id => $model) {
-            if (($model['firmware']['kind'] ?? 'uefi') !== 'sealed') {
-                [$facts, $assumed, $trusted] = $this->ofModel((string) $id);
-                $rows[] = ['id' => (string) $id, 'title' => "{$model['maker']} {$model['name']}", 'possible' => StickStart::predict($medium, $facts, $assumed, $trusted)];
+        foreach ($this->catalogue->machines() as $id => $model) {
+            if ($model->firmware?->kind !== 'sealed') {
+                [$facts, $assumed, $trusted] = $this->ofModel($id);
+                $rows[] = [
+                    'id' => $id, 'title' => $model->title(),
+                    'possible' => StickStart::predict($medium, $facts, $assumed, $trusted),
+                ];
             }
         }
 
@@ -92,14 +95,14 @@ final class StickRehearsal
     private function ofModel(string $id): array
     {
         $model = $this->catalogue->machine($id);
-        $facts = ['firmware.kind' => $model['firmware']['kind'] ?? null, 'architecture' => $model['architecture'] ?? null];
+        $facts = ['firmware.kind' => $model->firmware?->kind, 'architecture' => $model->architecture];
         $assumed = [];
-        foreach ($model['firmware']['settings'] ?? [] as $setting) {
-            $facts["firmware.{$setting['id']}"] = $setting['default'];
-            $assumed[] = "firmware.{$setting['id']}";
+        foreach ($model->settings() as $setting) {
+            $facts[$setting->fact()] = $setting->default;
+            $assumed[] = $setting->fact();
         }
         $facts += ['firmware.boot_mode' => 'uefi', 'firmware.secure_boot' => null];
-        $trusted = [...$this->known->trustedByDefault(), ...(($model['firmware']['trusts_third_party'] ?? false) ? ['third-party'] : [])];
+        $trusted = [...$this->known->trustedByDefault(), ...(($model->firmware->trustsThirdParty ?? false) ? ['third-party'] : [])];
 
         return [$facts, $assumed, $trusted];
     }
@@ -117,9 +120,9 @@ final class StickRehearsal
     /** @return list<string>|null */
     private function values(string $fact, ?string $model): ?array
     {
-        foreach ($model === null ? [] : $this->catalogue->machine($model)['firmware']['settings'] ?? [] as $setting) {
-            if ("firmware.{$setting['id']}" === $fact) {
-                return $setting['values'];
+        foreach ($model === null ? [] : $this->catalogue->machine($model)->settings() as $setting) {
+            if ($setting->fact() === $fact) {
+                return $setting->values;
             }
         }
 

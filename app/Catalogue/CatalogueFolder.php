@@ -6,7 +6,8 @@ use App\Documents\DocumentFault;
 use App\Documents\SchemaCheck;
 use App\Documents\YamlDocument;
 use Cobblestone\Catalogue\Catalogue;
-use Cobblestone\Catalogue\MachineFaults;
+use Cobblestone\Job\MachineFaults;
+use Cobblestone\Machine\Model\MachineModel;
 
 /** A catalogue as YAML files in folders; every fault is named with file, path and reason. */
 final class CatalogueFolder
@@ -92,7 +93,7 @@ final class CatalogueFolder
             $this->mustExist("images/{$id}.yaml: system", 'systems', [$image['system']]);
         }
         foreach ($this->entries['machines'] ?? [] as $id => $machine) {
-            array_push($this->faults, ...array_map(static fn (string $fault): string => "machines/{$id}.yaml: {$fault}", MachineFaults::of($machine)));
+            array_push($this->faults, ...array_map(static fn (string $fault): string => "machines/{$id}.yaml: {$fault}", MachineFaults::of(MachineModel::fromArray($machine))));
             $this->mustExist("machines/{$id}.yaml: usual_image", 'images', isset($machine['usual_image']) ? [$machine['usual_image']] : []);
         }
         foreach ($this->entries['drivers'] ?? [] as $id => $driver) {

@@ -2,8 +2,8 @@
 
 namespace App\Documents;
 
-use Cobblestone\Job\Brief;
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
 
 /** A brief as YAML text: limits, schema, then the core's own reading. */
 final class BriefDocument

@@ -3,6 +3,7 @@
 namespace App\Drawing;
 
 use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Port;
 
 /** The side of a machine as one faces it, with its sockets in their places and the wanted one marked (rules F7, J5). */
 final class PortDrawing
@@ -26,30 +27,32 @@ final class PortDrawing
     }
 
     /**
-     * @param  list<array<string, mixed>>  $ports  of the catalogue
+     * @param  list<Port>  $ports
      * @return self|null null where nobody wrote down which side the socket is on
      */
     public static function of(Kind $kind, array $ports, string $wanted): ?self
     {
-        $port = array_column($ports, null, 'id')[$wanted] ?? null;
-        if ($port === null || ! isset($port['side'])) {
+        $side = '';
+        foreach ($ports as $port) {
+            $side = $port->id === $wanted ? $port->side : $side;
+        }
+        if ($side === '') {
             return null;
         }
-        $side = $port['side'];
         [$w, $h] = self::SIDES[$kind->value][$side] ?? [260, 50];
         [$x, $y] = [(self::WIDTH - $w) / 2, (self::HEIGHT - 24 - $h) / 2 + 4];
         $sockets = [];
         foreach ($ports as $one) {
-            if (($one['side'] ?? null) !== $side) {
+            if ($one->side !== $side) {
                 continue;
             }
-            [$sw, $sh] = $one['connector'] === 'usb-c' ? [22, 9] : [28, 12];
-            $place = (float) ($one['along'] ?? 0.5);
+            [$sw, $sh] = $one->connector === 'usb-c' ? [22, 9] : [28, 12];
+            $place = $one->along ?? 0.5;
             // A tower's sockets stand one above the other; everything else has them side by side.
             $upright = $kind === Kind::Desktop;
             $sockets[] = [
                 'x' => $upright ? $x + $w / 2 - $sw / 2 : $x + $w * $place - $sw / 2, 'y' => $upright ? $y + $h * $place - $sh / 2 : $y + $h / 2 - $sh / 2,
-                'w' => (float) $sw, 'h' => (float) $sh, 'words' => "{$one['connector']}, {$one['where']}", 'wanted' => $one['id'] === $wanted, 'connector' => $one['connector'],
+                'w' => (float) $sw, 'h' => (float) $sh, 'words' => "{$one->connector}, {$one->where}", 'wanted' => $one->id === $wanted, 'connector' => $one->connector,
             ];
         }
 

@@ -2,7 +2,6 @@
 
 namespace App\Jobs;
 
-use App\Actions\BuildStick;
 use App\Bridge\StickRegister;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\SourceFiles;

@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;

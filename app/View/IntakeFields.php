@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 
 /** What a brief can say beyond the first questions, in groups under the words of the bench. */
 final class IntakeFields

@@ -2,6 +2,7 @@
 
 namespace App\View;
 
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Text\Visible;
 
 /** Plain text as HTML: everything is escaped, `backticks` become keys or identifiers. */
@@ -17,6 +18,16 @@ final class Words
     public static function shown(mixed $value): mixed
     {
         return is_string($value) ? Visible::of($value) : $value;
+    }
+
+    /** What is known of the signature of an image's loader, before anybody has looked into the file. */
+    public static function signature(Image $image): string
+    {
+        return match ($image->loaderSigned()) {
+            true => "signed, {$image->signer()} signer",
+            false => 'unsigned',
+            null => 'not inspected',
+        };
     }
 
     private const KEY = '/^(F[0-9]{1,2}|Del|Esc|Enter|volume (up|down)|power)$/';

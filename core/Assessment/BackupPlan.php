@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Cobblestone\Assessment;
 
 use Cobblestone\Assessment\Backup\Destination;
-use Cobblestone\Job\BriefFault;
-use Cobblestone\Job\Policy;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;

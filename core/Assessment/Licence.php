@@ -42,7 +42,7 @@ final readonly class Licence
      */
     public static function assess(Machine $machine, SystemProfile $system, ?string $edition, array $licence, array $after = [Fact::ONLINE]): self
     {
-        if (! ($system->entry['activation'] ?? false)) {
+        if (! $system->activation) {
             return new self('not needed', new Contribution(initial: [Fact::ACTIVATED]));
         }
         $kind = (string) ($licence['kind'] ?? $machine->fact('licence.kind')->value ?? '');

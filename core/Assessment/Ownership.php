@@ -36,7 +36,7 @@ final class Ownership
         if ($machine->fact('machine.managed')->is('yes')) {
             return [new Contribution(blockers: [Blocker::stop('managed', 'This machine is managed: it goes back to its administrators, nothing is erased or changed here.', 'A9', ['machine.managed = yes'], OpensBy::Nothing)]), []];
         }
-        $mayLock = ($machine->model['account_lock'] ?? false) === true || $machine->kind === Kind::Sealed;
+        $mayLock = ($machine->model->accountLock ?? false) || $machine->kind === Kind::Sealed;
         $lock = $machine->fact('owner.lock');
         if (! $erases || ! $mayLock || $lock->is('none')) {
             return [new Contribution(initial: [Fact::ACCOUNT_OUT]), []];

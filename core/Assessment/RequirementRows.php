@@ -31,7 +31,7 @@ final readonly class RequirementRows
 
     private function architecture(?Image $image): ?Requirement
     {
-        $wanted = $image?->architecture() !== null ? [$image->architecture()] : ($this->system->entry['needs']['architectures'] ?? []);
+        $wanted = $image?->architecture !== null ? [$image->architecture] : $this->system->needs->architectures;
         if ($wanted === []) {
             return null;
         }
@@ -44,7 +44,7 @@ final readonly class RequirementRows
 
     private function memory(): ?Requirement
     {
-        $need = $this->need('memory_bytes');
+        $need = $this->system->needs->memoryBytes;
         $fact = $this->machine->fact('memory_bytes');
         if ($need === null) {
             return null;
@@ -56,7 +56,7 @@ final readonly class RequirementRows
 
     private function drive(?Drive $target, bool $newDrive): ?Requirement
     {
-        $need = $this->need('drive_bytes');
+        $need = $this->system->needs->driveBytes;
         if ($need === null) {
             return null;
         }
@@ -69,7 +69,7 @@ final readonly class RequirementRows
 
     private function number(string $need, string $title, string $factName, string $unit): ?Requirement
     {
-        $least = $this->need($need);
+        $least = $need === 'clock_mhz' ? $this->system->needs->clockMhz : ($need === 'cores' ? $this->system->needs->cores : $this->system->needs->displayPixels);
         if ($least === null) {
             return null;
         }
@@ -82,7 +82,7 @@ final readonly class RequirementRows
 
     private function uefi(): ?Requirement
     {
-        if ($this->system->bootMode() !== 'uefi') {
+        if ($this->system->firmware->bootMode !== 'uefi') {
             return null;
         }
         $kind = $this->machine->fact('firmware.kind');
@@ -99,7 +99,7 @@ final readonly class RequirementRows
 
     private function secureBoot(): ?Requirement
     {
-        $need = $this->system->entry['needs']['secure_boot'] ?? null;
+        $need = $this->system->needs->secureBoot ?? null;
         if ($need === null) {
             return null;
         }
@@ -120,10 +120,10 @@ final readonly class RequirementRows
 
     private function securityChip(): ?Requirement
     {
-        if (! $this->system->needsSecurityChip()) {
+        if (! $this->system->firmware->securityChip) {
             return null;
         }
-        $version = $this->system->entry['needs']['security_chip_version'] ?? null;
+        $version = $this->system->needs->securityChipVersion ?? null;
         $has = $this->machine->fact('security_chip.version');
         $setting = $this->machine->fact('firmware.security_chip');
         $old = $version !== null && ! $has->isUnknown() && version_compare((string) $has->spoken(), (string) $version, '<');
@@ -140,7 +140,7 @@ final readonly class RequirementRows
 
     private function graphics(): ?Requirement
     {
-        $feature = $this->system->entry['needs']['graphics_feature'] ?? null;
+        $feature = $this->system->needs->graphicsFeature;
         if ($feature === null) {
             return null;
         }
@@ -154,33 +154,26 @@ final readonly class RequirementRows
     /** @return list<Requirement> what an edition leaves unused (rule A10); never a reason against, always said */
     private function ceilings(?string $edition): array
     {
-        $ceiling = $this->system->entry['ceilings'][$edition ?? ''] ?? [];
+        $ceiling = $this->system->ceilings[$edition ?? ''] ?? null;
         $rows = [];
         $memory = $this->machine->fact('memory_bytes')->value;
-        if (isset($ceiling['memory_bytes']) && is_int($memory)) {
-            $most = Bytes::of($ceiling['memory_bytes']);
+        if ($ceiling?->memoryBytes !== null && is_int($memory)) {
+            $most = Bytes::of($ceiling->memoryBytes);
             $over = $memory > $most->count;
             $rows[] = new Requirement('memory_ceiling', 'Memory used at most', "{$most->binary()} in edition {$edition}", Bytes::of($memory)->binary(), $over ? Requirement::SHORT : Requirement::MEETS, $over ? Bytes::of($memory - $most->count)->binary().' would lie idle; another edition uses them.' : '', true);
         }
         $sockets = $this->machine->fact('sockets')->value;
-        if (isset($ceiling['sockets']) && is_numeric($sockets)) {
-            $over = (int) $sockets > $ceiling['sockets'];
-            $rows[] = new Requirement('socket_ceiling', 'Processors used at most', "{$ceiling['sockets']} in edition {$edition}", (string) $sockets, $over ? Requirement::SHORT : Requirement::MEETS, $over ? 'The others would lie idle; another edition uses them.' : '', true);
+        if ($ceiling?->sockets !== null && is_numeric($sockets)) {
+            $over = (int) $sockets > $ceiling->sockets;
+            $rows[] = new Requirement('socket_ceiling', 'Processors used at most', "{$ceiling->sockets} in edition {$edition}", (string) $sockets, $over ? Requirement::SHORT : Requirement::MEETS, $over ? 'The others would lie idle; another edition uses them.' : '', true);
         }
 
         return $rows;
     }
 
-    private function need(string $key): ?int
-    {
-        $need = $this->system->entry['needs'][$key] ?? null;
-
-        return is_int($need) ? $need : null;
-    }
-
     private function bypassable(string $id): bool
     {
-        return in_array($id, $this->system->entry['bypass']['of'] ?? [], true);
+        return in_array($id, $this->system->bypass->of ?? [], true);
     }
 
     private static function compare(?int $has, int $need): string

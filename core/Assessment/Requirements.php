@@ -109,7 +109,7 @@ final readonly class Requirements
     private static function record(SystemProfile $system, array $short): Step
     {
         $what = implode(', ', array_map(static fn (Requirement $row): string => mb_strtolower($row->title), $short));
-        $consequences = $system->entry['bypass']['consequences'] ?? ['The publisher may end updates and support for this machine.'];
+        $consequences = $system->bypass->consequences ?? ['The publisher may end updates and support for this machine.'];
 
         return new Step('route.bypass', Stage::Route, 'Record the bypass', Presence::Hands, Estimate::minutes(1, 2, 6),
             ["Tell the owner what is bypassed: {$what}.", ...$consequences, 'Later upgrades and repairs need the same bypass again: it is printed on the handover sheet.'],

@@ -21,7 +21,7 @@ final class SupportEnds
      */
     public static function of(SystemProfile $system, ?string $today): array
     {
-        $ends = $system->entry['support_ends'] ?? null;
+        $ends = $system->supportEnds ?? null;
         if ($ends === null) {
             return ['name' => $system->name, 'ends' => null, 'days' => null, 'sentence' => "{$system->name}: no end of support is on record."];
         }
@@ -47,8 +47,8 @@ final class SupportEnds
     public static function gaps(SystemProfile $system, array $depends): array
     {
         $gaps = [];
-        foreach ($system->entry['gaps'] ?? [] as $gap) {
-            $gaps[mb_strtolower($gap['what'])] = $gap;
+        foreach ($system->gaps as $gap) {
+            $gaps[mb_strtolower($gap->what)] = $gap;
         }
         $found = [];
         foreach ($depends as $what) {
@@ -59,7 +59,7 @@ final class SupportEnds
             }
             $found[] = $gap === null
                 ? ['what' => $what, 'standing' => 'not on record', 'why' => "Try it in {$system->name} or ask its maker before anything is erased."]
-                : ['what' => $what, 'standing' => 'does not work', 'why' => $gap['because'].(isset($gap['instead']) ? " Instead: {$gap['instead']}." : '')];
+                : ['what' => $what, 'standing' => 'does not work', 'why' => $gap->because.($gap->instead === null ? '' : " Instead: {$gap->instead}.")];
         }
 
         return $found;

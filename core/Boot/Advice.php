@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cobblestone\Boot;
 
 use Cobblestone\Boot\Model\Cause;
+use Cobblestone\Boot\Model\Ground;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
 
 /** The cheapest thing that mends a predicted failure, and whose hand it takes (rule B). */

@@ -7,6 +7,7 @@ namespace Cobblestone\Boot;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
+use Cobblestone\Document\Fields;
 
 /** What a rehearsal starts from: the machine as it stands, and what the path will put on stick and drive. */
 final readonly class BootScene
@@ -29,7 +30,7 @@ final readonly class BootScene
     public static function fromArray(array $data): self
     {
         return new self(BootState::fromArray($data['state']), $data['stick'] === null ? null : Medium::fromArray($data['stick']), $data['system'] === null ? null : Medium::fromArray($data['system']),
-            $data['system_entry'] === null ? null : BootEntry::fromArray($data['system_entry']), (array) $data['defaults'], array_map(Quirk::fromArray(...), $data['quirks']));
+            $data['system_entry'] === null ? null : BootEntry::fromArray($data['system_entry']), (array) $data['defaults'], Fields::of($data)->each('quirks', Quirk::read(...)));
     }
 
     /** @return array<string, mixed> */

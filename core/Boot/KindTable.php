@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Boot;
 
 use Cobblestone\Boot\Medium\Medium;
+use Cobblestone\Boot\Model\Outcome;
 
 /** A stick that is made for no machine in particular: what it does on each kind of firmware (rule J1). */
 final class KindTable

@@ -6,6 +6,7 @@ namespace Cobblestone\Boot;
 
 use Cobblestone\Boot\Model\BootModel;
 use Cobblestone\Boot\Model\BootState;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
 use Cobblestone\Boot\Model\Undetermined;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Model\Ground;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
 use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Runbook\BootEvent;

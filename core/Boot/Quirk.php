@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Machine\Model\ObservedStart;
 use Cobblestone\Runbook\Wants;
 
 /** What a model was seen to do where something else was predicted (rule B); as often as it was seen. */
@@ -18,10 +22,27 @@ final readonly class Quirk
         return $this->wants === $wants && $this->predicted === $predicted;
     }
 
-    /** @param  array<string, mixed>  $data */
-    public static function fromArray(array $data): self
+    /** @throws DocumentFault where the catalogue names a start or an outcome that there is not */
+    public static function of(ObservedStart $start): self
     {
-        return new self(Wants::from($data['wants']), Outcome::from($data['predicted']), Outcome::from($data['seen']), $data['times']);
+        return self::read(Fields::of($start->toArray()));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->enum('wants', Wants::class),
+            $fields->enum('predicted', Outcome::class),
+            $fields->enum('seen', Outcome::class),
+            $fields->int('times'),
+        );
+    }
+
+    /** As the catalogue keeps it. */
+    public function observed(): ObservedStart
+    {
+        return new ObservedStart($this->wants->value, $this->predicted->value, $this->seen->value, $this->times);
     }
 
     /** @return array<string, string|int> */

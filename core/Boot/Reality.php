@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
 

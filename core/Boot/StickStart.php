@@ -7,6 +7,7 @@ namespace Cobblestone\Boot;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Model\BootDevice;
 use Cobblestone\Boot\Model\BootState;
+use Cobblestone\Boot\Model\Outcome;
 
 /** One stick, alone, on one kind of firmware or one model: what the firmware does with it (rules B, J1). */
 final readonly class StickStart

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Assessment\Health\HealthRule;
-use Cobblestone\Assessment\Route\RouteLadder;
+use Cobblestone\Machine\Model\MachineModel;
 
 /** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
-final readonly class Catalogue
+final class Catalogue
 {
     public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers', 'encryption'];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
     private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers'];
 
+    /** @var array<string, array<string, object>> kind => id => what was read of the documents already */
+    private array $read = [];
+
     /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
-    public function __construct(private array $entries)
+    public function __construct(private readonly array $entries)
     {
     }
 
@@ -29,6 +31,12 @@ final readonly class Catalogue
     public function knowledge(): self
     {
         return new self(array_intersect_key($this->entries, array_flip(self::KNOWLEDGE)));
+    }
+
+    /** The same catalogue with one model as the bench has learned it. */
+    public function withMachine(MachineModel $model): self
+    {
+        return $this->with('machines', [$model->id => $model->toArray()]);
     }
 
     /**
@@ -45,8 +53,8 @@ final readonly class Catalogue
     public function encryptedFileSystems(): array
     {
         $words = [];
-        foreach ($this->all('encryption') as $entry) {
-            array_push($words, ...array_map(mb_strtolower(...), $entry['words']));
+        foreach ($this->each('encryption', EncryptionWords::class, EncryptionWords::fromArray(...)) as $entry) {
+            array_push($words, ...array_map(mb_strtolower(...), $entry->words));
         }
 
         return array_values(array_unique($words));
@@ -60,43 +68,86 @@ final readonly class Catalogue
     public function healthRules(): array
     {
         $rules = [];
-        foreach ($this->all('health') as $entry) {
-            foreach ($entry['rules'] as $kind => $list) {
-                $rules[$kind] = [...($rules[$kind] ?? []), ...array_map(HealthRule::fromArray(...), $list)];
+        foreach ($this->each('health', HealthTable::class, HealthTable::fromArray(...)) as $entry) {
+            foreach ($entry->rules as $kind => $list) {
+                $rules[$kind] = [...($rules[$kind] ?? []), ...$list];
             }
         }
 
         return $rules;
     }
 
-    /** The route ladder, or null where the catalogue holds none (rule A3). */
-    public function ladder(): ?RouteLadder
+    /** What the route ladder is made of, or null where the catalogue holds none (rule A3). */
+    public function routes(): ?RouteTable
     {
-        $entries = array_values($this->all('routes'));
+        foreach ($this->each('routes', RouteTable::class, RouteTable::fromArray(...)) as $entry) {
+            return $entry;
+        }
 
-        return $entries === [] ? null : RouteLadder::fromArray($entries[0]);
+        return null;
     }
 
     /** @throws UnknownEntry */
     public function system(string $id): SystemProfile
     {
-        return new SystemProfile($this->entry('systems', 'system', $id, 'system'));
+        return $this->one('systems', $id, SystemProfile::class, SystemProfile::fromArray(...))
+            ?? throw $this->unknown('systems', 'system', 'system', $id);
     }
 
-    /**
-     * @return array<string, mixed>
-     *
-     * @throws UnknownEntry
-     */
-    public function machine(string $id): array
+    /** @return array<string, SystemProfile> by identifier */
+    public function systems(): array
     {
-        return $this->entry('machines', 'machine.model', $id, 'machine');
+        return $this->each('systems', SystemProfile::class, SystemProfile::fromArray(...));
+    }
+
+    /** @throws UnknownEntry */
+    public function machine(string $id): MachineModel
+    {
+        return $this->one('machines', $id, MachineModel::class, MachineModel::fromArray(...))
+            ?? throw $this->unknown('machines', 'machine.model', 'machine', $id);
+    }
+
+    /** @return array<string, MachineModel> by identifier */
+    public function machines(): array
+    {
+        return $this->each('machines', MachineModel::class, MachineModel::fromArray(...));
+    }
+
+    /** The maker of that name, where the catalogue knows its usual ways in. */
+    public function maker(string $name): ?Maker
+    {
+        foreach ($this->each('makers', Maker::class, Maker::fromArray(...)) as $maker) {
+            if ($maker->name === $name) {
+                return $maker;
+            }
+        }
+
+        return null;
     }
 
     /** @throws UnknownEntry */
     public function image(string $id): Image
     {
-        return new Image($this->entry('images', 'image', $id, 'image'));
+        return $this->one('images', $id, Image::class, Image::fromArray(...))
+            ?? throw $this->unknown('images', 'image', 'image', $id);
+    }
+
+    /** @return array<string, Image> by identifier */
+    public function images(): array
+    {
+        return $this->each('images', Image::class, Image::fromArray(...));
+    }
+
+    /** @return array<string, Signer> by identifier */
+    public function signers(): array
+    {
+        return $this->each('signers', Signer::class, Signer::fromArray(...));
+    }
+
+    /** @return list<Symptom> */
+    public function symptoms(): array
+    {
+        return array_values($this->each('issues', Symptom::class, Symptom::fromArray(...)));
     }
 
     /**
@@ -107,15 +158,16 @@ final readonly class Catalogue
      */
     public function sticks(?array $only = null): array
     {
-        $entries = $only === null ? array_values($this->entries['sticks'] ?? []) : array_map(fn (string $id): array => $this->entry('sticks', 'sticks', $id, 'stick'), $only);
+        $all = $this->each('sticks', Stick::class, Stick::fromArray(...));
 
-        return array_map(static fn (array $entry): Stick => new Stick($entry), $entries);
+        return $only === null ? array_values($all)
+            : array_map(fn (string $id): Stick => $all[$id] ?? throw $this->unknown('sticks', 'sticks', 'stick', $id), $only);
     }
 
     /** @return list<DriverPackage> */
     public function drivers(): array
     {
-        return array_map(static fn (array $entry): DriverPackage => new DriverPackage($entry), array_values($this->entries['drivers'] ?? []));
+        return array_values($this->each('drivers', DriverPackage::class, DriverPackage::fromArray(...)));
     }
 
     /** @return array<string, array<string, array<string, mixed>>> kind => id => document */
@@ -130,9 +182,47 @@ final readonly class Catalogue
         return $this->entries[$kind] ?? [];
     }
 
-    /** @return array<string, mixed> */
-    private function entry(string $kind, string $field, string $id, string $word): array
+    /**
+     * Every entry of a kind, read once.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $type
+     * @param  callable(array<string, mixed>): T  $read
+     * @return array<string, T> by identifier
+     */
+    private function each(string $kind, string $type, callable $read): array
     {
-        return $this->entries[$kind][$id] ?? throw UnknownEntry::of($field, $word, $id, array_map(strval(...), array_keys($this->entries[$kind] ?? [])));
+        $all = [];
+        foreach ($this->all($kind) as $id => $document) {
+            $known = $this->read[$kind][$id] ?? null;
+            $all[$id] = $known instanceof $type ? $known : $read($document);
+        }
+        $this->read[$kind] = $all;
+
+        return $all;
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  class-string<T>  $type
+     * @param  callable(array<string, mixed>): T  $read
+     * @return T|null
+     */
+    private function one(string $kind, string $id, string $type, callable $read): ?object
+    {
+        $known = $this->read[$kind][$id] ?? null;
+        $document = $this->entries[$kind][$id] ?? null;
+        if ($known instanceof $type || $document === null) {
+            return $known instanceof $type ? $known : null;
+        }
+
+        return $this->read[$kind][$id] = $read($document);
+    }
+
+    private function unknown(string $kind, string $field, string $word, string $id): UnknownEntry
+    {
+        return UnknownEntry::of($field, $word, $id, array_map(strval(...), array_keys($this->all($kind))));
     }
 }

@@ -4,106 +4,161 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Quantity\Bytes;
 
-/** An installer image as the shelf describes it (rule M2's findings, from catalogue data). */
+/** An installer image as the shelf describes it (rule M2). */
 final readonly class Image
 {
-    public string $id;
+    public const KINDS = ['optical', 'optical-hybrid', 'raw', 'raw-compressed', 'device-restore'];
 
-    public string $name;
-
-    /** @param  array<string, mixed>  $entry a document that the images schema accepts */
-    public function __construct(public array $entry)
-    {
-        $this->id = $entry['id'];
-        $this->name = $entry['name'];
+    /**
+     * @param  list<ImagePartition>  $partitions
+     * @param  list<string>  $models
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $file,
+        public int $bytes,
+        public string $kind,
+        public ?string $system = null,
+        public ?string $version = null,
+        public ?string $asOf = null,
+        public ?string $source = null,
+        public ?string $edition = null,
+        public ?string $language = null,
+        public ?string $architecture = null,
+        public ?string $compression = null,
+        public ?int $expandedBytes = null,
+        public ?string $sha256 = null,
+        public ?string $label = null,
+        public ?ImageLoader $loader = null,
+        public ?ImageFiles $files = null,
+        public ?string $table = null,
+        public array $partitions = [],
+        public array $models = [],
+        public bool $kindAssumed = false,
+    ) {
     }
 
-    /** optical, optical-hybrid, raw or raw-compressed */
-    public function kind(): string
+    /**
+     * @param  array<array-key, mixed>  $document  a document that the images schema accepts, or what a brief tells of an image that no shelf holds
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
     {
-        return $this->entry['kind'];
+        return self::read(Fields::of($document));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('id'),
+            $fields->string('name'),
+            $fields->string('file'),
+            $fields->int('bytes'),
+            $fields->oneOf('kind', self::KINDS),
+            $fields->optionalString('system'),
+            $fields->optionalString('version'),
+            $fields->optionalString('as_of'),
+            $fields->optionalString('source'),
+            $fields->optionalString('edition'),
+            $fields->optionalString('language'),
+            $fields->optionalOneOf('architecture', MachineModel::ARCHITECTURES),
+            $fields->optionalOneOf('compression', ['gzip', 'bzip2', 'xz', 'zstd']),
+            $fields->optionalInt('expanded_bytes'),
+            $fields->optionalString('sha256'),
+            $fields->optionalString('label'),
+            $fields->optional('loader', ImageLoader::read(...)),
+            $fields->optional('files', ImageFiles::read(...)),
+            $fields->optionalOneOf('table', ['gpt', 'mbr']),
+            $fields->each('partitions', ImagePartition::read(...)),
+            $fields->strings('models'),
+            $fields->optionalBool('kind_assumed') ?? false,
+        );
     }
 
     public function size(): Bytes
     {
-        return Bytes::of($this->entry['bytes']);
+        return Bytes::of($this->bytes);
     }
 
     /** Bytes on the stick when written raw; null where the format does not tell. */
     public function expanded(): ?Bytes
     {
-        if ($this->kind() !== 'raw-compressed') {
+        if ($this->kind !== 'raw-compressed') {
             return $this->size();
         }
 
-        return isset($this->entry['expanded_bytes']) ? Bytes::of($this->entry['expanded_bytes']) : null;
+        return $this->expandedBytes === null ? null : Bytes::of($this->expandedBytes);
     }
 
     public function isHybrid(): bool
     {
-        return $this->kind() !== 'optical';
+        return $this->kind !== 'optical';
     }
 
     /** Whether its files can be copied onto a file system. */
     public function hasFileTree(): bool
     {
-        return isset($this->entry['files']);
+        return $this->files !== null;
     }
 
     /** Whether its files were counted; a description by hand may not know them. */
     public function isCounted(): bool
     {
-        return isset($this->entry['files']['largest']);
+        return $this->files?->largest !== null;
     }
 
-    /**
-     * As counted; until then one file of the whole size.
-     *
-     * @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int, parts: string|null}}
-     */
-    public function files(): array
+    /** As counted; until then one file of the whole size. */
+    public function counted(): ImageFiles
     {
-        return $this->isCounted() ? $this->entry['files'] : ['count' => 1, 'directories' => 1, 'bytes' => $this->size()->count, 'largest' => ['path' => $this->name, 'bytes' => 0, 'parts' => null]];
+        return $this->files?->largest !== null ? $this->files : new ImageFiles(1, 1, $this->bytes);
+    }
+
+    /** As counted; until then nothing that would have to be split. */
+    public function largest(): LargestFile
+    {
+        return $this->files->largest ?? new LargestFile($this->name, 0);
     }
 
     /** true, false, or null where nobody could tell */
     public function loaderSigned(): ?bool
     {
-        return $this->entry['loader']['signed'] ?? null;
+        return $this->loader?->signed;
     }
 
     public function signer(): ?string
     {
-        return $this->entry['loader']['signer'] ?? null;
+        return $this->loader?->signer;
     }
 
     /** Whether it can also start the old way, without UEFI. */
     public function hasLegacyLoader(): bool
     {
-        return $this->entry['loader']['legacy'] ?? false;
+        return $this->loader->legacy ?? false;
     }
 
     /** Whether it brings a loader for UEFI; what nobody described otherwise is taken to. */
     public function startsByUefi(): bool
     {
-        return $this->entry['loader']['uefi'] ?? true;
-    }
-
-    public function architecture(): ?string
-    {
-        return $this->entry['architecture'] ?? null;
-    }
-
-    /** @return list<array{name: string, role: string, type: string, first_sector: int, sectors: int, file_system?: string}> */
-    public function partitions(): array
-    {
-        return $this->entry['partitions'] ?? [];
+        return $this->loader->uefi ?? true;
     }
 
     public function dated(): string
     {
-        return isset($this->entry['as_of']) ? "shelf, {$this->name}, as of {$this->entry['as_of']}" : "brief, {$this->name}";
+        return $this->asOf === null ? "brief, {$this->name}" : "shelf, {$this->name}, as of {$this->asOf}";
+    }
+
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
+    {
+        return Written::of($this);
     }
 }

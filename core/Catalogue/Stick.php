@@ -4,67 +4,94 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 
 /** One removable drive of the bench's register. */
 final readonly class Stick
 {
-    public string $id;
+    /**
+     * @param  string  $connector  usb-a or usb-c
+     * @param  string  $health  good, watch or retired
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $asOf,
+        public int $bytes,
+        public string $connector,
+        public int|float $writeMbS,
+        public int|float $readMbS,
+        public string $health,
+        public bool $contentsMayGo,
+        public ?string $contents = null,
+        public ?string $serial = null,
+        public int $sectorBytes = 512,
+        public ?StickFaults $standIn = null,
+    ) {
+    }
 
-    public string $name;
-
-    /** @param  array<string, mixed>  $entry a document that the sticks schema accepts */
-    public function __construct(public array $entry)
+    /**
+     * @param  array<array-key, mixed>  $document  a document that the sticks schema accepts
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
     {
-        $this->id = $entry['id'];
-        $this->name = $entry['name'];
+        return self::read(Fields::of($document));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('id'),
+            $fields->string('name'),
+            $fields->string('as_of'),
+            $fields->int('bytes'),
+            $fields->oneOf('connector', ['usb-a', 'usb-c']),
+            $fields->number('write_mb_s'),
+            $fields->number('read_mb_s'),
+            $fields->oneOf('health', ['good', 'watch', 'retired']),
+            $fields->bool('contents_may_go'),
+            $fields->optionalString('contents'),
+            $fields->optionalString('serial'),
+            $fields->optionalInt('sector_bytes') ?? 512,
+            $fields->optional('stand_in', StickFaults::read(...)),
+        );
     }
 
     public function size(): Bytes
     {
-        return Bytes::of($this->entry['bytes']);
-    }
-
-    public function serial(): ?string
-    {
-        return $this->entry['serial'] ?? null;
-    }
-
-    /** usb-a or usb-c */
-    public function connector(): string
-    {
-        return $this->entry['connector'];
+        return Bytes::of($this->bytes);
     }
 
     public function writeRate(): DataRate
     {
-        return DataRate::megabytes($this->entry['write_mb_s']);
+        return DataRate::megabytes($this->writeMbS);
     }
 
     public function readRate(): DataRate
     {
-        return DataRate::megabytes($this->entry['read_mb_s']);
+        return DataRate::megabytes($this->readMbS);
     }
 
-    /** good, watch or retired */
-    public function health(): string
+    /** The register's entry with what is known of the stick now. */
+    public function asNow(string $health, ?string $contents, ?DataRate $write, ?DataRate $read): self
     {
-        return $this->entry['health'];
+        return new self(...[
+            ...get_object_vars($this), 'health' => $health, 'contents' => $contents,
+            'writeMbS' => $write === null ? $this->writeMbS : $write->bytesPerSecond / 1e6,
+            'readMbS' => $read === null ? $this->readMbS : $read->bytesPerSecond / 1e6,
+        ]);
     }
 
-    public function contentsMayGo(): bool
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
     {
-        return $this->entry['contents_may_go'];
-    }
-
-    public function contents(): ?string
-    {
-        return $this->entry['contents'] ?? null;
-    }
-
-    public function sectorBytes(): int
-    {
-        return $this->entry['sector_bytes'] ?? 512;
+        return Written::of($this, ['contents_may_go']);
     }
 }

@@ -4,70 +4,105 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Quantity\Estimate;
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+use Cobblestone\Machine\Device;
 
 /** What an operating system needs, brings and asks. */
 final readonly class SystemProfile
 {
-    public string $id;
-
-    public string $name;
-
-    /** @param  array<string, mixed>  $entry a document that the systems schema accepts */
-    public function __construct(public array $entry)
-    {
-        $this->id = $entry['id'];
-        $this->name = $entry['name'];
+    /**
+     * @param  list<SystemPartition>  $partitions
+     * @param  list<string>  $editions
+     * @param  list<string>  $builtInFamilies
+     * @param  array<array-key, Ceiling>  $ceilings  edition => what it uses
+     * @param  list<Gap>  $gaps
+     * @param  list<string>  $controllerModes
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $asOf,
+        public string $source,
+        public SystemFirmware $firmware,
+        public array $partitions,
+        public InstallProfile $install,
+        public FirstBootProfile $firstBoot,
+        public UpdateProfile $updates,
+        public array $editions = [],
+        public SystemNeeds $needs = new SystemNeeds,
+        public bool $activation = false,
+        public array $builtInFamilies = [],
+        public ?string $family = null,
+        public ?Bypass $bypass = null,
+        public array $ceilings = [],
+        public ?string $supportEnds = null,
+        public array $gaps = [],
+        public bool $autoEncryption = false,
+        public ?int $rollbackDays = null,
+        public ?int $upgradeFreeBytes = null,
+        public ?string $repairInstallFrom = null,
+        public array $controllerModes = [],
+    ) {
     }
 
-    /** uefi, either or legacy */
-    public function bootMode(): string
+    /**
+     * @param  array<array-key, mixed>  $document  a document that the systems schema accepts
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
     {
-        return $this->entry['firmware']['boot_mode'];
+        return self::read(Fields::of($document));
     }
 
-    /** on (its loader is signed: leave it on), off (its loader is unsigned: it stays off) or any */
-    public function secureBootAfter(): string
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
     {
-        return $this->entry['firmware']['secure_boot_after'];
-    }
+        $fields->wants('partitions');
 
-    /** The signer of the installed loader: platform, third-party or null. */
-    public function signer(): ?string
-    {
-        return $this->entry['firmware']['signer'] ?? null;
-    }
-
-    public function needsSecurityChip(): bool
-    {
-        return $this->entry['firmware']['security_chip'] ?? false;
-    }
-
-    /** @return list<array<string, mixed>> */
-    public function partitions(): array
-    {
-        return $this->entry['partitions'];
-    }
-
-    /** @return list<array{name: string, minutes: array{0: float, 1: float, 2: float}, restart: bool, do?: list<string>, usual?: list<string>, next_test?: string}> */
-    public function phases(): array
-    {
-        return $this->entry['install']['phases'];
-    }
-
-    public function estimate(string $section): Estimate
-    {
-        return Estimate::minutes(...$this->entry[$section]['minutes']);
+        return new self(
+            $fields->string('id'),
+            $fields->string('name'),
+            $fields->string('as_of'),
+            $fields->string('source'),
+            SystemFirmware::read($fields->block('firmware')),
+            $fields->each('partitions', SystemPartition::read(...)),
+            InstallProfile::read($fields->block('install')),
+            FirstBootProfile::read($fields->block('first_boot')),
+            UpdateProfile::read($fields->block('updates')),
+            $fields->strings('editions'),
+            $fields->optional('needs', SystemNeeds::read(...)) ?? new SystemNeeds,
+            $fields->optionalBool('activation') ?? false,
+            $fields->strings('built_in_families', Device::FAMILIES),
+            $fields->optionalOneOf('family', ['commercial', 'community', 'handheld', 'sealed', 'touch']),
+            $fields->optional('bypass', Bypass::read(...)),
+            array_map(Ceiling::read(...), $fields->blocks('ceilings')),
+            $fields->optionalString('support_ends'),
+            $fields->each('gaps', Gap::read(...)),
+            $fields->optionalBool('auto_encryption') ?? false,
+            $fields->optionalInt('rollback_days'),
+            $fields->optionalInt('upgrade_free_bytes'),
+            $fields->optionalString('repair_install_from'),
+            $fields->strings('controller_modes'),
+        );
     }
 
     /** Whether drivers of that family come with the system. */
     public function brings(string $family): bool
     {
-        return in_array($family, $this->entry['built_in_families'] ?? [], true);
+        return in_array($family, $this->builtInFamilies, true);
     }
 
     public function dated(): string
     {
-        return "catalogue, {$this->name}, as of {$this->entry['as_of']}";
+        return "catalogue, {$this->name}, as of {$this->asOf}";
+    }
+
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
+    {
+        return Written::of($this);
     }
 }

@@ -27,7 +27,7 @@ final class DriverOrder
             $open = array_map(static fn (DriverPackage $package): string => $package->id, $packages);
             $next = 0;
             foreach ($packages as $index => $package) {
-                if (array_intersect($package->needs(), $open) === []) {
+                if (array_intersect($package->needs, $open) === []) {
                     $next = $index;
                     break;
                 }
@@ -50,10 +50,10 @@ final class DriverOrder
         $restarts = [];
         $pending = null;
         foreach ($ordered as $package) {
-            if ($package->restart() === 'at-once') {
+            if ($package->restart === 'at-once') {
                 $restarts[$package->id] = true;
                 $pending = null;
-            } elseif ($package->restart() === 'after') {
+            } elseif ($package->restart === 'after') {
                 $pending = $package->id;
             }
         }
@@ -68,7 +68,7 @@ final class DriverOrder
     private static function rank(string $school, DriverPackage $package): int
     {
         return $school === 'free'
-            ? (int) array_search($package->restart(), ['at-once', 'none', 'after'], true)
-            : (int) array_search($package->family(), self::FAMILIES[$school], true);
+            ? (int) array_search($package->restart, ['at-once', 'none', 'after'], true)
+            : (int) array_search($package->family, self::FAMILIES[$school], true);
     }
 }

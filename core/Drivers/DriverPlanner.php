@@ -6,9 +6,9 @@ namespace Cobblestone\Drivers;
 
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\SystemProfile;
-use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -23,7 +23,7 @@ final class DriverPlanner
         $unresolved = [];
         $builtIn = [];
         foreach ($machine->devices as $device) {
-            $package = self::match($device, $system->id, $machine->model['id'] ?? null, $shelf);
+            $package = self::match($device, $system->id, $machine->model?->id, $shelf);
             if ($package !== null) {
                 $packages[$package->id] = $package;
             } elseif ($system->brings($device->family)) {
@@ -52,8 +52,8 @@ final class DriverPlanner
      */
     private static function match(Device $device, string $system, ?string $model, array $shelf): ?DriverPackage
     {
-        $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $package->claims($device) && $package->fits($system, $model)));
-        usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->entry['date'], $a->id] <=> [$a->isLocked(), $a->entry['date'], $b->id]);
+        $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $package->claimsDevice($device) && $package->fits($system, $model)));
+        usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [$a->isLocked(), $a->date, $b->id]);
 
         return $fit[0] ?? null;
     }
@@ -72,7 +72,7 @@ final class DriverPlanner
         $queue = $packages;
         while ($queue !== []) {
             $package = array_shift($queue);
-            foreach ($package->needs() as $id) {
+            foreach ($package->needs as $id) {
                 if (! isset($packages[$id]) && isset($byId[$id])) {
                     $packages[$id] = $queue[] = $byId[$id];
                 }
@@ -91,11 +91,11 @@ final class DriverPlanner
     private static function offlineSet(array $packages, SystemProfile $system): array
     {
         $offline = [];
-        $queue = array_filter($packages, static fn (DriverPackage $package): bool => $package->family() === 'network' && ! $system->brings('network'));
+        $queue = array_filter($packages, static fn (DriverPackage $package): bool => $package->family === 'network' && ! $system->brings('network'));
         while ($queue !== []) {
             $package = array_shift($queue);
             $offline[$package->id] = $package;
-            foreach ($package->needs() as $id) {
+            foreach ($package->needs as $id) {
                 if (isset($packages[$id]) && ! isset($offline[$id])) {
                     $queue[] = $packages[$id];
                 }

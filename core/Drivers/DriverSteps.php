@@ -36,7 +36,7 @@ final class DriverSteps
         $steps = [];
         foreach ($ordered as $package) {
             $isOffline = in_array($package->id, $offlineIds, true);
-            $steps[] = self::install($package, $ordered, $isOffline, isset($restarts[$package->id]) || ($isOffline && $package->restart() === 'at-once'));
+            $steps[] = self::install($package, $ordered, $isOffline, isset($restarts[$package->id]) || ($isOffline && $package->restart === 'at-once'));
         }
         $steps[] = self::audit($ordered, $unresolved, $devicesUnknown);
 
@@ -52,7 +52,7 @@ final class DriverSteps
         $size = DriverPlanner::size($ordered);
 
         return new Step('drivers.fetch', Stage::FetchDrivers, 'Lay drivers ready', Presence::Hands, Estimate::minutes(1, 2, 5),
-            ['Take these from the shelf and compare their checksums:', ...array_map(static fn (DriverPackage $package): string => "{$package->name} {$package->entry['version']} · {$package->size()->decimal()} · sha256 `".substr($package->entry['sha256'], 0, 12).'…`', $ordered),
+            ['Take these from the shelf and compare their checksums:', ...array_map(static fn (DriverPackage $package): string => "{$package->name} {$package->version} · {$package->size()->decimal()} · sha256 `".substr($package->sha256, 0, 12).'…`', $ordered),
                 $offline === [] ? 'None of them has to travel on the stick.' : 'On the stick, in a folder of their own: '.implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline)).'.'],
             after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'bench computer'],
             because: [new Reason(count($ordered)." packages, {$size->decimal()}, matched by identifier to this model's devices.", 'D3, D5')],
@@ -63,13 +63,13 @@ final class DriverSteps
     private static function install(DriverPackage $package, array $ordered, bool $offline, bool $restart): Step
     {
         $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
-        $needs = array_values(array_map(Fact::driver(...), array_intersect($package->needs(), $present)));
-        $do = [$offline ? 'Open the driver folder on the stick.' : 'Open the driver folder, or fetch the package from the shelf.', "Install {$package->name} {$package->entry['version']}.", $restart ? 'Restart now.' : ($package->restart() === 'after' ? 'It wants a restart: that comes later, once for all.' : 'No restart.')];
+        $needs = array_values(array_map(Fact::driver(...), array_intersect($package->needs, $present)));
+        $do = [$offline ? 'Open the driver folder on the stick.' : 'Open the driver folder, or fetch the package from the shelf.', "Install {$package->name} {$package->version}.", $restart ? 'Restart now.' : ($package->restart === 'after' ? 'It wants a restart: that comes later, once for all.' : 'No restart.')];
 
-        return new Step("drivers.{$package->id}", $offline ? Stage::Network : Stage::Drivers, $package->name, Presence::Hands, Estimate::minutes(...array_map(static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0), $package->entry['minutes'])),
+        return new Step("drivers.{$package->id}", $offline ? Stage::Network : Stage::Drivers, $package->name, Presence::Hands, Estimate::minutes(...array_map(static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0), $package->minutes)),
             $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'],
-            done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->entry['version']}"), acts: [Act::WriteSystem],
-            because: [new Reason('Claims '.implode(', ', $package->entry['claims']).', which this model has.', 'D3', "shelf, {$package->entry['date']}"), ...($package->needs() === [] ? [] : [new Reason('Comes after what it needs: '.implode(', ', $package->needs()).'.', 'D4')])],
+            done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"), acts: [Act::WriteSystem],
+            because: [new Reason('Claims '.implode(', ', $package->claims).', which this model has.', 'D3', "shelf, {$package->date}"), ...($package->needs === [] ? [] : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')])],
             waiting: new Waiting(['the screen flickers or goes black for some seconds'], 'Wait two minutes; then restart once.', $restart ? 1 : 0),
         );
     }

@@ -176,8 +176,8 @@ final readonly class ChangePlan
     private static function settings(Machine $machine): array
     {
         $settings = [];
-        foreach ($machine->model['firmware']['settings'] ?? [] as $entry) {
-            $settings[$entry['id']] = Setting::fromArray($entry);
+        foreach (Setting::ofMachine($machine) as $setting) {
+            $settings[$setting->id] = $setting;
         }
 
         return $settings;

@@ -27,10 +27,10 @@ final class FirmwareNeeds
     private static function systemNeeds(SystemProfile $system): array
     {
         $needs = [];
-        if ($system->bootMode() === 'uefi') {
+        if ($system->firmware->bootMode === 'uefi') {
             $needs[] = new Need('boot_mode', 'uefi', "{$system->name} starts only by UEFI.", 'F2');
         }
-        if ($system->needsSecurityChip()) {
+        if ($system->firmware->securityChip) {
             $needs[] = new Need('security_chip', 'on', "{$system->name} needs the security chip.", 'F2');
         }
 
@@ -44,8 +44,8 @@ final class FirmwareNeeds
      */
     private static function driveNeeds(Machine $machine, SystemProfile $system): array
     {
-        $modes = $system->entry['controller_modes'] ?? [];
-        $has = array_column(array_column($machine->model['firmware']['settings'] ?? [], null, 'id'), 'values', 'id')['controller_mode'] ?? [];
+        $modes = $system->controllerModes;
+        $has = $machine->setting('controller_mode')->values ?? [];
         $both = array_values(array_intersect($modes, $has));
 
         return $both === [] ? [] : [new Need('controller_mode', $both[0], "{$system->name} has drive drivers for ".implode(' and ', $modes).' only; with another mode its installer sees no drive.', 'I7', accepts: array_slice($both, 1))];
@@ -58,7 +58,7 @@ final class FirmwareNeeds
      */
     private static function stickNeeds(Machine $machine): array
     {
-        $off = $machine->fact('firmware.usb_start')->is('off') || in_array('usb_start', array_column($machine->model['firmware']['settings'] ?? [], 'id'), true);
+        $off = $machine->fact('firmware.usb_start')->is('off') || $machine->setting('usb_start') !== null;
 
         return $off ? [new Need('usb_start', 'on', 'While starting from USB is off the stick is not listed.', 'F9', stays: false, weakens: true, whose: 'medium')] : [];
     }

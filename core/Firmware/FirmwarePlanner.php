@@ -6,10 +6,10 @@ namespace Cobblestone\Firmware;
 
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
-use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
@@ -46,7 +46,7 @@ final class FirmwarePlanner
             ...($changes->isEmpty() ? [] : [self::set($machine, $changes, $secureBoot, $gates, $opens)]),
         ];
         $steps[] = self::start($machine, $image, $stickConnector, $permanent);
-        $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), ($system->entry['auto_encryption'] ?? false) && $policy->school('auto_encryption') !== 'off')];
+        $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), $system->autoEncryption && $policy->school('auto_encryption') !== 'off')];
         $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
 
         return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: [...($looked ? [] : [Fact::FIRMWARE_RECORDED]), ...($changes->isEmpty() ? [Fact::FIRMWARE_READY] : [])]);
@@ -118,7 +118,7 @@ final class FirmwarePlanner
         $port = self::portFor($machine, $stickConnector);
         $plug = $port === null ? 'Plug the stick in.' : "Plug the stick into {$port->connector}, {$port->where}.";
         $lines = $permanent ? ['Power on: the stick is first in the order.'] : $way->instructions('the list of devices');
-        $uefi = $image->kind() === 'optical-hybrid' || $image->hasLegacyLoader() ? ['Two lines for one stick: take the one marked UEFI.'] : [];
+        $uefi = $image->kind === 'optical-hybrid' || $image->hasLegacyLoader() ? ['Two lines for one stick: take the one marked UEFI.'] : [];
 
         return new Step('boot.start', Stage::Boot, $permanent ? 'Start the stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
             [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],

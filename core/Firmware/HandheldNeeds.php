@@ -7,6 +7,7 @@ namespace Cobblestone\Firmware;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Model\FirmwareSetting;
 use Cobblestone\Quantity\Bytes;
 
 /** Memory shared with the graphics, and the power mode, of machines that have such settings (rules F2, F8). */
@@ -24,16 +25,16 @@ final class HandheldNeeds
         if ($machine->kind !== Kind::Handheld) {
             return [];
         }
-        $settings = array_column(array_map(static fn (Setting $one): array => ['id' => $one->id, 'setting' => $one], Setting::ofModel($machine->model)), 'setting', 'id');
+        [$share, $mode] = [$machine->setting('graphics_memory'), $machine->setting('power_mode')];
         $needs = [];
         $memory = $machine->fact('memory_bytes')->value;
-        if (isset($settings['graphics_memory']) && is_int($memory)) {
-            $value = self::graphics($settings['graphics_memory'], $memory, (int) ($system->entry['needs']['memory_bytes'] ?? 0));
+        if ($share !== null && is_int($memory)) {
+            $value = self::graphics($share, $memory, $system->needs->memoryBytes ?? 0);
             if ($value !== null) {
                 $needs[] = new Need('graphics_memory', $value, Bytes::of($memory)->binary().' of memory: at most a quarter goes to the graphics, and '.$system->name.' keeps what it needs and half as much again.', 'F4', whose: 'model');
             }
         }
-        if (isset($settings['power_mode']) && in_array('balanced', $settings['power_mode']->values, true)) {
+        if ($mode !== null && in_array('balanced', $mode->values, true)) {
             $needs[] = new Need('power_mode', 'balanced', 'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.', 'F8', stays: false, weakens: true, whose: 'model');
         }
 
@@ -41,7 +42,7 @@ final class HandheldNeeds
     }
 
     /** The largest of the setting's sizes that fits; null where none does. */
-    private static function graphics(Setting $setting, int $memory, int $need): ?string
+    private static function graphics(FirmwareSetting $setting, int $memory, int $need): ?string
     {
         $best = null;
         $most = 0;

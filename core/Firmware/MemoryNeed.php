@@ -16,17 +16,17 @@ final class MemoryNeed
     /** @return list<Need> */
     public static function of(Machine $machine): array
     {
-        $settings = array_column($machine->model['firmware']['settings'] ?? [], null, 'id');
+        $values = $machine->setting(self::SETTING)->values ?? [];
         $rate = self::rated($machine);
         $tested = $machine->fact('memory.trusted')->value;
-        if (! isset($settings[self::SETTING]) || ! in_array('rated', $settings[self::SETTING]['values'], true) || $rate === null || $tested === 'no') {
+        if (! in_array('rated', $values, true) || $rate === null || $tested === 'no') {
             return [];
         }
         $set = min(array_filter(array_map(static fn (MemoryModule $module): int => $module->setTransfers ?? 0, $machine->modules)) ?: [0]);
         if ($set >= $rate) {
             return [];
         }
-        $ways = MemoryProfile::ways($rate, (bool) ($machine->model['firmware']['multiplier_counts_transfers'] ?? false));
+        $ways = MemoryProfile::ways($rate, $machine->model->firmware->multiplierCountsTransfers ?? false);
 
         return [new Need(self::SETTING, 'rated', "The modules are rated at {$rate} million transfers a second".($set > 0 ? " and run at {$set}" : '').'. '.($ways === [] ? 'Choose the profile; no multiplier meets the rate exactly.' : 'Without a profile by hand: '.lcfirst($ways[0]->sentence())), 'F4', whose: 'model')];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Firmware;
 
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Model\Hub;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
 use Cobblestone\Quantity\Estimate;
@@ -81,28 +82,28 @@ final class PortPower
         if ($percent <= 100) {
             return self::batteryFrom($machine, $percent, ['The stick takes the only socket.', $figures], ['hub with a power input' => ["Not needed from {$percent} % on; use it if the charge is lower."]]);
         }
-        $hub = $machine->model['hub'] ?? ['charger_w' => 45, 'hub_w' => 5];
-        $net = self::hubNet(Power::watts($hub['charger_w']), Power::watts($hub['hub_w']), $draw);
+        $hub = $machine->model->hub ?? Hub::usual();
+        $net = self::hubNet(Power::watts($hub->chargerW), Power::watts($hub->hubW), $draw);
 
         return new Contribution(
-            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', [$figures, "Even a full battery does not last. Charger {$hub['charger_w']} W − hub {$hub['hub_w']} W − machine {$draw->label()} = {$net->label()} net."], ['battery' => ["It would need {$percent} %."]], ['one port', $machine->title], 'F8')],
-            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$hub['charger_w']} W or more, into the hub")],
+            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', [$figures, "Even a full battery does not last. Charger {$hub->chargerW} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net."], ['battery' => ["It would need {$percent} %."]], ['one port', $machine->title], 'F8')],
+            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$hub->chargerW} W or more, into the hub")],
             initial: [Fact::POWER_SAFE],
-            blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub['charger_w']} W charger through the hub leaves {$net->label()}: the battery drains. Use a stronger charger.", 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
+            blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub->chargerW} W charger through the hub leaves {$net->label()}: the battery drains. Use a stronger charger.", 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
         );
     }
 
     /** A hub lies ready and leaves enough: then the charge does not matter. */
     private static function byHub(Machine $machine, ?Power $draw): ?Contribution
     {
-        $hub = $machine->model['hub'] ?? ['charger_w' => 45, 'hub_w' => 5];
+        $hub = $machine->model->hub ?? Hub::usual();
         $watts = $machine->fact('charger.watts')->value;
-        $charger = is_numeric($watts) && $watts > 0 ? (float) $watts : (float) $hub['charger_w'];
-        $net = $draw === null ? null : self::hubNet(Power::watts($charger), Power::watts($hub['hub_w']), $draw);
+        $charger = is_numeric($watts) && $watts > 0 ? (float) $watts : (float) $hub->chargerW;
+        $net = $draw === null ? null : self::hubNet(Power::watts($charger), Power::watts($hub->hubW), $draw);
         if ($net !== null && $net->milliwatts < 0) {
             return null;
         }
-        $figures = $net === null ? 'This machine\'s draw is not known.' : "Charger {$charger} W − hub {$hub['hub_w']} W − machine {$draw->label()} = {$net->label()} net.";
+        $figures = $net === null ? 'This machine\'s draw is not known.' : "Charger {$charger} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net.";
 
         return new Contribution(
             decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', ['It lies ready: the stick and the charger share the only socket.', $figures], ['battery' => ['There is no need to.']], [$machine->fact('hub.at_hand')->origin], 'F8, J5')],

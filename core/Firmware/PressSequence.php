@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Model\KnownWay;
+use Cobblestone\Machine\Model\Move;
+
 /** A way in as presses and releases with their seconds, to be drawn and to be counted along with (rules F1, F7, F8). */
 final readonly class PressSequence
 {
@@ -27,23 +30,22 @@ final readonly class PressSequence
     {
     }
 
-    /** @param  array<string, mixed>  $way  of the catalogue: how, key, press, seconds */
-    public static function of(array $way): self
+    public static function of(KnownWay $way): self
     {
-        if ($way['how'] === 'hold') {
-            $held = self::BEFORE + (float) ($way['seconds'] ?? 4);
-            $press = (string) ($way['press'] ?? 'power');
+        if ($way->isHeld()) {
+            $held = self::BEFORE + ($way->seconds ?? 4);
+            $press = $way->press ?? 'power';
 
             return new self(
-                [new Press((string) $way['key'], 0, $held), new Press($press, self::BEFORE, self::BEFORE + self::SHORT)],
-                [['at' => 0.0, 'words' => "Fully off. Hold {$way['key']}."], ['at' => self::BEFORE, 'words' => "Press {$press} once, keep holding {$way['key']}."], ['at' => $held, 'words' => "Let go of {$way['key']}."]],
+                [new Press($way->key, 0, $held), new Press($press, self::BEFORE, self::BEFORE + self::SHORT)],
+                [['at' => 0.0, 'words' => "Fully off. Hold {$way->key}."], ['at' => self::BEFORE, 'words' => "Press {$press} once, keep holding {$way->key}."], ['at' => $held, 'words' => "Let go of {$way->key}."]],
                 $held + 1,
             );
         }
 
         return new self(
-            [new Press('power', 0, self::SHORT), new Press((string) $way['key'], self::SHORT, self::LISTENS, true)],
-            [['at' => 0.0, 'words' => 'Press power.'], ['at' => self::SHORT, 'words' => "Tap {$way['key']}, twice a second."], ['at' => self::LISTENS, 'words' => 'Nothing yet? Missed: power fully off, once more, earlier.']],
+            [new Press('power', 0, self::SHORT), new Press($way->key, self::SHORT, self::LISTENS, true)],
+            [['at' => 0.0, 'words' => 'Press power.'], ['at' => self::SHORT, 'words' => "Tap {$way->key}, twice a second."], ['at' => self::LISTENS, 'words' => 'Nothing yet? Missed: power fully off, once more, earlier.']],
             self::LISTENS + 1,
         );
     }
@@ -51,25 +53,25 @@ final readonly class PressSequence
     /**
      * A sealed machine's sequence: each move may take hold of something, let go of it, or press it, and then lasts so long.
      *
-     * @param  list<array<string, mixed>>  $moves  do, seconds, hold, release, press
+     * @param  list<Move>  $moves
      */
     public static function ofMoves(array $moves): self
     {
         $presses = $marks = $held = [];
         $at = 0.0;
         foreach ($moves as $move) {
-            $marks[] = ['at' => $at, 'words' => rtrim((string) $move['do'], '.').'.'];
-            if (isset($move['hold'])) {
-                $held[(string) $move['hold']] = $at;
+            $marks[] = ['at' => $at, 'words' => rtrim($move->do, '.').'.'];
+            if ($move->hold !== null) {
+                $held[$move->hold] = $at;
             }
-            if (isset($move['press'])) {
-                $presses[] = new Press((string) $move['press'], $at, $at + self::SHORT);
+            if ($move->press !== null) {
+                $presses[] = new Press($move->press, $at, $at + self::SHORT);
             }
-            if (isset($move['release'], $held[(string) $move['release']])) {
-                $presses[] = new Press((string) $move['release'], $held[(string) $move['release']], $at);
-                unset($held[(string) $move['release']]);
+            if ($move->release !== null && isset($held[$move->release])) {
+                $presses[] = new Press($move->release, $held[$move->release], $at);
+                unset($held[$move->release]);
             }
-            $at += (float) ($move['seconds'] ?? 1);
+            $at += (float) ($move->seconds ?? 1);
         }
         foreach ($held as $what => $from) {
             $presses[] = new Press((string) $what, $from, $at);

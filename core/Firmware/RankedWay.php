@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Model\KnownWay;
+
 /** One way in with what speaks for it: where it is known from, how often it worked here and how often it did not (rule F1). */
 final readonly class RankedWay
 {
@@ -19,15 +21,14 @@ final readonly class RankedWay
     /** A first belief counts as much as so many tries. */
     private const WEIGHT = 2;
 
-    /** @param  array<string, mixed>  $way  how, key, press, seconds */
-    private function __construct(public array $way, public string $from, public int $worked, public int $missed, public float $confidence)
+    private function __construct(public KnownWay $way, public string $from, public int $worked, public int $missed, public float $confidence)
     {
     }
 
     /**
-     * @param  list<array<string, mixed>>  $model
-     * @param  list<array<string, mixed>>  $maker
-     * @param  list<array<string, mixed>>  $kind  most common first
+     * @param  list<KnownWay>  $model
+     * @param  list<KnownWay>  $maker
+     * @param  list<KnownWay>  $kind  most common first
      * @return list<self> surest first; a way known from two places stands once, where it is known best
      */
     public static function rank(array $model, array $maker, array $kind): array
@@ -35,7 +36,7 @@ final readonly class RankedWay
         $ranked = [];
         foreach ([self::MODEL => $model, self::MAKER => $maker, self::KIND => $kind] as $from => $ways) {
             foreach ($ways as $place => $way) {
-                $key = self::name($way);
+                $key = $way->name();
                 $ranked[$key] ??= self::of($way, $from, $place);
             }
         }
@@ -44,26 +45,15 @@ final readonly class RankedWay
         return $ranked;
     }
 
-    /**
-     * "hold volume up + power, 4 s": how trials of it are kept.
-     *
-     * @param  array<string, mixed>  $way
-     */
-    public static function name(array $way): string
-    {
-        return $way['how'] === 'hold' ? "hold {$way['key']} + {$way['press']}" : "tap {$way['key']}";
-    }
-
     /** @return int 0 to 100 */
     public function percent(): int
     {
         return (int) round(100 * $this->confidence);
     }
 
-    /** @param  array<string, mixed>  $way */
-    private static function of(array $way, string $from, int $place): self
+    private static function of(KnownWay $way, string $from, int $place): self
     {
-        [$worked, $missed] = [(int) ($way['confirmed'] ?? 0), (int) ($way['missed'] ?? 0)];
+        [$worked, $missed] = [$way->confirmed ?? 0, $way->missed ?? 0];
         // Each place further down a list is a little less likely.
         $first = self::FIRST[$from] / (1 + 0.25 * $place);
 

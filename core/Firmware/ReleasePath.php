@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Model\Release;
+
 /** The shortest way through firmware releases that each name the oldest version they may be written over (rule F5). */
 final class ReleasePath
 {
     /**
-     * @param  list<array<string, mixed>>  $releases  version, from (oldest it may be written over), gives
-     * @return list<array<string, mixed>>|null in order; empty where the version is there already, null where no way leads there
+     * @param  list<Release>  $releases
+     * @return list<Release>|null in order; empty where the version is there already, null where no way leads there
      */
     public static function shortest(array $releases, string $from, string $to): ?array
     {
@@ -21,15 +23,15 @@ final class ReleasePath
         while ($queue !== []) {
             [$at, $way] = array_shift($queue);
             foreach ($releases as $release) {
-                $reachable = (! isset($release['from']) || version_compare($at, (string) $release['from'], '>=')) && version_compare($release['version'], $at, '>') && version_compare($release['version'], $to, '<=');
-                if (! $reachable || isset($seen[$release['version']])) {
+                $reachable = ($release->from === null || version_compare($at, $release->from, '>=')) && version_compare($release->version, $at, '>') && version_compare($release->version, $to, '<=');
+                if (! $reachable || isset($seen[$release->version])) {
                     continue;
                 }
-                if ($release['version'] === $to) {
+                if ($release->version === $to) {
                     return [...$way, $release];
                 }
-                $seen[$release['version']] = true;
-                $queue[] = [$release['version'], [...$way, $release]];
+                $seen[$release->version] = true;
+                $queue[] = [$release->version, [...$way, $release]];
             }
         }
 
@@ -39,11 +41,12 @@ final class ReleasePath
     /**
      * The lowest release that gives what is needed; the newest where only "newer" is wanted.
      *
-     * @param  list<array<string, mixed>>  $releases
+     * @param  list<Release>  $releases
      */
     public static function lowestGiving(array $releases, ?string $need): ?string
     {
-        $versions = array_column(array_filter($releases, static fn (array $release): bool => $need === null || in_array($need, $release['gives'] ?? [], true)), 'version');
+        $giving = array_filter($releases, static fn (Release $release): bool => $need === null || in_array($need, $release->gives, true));
+        $versions = array_map(static fn (Release $release): string => $release->version, array_values($giving));
         usort($versions, version_compare(...));
 
         return $versions === [] ? null : ($need === null ? $versions[count($versions) - 1] : $versions[0]);

@@ -46,7 +46,7 @@ final readonly class SecureBootChoice
      */
     private static function refused(SystemProfile $system, Image $image, array $facts): self
     {
-        $stays = $system->secureBootAfter() === 'off';
+        $stays = $system->firmware->secureBootAfter === 'off';
 
         return new self(
             self::decision($stays ? 'off, and it stays off' : 'off for the stick, back on after', ["This machine has refused {$image->name} at a start.", $stays ? "{$system->name} is unsigned too, so it stays off: signed once at the end." : 'It goes back on as soon as the stick is out.'], ['on' => ['It was tried.'], 'enrol a signer' => ['Possible where the setup lets keys be added; the smaller change where it does.']], [...$facts, 'stick.refused = yes'], 'F10'),
@@ -57,7 +57,7 @@ final readonly class SecureBootChoice
     /** @param  list<string>  $facts */
     private static function unsigned(SystemProfile $system, Image $image, array $facts): self
     {
-        $stays = $system->secureBootAfter() === 'off';
+        $stays = $system->firmware->secureBootAfter === 'off';
         $after = $stays ? "{$system->name} is unsigned too, so it stays off: signed once at the end." : "{$system->name} itself is signed, so it goes back on at the end.";
 
         return new self(
@@ -69,9 +69,9 @@ final readonly class SecureBootChoice
     /** @param  list<string>  $facts */
     private static function thirdParty(Machine $machine, SystemProfile $system, array $facts): self
     {
-        $switch = array_column($machine->model['firmware']['settings'] ?? [], null, 'id')['third_party_signer'] ?? null;
+        $switch = $machine->setting('third_party_signer');
         $facts[] = "firmware.third_party_signer = {$machine->fact('firmware.third_party_signer')->spoken()}";
-        if ($switch === null && $machine->isCatalogued() && ! ($machine->model['firmware']['trusts_third_party'] ?? false)) {
+        if ($switch === null && $machine->isCatalogued() && ! ($machine->model->firmware->trustsThirdParty ?? false)) {
             return new self(self::decision('off, and it stays off', ['This model does not know the signer of the stick and has no switch for it.'], ['on' => ['The stick would be refused.']], $facts, 'F10'), [new Need('secure_boot', 'off', 'This model does not trust the loader\'s signer.', 'F10', stays: true, weakens: true)]);
         }
         $needs = $switch === null ? [] : [new Need('third_party_signer', 'trusted', 'The loader is signed by the third-party signer, which this model trusts by a switch.', 'F10')];
@@ -85,7 +85,7 @@ final readonly class SecureBootChoice
     /** @return list<Need> */
     private static function after(SystemProfile $system): array
     {
-        return $system->secureBootAfter() === 'on' ? [new Need('secure_boot', 'on', "{$system->name} is signed: it is left with Secure Boot on.", 'F6')] : [];
+        return $system->firmware->secureBootAfter === 'on' ? [new Need('secure_boot', 'on', "{$system->name} is signed: it is left with Secure Boot on.", 'F6')] : [];
     }
 
     /**

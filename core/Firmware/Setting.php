@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Model\FirmwareSetting;
+
 /** One firmware setting as this model words and places it (rule F2). */
 final readonly class Setting
 {
@@ -18,21 +21,15 @@ final readonly class Setting
     {
     }
 
-    /** @param  array<string, mixed>  $entry */
-    public static function fromArray(array $entry): self
+    public static function of(FirmwareSetting $setting): self
     {
-        return new self($entry['id'], $entry['title'], $entry['place'], $entry['values'], $entry['requires'] ?? [], $entry['default'] ?? null);
+        return new self($setting->id, $setting->title, $setting->place, $setting->values, $setting->requires, $setting->default);
     }
 
-    /**
-     * The settings of a model, as its catalogue entry words them.
-     *
-     * @param  array<string, mixed>  $model
-     * @return list<self>
-     */
-    public static function ofModel(array $model): array
+    /** @return list<self> the settings of a machine, as its model words them */
+    public static function ofMachine(Machine $machine): array
     {
-        return array_map(self::fromArray(...), $model['firmware']['settings'] ?? []);
+        return array_map(self::of(...), $machine->settings());
     }
 
     /** What a start rests on, whatever the model; asked for where nobody has described it. */

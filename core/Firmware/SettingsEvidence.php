@@ -27,7 +27,7 @@ final class SettingsEvidence
     public static function recorded(Machine $machine, array $besides = []): array
     {
         $evidence = array_map(static fn (Setting $setting): Evidence => self::reading($setting, "firmware.{$setting->id}"), self::settings($machine, $besides));
-        if (Setting::ofModel($machine->model) === []) {
+        if (Setting::ofMachine($machine) === []) {
             $evidence[] = new Evidence('settings', 'What the other pages show, or where the photo of each page lies', EvidenceKind::Text);
         }
 
@@ -56,7 +56,7 @@ final class SettingsEvidence
     private static function settings(Machine $machine, array $besides): array
     {
         $settings = [];
-        foreach ([...Setting::ofModel($machine->model), ...$besides] as $setting) {
+        foreach ([...Setting::ofMachine($machine), ...$besides] as $setting) {
             $settings[$setting->id] ??= $setting;
         }
         usort($settings, static fn (Setting $a, Setting $b): int => $a->rank() <=> $b->rank());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Duration;
 
 /** The way through a board's firmware releases to the one that is wanted: shortest, with its required stops, the processor kept running (rule F5). */
@@ -19,7 +20,7 @@ final readonly class UpdatePath
     private const VISIT = 2.0;
 
     /**
-     * @param  list<array<string, mixed>>  $stops  releases in the order they are written
+     * @param  list<Release>  $stops  releases in the order they are written
      * @param  string|null  $fault  why there is no way, in one sentence
      * @param  list<array{version: string, because: string}>  $leftOut  releases that cannot be used here, and why
      * @param  string  $because  why this target
@@ -29,7 +30,7 @@ final readonly class UpdatePath
     }
 
     /**
-     * @param  list<array<string, mixed>>  $releases  version, from, gives, processors, revisions, withdrawn
+     * @param  list<Release>  $releases  version, from, gives, processors, revisions, withdrawn
      * @param  string  $from  version that is on the board now
      * @param  string|null  $to  version that is wanted; null: the lowest that gives what is needed
      * @param  string|null  $gives  what the update has to bring; null with no $to: the newest
@@ -40,8 +41,8 @@ final readonly class UpdatePath
     public static function find(array $releases, string $from, ?string $to, ?string $gives, ?string $processor = null, ?string $revision = null, ?string $next = null): self
     {
         [$usable, $leftOut] = self::usable($releases, $processor, $revision);
-        $runsNext = static fn (array $release): bool => $next === null || ! isset($release['processors']) || in_array($next, $release['processors'], true);
-        $possible = array_values(array_filter($usable, static fn (array $release): bool => $runsNext($release) && (version_compare($release['version'], $from, '>') || $gives !== null)));
+        $runsNext = static fn (Release $release): bool => $next === null || $release->runs($next);
+        $possible = array_values(array_filter($usable, static fn (Release $release): bool => $runsNext($release) && (version_compare($release->version, $from, '>') || $gives !== null)));
         // A processor that comes in is itself what is needed: the lowest release that runs it.
         $target = $to ?? ($next !== null && $gives === null ? self::lowest($possible) : ReleasePath::lowestGiving($possible, $gives));
         if ($target === null && $next !== null) {
@@ -53,7 +54,7 @@ final readonly class UpdatePath
         if (version_compare($from, $target, '>=')) {
             return new self([], $target, "Firmware {$from} is there already; {$target} would bring nothing.", $leftOut);
         }
-        if (! in_array($target, array_column($releases, 'version'), true)) {
+        if (! in_array($target, self::versions($releases), true)) {
             return new self([], $target, "The catalogue holds no release {$target} for this board.", $leftOut);
         }
         $stops = ReleasePath::shortest($usable, $from, $target);
@@ -64,13 +65,22 @@ final readonly class UpdatePath
             : new self($stops, $target, null, $leftOut, self::why($target, $to, $gives, $next));
     }
 
-    /** @param  list<array<string, mixed>>  $releases */
+    /** @param  list<Release>  $releases */
     private static function lowest(array $releases): ?string
     {
-        $versions = array_column($releases, 'version');
+        $versions = self::versions($releases);
         usort($versions, version_compare(...));
 
         return $versions[0] ?? null;
+    }
+
+    /**
+     * @param  list<Release>  $releases
+     * @return list<string>
+     */
+    private static function versions(array $releases): array
+    {
+        return array_map(static fn (Release $release): string => $release->version, $releases);
     }
 
     private static function why(string $target, ?string $to, ?string $gives, ?string $next): string
@@ -86,7 +96,7 @@ final readonly class UpdatePath
     /** Minutes of writing alone, for the supply that has to last through it. */
     public function writing(): Duration
     {
-        return Duration::minutes(array_sum(array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $this->stops)));
+        return Duration::minutes(array_sum(array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes(), $this->stops)));
     }
 
     /**
@@ -96,7 +106,7 @@ final readonly class UpdatePath
      */
     public function total(int $settings): Duration
     {
-        $each = array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6) + (float) ($stop['restart_minutes'] ?? self::RESTART), $this->stops);
+        $each = array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes() + ($stop->restartMinutes ?? self::RESTART), $this->stops);
 
         return Duration::minutes(array_sum($each) + ($settings > 0 ? self::VISIT + $settings * self::RE_APPLY : 0));
     }
@@ -104,23 +114,23 @@ final readonly class UpdatePath
     /**
      * Every stop has to run the processor that is fitted at that moment, and be made for this revision of the board.
      *
-     * @param  list<array<string, mixed>>  $releases
-     * @return array{0: list<array<string, mixed>>, 1: list<array{version: string, because: string}>}
+     * @param  list<Release>  $releases
+     * @return array{0: list<Release>, 1: list<array{version: string, because: string}>}
      */
     private static function usable(array $releases, ?string $processor, ?string $revision): array
     {
         $usable = $leftOut = [];
         foreach ($releases as $release) {
             $because = match (true) {
-                (bool) ($release['withdrawn'] ?? false) => 'the maker has withdrawn it.',
-                $revision !== null && isset($release['revisions']) && ! in_array($revision, $release['revisions'], true) => 'it is for revision '.implode(' and ', $release['revisions'])." of the board, this is revision {$revision}.",
-                $processor !== null && isset($release['processors']) && ! in_array($processor, $release['processors'], true) => "it does not run the processor that is fitted ({$processor}).",
+                $release->withdrawn => 'the maker has withdrawn it.',
+                $revision !== null && ! $release->isFor($revision) => 'it is for revision '.implode(' and ', $release->revisions)." of the board, this is revision {$revision}.",
+                $processor !== null && ! $release->runs($processor) => "it does not run the processor that is fitted ({$processor}).",
                 default => null,
             };
             if ($because === null) {
                 $usable[] = $release;
             } else {
-                $leftOut[] = ['version' => $release['version'], 'because' => $because];
+                $leftOut[] = ['version' => $release->version, 'because' => $because];
             }
         }
 

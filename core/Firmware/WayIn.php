@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
-use Cobblestone\Job\KindDefaults;
+use Cobblestone\Machine\KindDefaults;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Model\KnownWay;
+use Cobblestone\Machine\Model\WaysIn;
 
 /** How to get into the setup, the one-time menu or the recovery of this machine, best known way first (rule F1). */
 final readonly class WayIn
 {
     /**
-     * @param  list<array<string, mixed>>  $ways  those to try, ranked
+     * @param  list<KnownWay>  $ways  those to try, ranked
      * @param  list<RankedWay>  $ranking  every way that is known of the model, its maker and its kind
      */
     private function __construct(public array $ways, public bool $forThisModel, public string $source, public array $ranking)
@@ -39,9 +41,9 @@ final readonly class WayIn
         $lines = [];
         foreach ($this->ways as $index => $way) {
             $lead = $index === 0 ? 'Power on and' : 'Nothing? Power fully off, then';
-            $lines[] = $way['how'] === 'hold'
-                ? "Fully off. Hold `{$way['key']}`, press `{$way['press']}` once, keep holding about {$way['seconds']} s until {$reaches} stands, then let go."
-                : "{$lead} tap `{$way['key']}` until {$reaches} stands.";
+            $lines[] = $way->isHeld()
+                ? "Fully off. Hold `{$way->key}`, press `{$way->press}` once, keep holding about {$way->seconds} s until {$reaches} stands, then let go."
+                : "{$lead} tap `{$way->key}` until {$reaches} stands.";
         }
 
         return $lines;
@@ -49,27 +51,18 @@ final readonly class WayIn
 
     private static function of(Machine $machine, string $which): self
     {
-        $ways = $machine->model['firmware']['ways_in'] ?? [];
-        $makers = $machine->model['maker_ways_in'] ?? [];
-        $ranking = RankedWay::rank(self::list($ways[$which] ?? []), self::list($makers[$which] ?? []), KindDefaults::waysIn($machine->kind)[$which] ?? []);
+        $makers = $machine->makerWays;
+        $ways = $machine->model->firmware->waysIn ?? new WaysIn;
+        $ranking = RankedWay::rank($ways->to($which), $makers->to($which), KindDefaults::waysIn($machine->kind)->to($which));
         $own = array_values(array_filter($ranking, static fn (RankedWay $way): bool => $way->from === RankedWay::MODEL));
         if ($own !== []) {
             $worked = $own[0]->worked;
             $confirmed = $worked > 0 ? ' Worked '.($worked === 1 ? 'once' : "{$worked} times").' on this model.' : '';
 
-            return new self(array_map(static fn (RankedWay $way): array => $way->way, $own), true, "catalogue, {$machine->title}, as of {$machine->model['as_of']}.{$confirmed}", $ranking);
+            return new self(array_map(static fn (RankedWay $way): KnownWay => $way->way, $own), true, "catalogue, {$machine->title}, as of {$machine->model?->asOf}.{$confirmed}", $ranking);
         }
-        $usual = $makers === [] ? "usual for a {$machine->kind->value}" : "usual for {$machine->model['maker']}, then for a {$machine->kind->value}";
+        $usual = $makers->isEmpty() ? "usual for a {$machine->kind->value}" : "usual for {$machine->model?->maker}, then for a {$machine->kind->value}";
 
-        return new self(array_map(static fn (RankedWay $way): array => $way->way, $ranking), false, "{$usual}, most common first; which one worked is worth a note", $ranking);
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $entry  one way, or several
-     * @return list<array<string, mixed>>
-     */
-    private static function list(array $entry): array
-    {
-        return isset($entry['how']) ? [$entry] : array_values($entry);
+        return new self(array_map(static fn (RankedWay $way): KnownWay => $way->way, $ranking), false, "{$usual}, most common first; which one worked is worth a note", $ranking);
     }
 }

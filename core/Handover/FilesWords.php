@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Job\Goal;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Progress;
 
@@ -18,7 +18,7 @@ final class FilesWords
     public static function of(Progress $progress, array $laid): array
     {
         $plan = $progress->plan;
-        $goal = Goal::tryFrom((string) ($plan->job['goal'] ?? ''));
+        $goal = JobKind::tryFrom((string) ($plan->job['goal'] ?? ''));
         $backup = $plan->assessment['backup'] ?? [];
         $copies = $plan->step('protect.back-up') !== null;
         $not = (array) ($backup['not_covered'] ?? []);
@@ -26,10 +26,10 @@ final class FilesWords
             return [...$laid, ...($not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')])];
         }
         $words = match (true) {
-            $goal === Goal::MediaOnly, ($backup['keep'] ?? '') === 'blank' => null,
+            $goal === JobKind::MediaOnly, ($backup['keep'] ?? '') === 'blank' => null,
             $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
             $copies => $progress->isComplete() ? null : 'Not copied yet.',
-            $goal === Goal::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true) ? 'They are on your old drive, which was not erased.' : null,
+            $goal === JobKind::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true) ? 'They are on your old drive, which was not erased.' : null,
             ($backup['keep'] ?? '') === 'nothing' && in_array(Fact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
             $goal?->keepsSystem() === true, $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
             default => null,

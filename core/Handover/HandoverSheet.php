@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Install\RollbackWindow;
-use Cobblestone\Job\Goal;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Fact;
@@ -189,7 +189,7 @@ final readonly class HandoverSheet
     private static function first(Progress $progress, array $laid): array
     {
         $facts = $progress->facts();
-        $wrote = in_array(Fact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job['goal'] !== Goal::MediaOnly->value;
+        $wrote = in_array(Fact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job['goal'] !== JobKind::MediaOnly->value;
 
         return [
             ...(in_array(Fact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has it. Keep it where only you find it.'] : []),

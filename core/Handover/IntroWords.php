@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Job\Goal;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Progress;
 
@@ -14,7 +14,7 @@ final class IntroWords
     public static function of(Progress $progress): string
     {
         $job = $progress->plan->job;
-        $goal = Goal::tryFrom((string) ($job['goal'] ?? '')) ?? Goal::CleanInstall;
+        $goal = JobKind::tryFrom((string) ($job['goal'] ?? '')) ?? JobKind::CleanInstall;
         $system = trim(($job['system'] ?? 'a system').' '.($job['edition'] ?? ''));
         $machine = "{$job['machine']}, for {$job['owner']}.";
         $written = in_array(Fact::SYSTEM_INSTALLED, $progress->facts(), true);
@@ -23,16 +23,16 @@ final class IntroWords
         $revives = $progress->plan->step('install.revive') !== null;
 
         return match (true) {
-            $goal === Goal::MediaOnly => 'A stick'.($job['stick'] === null ? '' : ", {$job['stick']},").(in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').' with '.($job['image'] ?? $system).' for '.($job['kind'] === 'any' ? 'any machine that it fits' : "a {$job['machine']}").", made for {$job['owner']}.",
-            $goal === Goal::CleanInstall => "{$machine} {$carries}, installed fresh.",
-            $goal === Goal::DriveSwap => "{$machine} {$carries}, installed fresh on a new drive.",
-            $goal === Goal::FirstPowerOn => "{$machine} It is a new build. {$carries}.",
-            $goal === Goal::FactoryRestore => "{$machine} {$carries}, as its maker delivered it.",
-            $goal === Goal::CableRestore && ! $revives => "{$machine} {$carries}, restored over a cable.",
-            $goal === Goal::CableRestore => "{$machine} It was here to be revived over a cable; your data was meant to stay.",
-            $goal === Goal::FirmwareUpdate => "{$machine} It was here to have its firmware updated; programs and files were not touched.",
-            $goal === Goal::CardSwap => "{$machine} It was here to get another graphics card; programs and files were meant to stay.",
-            $goal === Goal::Repair => "{$machine} It was here to be repaired in place.",
+            $goal === JobKind::MediaOnly => 'A stick'.($job['stick'] === null ? '' : ", {$job['stick']},").(in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').' with '.($job['image'] ?? $system).' for '.($job['kind'] === 'any' ? 'any machine that it fits' : "a {$job['machine']}").", made for {$job['owner']}.",
+            $goal === JobKind::CleanInstall => "{$machine} {$carries}, installed fresh.",
+            $goal === JobKind::DriveSwap => "{$machine} {$carries}, installed fresh on a new drive.",
+            $goal === JobKind::FirstPowerOn => "{$machine} It is a new build. {$carries}.",
+            $goal === JobKind::FactoryRestore => "{$machine} {$carries}, as its maker delivered it.",
+            $goal === JobKind::CableRestore && ! $revives => "{$machine} {$carries}, restored over a cable.",
+            $goal === JobKind::CableRestore => "{$machine} It was here to be revived over a cable; your data was meant to stay.",
+            $goal === JobKind::FirmwareUpdate => "{$machine} It was here to have its firmware updated; programs and files were not touched.",
+            $goal === JobKind::CardSwap => "{$machine} It was here to get another graphics card; programs and files were meant to stay.",
+            $goal === JobKind::Repair => "{$machine} It was here to be repaired in place.",
             default => "{$machine} It was here to be upgraded to {$system}; programs and files were meant to stay.",
         };
     }

@@ -6,12 +6,12 @@ namespace Cobblestone\Hardware;
 
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
-use Cobblestone\Install\DriveWords;
-use Cobblestone\Job\Path\Protection;
-use Cobblestone\Job\Policy;
+use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\DriveWords;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
@@ -39,7 +39,7 @@ final class DriveSwap
     private const DECRYPT_MB_S = 60.0;
 
     /** @param  array<string, mixed>  $wish  the brief's backup block */
-    public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Protection $protection, array $wish, Policy $policy): Contribution
+    public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Safeguards $protection, array $wish, Policy $policy): Contribution
     {
         [$encryption, $backup, $rescued] = [$protection->encryption, $protection->backup, $protection->health->rescueFirst()];
         $name = $old === null ? 'the old drive' : DriveWords::full($old);

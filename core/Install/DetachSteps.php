@@ -7,6 +7,7 @@ namespace Cobblestone\Install;
 use Cobblestone\Hardware\OpenedCase;
 use Cobblestone\Hardware\Screws;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\DriveWords;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
+use Cobblestone\Catalogue\FirstBootRow;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -32,28 +33,28 @@ final class FirstBoot
     public static function plan(SystemProfile $system, array $offline, bool $cable, string $autoEncryption = 'off', string $online = ''): Contribution
     {
         $steps = [
-            new Step('first-boot.answers', Stage::FirstBoot, 'First boot', Presence::Hands, $system->estimate('first_boot'),
+            new Step('first-boot.answers', Stage::FirstBoot, 'First boot', Presence::Hands, $system->firstBoot->estimate(),
                 ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
                 before: [Fact::SYSTEM_INSTALLED], after: [Fact::FIRST_BOOT_DONE], needs: ['hands'], acts: [Act::WriteSystem],
                 because: [new Reason('These are the questions this system asks and what the bench answers.', 'I4', $system->dated())],
-                rows: [...array_map(static fn (array $row): array => ['asked' => $row['ask'], 'answer' => $row['answer']], $system->entry['first_boot']['rows']), ...self::encryptionRow($system, $autoEncryption)],
+                rows: [...array_map(static fn (FirstBootRow $row): array => ['asked' => $row->ask, 'answer' => $row->answer], $system->firstBoot->rows), ...self::encryptionRow($system, $autoEncryption)],
             ),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(1, 2, 10),
                 [$cable ? 'Plug in the network cable, or join the bench\'s wireless network.' : 'Join the bench\'s wireless network.', 'Open one page to see that it answers.'],
                 before: [Fact::FIRST_BOOT_DONE, ...$offline], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem],
                 because: [new Reason($online === '' ? 'Updates, drivers and activation come over it.' : $online, 'D5')],
-                boots: ($system->entry['auto_encryption'] ?? false) && $autoEncryption === 'owner-keeps-key' ? [BootEvent::change(['encryption' => 'bound'])] : [],
+                boots: $system->autoEncryption && $autoEncryption === 'owner-keeps-key' ? [BootEvent::change(['encryption' => 'bound'])] : [],
             ),
-            new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'),
+            new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->updates->estimate(),
                 ['Start the update, let it restart as often as it wants.', 'Look for updates once more: it must find none.'],
                 before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem],
                 done: DoneWords::of('System updates were installed'),
                 because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
-                waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->entry['updates']['restarts'] ?? 1),
-                boots: array_fill(0, max(0, $system->entry['updates']['restarts'] ?? 1), BootEvent::start(Wants::System)),
+                waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->updates->restarts ?? 1),
+                boots: array_fill(0, max(0, $system->updates->restarts ?? 1), BootEvent::start(Wants::System)),
             ),
         ];
-        if (! ($system->entry['auto_encryption'] ?? false)) {
+        if (! $system->autoEncryption) {
             return new Contribution($steps);
         }
         $on = $autoEncryption === 'owner-keeps-key';
@@ -73,6 +74,6 @@ final class FirstBoot
     /** @return list<array<string, string>> */
     private static function encryptionRow(SystemProfile $system, string $policy): array
     {
-        return ($system->entry['auto_encryption'] ?? false) ? [['asked' => 'Drive encryption', 'answer' => $policy === 'owner-keeps-key' ? 'on; the owner keeps the key' : 'off, before the first restart']] : [];
+        return $system->autoEncryption ? [['asked' => 'Drive encryption', 'answer' => $policy === 'owner-keeps-key' ? 'on; the owner keeps the key' : 'off, before the first restart']] : [];
     }
 }

@@ -42,9 +42,9 @@ final class InstallPlanner
     public static function stickStaysIn(SystemProfile $system): Duration
     {
         $sum = Duration::minutes(5);
-        foreach ($system->phases() as $phase) {
-            $sum = $sum->plus(Duration::minutes($phase['minutes'][1]));
-            if ($phase['restart']) {
+        foreach ($system->install->phases as $phase) {
+            $sum = $sum->plus($phase->estimate()->likely);
+            if ($phase->restart) {
                 break;
             }
         }
@@ -58,19 +58,19 @@ final class InstallPlanner
         $steps = [];
         $fact = Fact::TARGET_ERASED;
         $out = false;
-        foreach ($system->phases() as $index => $phase) {
-            $last = $index === count($system->phases()) - 1;
+        foreach ($system->install->phases as $index => $phase) {
+            $last = $index === count($system->install->phases) - 1;
             $after = $last ? Fact::SYSTEM_INSTALLED : "install.phase-{$index}";
-            $steps[] = new Step("install.phase-{$index}", Stage::Install, $phase['name'], Presence::WalkAway, Estimate::minutes(...$phase['minutes']),
-                $phase['do'] ?? [$kind->leftAlone()],
+            $steps[] = new Step("install.phase-{$index}", Stage::Install, $phase->name, Presence::WalkAway, $phase->estimate(),
+                $phase->do === [] ? [$kind->leftAlone()] : $phase->do,
                 before: $index > 0 && ! $out ? [$fact] : [$fact, ...($out ? [Fact::STICK_OUT] : [])], after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after], needs: ['slot', 'power'], acts: [Act::WriteSystem],
-                because: [new Reason('Phase '.($index + 1).' of '.count($system->phases()).($phase['restart'] ? ', ends with a restart.' : '.'), 'I5', $system->dated())],
-                waiting: new Waiting($phase['usual'] ?? ['the percentage stands still for minutes'], $phase['next_test'] ?? 'Look whether the drive light still moves; then wait the same time once more before touching anything.', $phase['restart'] ? 1 : 0),
+                because: [new Reason('Phase '.($index + 1).' of '.count($system->install->phases).($phase->restart ? ', ends with a restart.' : '.'), 'I5', $system->dated())],
+                waiting: new Waiting($phase->usual === [] ? ['the percentage stands still for minutes'] : $phase->usual, $phase->nextTest ?? 'Look whether the drive light still moves; then wait the same time once more before touching anything.', $phase->restart ? 1 : 0),
                 done: $last ? DoneWords::of("{$system->name} was installed") : null,
-                boots: [...($index === 0 ? [BootEvent::change(['target' => 'installed'])] : []), ...($phase['restart'] && $out ? [BootEvent::start(Wants::NextPart)] : [])],
+                boots: [...($index === 0 ? [BootEvent::change(['target' => 'installed'])] : []), ...($phase->restart && $out ? [BootEvent::start(Wants::NextPart)] : [])],
             );
             $fact = $after;
-            if ($phase['restart'] && ! $out) {
+            if ($phase->restart && ! $out) {
                 $steps[] = new Step('install.stick-out', Stage::Install, 'Stick out', Presence::Hands, Estimate::minutes(0.2, 0.5, 2),
                     ['At the restart, as soon as the screen goes dark, pull the stick.', '"No bootable device" afterwards: pick the system once in the one-time menu.'],
                     before: [$after], after: [Fact::STICK_OUT], needs: ['hands'], acts: [Act::WriteSystem],

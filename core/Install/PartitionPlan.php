@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
+use Cobblestone\Catalogue\SystemPartition;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
@@ -23,13 +24,13 @@ final class PartitionPlan
      */
     public static function wipe(SystemProfile $system, Scheme $scheme, Bytes $drive, int $sectorBytes, string $seed): Layout
     {
-        $requests = array_map(static fn (array $partition): PartitionRequest => new PartitionRequest(
-            $partition['name'],
-            PartitionType::from($partition['type']),
-            isset($partition['mebibytes']) ? Bytes::mebi($partition['mebibytes']) : null,
-            $partition['file_system'],
-            $partition['role'],
-        ), $scheme === Scheme::Gpt ? $system->partitions() : self::withoutEfi($system->partitions()));
+        $requests = array_map(static fn (SystemPartition $partition): PartitionRequest => new PartitionRequest(
+            $partition->name,
+            PartitionType::from($partition->type),
+            $partition->mebibytes === null ? null : Bytes::mebi($partition->mebibytes),
+            $partition->fileSystem,
+            $partition->role,
+        ), $scheme === Scheme::Gpt ? $system->partitions : self::withoutEfi($system->partitions));
 
         return LayoutBuilder::build($scheme, SectorSize::from($sectorBytes), $drive, $requests, $seed);
     }
@@ -37,7 +38,7 @@ final class PartitionPlan
     /** @return array{0: Scheme, 1: Decision} */
     public static function scheme(Machine $machine, SystemProfile $system, Bytes $drive): array
     {
-        $legacy = $system->bootMode() === 'legacy' || ($system->bootMode() === 'either' && $machine->fact('firmware.kind')->is('bios'));
+        $legacy = $system->firmware->bootMode === 'legacy' || ($system->firmware->bootMode === 'either' && $machine->fact('firmware.kind')->is('bios'));
         $scheme = $legacy ? Scheme::Mbr : Scheme::Gpt;
         $lost = $scheme->outOfReach(SectorSize::B512, SectorSize::B512->sectorsIn($drive));
         $reasons = $legacy
@@ -50,11 +51,11 @@ final class PartitionPlan
     }
 
     /**
-     * @param  list<array<string, mixed>>  $partitions
-     * @return list<array<string, mixed>>
+     * @param  list<SystemPartition>  $partitions
+     * @return list<SystemPartition>
      */
     private static function withoutEfi(array $partitions): array
     {
-        return array_values(array_filter($partitions, static fn (array $partition): bool => ! in_array($partition['type'], ['efi-system', 'reserved'], true)));
+        return array_values(array_filter($partitions, static fn (SystemPartition $partition): bool => ! in_array($partition->type, ['efi-system', 'reserved'], true)));
     }
 }

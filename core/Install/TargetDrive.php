@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Install;
 
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\DriveWords;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;

@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\DriveWords;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;

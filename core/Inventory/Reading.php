@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Inventory;
 
+use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\HealthReading;
 use Cobblestone\Machine\MemoryModule;
@@ -62,7 +63,7 @@ final readonly class Reading
     {
         return new self(
             $entry['tool'], $entry['origin'] ?? 'brief', $entry['at'] ?? null, $entry['facts'] ?? [],
-            array_map(Device::fromArray(...), $entry['devices'] ?? []), array_map(MemoryModule::fromArray(...), $entry['modules'] ?? []),
+            Fields::of($entry)->each('devices', Device::read(...)), array_map(MemoryModule::fromArray(...), $entry['modules'] ?? []),
             array_map(HealthReading::fromArray(...), $entry['health'] ?? []), $entry['notes'] ?? [], $entry['lsblk'] ?? null,
         );
     }

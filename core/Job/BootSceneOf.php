@@ -15,8 +15,10 @@ use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
 use Cobblestone\Boot\Quirk;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Certainty;
+use Cobblestone\Machine\Model\FirmwareSetting;
 
 /** The machine of a job as the rehearsal starts from it: facts, drives, and what the path will put on them (rules B, F2, A7). */
 final readonly class BootSceneOf
@@ -30,9 +32,9 @@ final readonly class BootSceneOf
         $media = new SceneMedia($context, $facts);
         $devices = $entries = $order = [];
         $installs = ! $context->goal->keepsSystem();
-        $blank = in_array($context->goal, [Goal::FirstPowerOn], true);
+        $blank = in_array($context->goal, [JobKind::FirstPowerOn], true);
         $old = $blank ? Medium::blank() : $media->present($installs);
-        $devices[] = new BootDevice(BootScene::TARGET, $context->goal === Goal::DriveSwap ? 'The new drive' : 'The drive', BootDevice::DRIVE, $old);
+        $devices[] = new BootDevice(BootScene::TARGET, $context->goal === JobKind::DriveSwap ? 'The new drive' : 'The drive', BootDevice::DRIVE, $old);
         if (! $blank && $facts['firmware.kind'] !== 'sealed' && $old->volumes !== [] && $old->volumes[0]->guid !== null) {
             $entries[] = new BootEntry('present', 'The system on the drive', BootScene::TARGET, $old->volumes[0]->guid, SceneMedia::PRESENT_PATH);
             $order[] = 'present';
@@ -42,7 +44,7 @@ final readonly class BootSceneOf
             $devices[] = new BootDevice('drive-'.($index + 2), $other['title'], BootDevice::DRIVE, $other['medium']);
             $order[] = 'drive-'.($index + 2);
         }
-        if ($context->goal === Goal::FactoryRestore) {
+        if ($context->goal === JobKind::FactoryRestore) {
             $devices[] = new BootDevice('recovery', 'The recovery on the drive', BootDevice::DRIVE, $media->recovery());
         }
         $stick = $context->image === null || $facts['firmware.kind'] === 'sealed' ? null : $media->stick();
@@ -61,7 +63,7 @@ final readonly class BootSceneOf
     {
         $values = $assumed = [];
         $sheet = $context->machine->facts;
-        $names = [...self::FACTS, ...array_map(static fn (array $setting): string => "firmware.{$setting['id']}", $context->machine->model['firmware']['settings'] ?? [])];
+        $names = [...self::FACTS, ...array_map(static fn (FirmwareSetting $setting): string => $setting->fact(), $context->machine->settings())];
         foreach ($sheet->toArray() as $fact) {
             if (str_starts_with($fact['name'], 'firmware.')) {
                 $names[] = $fact['name'];
@@ -87,17 +89,15 @@ final readonly class BootSceneOf
      */
     private static function canBeLookedAt(JobContext $context, string $fact): bool
     {
-        $settings = array_column($context->machine->model['firmware']['settings'] ?? [], 'id');
-
-        return ! $context->goal->keepsSystem() && (! $context->machine->isCatalogued() || in_array(substr($fact, 9), $settings, true));
+        return ! $context->goal->keepsSystem() && (! $context->machine->isCatalogued() || $context->machine->setting(substr($fact, 9)) !== null);
     }
 
     /** @return list<string> */
     private static function trusted(JobContext $context): array
     {
-        $known = (new KnownSigners($context->catalogue->all('signers')))->trustedByDefault();
+        $known = (new KnownSigners($context->catalogue->signers()))->trustedByDefault();
 
-        return [...($known === [] ? ['platform'] : $known), ...($context->machine->model['firmware']['trusts_third_party'] ?? false ? ['third-party'] : [])];
+        return [...($known === [] ? ['platform'] : $known), ...(($context->machine->model->firmware->trustsThirdParty ?? false) ? ['third-party'] : [])];
     }
 
     /** The volume of the present system, bound to the machine as it stands. */
@@ -117,8 +117,8 @@ final readonly class BootSceneOf
     private static function defaults(JobContext $context): array
     {
         $defaults = [];
-        foreach ($context->machine->model['firmware']['settings'] ?? [] as $setting) {
-            $defaults["firmware.{$setting['id']}"] = $setting['default'];
+        foreach ($context->machine->settings() as $setting) {
+            $defaults[$setting->fact()] = $setting->default;
         }
 
         return $defaults;
@@ -127,6 +127,6 @@ final readonly class BootSceneOf
     /** @return list<Quirk> */
     private static function quirks(JobContext $context): array
     {
-        return array_map(Quirk::fromArray(...), $context->machine->model['firmware']['quirks'] ?? []);
+        return array_map(Quirk::of(...), $context->machine->model->firmware->quirks ?? []);
     }
 }

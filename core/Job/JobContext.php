@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 
 /** Everything a path is worked out from: the brief, the machine built from it, the catalogue, the policy, the day. */
 final readonly class JobContext
@@ -15,7 +19,7 @@ final readonly class JobContext
     /** @param  list<string>  $notes  what was not understood while reading */
     private function __construct(
         public Brief $brief,
-        public Goal $goal,
+        public JobKind $goal,
         public Machine $machine,
         public Catalogue $catalogue,
         public Policy $policy,
@@ -33,11 +37,11 @@ final readonly class JobContext
     {
         $catalogue = $brief->emptyCatalogue ? $catalogue->knowledge() : $catalogue;
         $policy = Policy::of([...$bench->schools(), ...$brief->policy]);
-        $goal = Goal::tryFrom($brief->goal) ?? throw BriefFault::at('goal', 'choose one of '.implode(', ', array_column(Goal::cases(), 'value')).'.');
+        $goal = JobKind::tryFrom($brief->goal) ?? throw BriefFault::at('goal', 'choose one of '.implode(', ', array_column(JobKind::cases(), 'value')).'.');
         [$machine, $notes] = MachineBuilder::build($brief, $catalogue);
         $system = match (true) {
             is_string($brief->system) => $catalogue->system($brief->system),
-            is_array($brief->system) => new SystemProfile(SystemDefaults::system($brief->system)),
+            is_array($brief->system) => SystemDefaults::system($brief->system),
             $goal->wantsSystem() => throw BriefFault::at('system', "for \"{$goal->title()}\" the system has to be named."),
             default => null,
         };
@@ -70,13 +74,13 @@ final readonly class JobContext
     }
 
     /** @param  array<string, mixed>  $given */
-    private static function described(array $given, Machine $machine, Goal $goal): Image
+    private static function described(array $given, Machine $machine, JobKind $goal): Image
     {
-        $kind = $goal === Goal::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
+        $kind = $goal === JobKind::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
         if (! isset($given['kind']) && is_string($kind)) {
             $given['kind'] = $kind;
         }
 
-        return new Image(SystemDefaults::image($given));
+        return SystemDefaults::image($given);
     }
 }

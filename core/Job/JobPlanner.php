@@ -9,6 +9,9 @@ use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\RehearsalGates;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Job\Path\CableRestorePath;
 use Cobblestone\Job\Path\CardSwapPath;
@@ -21,6 +24,7 @@ use Cobblestone\Job\Path\RepairPath;
 use Cobblestone\Job\Path\UpgradePath;
 use Cobblestone\Machine\Contradiction;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\Plan;
@@ -46,7 +50,7 @@ final class JobPlanner
         $draft = self::draft($context);
         $machine = $context->machine;
         $part = $draft->contribution;
-        $steps = $context->goal === Goal::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner, array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)))];
+        $steps = $context->goal === JobKind::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner, array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)))];
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
         $seen = $brief->blocks['seen'] ?? [];
@@ -56,7 +60,7 @@ final class JobPlanner
 
         return new Plan(
             job: [
-                'title' => $brief->title, 'goal' => $brief->goal, 'goal_title' => $context->goal->title(), 'owner' => $brief->owner, 'machine' => $machine->title, 'model' => $machine->model['id'] ?? null, 'kind' => $machine->kind->value,
+                'title' => $brief->title, 'goal' => $brief->goal, 'goal_title' => $context->goal->title(), 'owner' => $brief->owner, 'machine' => $machine->title, 'model' => $machine->model?->id, 'kind' => $machine->kind->value,
                 'system' => $context->system?->name, 'edition' => $brief->edition, 'image' => $context->image?->name, 'stick' => $draft->stick,
             ],
             blockers: $blockers,
@@ -70,21 +74,21 @@ final class JobPlanner
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: $context->policy->toArray(),
             later: array_slice($questions, self::FIRST_QUESTIONS),
-            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), ...($context->goal === Goal::MediaOnly && $scene->stick !== null ? ['kinds' => KindTable::of($scene->stick, $context->image()->architecture() ?? 'x86-64', $scene->state->trusted)] : []), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
+            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), ...($context->goal === JobKind::MediaOnly && $scene->stick !== null ? ['kinds' => KindTable::of($scene->stick, $context->image()->architecture ?? 'x86-64', $scene->state->trusted)] : []), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
         );
     }
 
     private static function draft(JobContext $context): PathDraft
     {
         return match ($context->goal) {
-            Goal::CleanInstall, Goal::FirstPowerOn, Goal::DriveSwap => InstallPath::draft($context),
-            Goal::MediaOnly => MediaOnlyPath::draft($context),
-            Goal::FactoryRestore => FactoryRestorePath::draft($context),
-            Goal::FirmwareUpdate => FirmwareUpdatePath::draft($context),
-            Goal::CardSwap => CardSwapPath::draft($context),
-            Goal::Repair => RepairPath::draft($context),
-            Goal::CableRestore => CableRestorePath::draft($context),
-            Goal::Upgrade => UpgradePath::draft($context),
+            JobKind::CleanInstall, JobKind::FirstPowerOn, JobKind::DriveSwap => InstallPath::draft($context),
+            JobKind::MediaOnly => MediaOnlyPath::draft($context),
+            JobKind::FactoryRestore => FactoryRestorePath::draft($context),
+            JobKind::FirmwareUpdate => FirmwareUpdatePath::draft($context),
+            JobKind::CardSwap => CardSwapPath::draft($context),
+            JobKind::Repair => RepairPath::draft($context),
+            JobKind::CableRestore => CableRestorePath::draft($context),
+            JobKind::Upgrade => UpgradePath::draft($context),
         };
     }
 

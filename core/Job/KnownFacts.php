@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Machine\Model\FirmwareSetting;
 
 /** Names of facts that some rule reads; another name under a brief's facts is listed, never silently taken (rule A1). */
 final class KnownFacts
@@ -30,8 +31,8 @@ final class KnownFacts
     private static function names(Catalogue $catalogue): array
     {
         $settings = self::FIRMWARE;
-        foreach ($catalogue->all('machines') as $machine) {
-            array_push($settings, ...array_column($machine['firmware']['settings'] ?? [], 'id'));
+        foreach ($catalogue->machines() as $model) {
+            array_push($settings, ...array_map(static fn (FirmwareSetting $setting): string => $setting->id, $model->settings()));
         }
         $names = self::NAMES;
         foreach ($settings as $setting) {

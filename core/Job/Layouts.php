@@ -45,7 +45,7 @@ final class Layouts
     /** @return array<string, mixed>|null */
     public static function stick(MediaPlan $media): ?array
     {
-        return $media->stick === null ? null : ['name' => $media->stick->name, 'bytes' => $media->stick->size()->count, 'contents' => $media->stick->contents(), 'after' => $media->layout];
+        return $media->stick === null ? null : ['name' => $media->stick->name, 'bytes' => $media->stick->size()->count, 'contents' => $media->stick->contents, 'after' => $media->layout];
     }
 
     /** @return list<array<string, mixed>> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Inventory\InventoryReading;
 use Cobblestone\Inventory\LsblkReader;
@@ -14,7 +16,10 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Model\MachineModel;
+use Cobblestone\Machine\Model\WaysIn;
 use Cobblestone\Machine\Port;
+use Cobblestone\Quantity\Energy;
 
 /** Brings catalogue, readings and answers together into one machine (rules A1, J7). */
 final class MachineBuilder
@@ -30,27 +35,23 @@ final class MachineBuilder
      */
     public static function build(Brief $brief, Catalogue $catalogue): array
     {
-        $model = isset($brief->machine['model']) ? $catalogue->machine($brief->machine['model']) : [];
-        foreach ($model === [] ? [] : $catalogue->all('makers') as $maker) {
-            if ($maker['name'] === $model['maker']) {
-                $model['maker_ways_in'] = $maker['ways_in'];
-            }
-        }
-        $kind = Kind::tryFrom($model['kind'] ?? $brief->machine['kind'] ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
+        $model = isset($brief->machine['model']) ? $catalogue->machine($brief->machine['model']) : null;
+        $kind = $model->kind ?? Kind::tryFrom($brief->machine['kind'] ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
         $readings = self::readings($brief);
         $drives = self::drives($brief, $readings);
         $facts = MachineFacts::of($brief, $model, $kind, $readings);
         $machine = new Machine(
-            title: $model === [] ? ($brief->machine['title'] ?? 'Unknown '.$kind->value) : "{$model['maker']} {$model['name']}",
+            title: $model?->title() ?? $brief->machine['title'] ?? "Unknown {$kind->value}",
             kind: $kind,
             facts: $facts,
             drives: array_map(static fn (Drive $drive): Drive => $drive->marking($catalogue->encryptedFileSystems()), $drives->drives),
             ports: self::ports($brief, $model),
-            devices: self::devices(array_map(Device::fromArray(...), $model['devices'] ?? []), $readings),
-            battery: self::battery($model, $facts->get('battery.design_wh')->value, $facts->get('battery.health')->value),
+            devices: self::devices($model->devices ?? [], $readings),
+            battery: self::battery($model?->battery, $facts->get('battery.design_wh')->value, $facts->get('battery.health')->value),
             model: $model,
             modules: self::modules($readings),
             health: array_merge(...array_map(static fn (Reading $reading): array => $reading->health, $readings), ...[[]]),
+            makerWays: $model === null ? new WaysIn : $catalogue->maker($model->maker)->waysIn ?? new WaysIn,
         );
         $notes = array_merge(KnownFacts::notUnderstood($brief->machine, $catalogue), $drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
 
@@ -130,28 +131,20 @@ final class MachineBuilder
         return $modules;
     }
 
-    /** @param  array<string, mixed>  $model */
-    private static function battery(array $model, mixed $design, mixed $health): ?Battery
+    /** What was read or typed of the cell goes before what the catalogue holds of a new one. */
+    private static function battery(?Battery $new, mixed $design, mixed $health): ?Battery
     {
-        $entry = $model['battery'] ?? [];
-        if (is_numeric($design) && $design > 0) {
-            $entry['design_wh'] = (float) $design;
-        }
-        if (is_numeric($health) && $health > 0) {
-            $entry['health'] = (float) $health;
-        }
+        $wattHours = is_numeric($design) && $design > 0 ? Energy::wattHours((float) $design) : $new?->design;
+        $left = is_numeric($health) && $health > 0 ? (float) $health : $new->health ?? 1.0;
 
-        return isset($entry['design_wh']) ? Battery::fromArray($entry) : null;
+        return $wattHours === null ? null : new Battery($wattHours, $new?->draw, $left, $new->usable ?? Battery::USABLE);
     }
 
-    /**
-     * @param  array<string, mixed>  $model
-     * @return list<Port>
-     */
-    private static function ports(Brief $brief, array $model): array
+    /** @return list<Port> */
+    private static function ports(Brief $brief, ?MachineModel $model): array
     {
-        if (isset($model['ports'])) {
-            return array_map(Port::fromArray(...), $model['ports']);
+        if ($model !== null && $model->ports !== []) {
+            return $model->ports;
         }
         $ports = [];
         foreach ($brief->machine['ports'] ?? [] as $connector => $count) {

@@ -6,11 +6,15 @@ namespace Cobblestone\Job;
 
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\Protection;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Inventory\Reading;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\KindDefaults;
+use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Machine\Source;
 
 /** The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled (rule A1). */
@@ -24,19 +28,18 @@ final class MachineFacts
     ];
 
     /**
-     * @param  array<string, mixed>  $model
      * @param  list<Reading>  $readings
      *
      * @throws BriefFault
      */
-    public static function of(Brief $brief, array $model, Kind $kind, array $readings): FactSheet
+    public static function of(Brief $brief, ?MachineModel $model, Kind $kind, array $readings): FactSheet
     {
-        $sheet = FactSheet::empty()->with($model === [] ? Fact::of('machine.kind', $kind->value, Source::Person, 'this job', $brief->readAt) : Fact::of('machine.kind', $kind->value, Source::Catalogue, "catalogue, {$model['name']}, as of {$model['as_of']}"));
+        $sheet = FactSheet::empty()->with($model === null ? Fact::of('machine.kind', $kind->value, Source::Person, 'this job', $brief->readAt) : Fact::of('machine.kind', $kind->value, Source::Catalogue, $model->dated()));
         foreach (KindDefaults::facts($kind) as $name => $value) {
             $sheet = $sheet->with(Fact::of($name, $value, Source::KindDefault, "usual for a {$kind->value}"));
         }
-        foreach (self::modelFacts($model) as $name => $value) {
-            $sheet = $sheet->with(Fact::of($name, $value, Source::Catalogue, "catalogue, {$model['name']}, as of {$model['as_of']}"));
+        foreach ($model === null ? [] : self::modelFacts($model) as $name => $value) {
+            $sheet = $sheet->with(Fact::of($name, $value, Source::Catalogue, $model->dated()));
         }
         foreach ($readings as $reading) {
             foreach ($reading->facts as $name => $value) {
@@ -60,31 +63,20 @@ final class MachineFacts
         return in_array($reading->origin, ['pasted', 'brief'], true) ? $command : "{$command} ({$reading->origin})";
     }
 
-    /**
-     * @param  array<string, mixed>  $model
-     * @return array<string, bool|int|float|string>
-     */
-    private static function modelFacts(array $model): array
+    /** @return array<string, bool|int|float|string> fact => value, as the catalogue holds it */
+    private static function modelFacts(MachineModel $model): array
     {
-        $facts = [];
-        foreach (['architecture', 'memory_bytes', 'cores', 'drive_bytes', 'clock_mhz', 'processor'] as $key) {
-            if (isset($model[$key])) {
-                $facts[$key] = $model[$key];
-            }
-        }
-        foreach (['security_chip.version' => 'security_chip_version', 'graphics.features' => 'graphics_features', 'display.pixels' => 'display_pixels'] as $fact => $key) {
-            if (isset($model[$key])) {
-                $facts[$fact] = $model[$key];
-            }
-        }
-        if (isset($model['firmware']['kind'])) {
-            $facts['firmware.kind'] = $model['firmware']['kind'];
-        }
-        foreach ($model['firmware']['settings'] ?? [] as $setting) {
-            $facts["firmware.{$setting['id']}"] = $setting['default'];
+        $facts = [
+            'architecture' => $model->architecture, 'memory_bytes' => $model->memoryBytes, 'cores' => $model->cores,
+            'drive_bytes' => $model->driveBytes, 'clock_mhz' => $model->clockMhz, 'processor' => $model->processor,
+            'security_chip.version' => $model->securityChipVersion, 'graphics.features' => $model->graphicsFeatures,
+            'display.pixels' => $model->displayPixels, 'firmware.kind' => $model->firmware?->kind,
+        ];
+        foreach ($model->settings() as $setting) {
+            $facts[$setting->fact()] = $setting->default;
         }
 
-        return $facts;
+        return array_filter($facts, static fn (mixed $value): bool => $value !== null);
     }
 
     /** YAML reads a bare on or off as text or truth depending on its writer; settings are words; typed numbers are numbers. */

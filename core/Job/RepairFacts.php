@@ -42,15 +42,14 @@ final class RepairFacts
             return $facts;
         }
         $language = $facts->get('present.language')->value;
-        $images = $context->image !== null ? [$context->image] : array_map(static fn (array $entry): Image => new Image($entry), array_values($context->catalogue->all('images')));
+        $images = $context->image !== null ? [$context->image] : array_values($context->catalogue->images());
         foreach ($images as $image) {
-            $entry = $image->entry;
-            $matches = ($entry['system'] ?? null) === $system->id && strcasecmp((string) ($entry['edition'] ?? ''), $edition) === 0
-                && (! is_string($language) || in_array($entry['language'] ?? 'all', ['all', $language], true))
-                && ($image->architecture() === null || $facts->get('architecture')->isUnknown() || $facts->get('architecture')->is($image->architecture()))
-                && version_compare((string) ($entry['version'] ?? '0'), (string) $build, '>=');
+            $matches = $image->system === $system->id && strcasecmp($image->edition ?? '', $edition) === 0
+                && (! is_string($language) || in_array($image->language ?? 'all', ['all', $language], true))
+                && ($image->architecture === null || $facts->get('architecture')->isUnknown() || $facts->get('architecture')->is($image->architecture))
+                && version_compare($image->version ?? '0', (string) $build, '>=');
             if ($matches) {
-                return self::unless($facts, 'image.matches', 'yes', "{$image->name}, version {$entry['version']} against build {$build}");
+                return self::unless($facts, 'image.matches', 'yes', "{$image->name}, version {$image->version} against build {$build}");
             }
         }
 

@@ -11,6 +11,7 @@ use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootEntry;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Firmware\SecureBootState;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
@@ -37,7 +38,7 @@ final readonly class SceneMedia
     public function stick(): Medium
     {
         $image = $this->context->image();
-        $architecture = $image->architecture() ?? $this->architecture();
+        $architecture = $image->architecture ?? $this->architecture();
         $loader = new Loader(FoundLoader::defaultPath($architecture), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $image->signer() !== 'third-party' ? LoaderTrust::SignerNotEnrolled : null, because: '');
         $raw = WriteMode::for($image) === WriteMode::Raw;
         $legacy = match (true) {
@@ -47,7 +48,7 @@ final readonly class SceneMedia
             default => LegacyCode::Zeros,
         };
 
-        return new Medium(Leads::Installer, $raw ? 'the image brings its own table' : 'the table we write', null, [new Volume('The partition to start from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
+        return new Medium(Leads::Installer, $raw ? 'the image brings its own table' : 'the table we write', null, [new Volume('The partition to start from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->controllerModes ?? []);
     }
 
     /**
@@ -59,7 +60,7 @@ final readonly class SceneMedia
     {
         $target = TargetDrive::choose($this->context->machine)->drive;
         $drives = array_values(array_filter($this->context->machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $target));
-        if ($target === null || $this->context->goal === Goal::DriveSwap) {
+        if ($target === null || $this->context->goal === JobKind::DriveSwap) {
             return [];
         }
 
@@ -77,7 +78,7 @@ final readonly class SceneMedia
         $leads = $isOld ? Leads::OldSystem : Leads::WantedSystem;
         $drives = $this->context->machine->internalDrives();
         $drive = count($drives) === 1 ? $drives[0] : TargetDrive::choose($this->context->machine)->drive;
-        if ($drive?->isBlank() === true || $this->context->goal === Goal::DriveSwap) {
+        if ($drive?->isBlank() === true || $this->context->goal === JobKind::DriveSwap) {
             return Medium::blank();
         }
         $mode = $this->facts['firmware.controller_mode'] ?? null;
@@ -97,9 +98,9 @@ final readonly class SceneMedia
             return null;
         }
         $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), signed: $this->signed(), signer: $this->signer());
-        $mode = $this->context->system->bootMode();
+        $mode = $this->context->system->firmware->bootMode;
 
-        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->entry['controller_modes'] ?? []);
+        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->controllerModes);
     }
 
     public function systemEntry(): ?BootEntry
@@ -131,14 +132,14 @@ final readonly class SceneMedia
 
     private function signed(): ?bool
     {
-        return match ($this->context->system?->secureBootAfter()) {
+        return match ($this->context->system?->firmware->secureBootAfter) {
             'on' => true, 'off' => false, default => null,
         };
     }
 
     private function signer(): ?string
     {
-        return $this->signed() === true ? ($this->context->system?->signer() ?? 'platform') : null;
+        return $this->signed() === true ? ($this->context->system?->firmware->signer ?? 'platform') : null;
     }
 
     private function architecture(): string

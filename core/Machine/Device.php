@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+
 /** A part that wants a driver, named by its identifier (rule D1). */
 final readonly class Device
 {
+    /** What a package can be for. */
+    public const FAMILIES = ['chipset', 'storage', 'network', 'graphics', 'audio', 'input', 'sensor'];
+
     /**
      * @param  string  $identifier  bus and numbers, such as pci:4f51:5500
      * @param  string|null  $subsystem  who fitted it, such as 4e52:0013
@@ -23,15 +29,39 @@ final readonly class Device
         return explode(':', $this->identifier, 2)[0];
     }
 
-    /** @param  array<string, mixed>  $entry */
-    public static function fromArray(array $entry): self
+    /**
+     * @param  array<array-key, mixed>  $document
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
     {
-        return new self($entry['name'], strtolower($entry['id']), $entry['family'], $entry['subsystem'] ?? null, $entry['status'] ?? null, $entry['wired'] ?? false);
+        return self::read(Fields::of($document));
     }
 
-    /** @return array<string, string> */
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('name'), strtolower($fields->string('id')), $fields->string('family'),
+            $fields->optionalString('subsystem'), $fields->optionalString('status'), $fields->optionalBool('wired') ?? false,
+        );
+    }
+
+    /** @throws DocumentFault where a model's entry names a family that no package is for */
+    public static function readOfModel(Fields $fields): self
+    {
+        $fields->oneOf('family', self::FAMILIES);
+
+        return self::read($fields);
+    }
+
+    /** @return array<string, mixed> the same as a document */
     public function toArray(): array
     {
-        return array_filter(['name' => $this->name, 'id' => $this->identifier, 'family' => $this->family, 'subsystem' => $this->subsystem, 'status' => $this->status], is_string(...));
+        return array_filter([
+            'name' => $this->name, 'id' => $this->identifier, 'family' => $this->family, 'subsystem' => $this->subsystem,
+            'status' => $this->status, 'wired' => $this->wired,
+        ], static fn (mixed $value): bool => is_string($value) || $value === true);
     }
 }

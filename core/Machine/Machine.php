@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Machine\Model\FirmwareSetting;
+use Cobblestone\Machine\Model\MachineModel;
+use Cobblestone\Machine\Model\WaysIn;
+
 /** A machine as far as it is known. */
 final readonly class Machine
 {
@@ -13,7 +17,7 @@ final readonly class Machine
      * @param  list<Device>  $devices
      * @param  list<MemoryModule>  $modules  as read, empty slots included
      * @param  list<HealthReading>  $health  every reading of every drive, oldest first
-     * @param  array<string, mixed>  $model  the catalogue entry it was taken from, empty for an unknown machine
+     * @param  MachineModel|null  $model  what the catalogue holds of it; null for an unknown machine
      */
     public function __construct(
         public string $title,
@@ -23,15 +27,16 @@ final readonly class Machine
         public array $ports = [],
         public array $devices = [],
         public ?Battery $battery = null,
-        public array $model = [],
+        public ?MachineModel $model = null,
         public array $modules = [],
         public array $health = [],
+        public WaysIn $makerWays = new WaysIn,
     ) {
     }
 
     public function isCatalogued(): bool
     {
-        return $this->model !== [];
+        return $this->model !== null;
     }
 
     public function fact(string $name): Fact
@@ -43,6 +48,17 @@ final readonly class Machine
     public function internalDrives(): array
     {
         return array_values(array_filter($this->drives, static fn (Drive $drive): bool => $drive->isInternal()));
+    }
+
+    /** @return list<FirmwareSetting> as the catalogue describes them; none for an unknown machine */
+    public function settings(): array
+    {
+        return $this->model?->settings() ?? [];
+    }
+
+    public function setting(string $id): ?FirmwareSetting
+    {
+        return $this->model?->setting($id);
     }
 
     /** Ports where a stick can go. */

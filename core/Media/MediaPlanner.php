@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Cobblestone\Media;
 
 use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\ImagePartition;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Firmware\FirmwarePlanner;
-use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
@@ -56,7 +57,7 @@ final class MediaPlanner
         $bytes = $expanded ?? $image->size();
         $choice = $expanded === null ? StickChoice::unmeasured('media.stick', 'Which stick', $image) : StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
         $rates = self::hostRates($policy, $choice->stick);
-        if ($image->kind() === 'raw-compressed') {
+        if ($image->kind === 'raw-compressed') {
             $rates['the expander'] = DataRate::megabytes($policy->figure('expand_mb_s'));
         }
         $write = WriteTime::of($bytes, $rates, Duration::seconds(0));
@@ -79,7 +80,7 @@ final class MediaPlanner
         [$scheme, $schemeDecision] = SchemeChoice::decide($machine, $image, $policy->school('scheme'));
         $fileSystem = FileSystemChoice::decide($image, Bytes::mebi((int) $policy->figure('part_mebibytes')));
         $decisions = [...$decisions, $schemeDecision, $fileSystem->decision];
-        $files = $image->files();
+        $files = $image->counted();
         $choose = static fn (Bytes $drivers, int $driverFiles): StickChoice => StickChoice::decide('media.stick', 'Which stick', $sticks, StickLayout::deviceNeed($image, $drivers, $driverFiles, $policy->figure('stick_spare')), $policy->school('stick'), $connectors);
         $choice = $choose($drivers, $driverFiles);
         $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::sameStick($driverFiles);
@@ -87,14 +88,14 @@ final class MediaPlanner
             $place = DriverPlace::secondStick($sticks, $without->stick, $drivers, $driverFiles, 'With the installer no stick has room for them.', $policy->school('stick'), $connectors);
             [$choice, $drivers, $driverFiles] = [$without, Bytes::of(0), 0];
         }
-        $bytes = Bytes::of($files['bytes'])->plus($drivers);
+        $bytes = Bytes::of($files->bytes)->plus($drivers);
         $decisions = [...$decisions, $choice->decision, ...array_filter([$place->decision])];
-        $label = FatLabel::of($image->entry['label'] ?? $image->name);
+        $label = FatLabel::of($image->label ?? $image->name);
         [$layout, $blockers] = self::copiedLayout($choice->stick, $scheme, $label, $image, $drivers, $driverFiles);
-        $perFile = Duration::seconds((int) ceil(($files['count'] + $driverFiles) * $policy->figure('seconds_per_file')));
+        $perFile = Duration::seconds((int) ceil(($files->count + $driverFiles) * $policy->figure('seconds_per_file')));
         $write = WriteTime::of($bytes, self::hostRates($policy, $choice->stick), $perFile);
         $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), $perFile);
-        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy, HostSpace::copied($image->size(), Bytes::of($files['bytes']), Bytes::of($files['largest']['bytes'])), $place);
+        $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy, HostSpace::copied($image->size(), Bytes::of($files->bytes), Bytes::of($image->largest()->bytes)), $place);
 
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
             gather: self::gather($choice, $machine, $place),
@@ -133,16 +134,16 @@ final class MediaPlanner
     /** @return array<string, mixed> */
     private static function rawLayout(Image $image, Stick $stick, Bytes $bytes): array
     {
-        $sector = $stick->sectorBytes();
+        $sector = $stick->sectorBytes;
 
         return [
-            'scheme' => $image->entry['table'] ?? 'as in the image', 'sector_bytes' => $sector, 'device_bytes' => $stick->size()->count,
+            'scheme' => $image->table ?? 'as in the image', 'sector_bytes' => $sector, 'device_bytes' => $stick->size()->count,
             'device_sectors' => intdiv($stick->size()->count, $sector), 'out_of_reach_bytes' => 0, 'written_bytes' => $bytes->count,
-            'partitions' => array_map(static fn (array $partition, int $index): array => [
-                'number' => $index + 1, 'name' => $partition['name'], 'role' => $partition['role'], 'type' => $partition['type'], 'type_code' => null, 'active' => false,
-                'file_system' => $partition['file_system'] ?? 'none', 'first_sector' => $partition['first_sector'], 'sectors' => $partition['sectors'],
-                'bytes' => $partition['sectors'] * $sector, 'fat32' => null,
-            ], $image->partitions(), array_keys($image->partitions())),
+            'partitions' => array_map(static fn (ImagePartition $partition, int $index): array => [
+                'number' => $index + 1, 'name' => $partition->name, 'role' => $partition->role, 'type' => $partition->type, 'type_code' => null, 'active' => false,
+                'file_system' => $partition->fileSystem ?? 'none', 'first_sector' => $partition->firstSector, 'sectors' => $partition->sectors,
+                'bytes' => $partition->sectors * $sector, 'fat32' => null,
+            ], $image->partitions, array_keys($image->partitions)),
         ];
     }
 
@@ -169,9 +170,9 @@ final class MediaPlanner
         if ($place->second !== null) {
             $items[] = new GatherItem("second stick: {$place->second}", 'carries the drivers');
         }
-        $port = $choice->stick === null ? null : FirmwarePlanner::portFor($machine, $choice->stick->connector());
-        if ($choice->stick !== null && $port !== null && $port->connector !== $choice->stick->connector()) {
-            $items[] = new GatherItem("adapter from {$choice->stick->connector()} to {$port->connector}", "the stick goes into {$port->connector}, {$port->where}");
+        $port = $choice->stick === null ? null : FirmwarePlanner::portFor($machine, $choice->stick->connector);
+        if ($choice->stick !== null && $port !== null && $port->connector !== $choice->stick->connector) {
+            $items[] = new GatherItem("adapter from {$choice->stick->connector} to {$port->connector}", "the stick goes into {$port->connector}, {$port->where}");
         }
 
         return $items;
@@ -184,7 +185,7 @@ final class MediaPlanner
     private static function blockers(StickChoice $choice, array $sticks, Image $image): array
     {
         $unfit = match (true) {
-            $image->kind() === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle for a cable and starts from no stick. Choose an image of the system, or the kind of job that restores over a cable.", 'M3', ["kind: {$image->kind()}"])],
+            $image->kind === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle for a cable and starts from no stick. Choose an image of the system, or the kind of job that restores over a cable.", 'M3', ["kind: {$image->kind}"])],
             ! $image->isHybrid() && ! $image->isCounted() => [Blocker::narrow('image-not-counted', "The files of {$image->name} are not counted yet: bring it to the shelf, where it is inspected, or give their number and sizes.", 'M2', [Act::WriteStick], opens: OpensBy::Reading)],
             default => [],
         };

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Cobblestone\Media;
 
 use Cobblestone\Catalogue\Image;
-use Cobblestone\Job\Policy;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
@@ -37,8 +37,8 @@ final class MediaSteps
     private static function checkImage(Image $image, Policy $policy): Step
     {
         $time = DataRate::megabytes($policy->figure('hash_mb_s'))->timeFor($image->size());
-        $hash = $image->entry['sha256'] ?? null;
-        $file = $image->entry['file'] ?? 'the image file';
+        $hash = $image->sha256 ?? null;
+        $file = $image->file;
 
         return new Step('image.check', Stage::Image, 'Check the image', Presence::WalkAway, Estimate::around($time),
             instructions: ["Run `sha256sum {$file}` on the bench computer.", $hash === null
@@ -54,9 +54,9 @@ final class MediaSteps
         $stick = $choice->stick;
         $instructions = $stick === null
             ? ["Take {$choice->decision->chosen}. Nothing on it may be needed.", 'Pull all other removable drives from the bench computer, plug it in, and note size and serial from `lsblk -o NAME,SIZE,SERIAL,MODEL -b`.', 'Put a label on it.']
-            : ["Take {$stick->name}.", $stick->serial() === null
+            : ["Take {$stick->name}.", $stick->serial === null
                 ? 'It reports no serial: pull all other removable drives, then compare size, model and port.'
-                : 'Compare serial `'.$stick->serial()."` and size `{$stick->size()->count}` with `lsblk -b -o NAME,SIZE,SERIAL`. Both must be equal; one digit off means another device.", 'Put the label on it before it is written.'];
+                : 'Compare serial `'.$stick->serial."` and size `{$stick->size()->count}` with `lsblk -b -o NAME,SIZE,SERIAL`. Both must be equal; one digit off means another device.", 'Put the label on it before it is written.'];
 
         return new Step('media.identify', Stage::Media, 'Find the stick', Presence::Hands, Estimate::minutes(1, 2, 4), $instructions,
             before: [Fact::GATHERED], after: [Fact::STICK_IDENTIFIED], needs: ['hands', 'stick', 'bench computer'],
@@ -70,7 +70,7 @@ final class MediaSteps
         $instructions = $mode === WriteMode::Raw
             ? array_values(array_filter([
                 'Unmount everything on the stick.',
-                $image->kind() === 'raw-compressed' ? 'Expand and write in one stream, without a copy in between.' : null,
+                $image->kind === 'raw-compressed' ? 'Expand and write in one stream, without a copy in between.' : null,
                 $bytes === null ? 'Write all of it from the first sector on, then sync.' : "Write {$bytes->exact()} from the first sector on, then sync.",
             ]))
             : array_filter([
@@ -88,7 +88,7 @@ final class MediaSteps
             before: [Fact::IMAGE_PROVEN, Fact::STICK_IDENTIFIED, Fact::DRIVERS_FETCHED], after: [Fact::STICK_WRITTEN], needs: ['stick', 'bench computer'], acts: [Act::WriteStick],
             because: [new Reason($bytes === null ? 'How long it takes is known once the image is measured.' : $write->describe($bytes), 'M9'), new Reason($mode === WriteMode::Raw ? "The stick is {$mode->title()}." : 'The files of the image are copied onto it.', 'M3', $image->dated()), new Reason($space->describe(), 'M14')],
             cautions: ['Everything on the stick is lost.'],
-            confirmation: new Confirmation($stick->name ?? 'the stick you labelled', $stick?->size()->count ?? $bytes->count ?? 0, $stick?->serial(), $stick?->contents() ?? 'whatever is on it', 'the bench', typed: false),
+            confirmation: new Confirmation($stick->name ?? 'the stick you labelled', $stick?->size()->count ?? $bytes->count ?? 0, $stick?->serial, $stick->contents ?? 'whatever is on it', 'the bench', typed: false),
             waiting: new Waiting(['the rate drops after the first gigabytes', 'the progress stands still while data is flushed'], 'Another port; after that another stick.'),
         );
     }

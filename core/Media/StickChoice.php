@@ -45,7 +45,7 @@ final readonly class StickChoice
                 $refused[$stick->name] = [self::whyNot($stick, $chosen, $connectors)];
             }
         }
-        $history = $chosen->health() === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
+        $history = $chosen->health === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
         $reasons = [...$history, "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.", "It writes at {$chosen->writeRate()->label()}, and its contents may go."];
 
         return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
@@ -64,11 +64,11 @@ final readonly class StickChoice
         if ($need->isMoreThan($stick->size())) {
             $against[] = "too small: {$stick->size()->decimal()} of {$need->decimal()} needed";
         }
-        if ($stick->health() === 'retired') {
+        if ($stick->health === 'retired') {
             $against[] = 'retired after failures';
         }
-        if (! $stick->contentsMayGo()) {
-            $against[] = 'its contents must stay: '.($stick->contents() ?? 'not known');
+        if (! $stick->contentsMayGo) {
+            $against[] = 'its contents must stay: '.($stick->contents ?? 'not known');
         }
 
         return $against;
@@ -89,13 +89,13 @@ final readonly class StickChoice
     /** Healthy history first (rule M7). */
     private static function isOnWatch(Stick $stick): int
     {
-        return $stick->health() === 'watch' ? 1 : 0;
+        return $stick->health === 'watch' ? 1 : 0;
     }
 
     /** @param  list<string>  $connectors */
     private static function needsAdapter(Stick $stick, array $connectors): int
     {
-        return $connectors !== [] && ! in_array($stick->connector(), $connectors, true) ? 1 : 0;
+        return $connectors !== [] && ! in_array($stick->connector, $connectors, true) ? 1 : 0;
     }
 
     /** @param  list<string>  $connectors */
@@ -103,7 +103,7 @@ final readonly class StickChoice
     {
         return match (true) {
             self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows where it comes from',
-            self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => "would need an adapter: {$stick->connector()} does not go into this machine",
+            self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => "would need an adapter: {$stick->connector} does not go into this machine",
             $stick->size()->count > $chosen->size()->count => "larger than needed: {$stick->size()->decimal()}",
             $stick->size()->count < $chosen->size()->count => 'the policy wants the next size up',
             default => "slower: {$stick->writeRate()->label()}",

@@ -23,7 +23,7 @@ final class StickLayout
     /** One FAT32 partition over the whole stick, active where MBR wants it. */
     public static function copied(Stick $stick, Scheme $scheme, string $label): Layout
     {
-        return LayoutBuilder::build($scheme, SectorSize::from($stick->sectorBytes()), $stick->size(), [
+        return LayoutBuilder::build($scheme, SectorSize::from($stick->sectorBytes), $stick->size(), [
             new PartitionRequest($label, PartitionType::BasicData, null, 'fat32', 'installer', $scheme === Scheme::Mbr),
         ], "stick {$stick->id}");
     }
@@ -31,9 +31,9 @@ final class StickLayout
     /** Upper bound of what the image's files and a driver folder take on a volume with that cluster. */
     public static function need(Image $image, Bytes $cluster, Bytes $extra, int $extraFiles): Bytes
     {
-        $files = $image->files();
+        $files = $image->counted();
 
-        return Fat32Need::atMost($files['count'] + $extraFiles, $files['directories'] + ($extraFiles > 0 ? 1 : 0), Bytes::of($files['bytes'])->plus($extra), $cluster);
+        return Fat32Need::atMost($files->count + $extraFiles, $files->directories + ($extraFiles > 0 ? 1 : 0), Bytes::of($files->bytes)->plus($extra), $cluster);
     }
 
     /**

@@ -29,6 +29,18 @@ final readonly class Estimate implements JsonSerializable
         return self::of(Duration::minutes($low), Duration::minutes($likely), Duration::minutes($high));
     }
 
+    /**
+     * @param  list<int|float>  $minutes  at best, likely, at most
+     *
+     * @throws InvalidArgumentException unless they are three and rise
+     */
+    public static function fromMinutes(array $minutes): self
+    {
+        [$low, $likely, $high] = count($minutes) === 3 ? $minutes : throw new InvalidArgumentException('An estimate is three numbers: at best, likely, at most.');
+
+        return self::minutes($low, $likely, $high);
+    }
+
     /** A computed figure with the bench's default spread: a fifth less, half as much again. */
     public static function around(Duration $likely): self
     {

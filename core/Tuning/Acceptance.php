@@ -46,7 +46,7 @@ final class Acceptance
 
         return new Step('proof.readings', Stage::Proof, 'Readings', Presence::Hands, Estimate::minutes(3, 6, 20),
             ['Read each of these on the finished machine and write down what it says. A reading that cannot be made: "not read".'],
-            before: $before ?? [Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...($system?->entry['activation'] ?? false ? [Fact::ACTIVATED] : [])], after: [Fact::PROVEN], needs: ['hands'],
+            before: $before ?? [Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...($system->activation ?? false ? [Fact::ACTIVATED] : [])], after: [Fact::PROVEN], needs: ['hands'],
             done: DoneWords::of('The finished machine was read and compared with what it should be', ...array_map(static fn (Evidence $one): string => $one->id, $evidence)),
             because: [new Reason('Expected values come from what was read before and from the profile; a missing reading stays open, it is not assumed.', 'T1', $system?->dated() ?? 'readings of this machine')],
             evidence: $evidence,
@@ -75,7 +75,7 @@ final class Acceptance
 
     private static function system(SystemProfile $system, ?string $edition): Evidence
     {
-        $editions = $edition === null ? [] : array_values(array_unique([...($system->entry['editions'] ?? []), $edition]));
+        $editions = $edition === null ? [] : array_values(array_unique([...($system->editions), $edition]));
         if ($editions === []) {
             return self::choice('system', 'System that its own page shows', ['this' => $system->name, 'other' => 'another one'], 'this');
         }

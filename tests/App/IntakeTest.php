@@ -3,7 +3,7 @@
 use App\Models\CatalogueEntry;
 use App\Models\Job;
 use App\Models\LearnedFact;
-use Cobblestone\Job\Goal;
+use Cobblestone\Brief\JobKind;
 use Illuminate\Http\UploadedFile;
 use Tests\Support\Bundles;
 
@@ -108,8 +108,8 @@ it('keeps a fact for the model, and the lead takes it into the catalogue', funct
     $this->get('/learned')->assertSee('Nothing waits for you');
 });
 
-it('opens every kind of job from the form', function (Goal $goal) {
-    $given = ['machine' => $goal === Goal::CableRestore ? 'block' : 'd 13', 'goal' => $goal->value, 'update_reason' => 'new dock', 'card_new' => 'Ostler G9'];
+it('opens every kind of job from the form', function (JobKind $goal) {
+    $given = ['machine' => $goal === JobKind::CableRestore ? 'block' : 'd 13', 'goal' => $goal->value, 'update_reason' => 'new dock', 'card_new' => 'Ostler G9'];
     if (! $goal->wantsImage()) {
         $given['system_id'] = 'tansy-desktop-7';
     }
@@ -123,7 +123,7 @@ it('opens every kind of job from the form', function (Goal $goal) {
     // The kind of a job can be changed, and what was typed for it stays.
     $this->post("/jobs/{$job->id}/intake", ['seen' => $job->refresh()->last_entry, 'machine' => $given['machine'], 'goal' => $goal->value, 'owner' => 'the crew office'])->assertSessionHasNoErrors();
     expect($job->refresh()->currentPlan()->plan['job']['owner'])->toBe('the crew office');
-})->with(Goal::cases());
+})->with(JobKind::cases());
 
 it('makes a stick for any machine from one word', function () {
     $this->post('/jobs', ['machine' => 'any', 'goal' => 'media-only', 'image' => 'orrin-desktop-3'])->assertSessionHasNoErrors();

@@ -2,7 +2,7 @@
 
 use App\Bridge\StickRehearsal;
 use App\Catalogue\CatalogueFolder;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Illuminate\Support\Facades\Artisan;
 use Tests\Support\Sticks;
 use Tests\Support\Workshop;

@@ -38,7 +38,7 @@ it('brings an image, looks into it, and builds a stick from it by keyboard', fun
     $this->press('9', '9', '9', '9', WebDriverKeys::ENTER);
     $this->see('That is not the end of the serial of');
     $stick = $this->browser()->findElement(WebDriverBy::id('stick'))->getAttribute('value');
-    $serial = substr((new Cobblestone\Catalogue\Stick(App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', $stick)->sole()->document))->serial(), -4);
+    $serial = substr(Cobblestone\Catalogue\Stick::fromArray(App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', $stick)->sole()->document)->serial, -4);
     $this->browser()->findElement(WebDriverBy::cssSelector('input[value=copied-mbr]'))->click();
     $field = $this->browser()->findElement(WebDriverBy::id('serial'));
     $field->clear();

@@ -2,7 +2,6 @@
 
 namespace Tests\Support;
 
-use Cobblestone\Boot\Ground;
 use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\LegacyCode;
 use Cobblestone\Boot\Medium\Loader;
@@ -12,7 +11,8 @@ use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootDevice;
 use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Ground;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Media\Inspection\LoaderTrust;
 
 /** Machines, drives and sticks for tests of the boot model: everything holds unless a test says otherwise. */

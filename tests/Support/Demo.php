@@ -2,10 +2,10 @@
 
 namespace Tests\Support;
 
+use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Catalogue;
-use Cobblestone\Job\Brief;
 use Cobblestone\Job\JobPlanner;
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;

@@ -2,11 +2,11 @@
 
 namespace Tests\Support;
 
-use Cobblestone\Job\Brief;
-use Cobblestone\Job\BriefFault;
-use Cobblestone\Job\Goal;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Job\JobPlanner;
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Plan;
 
 /** Briefs by chance, from a seed: every kind of job on every kind of machine, with what may and may not be known. */
@@ -39,7 +39,7 @@ final class RandomBrief
     public static function brief(int $seed): array
     {
         mt_srand($seed);
-        $goal = self::one(Goal::cases());
+        $goal = self::one(JobKind::cases());
         $machine = self::machine($goal);
         $brief = ['brief' => 1, 'title' => "by chance {$seed}", 'goal' => $goal->value, 'read_at' => '2026-11-20', 'machine' => $machine];
         [$brief['system'], $brief['image']] = self::wanted($goal);
@@ -64,7 +64,7 @@ final class RandomBrief
     }
 
     /** @return array<string, mixed> */
-    private static function machine(Goal $goal): array
+    private static function machine(JobKind $goal): array
     {
         $models = array_keys(Demo::catalogue()->all('machines'));
         $machine = mt_rand(0, 3) > 0 ? ['model' => self::one($models)] : ['kind' => self::one(['desktop', 'laptop', 'handheld', 'sealed', 'any']), 'ports' => ['usb-a' => mt_rand(0, 2), 'usb-c' => mt_rand(0, 1)]];
@@ -93,7 +93,7 @@ final class RandomBrief
     }
 
     /** @return array{0: mixed, 1: mixed} */
-    private static function wanted(Goal $goal): array
+    private static function wanted(JobKind $goal): array
     {
         $images = Demo::catalogue()->all('images');
         if (mt_rand(0, 3) > 0) {

@@ -2,7 +2,6 @@
 
 namespace App\Console\Commands;
 
-use App\Actions\BuildStick;
 use App\Bridge\StickBridge;
 use App\Bridge\StickRegister;
 use App\Devices\Build\BuildFailure;
@@ -15,6 +14,7 @@ use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\Inspection;
 use App\Devices\Stick\FileStick;
 use App\Devices\Stick\StickDevice;
+use App\Jobs\BuildStick;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\PlanFault;
 use Cobblestone\Media\Build\Script\GuardedScript;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Catalogue\PathDocument;
 use App\Documents\DocumentFault;
-use App\Documents\PathDocument;
 use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Runbook\WalkThrough;
 use DomainException;

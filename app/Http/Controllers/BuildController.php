@@ -30,7 +30,7 @@ final class BuildController
         $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'drivers' => 'nullable|string|max:80', 'serial' => 'nullable|string|max:20'], ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.']);
         $stick = $register->find($given['stick']) ?? throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
         $planner->mayGo($stick);
-        $confirmation = new Confirmation($stick->name, $stick->size()->count, $stick->serial(), $stick->contents() ?? 'whatever is on it', 'the bench', true);
+        $confirmation = new Confirmation($stick->name, $stick->size()->count, $stick->serial, $stick->contents ?? 'whatever is on it', 'the bench', true);
         if (! $confirmation->accepts((string) ($given['serial'] ?? ''))) {
             throw ValidationException::withMessages(['serial' => "That is not the end of the serial of {$stick->name}. Read it off the stick itself."]);
         }
@@ -133,7 +133,7 @@ final class BuildController
         return [
             'slug' => $slug, 'stick' => $stick, 'build' => $build, 'share' => $share, 'condition' => StickState::of($slug)->condition, 'unfinished' => StickCondition::Unfinished,
             'core' => StickCore::of('Stick · '.($stick->name ?? $slug), $plan['label'] === null ? 'Written raw, with the table of the image.' : "Label {$plan['label']}.", $plan['device_bytes'], $plan['sector_bytes'],
-                [['name' => $stick?->contents() ?? 'whatever was on it', 'from' => 0, 'bytes' => $plan['device_bytes'], 'lost' => true, 'role' => 'old', 'first_sector' => null, 'sectors' => null]], $right, ['before', 'after'], $plan['layout']['scheme'] ?? 'as in the image', $filled),
+                [['name' => $stick->contents ?? 'whatever was on it', 'from' => 0, 'bytes' => $plan['device_bytes'], 'lost' => true, 'role' => 'old', 'first_sector' => null, 'sectors' => null]], $right, ['before', 'after'], $plan['layout']['scheme'] ?? 'as in the image', $filled),
         ];
     }
 }

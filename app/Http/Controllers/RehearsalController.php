@@ -7,7 +7,7 @@ use App\Bridge\JobBridge;
 use App\Models\BootObservation;
 use App\Models\Job;
 use App\View\ReturnTo;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\RehearsalHead;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

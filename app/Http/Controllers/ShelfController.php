@@ -3,11 +3,13 @@
 namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
+use App\Catalogue\CatalogueStore;
 use App\Jobs\HashShelfFile;
 use App\Models\BenchEvent;
-use App\Models\CatalogueEntry;
 use App\Models\ShelfFile;
 use App\View\ImageCore;
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Catalogue\Image;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 /** Images in the watched folder: what they are, whether they are what the publisher made. */
 final class ShelfController
 {
-    public function index(Request $request): View
+    public function index(Request $request, CatalogueStore $catalogue): View
     {
         $query = mb_substr(trim((string) $request->query('q', '')), 0, 100);
         $files = ShelfFile::query()->when($query !== '', fn ($files) => $files->where(fn ($any) => $any->where('name', 'ilike', $like = '%'.addcslashes($query, '%_\\').'%')->orWhereRaw('about::text ilike ?', [$like])))
@@ -25,8 +27,22 @@ final class ShelfController
 
         return view('shelf.index', [
             'query' => $query, 'files' => $files, 'busy' => $files->contains(fn (ShelfFile $file): bool => $file->here && ($file->report === null || in_array($file->hash_state, ['waiting', 'running'], true))),
-            'images' => CatalogueEntry::query()->where('kind', 'images')->orderBy('name')->get(), 'drivers' => CatalogueEntry::query()->where('kind', 'drivers')->orderBy('name')->get(),
+            'images' => self::byName(array_map(Image::fromArray(...), $catalogue->kind('images'))),
+            'drivers' => self::byName(array_map(DriverPackage::fromArray(...), $catalogue->kind('drivers'))),
         ]);
+    }
+
+    /**
+     * @template T of Image|DriverPackage
+     *
+     * @param  array<string, T>  $entries
+     * @return list<T>
+     */
+    private static function byName(array $entries): array
+    {
+        usort($entries, static fn (Image|DriverPackage $a, Image|DriverPackage $b): int => strcmp($a->name, $b->name));
+
+        return $entries;
     }
 
     public function show(ShelfFile $file): View

@@ -33,7 +33,7 @@ final class StickController
         foreach ($register->all() as $slug => $stick) {
             $state = $states[$slug] ?? StickState::of($slug);
             $row = ['stick' => $stick, 'state' => $state, 'condition' => $register->condition($state)];
-            if ($query === '' || str_contains(mb_strtolower("{$stick->name} {$stick->serial()} {$slug} ".($state->content['title'] ?? $stick->contents() ?? '').' '.($state->content['label'] ?? '')), $query)) {
+            if ($query === '' || str_contains(mb_strtolower("{$stick->name} {$stick->serial} {$slug} ".($state->content['title'] ?? $stick->contents ?? '').' '.($state->content['label'] ?? '')), $query)) {
                 $rows[$slug] = $row;
             }
         }
@@ -51,7 +51,7 @@ final class StickController
 
         return view('sticks.show', [
             'slug' => $slug, 'stick' => $stick, 'state' => $state, 'condition' => $register->condition($state), 'gone' => ! is_file($device->path()) || $register->isGone($slug),
-            'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes(), $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
+            'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes, $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
             'speed' => SpeedDrawing::of($history = WayBridge::history($slug)), 'history' => $history, 'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
             'version' => StickEvent::version($slug), 'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => self::makeable(),
         ]);

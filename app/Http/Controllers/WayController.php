@@ -41,7 +41,7 @@ final class WayController
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
             'under' => $stick === null ? null : StickBuild::query()->where('slug', $stick->id)->whereIn('state', ['queued', 'running'])->first(),
             'label' => $stick === null || ! $report->canBeCopied() ? null : FatLabel::of($report->label ?? $file->title(), $register->labels($stick->id)),
-            'twins' => $stick?->serial() === null ? 0 : count(array_filter($register->all(), static fn (Stick $one): bool => $one->id !== $stick->id && $one->serial() === $stick->serial())),
+            'twins' => $stick?->serial === null ? 0 : count(array_filter($register->all(), static fn (Stick $one): bool => $one->id !== $stick->id && $one->serial === $stick->serial)),
             'picked' => old('way', collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key),
         ]);
     }

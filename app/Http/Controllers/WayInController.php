@@ -21,7 +21,7 @@ final class WayInController
 
         return view('jobs.ways-in', [
             'job' => $job, 'machine' => $machine, 'ways' => ['menu' => WayIn::menu($machine), 'setup' => WayIn::setup($machine), 'recovery' => WayIn::recovery($machine)],
-            'port' => FirmwarePlanner::portFor($machine, $firmware->connector($stick)), 'recovery' => $machine->model['recovery'] ?? null,
+            'port' => FirmwarePlanner::portFor($machine, $firmware->connector($stick)), 'recovery' => $machine->model?->recovery,
         ]);
     }
 

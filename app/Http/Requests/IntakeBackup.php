@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\BriefFault;
 
 /** What has to be kept, as typed, over what the brief said of it before. */
 final class IntakeBackup

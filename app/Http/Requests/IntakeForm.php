@@ -3,10 +3,10 @@
 namespace App\Http\Requests;
 
 use App\Actions\ReadInventory;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Inventory\InventoryReader;
-use Cobblestone\Job\BriefFault;
-use Cobblestone\Job\Goal;
 
 /** Typed fields to a brief. What was typed into the machine field is looked up by its words. */
 final class IntakeForm
@@ -28,7 +28,7 @@ final class IntakeForm
      */
     public function over(array $before): array
     {
-        $goal = Goal::tryFrom((string) ($this->text('goal') ?? $before['goal'] ?? '')) ?? Goal::CleanInstall;
+        $goal = JobKind::tryFrom((string) ($this->text('goal') ?? $before['goal'] ?? '')) ?? JobKind::CleanInstall;
         $machine = $this->machine($before['machine'] ?? []);
         // Changes are made on the brief as it was: what the form does not show stays.
         $brief = [...$before, 'brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => $goal->value, 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
@@ -55,14 +55,14 @@ final class IntakeForm
      * @param  array<string, mixed>  $machine
      * @return array<string, mixed>
      */
-    private function system(array $before, array $machine, Goal $goal): array
+    private function system(array $before, array $machine, JobKind $goal): array
     {
         $image = $this->text('image');
         if ($image !== null && $image !== 'other') {
             return $this->image($before, $machine);
         }
         $usual = $this->usualImage($machine);
-        $system = $this->text('system_id') ?? $before['system'] ?? ($usual === null ? null : $this->catalogue->image($usual)->entry['system']);
+        $system = $this->text('system_id') ?? $before['system'] ?? ($usual === null ? null : $this->catalogue->image($usual)->system);
         if ($system === null && $this->text('system_name') !== null) {
             $system = ['name' => $this->text('system_name')];
         }
@@ -103,7 +103,7 @@ final class IntakeForm
             return ['kind' => strtolower($text), 'title' => $this->text('machine_title') ?? 'Unknown '.strtolower($text), 'ports' => ['usb-a' => (int) $this->text('usb_a'), 'usb-c' => (int) ($this->text('usb_c') ?? 1)], ...$kept];
         }
 
-        return ['model' => MachineLookup::find($text, $this->catalogue->all('machines')), ...$kept];
+        return ['model' => MachineLookup::find($text, $this->catalogue->machines()), ...$kept];
     }
 
     /**
@@ -149,9 +149,9 @@ final class IntakeForm
     {
         $id = $this->text('image') ?? (isset($before['image']) ? null : $this->usualImage($machine));
         if ($id !== null && $id !== 'other') {
-            $image = $this->catalogue->image($id)->entry;
+            $image = $this->catalogue->image($id);
 
-            return ['system' => $image['system'], ...(isset($image['edition']) ? ['edition' => $image['edition']] : []), 'image' => $id];
+            return ['system' => $image->system, ...($image->edition === null ? [] : ['edition' => $image->edition]), 'image' => $id];
         }
         if ($id === null && isset($before['image'])) {
             return array_intersect_key($before, array_flip(['system', 'edition', 'image']));
@@ -167,12 +167,12 @@ final class IntakeForm
     /** @param  array<string, mixed>  $machine */
     private function usualImage(array $machine): ?string
     {
-        return isset($machine['model']) ? ($this->catalogue->machine($machine['model'])['usual_image'] ?? null) : null;
+        return isset($machine['model']) ? $this->catalogue->machine($machine['model'])->usualImage : null;
     }
 
     /** @param  array<string, mixed>  $machine */
     private static function titleOf(array $machine, Catalogue $catalogue): string
     {
-        return isset($machine['model']) ? $catalogue->machine($machine['model'])['name'] : (string) $machine['title'];
+        return isset($machine['model']) ? $catalogue->machine($machine['model'])->name : (string) $machine['title'];
     }
 }

@@ -4,11 +4,12 @@ namespace App\Http\Requests;
 
 use App\Bridge\BenchClock;
 use App\Catalogue\CatalogueStore;
+use App\Documents\FieldFaults;
 use Closure;
 use Cobblestone\Assessment\Licence;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Inventory\LsblkReader;
-use Cobblestone\Job\Goal;
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
@@ -38,7 +39,7 @@ final class IntakeRequest extends FormRequest
             'machine' => 'nullable|string|max:120', 'machine_title' => 'nullable|string|max:120', 'usb_a' => 'nullable|integer|min:0|max:16', 'usb_c' => 'nullable|integer|min:0|max:16',
             'title' => 'nullable|string|max:120', 'owner' => 'nullable|string|max:120', 'slot' => 'nullable|integer|min:1|max:99',
             'image' => 'nullable|string|max:120', 'image_name' => 'nullable|string|max:200', 'image_bytes' => 'nullable|string|max:40', 'system_name' => 'nullable|string|max:120',
-            'goal' => 'nullable|in:'.implode(',', array_column(Goal::cases(), 'value')), 'system_id' => 'nullable|string|max:120', 'depends' => 'nullable|string|max:2000', 'licence_kind' => 'nullable|in:'.implode(',', array_keys(Licence::KINDS)), 'licence_edition' => 'nullable|string|max:120',
+            'goal' => 'nullable|in:'.implode(',', array_column(JobKind::cases(), 'value')), 'system_id' => 'nullable|string|max:120', 'depends' => 'nullable|string|max:2000', 'licence_kind' => 'nullable|in:'.implode(',', array_keys(Licence::KINDS)), 'licence_edition' => 'nullable|string|max:120',
             'update_reason' => 'nullable|string|max:400', 'update_to' => 'nullable|string|max:60', 'card_new' => 'nullable|string|max:120', 'card_old' => 'nullable|string|max:120', 'card_watts' => 'nullable|numeric|min:1|max:2000', 'card_supply_w' => 'nullable|numeric|min:1|max:5000', 'card_processor_w' => 'nullable|numeric|min:1|max:1000', 'seen_folders' => 'nullable|string|max:4000',
             'keep' => 'nullable|in:some,nothing', 'folders' => 'nullable|string|max:4000', 'backup_bytes' => 'nullable|string|max:40', 'backup_files' => 'nullable|integer|min:0',
             'dest_name' => 'nullable|string|max:120', 'dest_free' => 'nullable|string|max:40', 'dest_rate' => 'nullable|numeric|gt:0|max:100000', 'dest_fs' => 'nullable|in:fat32,exfat,ntfs,ext4,other', 'backup_largest' => 'nullable|string|max:40',

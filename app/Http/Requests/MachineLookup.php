@@ -2,13 +2,14 @@
 
 namespace App\Http\Requests;
 
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Machine\Model\MachineModel;
 
 /** Finds the one model that all typed words fit; several or none is an error that says which. */
 final class MachineLookup
 {
     /**
-     * @param  array<string, array<string, mixed>>  $machines
+     * @param  array<string, MachineModel>  $machines
      * @return string the model's identifier
      *
      * @throws BriefFault
@@ -20,12 +21,12 @@ final class MachineLookup
         }
         $found = [];
         foreach ($machines as $id => $machine) {
-            $name = mb_strtolower("{$machine['maker']} {$machine['name']}");
-            if ($name === mb_strtolower($typed) || mb_strtolower($machine['name']) === mb_strtolower($typed)) {
+            $name = mb_strtolower($machine->title());
+            if ($name === mb_strtolower($typed) || mb_strtolower($machine->name) === mb_strtolower($typed)) {
                 return (string) $id;
             }
             if (array_filter(self::words($typed), static fn (string $word): bool => ! str_contains($name, $word)) === []) {
-                $found[$id] = "{$machine['maker']} {$machine['name']}";
+                $found[$id] = $machine->title();
             }
         }
         if (count($found) === 1) {

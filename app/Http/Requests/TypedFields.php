@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 

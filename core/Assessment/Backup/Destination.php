@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Backup;
 
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Health;
 
+use Cobblestone\Catalogue\HealthGrade;
+use Cobblestone\Catalogue\HealthRule;
 use Cobblestone\Machine\HealthReading;
 
 /** Judges one drive by its readings over time; the drive's own "passed" proves nothing (rule A5). */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Health;
 
+use Cobblestone\Catalogue\HealthGrade;
+use Cobblestone\Catalogue\HealthRule;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Route;
 
+use Cobblestone\Catalogue\Rung;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
 

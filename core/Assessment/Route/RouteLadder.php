@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Route;
 
+use Cobblestone\Catalogue\RouteQuestion;
+use Cobblestone\Catalogue\RouteTable;
+use Cobblestone\Catalogue\Rung;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
@@ -15,19 +18,18 @@ final readonly class RouteLadder
 {
     /**
      * @param  list<Rung>  $rungs  gentlest first
-     * @param  array<string, array{text: string, options: array<string, string>}>  $questions  fact => how to ask for it
+     * @param  array<array-key, RouteQuestion>  $questions  fact => how to ask for it
      */
     private function __construct(private array $rungs, private array $questions)
     {
     }
 
-    /** @param  array<string, mixed>  $entry a document of the routes catalogue */
-    public static function fromArray(array $entry): self
+    public static function of(RouteTable $table): self
     {
-        $rungs = array_map(Rung::fromArray(...), $entry['rungs']);
+        $rungs = $table->rungs;
         usort($rungs, static fn (Rung $a, Rung $b): int => [$a->order, $a->id] <=> [$b->order, $b->id]);
 
-        return new self($rungs, $entry['questions']);
+        return new self($rungs, $table->questions);
     }
 
     public function rung(string $id): ?Rung
@@ -55,7 +57,7 @@ final readonly class RouteLadder
             [$standing, $why] = match (true) {
                 $index === $at => ['recommended', []],
                 $against !== [] => ['out', $against],
-                $unknown !== [] => [$gentler ? 'possible' : 'harsher', array_map(fn (string $fact): string => 'Not known: '.lcfirst(rtrim($this->questions[$fact]['text'] ?? str_replace(['.', '_'], ' ', $fact), '?')).'.', $unknown)],
+                $unknown !== [] => [$gentler ? 'possible' : 'harsher', array_map(fn (string $fact): string => 'Not known: '.lcfirst(rtrim($this->questions[$fact]->text ?? str_replace(['.', '_'], ' ', $fact), '?')).'.', $unknown)],
                 default => ['harsher', ['A gentler way can work.']],
             };
             $provisional = $provisional || $standing === 'possible';
@@ -99,8 +101,8 @@ final readonly class RouteLadder
         $asked = [$first];
         foreach ($this->unknownUpTo($facts, $reach ?? count($this->rungs)) as $fact) {
             $ask = $this->questions[$fact] ?? null;
-            if ($ask !== null && $fact !== $first->fact && $ask['options'] !== []) {
-                $asked[] = new Question($fact, $ask['text'], $ask['options'], 'which way is the gentlest that works', 'A3', 94);
+            if ($ask !== null && $fact !== $first->fact && $ask->options !== []) {
+                $asked[] = new Question($fact, $ask->text, $ask->options, 'which way is the gentlest that works', 'A3', 94);
             }
         }
 
@@ -114,7 +116,7 @@ final readonly class RouteLadder
         $best = null;
         $most = 0.0;
         foreach ($this->unknownUpTo($facts, $reach) as $fact) {
-            $options = $this->questions[$fact]['options'] ?? [];
+            $options = $this->questions[$fact]->options ?? [];
             $moved = 0.0;
             foreach (array_keys($options) as $answer) {
                 $with = $facts->with(Fact::of($fact, (string) $answer, Source::Person, 'what if'));
@@ -130,7 +132,7 @@ final readonly class RouteLadder
         }
         $ask = $this->questions[$best];
 
-        return new Question($best, $ask['text'], $ask['options'], 'which way is the gentlest that works', 'A3', 95);
+        return new Question($best, $ask->text, $ask->options, 'which way is the gentlest that works', 'A3', 95);
     }
 
     /** How many rungs an answer settles one way or the other. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Symptom;
 
+use Cobblestone\Catalogue\Symptom;
+use Cobblestone\Catalogue\SymptomCause;
 use Cobblestone\Machine\FactSheet;
 
 /** From what is seen to what it is (rule J6). */
@@ -17,10 +19,10 @@ final readonly class SymptomIndex
     {
     }
 
-    /** @param  array<string, array<string, mixed>>  $entries documents of the issues catalogue */
-    public static function of(array $entries): self
+    /** @param  list<Symptom>  $symptoms */
+    public static function of(array $symptoms): self
     {
-        return new self(array_map(Symptom::fromArray(...), array_values($entries)));
+        return new self($symptoms);
     }
 
     /**
@@ -60,7 +62,7 @@ final readonly class SymptomIndex
     /** @param  list<string>  $wanted */
     private static function points(Symptom $symptom, array $wanted): int
     {
-        $texts = ['name' => self::words($symptom->name), 'seen' => self::words(implode(' ', $symptom->seen)), 'cause' => self::words(implode(' ', array_merge(...array_map(array_values(...), $symptom->causes))))];
+        $texts = ['name' => self::words($symptom->name), 'seen' => self::words(implode(' ', $symptom->seen)), 'cause' => self::words(implode(' ', array_map(static fn (SymptomCause $one): string => "{$one->cause} {$one->fix}", $symptom->causes)))];
         $points = 0;
         $missed = 0;
         foreach ($wanted as $word) {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Keys;
 
+use Cobblestone\Catalogue\Signer;
 use Cobblestone\Media\Inspection\Signers;
 
 /** The signers a catalogue knows, by the fingerprint of their certificate (rule F10). */
 final readonly class KnownSigners
 {
-    /** @param  array<string, array<string, mixed>>  $entries  of the catalogue, by identifier */
+    /** @param  array<string, Signer>  $entries  of the catalogue, by identifier */
     public function __construct(private array $entries)
     {
     }
@@ -19,8 +20,8 @@ final readonly class KnownSigners
     {
         $named = $revoked = [];
         foreach ($this->entries as $id => $entry) {
-            $named[$id] = strtolower($entry['fingerprint_sha256']);
-            array_push($revoked, ...array_map(strtolower(...), $entry['revoked'] ?? []));
+            $named[$id] = strtolower($entry->fingerprintSha256);
+            array_push($revoked, ...array_map(strtolower(...), $entry->revoked));
         }
 
         return new Signers([], $named === [] ? null : $revoked, 'the catalogue\'s signers', fingerprints: $named);
@@ -29,6 +30,6 @@ final readonly class KnownSigners
     /** @return list<string> names of those that machines trust as they come */
     public function trustedByDefault(): array
     {
-        return array_values(array_filter(array_keys($this->entries), fn (string $id): bool => $this->entries[$id]['trusted_by_default'] ?? false));
+        return array_values(array_filter(array_keys($this->entries), fn (string $id): bool => $this->entries[$id]->trustedByDefault));
     }
 }

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
-use Cobblestone\Boot\Ground;
 use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\LegacyCode;
 use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Volume;
-use Cobblestone\Boot\Outcome;
 use Cobblestone\Media\Inspection\FoundLoader;
 
 /** The firmware tries one line of its list. */

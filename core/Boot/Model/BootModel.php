@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
-use Cobblestone\Boot\Ground;
-use Cobblestone\Boot\Outcome;
-
 /**
  * A machine starting: pure, total and deterministic (rule B; UEFI specification 2.10, sections 3.1, 3.5, 5.3 and 32).
  * What nobody knows is not guessed: {@see Possibilities} runs it for every value.

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
-use Cobblestone\Boot\Ground;
-use Cobblestone\Boot\Outcome;
-
 /** How a power-on ends, by which stones, and on what ground that is said. */
 final readonly class Prediction
 {

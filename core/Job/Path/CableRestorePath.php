@@ -14,6 +14,8 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Model\CableRecovery;
+use Cobblestone\Machine\Model\Move;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -46,20 +48,20 @@ final class CableRestorePath
     public static function draft(JobContext $context): PathDraft
     {
         [$machine, $system, $brief, $image] = [$context->machine, $context->system(), $context->brief, $context->image()];
-        $recovery = $machine->model['recovery'] ?? [];
-        $protection = Protection::of($context, null, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), false);
+        $recovery = $machine->model?->recovery;
+        $protection = SafeguardPlanner::plan($context, null, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), false);
         $tried = explode(', ', (string) $machine->fact('tried')->spoken());
         $restores = $protection->backup->keep === 'nothing' || in_array('revive', $tried, true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $gates = $protection->gates();
         $first = $restores ? FirstBoot::plan($system, [], false, online: 'The restore image is made for exactly this model.') : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
-        $blockers = $image->kind() === 'device-restore' ? self::forThisModel($machine, $image) : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind()}"])];
+        $blockers = $image->kind === 'device-restore' ? self::forThisModel($machine, $image) : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind}"])];
         $all = ($restores ? $protection->backup->contribution : new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN]))->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step($restores ? DriveFate::Erased : DriveFate::Stays, null, $brief->owner, $restores ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            self::helper($recovery, $image->entry['file'] ?? $image->name, $image->entry['sha256'] ?? null),
+            self::helper($recovery, $image->file, $image->sha256),
             self::start($recovery),
             ...($restores ? self::restore($context, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]) : [self::revive($context, $ownerWaits)]),
             Acceptance::step($machine, $system, $brief->edition, null, $restores ? [Fact::UPDATED, Fact::SYSTEM_INSTALLED] : [Fact::REPAIR_DONE]),
@@ -72,11 +74,11 @@ final class CableRestorePath
     /** @return list<Blocker> a restore image is made for one model and for no sibling */
     private static function forThisModel(Machine $machine, Image $image): array
     {
-        $made = $image->entry['models'] ?? [];
-        $model = $machine->model['id'] ?? null;
+        $made = $image->models;
+        $model = $machine->model?->id;
 
         return match (true) {
-            $made === [] && isset($image->entry['as_of']) => [Blocker::narrow('image-model', "The shelf does not say which model {$image->name} is made for: look it up on the maker's page, and enter it.", 'F7', [Act::Erase, Act::Repair, Act::WriteSystem], opens: OpensBy::Answer)],
+            $made === [] && $image->asOf !== null => [Blocker::narrow('image-model', "The shelf does not say which model {$image->name} is made for: look it up on the maker's page, and enter it.", 'F7', [Act::Erase, Act::Repair, Act::WriteSystem], opens: OpensBy::Answer)],
             $made !== [] && $model !== null && ! in_array($model, $made, true) => [Blocker::stop('image-model', "{$image->name} is made for ".implode(', ', $made).", this is {$machine->title}. Choose the image for exactly this model.", 'F7', ['image models: '.implode(', ', $made), "model = {$model}"])],
             default => [],
         };
@@ -89,35 +91,30 @@ final class CableRestorePath
             : new Decision('install.cable', 'Over the cable', 'revive first, which keeps the data', ['It writes the system anew and leaves the owner\'s data where it is.', 'Marked as tried without success, the path becomes a restore.'], ['restore' => ['It erases everything.']], [], 'F7');
     }
 
-    /**
-     * @param  array<string, mixed>  $recovery
-     * @return list<GatherItem>
-     */
-    private static function gather(array $recovery): array
+    /** @return list<GatherItem> */
+    private static function gather(?CableRecovery $recovery): array
     {
-        return [new GatherItem('helper machine', 'system at least '.($recovery['helper_minimum'] ?? 'as the maker asks').', network, 30 GB free'), new GatherItem($recovery['cable'] ?? 'cable of the right kind', 'a charging-only cable carries no data'), new GatherItem('charger', 'the machine must not run empty')];
+        return [new GatherItem('helper machine', 'system at least '.($recovery->helperMinimum ?? 'as the maker asks').', network, 30 GB free'), new GatherItem($recovery->cable ?? 'cable of the right kind', 'a charging-only cable carries no data'), new GatherItem('charger', 'the machine must not run empty')];
     }
 
-    /** @param  array<string, mixed>  $recovery */
-    private static function helper(array $recovery, string $file, ?string $hash): Step
+    private static function helper(?CableRecovery $recovery, string $file, ?string $hash): Step
     {
         return new Step('media.helper', Stage::Media, 'Ready the helper', Presence::Hands, Estimate::minutes(3, 8, 40),
-            ['Update the helper machine: at least '.($recovery['helper_minimum'] ?? 'the version the maker asks for').'.', "Fetch `{$file}`, the image for exactly this model.", $hash === null ? 'The publisher gives no checksum: note the one you got.' : "`sha256sum` must print `{$hash}`.", 'Keep the helper from sleeping.'],
+            ['Update the helper machine: at least '.($recovery->helperMinimum ?? 'the version the maker asks for').'.', "Fetch `{$file}`, the image for exactly this model.", $hash === null ? 'The publisher gives no checksum: note the one you got.' : "`sha256sum` must print `{$hash}`.", 'Keep the helper from sleeping.'],
             before: [Fact::GATHERED], after: [Fact::HELPER_READY], needs: ['hands', 'bench computer', 'network'],
             because: [new Reason('An older helper refuses the newer image half-way.', 'F7')],
         );
     }
 
-    /** @param  array<string, mixed>  $recovery */
-    private static function start(array $recovery): Step
+    private static function start(?CableRecovery $recovery): Step
     {
-        $port = isset($recovery['port']) ? "Cable into the socket {$recovery['port']}, seen from {$recovery['seen_from']}." : 'Cable into the socket the maker names for recovery; others charge only.';
-        $sequence = array_map(static fn (array $move): string => $move['do'].(isset($move['seconds']) ? ", {$move['seconds']} s" : '').'.', $recovery['sequence'] ?? []);
+        $port = $recovery?->port !== null ? "Cable into the socket {$recovery->port}, seen from {$recovery->seenFrom}." : 'Cable into the socket the maker names for recovery; others charge only.';
+        $sequence = array_map(static fn (Move $move): string => $move->do.($move->seconds === null ? '' : ", {$move->seconds} s").'.', $recovery->sequence ?? []);
 
         return new Step('boot.recovery', Stage::Boot, 'Into recovery', Presence::Hands, Estimate::minutes(1, 3, 15),
             [$port, 'Fully off first.', ...($sequence === [] ? ['Hold the combination of this model until the helper shows it.'] : $sequence), 'The helper must show the machine. At most three tries; then cable and socket are checked again.'],
             before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'], acts: [Act::StartMedium],
-            because: [new Reason('Socket, cable and combination belong to this exact model.', 'F7', $recovery === [] ? 'usual for sealed machines' : 'catalogue')],
+            because: [new Reason('Socket, cable and combination belong to this exact model.', 'F7', $recovery === null ? 'usual for sealed machines' : 'catalogue')],
             waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other socket, once more from fully off.'),
             boots: [BootEvent::change(['recovery.held' => 'yes']), BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
         );

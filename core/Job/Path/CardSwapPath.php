@@ -6,11 +6,11 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Hardware\CardPower;
 use Cobblestone\Hardware\OpenedCase;
 use Cobblestone\Hardware\Screws;
-use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
@@ -42,8 +42,8 @@ final class CardSwapPath
         $card = $context->brief->blocks['card'] ?? throw BriefFault::at('card', 'name the card that comes in.');
         $machine = $context->machine;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
-        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), true);
-        $driver = CardDriver::match($card, $context->system?->id, $machine->model['id'] ?? null, $context->catalogue->drivers());
+        $protection = SafeguardPlanner::plan($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), true);
+        $driver = CardDriver::match($card, $context->system?->id, $machine->model?->id, $context->catalogue->drivers());
         $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(CardPower::judge($machine, $card))->and(new Contribution(gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED]));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),

@@ -48,7 +48,7 @@ final class FactoryRestorePath
     {
         [$machine, $system, $brief] = [$context->machine, $context->system(), $context->brief];
         $target = TargetDrive::choose($machine);
-        $protection = Protection::of($context, $target->drive, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), true);
+        $protection = SafeguardPlanner::plan($context, $target->drive, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $way = $machine->fact('factory.image');
         $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
@@ -93,8 +93,8 @@ final class FactoryRestorePath
         $way = WayIn::recovery($context->machine)->ways[0] ?? null;
         $lines = match (true) {
             $medium => ['Plug in the maker\'s recovery medium for exactly this model.', ...WayIn::menu($context->machine)->instructions('the list of devices')],
-            $way !== null && $way['how'] === 'hold' => ["Fully off. Hold `{$way['key']}`, press `{$way['press']}` once, hold about {$way['seconds']} s, let go at the maker's sign."],
-            $way !== null => ["Power on and tap `{$way['key']}` until the recovery page stands."],
+            $way !== null && $way->isHeld() => ["Fully off. Hold `{$way->key}`, press `{$way->press}` once, hold about {$way->seconds} s, let go at the maker's sign."],
+            $way !== null => ["Power on and tap `{$way->key}` until the recovery page stands."],
             default => ['In the running system: its settings, then recovery, then everything removed.', 'Not starting? The maker\'s key for recovery, tapped at power-on; look it up by exact model.'],
         };
 

@@ -15,6 +15,7 @@ use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -53,9 +54,9 @@ final class FirmwareUpdatePath
         if ($reason === '') {
             $blockers[] = Blocker::stop('update-reason', 'A firmware update without a reason is refused: say what it mends or brings.', 'F5');
         }
-        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::FirmwareVersion], max(1, count($stops)) + 1, $keep), false);
+        $protection = SafeguardPlanner::plan($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::FirmwareVersion], max(1, count($stops)) + 1, $keep), false);
         // Each write is judged by itself: between two of them the supply can be charged again.
-        $minutes = max([0.0, ...array_map(static fn (array $stop): float => (float) ($stop['minutes'][1] ?? 6), $stops)]);
+        $minutes = max([0.0, ...array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes(), $stops)]);
         $supply = UpdateSupply::plan($machine, Duration::minutes($stops === [] ? 6.0 : $minutes));
         $recovery = self::recoveryWay($context);
         $all = $protection->encryption->contribution->and($protection->memoryContribution())->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
@@ -76,20 +77,19 @@ final class FirmwareUpdatePath
 
     /**
      * @param  array<string, mixed>  $wish
-     * @return array{0: list<array<string, mixed>>, 1: list<Question>, 2: list<Blocker>, 3: Decision}
+     * @return array{0: list<Release>, 1: list<Question>, 2: list<Blocker>, 3: Decision}
      */
     private static function route(JobContext $context, array $wish): array
     {
         $machine = $context->machine;
-        $releases = $machine->model['firmware']['releases'] ?? [];
+        $releases = $machine->model->firmware->releases ?? [];
         $now = $machine->fact('firmware.version');
-        $target = $wish['to'] ?? null;
         $none = static fn (string $chosen, string $why): Decision => new Decision('firmware.update', 'Firmware update', $chosen, [$why], [], ["firmware.version = {$now->spoken()}"], 'F5');
         if ($now->isUnknown()) {
             return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, [Act::WriteFirmware])], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
         }
         if ($releases === []) {
-            return [[], [], [], $none($target === null ? 'from the maker\'s page' : "to {$target}", 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
+            return [[], [], [], $none(isset($wish['to']) ? "to {$wish['to']}" : 'from the maker\'s page', 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
         }
         $processor = $machine->fact('processor')->value;
         $revision = $machine->fact('board.revision')->value;
@@ -103,21 +103,21 @@ final class FirmwareUpdatePath
         if ($path->fault !== null) {
             return [[], $questions, [Blocker::narrow('update-route', $path->fault, 'F5', [Act::WriteFirmware, Act::ChangeSettings], ["firmware.version = {$now->spoken()}"])], new Decision('firmware.update', 'Firmware update', $path->target === $now->value ? 'none' : 'stop', [$path->fault], $refused, ["firmware.version = {$now->spoken()}"], 'F5')];
         }
-        $entered = count($machine->model['firmware']['settings'] ?? []);
+        $entered = count($machine->settings());
         $total = $path->total($entered);
 
-        return [$path->stops, $questions, [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_column($path->stops, 'version')), ['Each release may only be written over the one it names or a newer one.', $path->because, count($path->stops).' × (write + restart) + '.$entered." settings entered again: about {$total->label()} in all."], ['newest at once' => ['A required stop would be skipped.'], ...$refused], ["firmware.version = {$now->spoken()}", ...array_map(static fn (array $stop): string => "{$stop['version']} from ".($stop['from'] ?? 'any').(isset($stop['processors']) ? ', runs '.implode(' and ', $stop['processors']) : ''), $path->stops)], 'F5')];
+        return [$path->stops, $questions, [], new Decision('firmware.update', 'Firmware update', implode(', then ', array_map(static fn (Release $stop): string => $stop->version, $path->stops)), ['Each release may only be written over the one it names or a newer one.', $path->because, count($path->stops).' × (write + restart) + '.$entered." settings entered again: about {$total->label()} in all."], ['newest at once' => ['A required stop would be skipped.'], ...$refused], ["firmware.version = {$now->spoken()}", ...array_map(static fn (Release $stop): string => "{$stop->version} from ".($stop->from ?? 'any').($stop->processors === [] ? '' : ', runs '.implode(' and ', $stop->processors)), $path->stops)], 'F5')];
     }
 
     /**
      * A file for another revision can leave the board dead: every revision the maker knows is asked for, not those of one release.
      *
-     * @param  list<array<string, mixed>>  $releases
+     * @param  list<Release>  $releases
      * @return list<Question>
      */
     private static function revisionQuestion(array $releases): array
     {
-        $all = array_values(array_unique(array_merge(...array_map(static fn (array $release): array => array_map(strval(...), $release['revisions'] ?? []), $releases), ...[[]])));
+        $all = array_values(array_unique(array_merge(...array_map(static fn (Release $release): array => $release->revisions, $releases), ...[[]])));
         sort($all);
 
         return $all === [] ? [] : [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all, array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, [Act::WriteFirmware])];
@@ -130,7 +130,7 @@ final class FirmwareUpdatePath
      */
     private static function recoveryWay(JobContext $context): array
     {
-        $way = $context->machine->model['firmware']['recovery_way'] ?? null;
+        $way = $context->machine->model?->firmware?->recoveryWay;
 
         return [new Step('firmware.way-back', Stage::FirmwareUpdate, $way === null ? 'No way back: signed' : 'The way back', Presence::Hands, Estimate::minutes(0.5, 1, 4),
             $way === null ? ['No way is known to bring this board back after a write that was cut short.', 'Tell the owner that it could stay dead, and have them sign, or find the way in the board\'s sheet first.'] : ["After a write that was cut short: {$way}.", 'Lay ready what that takes.'],
@@ -141,12 +141,12 @@ final class FirmwareUpdatePath
     }
 
     /**
-     * @param  list<array<string, mixed>>  $stops
+     * @param  list<Release>  $stops
      * @return list<Step>
      */
     private static function fetchAndRecord(JobContext $context, array $stops): array
     {
-        $files = $stops === [] ? ['The file for exactly this board and revision.'] : array_map(static fn (array $stop): string => "`{$stop['file']}` for {$stop['version']}.", $stops);
+        $files = $stops === [] ? ['The file for exactly this board and revision.'] : array_map(static fn (Release $stop): string => "`{$stop->file}` for {$stop->version}.", $stops);
 
         return [
             new Step('firmware.fetch', Stage::FirmwareUpdate, 'Firmware file', Presence::Hands, Estimate::minutes(3, 6, 20),
@@ -165,46 +165,46 @@ final class FirmwareUpdatePath
     }
 
     /**
-     * @param  list<array<string, mixed>>  $stops
+     * @param  list<Release>  $stops
      * @return list<Step>
      */
     private static function writing(JobContext $context, array $stops): array
     {
         $steps = [];
         $before = [Fact::RECOVERY_WAY, Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
-        $stops = $stops === [] ? [['version' => 'the new version']] : $stops;
+        $stops = $stops === [] ? [new Release('the new version', '', [3, 6, 20])] : $stops;
         $now = $context->machine->fact('firmware.version')->value;
         $from = is_scalar($now) ? (string) $now : null;
         foreach ($stops as $index => $stop) {
             $last = $index === count($stops) - 1;
             // Named by its version: a reading in between shortens the way and renumbers what is left.
-            $slug = isset($stop['file']) ? strtolower((string) preg_replace('/[^A-Za-z0-9.]+/', '-', (string) $stop['version'])) : 'new';
+            $slug = $stop->file === '' ? 'new' : strtolower((string) preg_replace('/[^A-Za-z0-9.]+/', '-', $stop->version));
             $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$slug}";
-            $steps[] = new Step("firmware.write-{$slug}", Stage::FirmwareUpdate, "Write {$stop['version']}", Presence::StayNear, Estimate::minutes(...($stop['minutes'] ?? [3, 6, 20])),
-                ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop['version']}."],
+            $steps[] = new Step("firmware.write-{$slug}", Stage::FirmwareUpdate, "Write {$stop->version}", Presence::StayNear, $stop->estimate(),
+                ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop->version}."],
                 before: $before, after: [$after], needs: ['slot', 'power', 'stick'],
-                done: DoneWords::in(SheetPart::Firmware, $from === null ? "Version {$stop['version']} was written." : "Version {$from} → {$stop['version']}", 'version'), acts: [Act::WriteFirmware],
-                because: [new Reason('Stop '.($index + 1).' of '.count($stops).(isset($stop['from']) ? ", may be written over {$stop['from']} or newer." : '.'), 'F5', $context->machine->title)],
+                done: DoneWords::in(SheetPart::Firmware, $from === null ? "Version {$stop->version} was written." : "Version {$from} → {$stop->version}", 'version'), acts: [Act::WriteFirmware],
+                because: [new Reason('Stop '.($index + 1).' of '.count($stops).($stop->from === null ? '.' : ", may be written over {$stop->from} or newer."), 'F5', $context->machine->title)],
                 cautions: ['A power cut or a wrong file can leave the board dead.', ...($context->machine->fact('security_chip.version')->is('none') ? [] : ['If the firmware offers to clear the security chip, refuse.'])],
-                evidence: [self::versionShown(isset($stop['file']) ? (string) $stop['version'] : null)],
+                evidence: [self::versionShown($stop->file === '' ? null : $stop->version)],
                 confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
                 waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
-                boots: [BootEvent::change(['firmware.version' => (string) $stop['version'], 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+                boots: [BootEvent::change(['firmware.version' => $stop->version, 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             );
             $before = [$after, Fact::POWER_SAFE];
-            $from = (string) $stop['version'];
+            $from = $stop->version;
         }
 
         return $steps;
     }
 
     /**
-     * @param  list<array<string, mixed>>  $stops
+     * @param  list<Release>  $stops
      * @return list<Step>
      */
     private static function after(JobContext $context, array $stops): array
     {
-        $version = $stops === [] ? 'the new version' : $stops[count($stops) - 1]['version'];
+        $version = $stops === [] ? 'the new version' : $stops[count($stops) - 1]->version;
 
         return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
             [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
@@ -238,7 +238,7 @@ final class FirmwareUpdatePath
      */
     private static function reEntered(JobContext $context): array
     {
-        $settings = Setting::ofModel($context->machine->model);
+        $settings = Setting::ofMachine($context->machine);
         usort($settings, static fn (Setting $a, Setting $b): int => $a->rank() <=> $b->rank());
 
         return array_map(static function (Setting $setting) use ($context): array {

@@ -10,6 +10,7 @@ use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Drivers\DriverPlanner;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\FirmwarePutBack;
@@ -17,13 +18,12 @@ use Cobblestone\Firmware\GraphicsShare;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
-use Cobblestone\Hardware\OldDrive;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\InstallPlanner;
+use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
-use Cobblestone\Job\Goal;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
@@ -43,12 +43,12 @@ final class InstallPath
     public static function draft(JobContext $context): PathDraft
     {
         [$machine, $system, $image, $brief, $policy] = [$context->machine, $context->system(), $context->image(), $context->brief, $context->policy];
-        $swap = $context->goal === Goal::DriveSwap;
-        $new = $context->goal === Goal::FirstPowerOn;
+        $swap = $context->goal === JobKind::DriveSwap;
+        $new = $context->goal === JobKind::FirstPowerOn;
         $old = OldDrive::of($machine);
         $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives(), $swap ? $old->drive : null) : TargetDrive::choose($machine);
         $protected = $swap ? $old->drive : $target->drive;
-        $protection = Protection::of($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep && ! $new), ! $swap);
+        $protection = SafeguardPlanner::plan($context, $protected, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, $swap ? [Trigger::DriveMoved] : [Trigger::SecureBootState, ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : [])], 0, $keep && ! $new), ! $swap);
         $hardware = match (true) {
             $swap => DriveSwap::plan($machine, $protected, $target->drive, $protection, $brief->backup, $policy),
             $new => FirstPower::plan($machine),
@@ -56,7 +56,7 @@ final class InstallPath
         };
         $drivers = DriverPlanner::plan($machine, $system, $context->catalogue->drivers(), $policy);
         $media = MediaPlanner::plan($machine, $image, $context->catalogue->sticks($brief->sticks), $policy, $drivers->offlineSize(), count($drivers->offline));
-        $firmware = FirmwarePlanner::plan($machine, $system, $image, $media->stick?->connector(), $policy, $protection->encryption->firmwareWaits && ! $swap ? $protection->backup->gates : []);
+        $firmware = FirmwarePlanner::plan($machine, $system, $image, $media->stick?->connector, $policy, $protection->encryption->firmwareWaits && ! $swap ? $protection->backup->gates : []);
         $stickIn = InstallPlanner::stickStaysIn($system);
         $power = PortPower::plan($machine, $stickIn);
         $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $policy->school('bypass'), $swap);
@@ -96,7 +96,7 @@ final class InstallPath
         return new PathDraft(
             (new Contribution($steps))->and(new Contribution([], [...$all->decisions, ...$layoutDecisions], $all->questions, $all->gather, $all->initial, [...$all->blockers, ...$layoutBlockers])),
             layouts: $layouts,
-            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector(), $brief->backup !== [] && $protection->backup->somethingToKeep() && ! $new && (! $swap || $protection->health->rescueFirst()))],
+            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector, $brief->backup !== [] && $protection->backup->somethingToKeep() && ! $new && (! $swap || $protection->health->rescueFirst()))],
             stick: $media->stick?->name,
         );
     }

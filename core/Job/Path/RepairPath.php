@@ -10,11 +10,11 @@ use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Route\RouteAdvice;
 use Cobblestone\Assessment\Route\RouteLadder;
-use Cobblestone\Assessment\Route\Rung;
+use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Catalogue\Rung;
 use Cobblestone\Job\DriveFate;
-use Cobblestone\Job\Goal;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
@@ -51,22 +51,22 @@ final class RepairPath
     {
         $machine = $context->machine;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
-        $protection = Protection::of($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep), true);
+        $protection = SafeguardPlanner::plan($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep), true);
         $requirements = Requirements::assess($machine, $context->system(), $context->image, $drive, $context->brief->edition, $context->policy->school('bypass'));
-        $ladder = $context->catalogue->ladder() ?? throw BriefFault::at('goal', 'the catalogue holds no route ladder to repair by.');
+        $ladder = RouteLadder::of($context->catalogue->routes() ?? throw BriefFault::at('goal', 'the catalogue holds no route ladder to repair by.'));
         $known = self::facts($context, $protection, $requirements);
         $advice = $ladder->recommend($known);
         $rung = self::rung($ladder, $advice);
         $questions = array_map(static fn (Question $one, int $index): Question => new Question($one->fact, $one->text, $one->options, $one->decides, 'A3', 95 - $index, $index === 0 ? [Act::Repair, Act::OpenMachine] : []), $ladder->asked($known), array_keys($ladder->asked($known)));
-        $gates = $rung->writes() ? $protection->backup->gates : [];
-        $media = ($rung->entry['media'] ?? false) && $context->image !== null ? MediaPlanner::plan($machine, $context->image, $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0)->contribution : new Contribution;
+        $gates = $rung->writes ? $protection->backup->gates : [];
+        $media = $rung->media && $context->image !== null ? MediaPlanner::plan($machine, $context->image, $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0)->contribution : new Contribution;
         $key = $protection->encryption->protection->mayAskForKey() && $rung->id !== 'hardware' ? [EncryptionSteps::keyAtHand($machine)] : [];
         // What writes nothing risks nothing, and a machine that stays dead cannot be copied anyway.
-        $backup = $rung->writes() ? $protection->backup->contribution : new Contribution;
+        $backup = $rung->writes ? $protection->backup->contribution : new Contribution;
         $protecting = (new Contribution($key))->and($backup)->and($protection->health->contribution)->and($protection->memoryContribution());
         $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
         $steps = [
-            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, $rung->writes() ? $protection->backup : null)),
+            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, $rung->writes ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...self::rungSteps($rung, $gates, [...($media->steps === [] ? [] : [Fact::STICK_PROVEN]), ...($key === [] ? [] : [Fact::KEY_IN_HAND])]),
@@ -79,11 +79,11 @@ final class RepairPath
     }
 
     /** The facts the ladder reads, with those that other parts of the assessment found. */
-    private static function facts(JobContext $context, Protection $protection, Requirements $requirements): FactSheet
+    private static function facts(JobContext $context, Safeguards $protection, Requirements $requirements): FactSheet
     {
         $facts = RepairFacts::implied($context->machine->facts);
         $facts = RepairFacts::image($facts, $context);
-        $found = ['system.family' => $context->system()->entry['family'] ?? 'community', 'fit' => $requirements->fit->value];
+        $found = ['system.family' => $context->system()->family ?? 'community', 'fit' => $requirements->fit->value];
         if ($protection->health->target !== null) {
             $found['drive.grade'] = $protection->health->target->grade->value;
         }
@@ -99,7 +99,7 @@ final class RepairPath
             }
         }
         $build = $facts->get('present.build')->value;
-        $from = $context->system()->entry['repair_install_from'] ?? null;
+        $from = $context->system()->repairInstallFrom ?? null;
         if ($build !== null && $from !== null) {
             $facts = $facts->with(MachineFact::of('present.build_reaches', version_compare((string) $build, (string) $from, '>=') ? 'yes' : 'no', Source::Reading, "build {$build} against {$from}"));
         } elseif ($from === null) {
@@ -136,7 +136,7 @@ final class RepairPath
             return [Blocker::stop('no-way', 'No way on the ladder can work as things stand; see why beside each of them.', 'A3')];
         }
         if ($rung->path !== null && $standing === 'recommended') {
-            $goal = Goal::from($rung->path);
+            $goal = $rung->path;
 
             return [Blocker::stop('other-kind', "Nothing gentler is left than \"{$rung->title}\": that is a job of its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays done.", 'A3', ["route: {$rung->id}"])];
         }
@@ -165,13 +165,13 @@ final class RepairPath
     {
         $steps = [];
         $before = [Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, ...$waits];
-        foreach ($rung->entry['steps'] ?? [] as $index => $entry) {
+        foreach ($rung->steps as $index => $entry) {
             $after = "route.{$rung->id}-{$index}";
-            $restarts = $entry['restarts'] ?? 0;
-            $presence = Presence::from($entry['presence']);
-            $steps[] = new Step($after, Stage::Install, $entry['title'], $presence, Estimate::minutes(...$entry['minutes']), $entry['do'],
-                before: $before, after: [$after], needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'], acts: [$rung->writes() ? Act::Repair : Act::OpenMachine], gates: $gates,
-                because: [new Reason("{$rung->title}: the gentlest way that can work on what is known.", 'A3')], cautions: $entry['cautions'] ?? [], done: DoneWords::in(SheetPart::Repair, "{$entry['title']}."),
+            $restarts = $entry->restarts ?? 0;
+            $presence = Presence::from($entry->presence);
+            $steps[] = new Step($after, Stage::Install, $entry->title, $presence, $entry->estimate(), $entry->do,
+                before: $before, after: [$after], needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'], acts: [$rung->writes ? Act::Repair : Act::OpenMachine], gates: $gates,
+                because: [new Reason("{$rung->title}: the gentlest way that can work on what is known.", 'A3')], cautions: $entry->cautions, done: DoneWords::in(SheetPart::Repair, "{$entry->title}."),
                 waiting: $presence === Presence::Hands && $restarts === 0 ? null : new Waiting(['it stands still for minutes'], 'Wait the same time once more; then note a problem.', $restarts));
             $before = [$after];
         }
@@ -181,7 +181,7 @@ final class RepairPath
 
     private static function result(Rung $rung): Step
     {
-        $last = count($rung->entry['steps'] ?? []) - 1;
+        $last = count($rung->steps) - 1;
 
         return new Step('route.result', Stage::Install, 'Did it help?', Presence::Hands, Estimate::minutes(1, 3, 10),
             ['Start twice and try what was wrong.', 'It did not help: do not lay this stone. On the job\'s page mark the way as tried; the path is then computed with the next gentlest.'],

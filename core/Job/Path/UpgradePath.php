@@ -10,6 +10,7 @@ use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Catalogue\InstallPhase;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\DriveFate;
@@ -47,7 +48,7 @@ final class UpgradePath
     {
         [$machine, $system, $brief, $image] = [$context->machine, $context->system(), $context->brief, $context->image()];
         $target = TargetDrive::choose($machine);
-        $protection = Protection::of($context, $target->drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 4, $keep), true);
+        $protection = SafeguardPlanner::plan($context, $target->drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 4, $keep), true);
         $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $context->policy->school('bypass'));
         $licence = Licence::assess($machine, $system, $brief->edition, $brief->blocks['licence'] ?? ['kind' => 'entitlement']);
         $extras = Ownership::extras($brief->blocks['extras'] ?? [], $context->policy->school('extras'));
@@ -56,7 +57,7 @@ final class UpgradePath
         $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
         [$room, $roomBlockers] = self::room($context, $system);
         $gates = $protection->gates();
-        $days = (int) ($system->entry['rollback_days'] ?? 10);
+        $days = (int) ($system->rollbackDays ?? 10);
         $all = $protection->contribution()->and($requirements->contribution)->and($licence->contribution)->and($extras)->and(new Contribution(decisions: [self::decision($days), $room, SupportEnds::decision($gaps, $ends)], gather: [new GatherItem('charger and network', 'in for the whole upgrade')], initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED, Fact::SHUT_DOWN], blockers: $roomBlockers));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $target->drive, $brief->owner, $protection->backup, SupportEnds::missing($gaps))),
@@ -78,15 +79,15 @@ final class UpgradePath
     /** @return array{name: string, ends: string|null, days: int|null, sentence: string}|null */
     private static function presentEnds(JobContext $context, string $id): ?array
     {
-        $entry = $context->catalogue->all('systems')[$id] ?? null;
+        $entry = $context->catalogue->systems()[$id] ?? null;
 
-        return $entry === null ? null : SupportEnds::of(new SystemProfile($entry), $context->today());
+        return $entry === null ? null : SupportEnds::of($entry, $context->today());
     }
 
     /** @return array{0: Decision, 1: list<Blocker>} */
     private static function room(JobContext $context, SystemProfile $system): array
     {
-        $need = $system->entry['upgrade_free_bytes'] ?? null;
+        $need = $system->upgradeFreeBytes ?? null;
         $free = $context->machine->fact('drive.free_bytes')->value;
         if ($need === null || ! is_numeric($free)) {
             return [new Decision('assess.room', 'Free space for the upgrade', $need === null ? 'as the installer asks' : 'at least '.Bytes::of($need)->decimal(), ['The free space on the drive is not known: look before starting.'], [], [], 'A2'), []];
@@ -105,10 +106,10 @@ final class UpgradePath
     private static function steps(JobContext $context, array $gates, array $waits, int $days): array
     {
         [$system, $image] = [$context->system(), $context->image()];
-        $minutes = array_reduce($system->phases(), static fn (array $sum, array $phase): array => [$sum[0] + $phase['minutes'][0], $sum[1] + $phase['minutes'][1], $sum[2] + $phase['minutes'][2]], [10.0, 20.0, 45.0]);
-        $restarts = count(array_filter($system->phases(), static fn (array $phase): bool => $phase['restart'])) + 1;
-        $hash = $image->entry['sha256'] ?? null;
-        $file = $image->entry['file'] ?? $image->name;
+        $minutes = array_reduce($system->install->phases, static fn (Estimate $sum, InstallPhase $phase): Estimate => $sum->plus($phase->estimate()), Estimate::minutes(10, 20, 45));
+        $restarts = count(array_filter($system->install->phases, static fn (InstallPhase $phase): bool => $phase->restart)) + 1;
+        $hash = $image->sha256;
+        $file = $image->file;
 
         return [
             new Step('image.check', Stage::Image, 'Check the image', Presence::WalkAway, Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
@@ -119,13 +120,13 @@ final class UpgradePath
                 before: [Fact::IMAGE_PROVEN, Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, Fact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], acts: [Act::WriteSystem], gates: $gates,
                 because: [new Reason('In place keeps everything, with a way back.', 'A3', $system->dated())],
                 evidence: [new Evidence('keeps', 'The installer says it keeps', 'choice', ['all' => 'files, programs and settings'])]),
-            new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, Estimate::minutes(...$minutes), ['Leave it alone, charger in.'],
+            new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, $minutes, ['Leave it alone, charger in.'],
                 before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
                 done: DoneWords::of("It was upgraded to {$system->name}"),
                 waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts),
                 boots: [BootEvent::change(['system.loader' => 'new']), ...array_fill(0, $restarts, BootEvent::start(Wants::System))]),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem], because: [new Reason('Network settings are kept.', 'D5')]),
-            new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->estimate('updates'), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
+            new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->updates->estimate(), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
                 before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem], done: DoneWords::of('System updates were installed'),
                 because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice'], 'Restart once and look again.', 1)),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Ways;
 
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\DataRate;
 
 /** What sets the pace between an image and a stick (rule M9). */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Ways;
 
-use Cobblestone\Job\Policy;
 use Cobblestone\Media\HostSpace;
 use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Media\WriteTime;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Runbook\Decision;

@@ -33,7 +33,7 @@
 @endif
 <div class="cols even">
 <section class="panel"><h2>Drives</h2>
-@forelse ($a['health'] ?? [] as $drive)<p class="health {{ $drive['grade'] }}"><b>{{ \Cobblestone\Assessment\Health\HealthGrade::from($drive['grade'])->title() }}</b> · {{ $drive['model'] }}, {{ \Cobblestone\Runbook\Confirmation::mask($drive['serial']) }}<br>{{ $drive['facts'][0] }}@foreach (array_slice($drive['facts'], 1) as $fact)<br><span class="fine">{{ $fact }}</span>@endforeach<br><span class="fine">{{ $drive['readings'] }} {{ $drive['readings'] === 1 ? 'reading' : 'readings' }}{{ $drive['at'] ? ', newest '.\App\View\Words::moment($drive['at']) : '' }}</span></p>
+@forelse ($a['health'] ?? [] as $drive)<p class="health {{ $drive['grade'] }}"><b>{{ \Cobblestone\Catalogue\HealthGrade::from($drive['grade'])->title() }}</b> · {{ $drive['model'] }}, {{ \Cobblestone\Runbook\Confirmation::mask($drive['serial']) }}<br>{{ $drive['facts'][0] }}@foreach (array_slice($drive['facts'], 1) as $fact)<br><span class="fine">{{ $fact }}</span>@endforeach<br><span class="fine">{{ $drive['readings'] }} {{ $drive['readings'] === 1 ? 'reading' : 'readings' }}{{ $drive['at'] ? ', newest '.\App\View\Words::moment($drive['at']) : '' }}</span></p>
 @empty<p class="fine">No health was read. <code>smartctl -j -a</code> of each drive, or the collector's bundle, on the intake page.</p>@endforelse</section>
 @if (isset($a['encryption']))<section class="panel"><h2>Drive encryption: {{ $a['encryption']['title'] }}</h2>
 @php($decision = collect($p->decisions)->firstWhere('id', 'assess.encryption'))

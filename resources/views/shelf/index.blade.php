@@ -2,7 +2,7 @@
 @section('title', 'Shelf')
 @section('content')
 @php($mayWork = auth()->user()->mayWork())
-<header class="head"><h1>Shelf</h1><span class="goal">{{ $files->total() }} {{ $files->total() === 1 ? 'image file' : 'image files' }} in the watched folder · {{ $drivers->count() }} driver packages described</span></header>
+<header class="head"><h1>Shelf</h1><span class="goal">{{ $files->total() }} {{ $files->total() === 1 ? 'image file' : 'image files' }} in the watched folder · {{ count($drivers) }} driver packages described</span></header>
 <form class="search" action="/shelf" role="search"><input class="form-control" name="q" value="{{ $query }}" placeholder="name, line, version, source" aria-label="Search the shelf"><button class="btn">Search</button></form>
 @if ($mayWork)<section class="panel arrive" data-upload="/shelf/uploads" data-token="{{ csrf_token() }}">
 <div class="arrive-row"><label class="btn go" for="upload" data-key="u">Bring an image <kbd>u</kbd></label><input type="file" id="upload" class="visually-hidden"><span class="fine">Any size; what breaks off goes on when the same file is chosen again. Or copy it into the folder <code>var/shelf</code>: it shows here by itself.</span></div>
@@ -21,12 +21,28 @@
 @endforeach</tbody></table></div>@endif
 </section>
 @include('parts.pages', ['paginator' => $files])
-<details class="panel"><summary><b>Driver packages the catalogue describes</b> ({{ $drivers->count() }})</summary>
+<details class="panel"><summary><b>Driver packages the catalogue describes</b> ({{ count($drivers) }})</summary>
 <div class="table-responsive" tabindex="0"><table class="plain list"><thead><tr><th>package</th><th>family</th><th>version</th><th class="num">size</th><th>restart</th><th>for</th></tr></thead><tbody>
-@foreach ($drivers as $entry)@php($package = new \Cobblestone\Catalogue\DriverPackage($entry->document))
-<tr><td><a href="/catalogue/drivers/{{ $entry->slug }}">{{ $package->name }}</a></td><td>{{ $package->family() }}</td><td class="mono">{{ $entry->document['version'] }}</td><td class="num" title="{{ $package->size()->exact() }}">{{ $package->size()->decimal() }}</td><td>{{ str_replace('-', ' ', $package->restart()) }}</td><td>{{ implode(', ', $entry->document['systems']) }}</td></tr>@endforeach</tbody></table></div></details>
-<details class="panel"><summary><b>Images the catalogue describes</b> ({{ $images->count() }})</summary>
+@foreach ($drivers as $package)
+<tr>
+    <td><a href="/catalogue/drivers/{{ $package->id }}">{{ $package->name }}</a></td>
+    <td>{{ $package->family }}</td>
+    <td class="mono">{{ $package->version }}</td>
+    <td class="num" title="{{ $package->size()->exact() }}">{{ $package->size()->decimal() }}</td>
+    <td>{{ str_replace('-', ' ', $package->restart) }}</td>
+    <td>{{ implode(', ', $package->systems) }}</td>
+</tr>
+@endforeach</tbody></table></div></details>
+<details class="panel"><summary><b>Images the catalogue describes</b> ({{ count($images) }})</summary>
 <div class="table-responsive" tabindex="0"><table class="plain list"><thead><tr><th>image</th><th>kind</th><th class="num">size</th><th>loader</th><th>published checksum</th><th>as of</th></tr></thead><tbody>
-@foreach ($images as $entry)@php($image = new \Cobblestone\Catalogue\Image($entry->document))
-<tr><td><a href="/catalogue/images/{{ $entry->slug }}">{{ $image->name }} {{ $entry->document['version'] }}</a></td><td>{{ str_replace('-', ', ', $image->kind()) }}</td><td class="num" title="{{ $image->size()->exact() }}">{{ $image->size()->decimal() }}</td><td>{{ match ($image->loaderSigned()) { true => 'signed, '.$image->signer().' signer', false => 'unsigned', null => 'not inspected' } }}</td><td class="mono">{{ isset($entry->document['sha256']) ? substr($entry->document['sha256'], 0, 16).'…' : 'none published' }}</td><td>{{ $entry->document['as_of'] }}</td></tr>@endforeach</tbody></table></div></details>
+@foreach ($images as $image)
+<tr>
+    <td><a href="/catalogue/images/{{ $image->id }}">{{ $image->name }} {{ $image->version }}</a></td>
+    <td>{{ str_replace('-', ', ', $image->kind) }}</td>
+    <td class="num" title="{{ $image->size()->exact() }}">{{ $image->size()->decimal() }}</td>
+    <td>{{ \App\View\Words::signature($image) }}</td>
+    <td class="mono">{{ $image->sha256 === null ? 'none published' : substr($image->sha256, 0, 16).'…' }}</td>
+    <td>{{ $image->asOf }}</td>
+</tr>
+@endforeach</tbody></table></div></details>
 @endsection

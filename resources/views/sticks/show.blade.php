@@ -3,7 +3,7 @@
 @section('content')
 @php($mayWork = auth()->user()->mayWork())
 @php($c = $state->content)
-<header class="head"><h1>{{ $stick->name }}</h1><span class="goal mono">{{ $stick->serial() ?? 'no serial' }}</span><span class="sum"><b class="c-{{ $condition->value }}">{{ $condition->title() }}</b></span></header>
+<header class="head"><h1>{{ $stick->name }}</h1><span class="goal mono">{{ $stick->serial ?? 'no serial' }}</span><span class="sum"><b class="c-{{ $condition->value }}">{{ $condition->title() }}</b></span></header>
 @if (session('said'))<div class="panel holds-panel" role="status"><p>{{ session('said') }}</p></div>@endif
 @include('parts.error', ['field' => 'check'])
 @if ($build?->isUnderWay())<div class="panel"><p><b class="hands">{{ $build->stage }}</b> · <a href="/sticks/{{ $slug }}/builds/{{ $build->id }}">see how far it is</a></p></div>@endif
@@ -16,15 +16,15 @@
 @if ($c['drivers'] > 0)<dt>Drivers</dt><dd>{{ $c['drivers'] }} files</dd>@endif
 <dt>When</dt><dd>{{ \App\View\Words::moment($c['built_at']) }}</dd></dl>
 @elseif (isset($c['title']))<p><b>{{ $c['title'] }}</b> was begun and is not proven. Do not start a machine from it.</p>
-@else<p>{{ $stick->contents() === null ? 'Nobody has noted what is on it.' : "The register says: {$stick->contents()}." }} Nothing was built here on it yet.</p>@endif
+@else<p>{{ $stick->contents === null ? 'Nobody has noted what is on it.' : "The register says: {$stick->contents}." }} Nothing was built here on it yet.</p>@endif
 @if ($condition === \Cobblestone\Media\Build\StickCondition::Spoiled)<div class="stop-box"><b>Changed since it was proven.</b> Something wrote to it. Build it again.</div>@endif
 @if ($gone)<div class="stop-box"><b>It is not there.</b> It vanished while it was written, and stays unfinished. @if ($mayWork)<form method="post" action="/sticks/{{ $slug }}/replug" class="mt-1">@csrf<button class="btn small">Plugged in again</button></form>@endif</div>@endif
-<p class="fine"><span title="{{ $stick->size()->exact() }}">{{ $stick->size()->decimal() }} · {{ $stick->size()->binary() }}</span> · {{ strtoupper($stick->connector()) }} · stated {{ $stick->writeRate()->label() }} writing, {{ $stick->readRate()->label() }} reading · {{ $stick->contentsMayGo() ? 'its contents may go' : 'its contents must stay' }}</p>
+<p class="fine"><span title="{{ $stick->size()->exact() }}">{{ $stick->size()->decimal() }} · {{ $stick->size()->binary() }}</span> · {{ strtoupper($stick->connector) }} · stated {{ $stick->writeRate()->label() }} writing, {{ $stick->readRate()->label() }} reading · {{ $stick->contentsMayGo ? 'its contents may go' : 'its contents must stay' }}</p>
 <div class="acts">@if (in_array($condition->value, ['good', 'stale'], true))<a class="btn" href="/sticks/{{ $slug }}/label" data-key="l">Label <kbd>l</kbd></a>@endif
 <a class="btn" href="/sticks/{{ $slug }}/starts">Where it starts</a>
 @if ($build)<a class="btn" href="/sticks/{{ $slug }}/builds/{{ $build->id }}">Last build</a>@endif
 @if ($mayWork && ! $gone && ! $build?->isUnderWay())<form method="post" action="/sticks/{{ $slug }}/check">@csrf<button class="btn" data-key="t">Check its true size <kbd>t</kbd></button></form>@endif</div>
-@if ($mayWork && $condition !== \Cobblestone\Media\Build\StickCondition::Retired && $stick->contentsMayGo() && $images !== [])<h3>Build it anew from</h3><ul class="from">@foreach ($images as $image)<li><a href="/shelf/{{ $image->id }}/ways?stick={{ $slug }}">{{ $image->title() }}</a>{{ $image->inspected()?->isDamaged() ? ' · damaged' : '' }}</li>@endforeach</ul>@endif
+@if ($mayWork && $condition !== \Cobblestone\Media\Build\StickCondition::Retired && $stick->contentsMayGo && $images !== [])<h3>Build it anew from</h3><ul class="from">@foreach ($images as $image)<li><a href="/shelf/{{ $image->id }}/ways?stick={{ $slug }}">{{ $image->title() }}</a>{{ $image->inspected()?->isDamaged() ? ' · damaged' : '' }}</li>@endforeach</ul>@endif
 </section>
 <section class="panel">@include('parts.core')</section>
 </div>

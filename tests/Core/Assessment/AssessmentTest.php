@@ -1,7 +1,7 @@
 <?php
 
 use Cobblestone\Assessment\BackupEvidence;
-use Cobblestone\Job\BriefFault;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Refused;

@@ -77,7 +77,7 @@ it('says nothing about the target by another drive\'s figures', function () use 
 });
 
 it('reads a rule as its words say, at the mark, below and above', function (string $when, mixed $than, ?int $was, int $now, bool $applies) {
-    $rule = Cobblestone\Assessment\Health\HealthRule::fromArray(['figure' => 5, 'title' => 'Figure', 'when' => $when, 'than' => $than, 'grade' => 'watch', 'because' => 'Because.']);
+    $rule = Cobblestone\Catalogue\HealthRule::fromArray(['figure' => 5, 'title' => 'Figure', 'when' => $when, 'than' => $than, 'grade' => 'watch', 'because' => 'Because.']);
     $fact = $rule->applies(ata([5 => $now, 9 => 10]), $was === null ? null : ata([5 => $was]));
     expect($fact !== null)->toBe($applies);
 })->with([
@@ -99,11 +99,14 @@ it('reads a rule as its words say, at the mark, below and above', function (stri
     'stable above its mark' => ['stable', 3, null, 4, true],
     'stable at its mark' => ['stable', 4, null, 4, false],
     'rising is not stable' => ['stable', null, 4, 5, false],
-    'a word that is none' => ['sometimes', 1, 1, 5, false],
 ]);
 
+it('refuses a word that is none', function () {
+    Cobblestone\Catalogue\HealthRule::fromArray(['figure' => 5, 'title' => 'Figure', 'when' => 'sometimes', 'grade' => 'watch', 'because' => 'Because.']);
+})->throws(Cobblestone\Document\DocumentFault::class, 'when: choose one of rising, stable');
+
 it('says a fact in words and figures', function () {
-    $rule = fn (string $when) => Cobblestone\Assessment\Health\HealthRule::fromArray(['figure' => '5', 'title' => 'Sectors', 'when' => $when, 'grade' => 'watch', 'because' => 'Because.']);
+    $rule = fn (string $when) => Cobblestone\Catalogue\HealthRule::fromArray(['figure' => '5', 'title' => 'Sectors', 'when' => $when, 'grade' => 'watch', 'because' => 'Because.']);
     expect($rule('rising')->applies(ata([5 => 9]), ata([5 => 8])))->toBe('Sectors: 9, 8 at the reading before. Because.');
     expect($rule('stable')->applies(ata([5 => 9]), null))->toBe('Sectors: 9. Only one reading: a second reading in some days shows whether it rises.');
     expect($rule('stable')->applies(ata([5 => 9]), ata([5 => 9])))->toBe('Sectors: 9. Because.');
@@ -112,7 +115,7 @@ it('says a fact in words and figures', function () {
 });
 
 it('orders grades by urgency, and drives of one grade by serial', function () {
-    $grades = Cobblestone\Assessment\Health\HealthGrade::cases();
+    $grades = Cobblestone\Catalogue\HealthGrade::cases();
     expect(array_map(fn ($grade) => $grade->urgency(), $grades))->toBe([0, 1, 2, 3, 4]);
     expect(array_map(fn ($grade) => $grade->title(), $grades))->toBe(['no sign of failing', 'unknown', 'watch', 'cable first', 'replace']);
     $all = DriveHealth::all([ata([5 => 0], serial: 'KB-9'), ata([5 => 0], serial: 'KB-1')], Demo::catalogue()->healthRules());

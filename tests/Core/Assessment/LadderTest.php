@@ -1,6 +1,7 @@
 <?php
 
 use Cobblestone\Assessment\Route\RouteLadder;
+use Cobblestone\Catalogue\RouteTable;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
@@ -8,17 +9,18 @@ use Cobblestone\Machine\Source;
 /** A ladder of three rungs, given out of order. */
 function smallLadder(): RouteLadder
 {
-    return RouteLadder::fromArray([
+    return RouteLadder::of(RouteTable::fromArray([
+        'id' => 'small', 'name' => 'Small', 'as_of' => '2026-11', 'source' => 'x',
         'questions' => [
             'disk' => ['text' => 'Is the disk sound?', 'options' => ['yes' => 'yes', 'no' => 'no']],
             'medium' => ['text' => 'Is there a medium?', 'options' => ['yes' => 'yes', 'no' => 'no']],
         ],
         'rungs' => [
-            ['id' => 'wipe', 'order' => 30, 'title' => 'Install clean', 'keeps' => [], 'path' => 'clean-install'],
+            ['id' => 'wipe', 'order' => 30, 'title' => 'Install clean', 'keeps' => [], 'path' => 'clean-install', 'only_if' => []],
             ['id' => 'mend', 'order' => 10, 'title' => 'Mend it', 'keeps' => ['files', 'programs', 'settings'], 'writes' => false, 'only_if' => [['fact' => 'disk', 'is' => 'yes', 'else' => 'The disk is not sound.']]],
             ['id' => 'over', 'order' => 20, 'title' => 'Install over it', 'keeps' => ['files', 'settings'], 'only_if' => [['fact' => 'medium', 'is' => 'yes', 'else' => 'There is no medium.'], ['fact' => 'odd.fact', 'not' => 'bad', 'else' => 'It is odd.']]],
         ],
-    ]);
+    ]));
 }
 
 /** @param  array<string, mixed>  $known */
@@ -40,7 +42,7 @@ it('sorts its rungs, gentlest first, and finds one by name', function () {
 
 it('knows what a rung keeps and whether it writes', function (string $id, bool $losesFiles, bool $writes, ?string $path) {
     $rung = smallLadder()->rung($id);
-    expect([$rung?->losesFiles(), $rung?->writes(), $rung?->path])->toBe([$losesFiles, $writes, $path]);
+    expect([$rung?->losesFiles(), $rung?->writes, $rung?->path?->value])->toBe([$losesFiles, $writes, $path]);
 })->with([['mend', false, false, null], ['over', false, true, null], ['wipe', true, true, 'clean-install']]);
 
 it('stands every rung where the facts put it', function (array $known, array $standings, ?string $recommended, string $chosen, string $reason, bool $provisional, ?string $settles) {

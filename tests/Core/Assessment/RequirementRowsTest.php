@@ -12,11 +12,12 @@ use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Source;
 use Cobblestone\Quantity\Bytes;
+use Tests\Support\Entries;
 
 /** @param  array<string, mixed>  $needs */
 function needing(array $needs, string $bootMode = 'either', bool $chip = false, array $more = []): SystemProfile
 {
-    return new SystemProfile(['id' => 'x', 'name' => 'Heron 1', 'as_of' => '2026-11', 'firmware' => ['boot_mode' => $bootMode, 'secure_boot_after' => 'any', 'security_chip' => $chip], 'needs' => $needs, ...$more]);
+    return Entries::system(['id' => 'x', 'name' => 'Heron 1', 'as_of' => '2026-11', 'firmware' => ['boot_mode' => $bootMode, 'secure_boot_after' => 'any', 'security_chip' => $chip], 'needs' => $needs, ...$more]);
 }
 
 /** @param  array<string, mixed>  $facts */

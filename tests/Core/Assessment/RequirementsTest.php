@@ -74,7 +74,7 @@ it('says what an edition leaves unused, and holds it against nothing', function 
 it('asks only for what a need waits for, and says what the answer decides', function () {
     $brief = Demo::brief('fairlead-13');
     unset($brief['machine']['model']);
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray([...$brief, 'machine' => [...$brief['machine'], 'kind' => 'laptop']]), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray([...$brief, 'machine' => [...$brief['machine'], 'kind' => 'laptop']]), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     expect($plan->assessment['requirements']['fit'])->toBe('fits-after-settings')
         ->and(row($plan, 'memory')['verdict'])->toBe('unknown')
         ->and(array_map(fn ($question) => $question->fact, $plan->questions))->toBe(['network.driver', 'memory_bytes', 'cores'])

@@ -1,6 +1,7 @@
 <?php
 
-use Cobblestone\Assessment\Condition;
+use Cobblestone\Assessment\Route\RouteLadder;
+use Cobblestone\Catalogue\Condition;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
@@ -49,7 +50,7 @@ it('tells holds from fails from not known yet', function (array $condition, arra
 ]);
 
 it('recommends the gentlest way that can work', function (array $changes, ?string $rung) {
-    $advice = Demo::catalogue()->ladder()->recommend(facts([...COMMERCIAL, ...$changes]));
+    $advice = RouteLadder::of(Demo::catalogue()->routes())->recommend(facts([...COMMERCIAL, ...$changes]));
     expect($advice->rung?->id)->toBe($rung);
 })->with([
     'dead' => [['symptom.powers_up' => 'no', 'symptom.picture' => 'no', 'hardware.suspect' => 'yes', 'symptom.starts' => 'no', 'symptom.since' => 'nothing'], 'hardware'],
@@ -74,7 +75,7 @@ it('recommends the gentlest way that can work', function (array $changes, ?strin
 ]);
 
 it('says why each gentler rung is out', function () {
-    $advice = Demo::catalogue()->ladder()->recommend(facts([...COMMERCIAL, 'symptom.starts' => 'no', 'symptom.since' => 'driver', 'recovery.environment' => 'no', 'restore.point' => 'no', 'tried' => 'take-back']));
+    $advice = RouteLadder::of(Demo::catalogue()->routes())->recommend(facts([...COMMERCIAL, 'symptom.starts' => 'no', 'symptom.since' => 'driver', 'recovery.environment' => 'no', 'restore.point' => 'no', 'tried' => 'take-back']));
     expect($advice->rung?->id)->toBe('boot-files')
         ->and($advice->provisional)->toBeFalse()
         ->and($advice->settles)->toBeNull();
@@ -91,7 +92,7 @@ it('says why each gentler rung is out', function () {
 it('names the one answer that would change it most', function () {
     $known = COMMERCIAL;
     unset($known['recovery.environment'], $known['factory.image'], $known['wish.original']);
-    $advice = Demo::catalogue()->ladder()->recommend(facts([...$known, 'symptom.starts' => 'recovery', 'symptom.since' => 'nothing', 'restore.point' => 'no', 'tried' => 'file-system, system-files, boot-files, reset']));
+    $advice = RouteLadder::of(Demo::catalogue()->routes())->recommend(facts([...$known, 'symptom.starts' => 'recovery', 'symptom.since' => 'nothing', 'restore.point' => 'no', 'tried' => 'file-system, system-files, boot-files, reset']));
     expect($advice->rung?->id)->toBe('clean')
         ->and($advice->provisional)->toBeTrue()
         ->and($advice->settles?->fact)->toBe('recovery.environment')
@@ -100,7 +101,7 @@ it('names the one answer that would change it most', function () {
 });
 
 it('never chooses a way that loses files while a gentler one is possible', function () {
-    $ladder = Demo::catalogue()->ladder();
+    $ladder = RouteLadder::of(Demo::catalogue()->routes());
     $questions = array_values(Demo::catalogue()->all('routes'))[0]['questions'];
     mt_srand(7);
     for ($i = 0; $i < 120; $i++) {
@@ -177,7 +178,7 @@ it('claims no sign of sound hardware that nobody has looked for', function () {
     foreach (['symptom.powers_up', 'symptom.picture'] as $fact) {
         unset($repair['machine']['facts'][$fact]);
     }
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($repair), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray($repair), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     $rows = array_column($plan->assessment['route']['ladder'], 'why', 'id');
     expect($rows['hardware'])->toBe(['Nothing known so far points at the hardware.']);
 });

@@ -8,7 +8,7 @@ use Tests\Support\Demo;
 
 function symptoms(): SymptomIndex
 {
-    return SymptomIndex::of(Demo::catalogue()->all('issues'));
+    return SymptomIndex::of(Demo::catalogue()->symptoms());
 }
 
 function known(array $facts): FactSheet

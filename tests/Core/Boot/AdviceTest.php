@@ -1,11 +1,11 @@
 <?php
 
 use Cobblestone\Boot\Advice;
-use Cobblestone\Boot\Ground;
 use Cobblestone\Boot\Model\Cause;
+use Cobblestone\Boot\Model\Ground;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
 use Cobblestone\Boot\Model\Stone;
-use Cobblestone\Boot\Outcome;
 use Cobblestone\Boot\RehearsalHead;
 use Cobblestone\Media\Inspection\LoaderTrust;
 

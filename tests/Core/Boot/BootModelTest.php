@@ -8,9 +8,9 @@ use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootModel;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Boot\Model\Undetermined;
-use Cobblestone\Boot\Outcome;
 use Tests\Support\BootBench as Bench;
 
 it('ends as the rules say', function (string $case) {

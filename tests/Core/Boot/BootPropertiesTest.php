@@ -12,7 +12,7 @@ use Cobblestone\Boot\Model\BootDevice;
 use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootModel;
 use Cobblestone\Boot\Model\BootState;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Possibilities;
 use Cobblestone\Media\Inspection\LoaderTrust;
 use Random\Engine\Mt19937;

@@ -7,7 +7,7 @@ use Cobblestone\Boot\Medium\MediumReader;
 use Cobblestone\Boot\Model\BootModel;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\Rehearsal;

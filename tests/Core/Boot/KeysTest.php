@@ -4,6 +4,7 @@ use Cobblestone\Boot\Keys\KeyFiles;
 use Cobblestone\Boot\Keys\KnownSigners;
 use Cobblestone\Boot\Keys\SignatureList;
 use Cobblestone\Boot\Keys\VariableStore;
+use Cobblestone\Catalogue\Signer;
 use Cobblestone\Media\Inspection\Der;
 use Tests\Support\KeyBench;
 
@@ -58,7 +59,7 @@ it('names a file that is none of these', function () {
 });
 
 it('knows signers by fingerprint and who comes trusted', function () {
-    $known = new KnownSigners(['a' => ['fingerprint_sha256' => 'AA', 'trusted_by_default' => true], 'b' => ['fingerprint_sha256' => 'bb', 'revoked' => ['CC']]]);
+    $known = new KnownSigners(['a' => new Signer('a', 'A', '2026-11', 'x', 'AA', true), 'b' => new Signer('b', 'B', '2026-11', 'x', 'bb', revoked: ['CC'])]);
     expect($known->all()->fingerprints)->toBe(['a' => 'aa', 'b' => 'bb'])->and($known->all()->revoked)->toBe(['cc'])->and($known->trustedByDefault())->toBe(['a'])
         ->and((new KnownSigners([]))->all()->revoked)->toBeNull()->and((new KnownSigners([]))->all()->areKnown())->toBeFalse();
 });

@@ -2,7 +2,7 @@
 
 use Cobblestone\Boot\KindTable;
 use Cobblestone\Boot\Medium\LegacyCode;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Possibilities;
 use Cobblestone\Boot\StickStart;
 use Tests\Support\BootBench as Bench;

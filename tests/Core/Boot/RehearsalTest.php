@@ -3,8 +3,8 @@
 use Cobblestone\Assessment\Encryption\EncryptionBranch;
 use Cobblestone\Boot\Advice;
 use Cobblestone\Boot\BootScene;
-use Cobblestone\Boot\Ground;
-use Cobblestone\Boot\Outcome;
+use Cobblestone\Boot\Model\Ground;
+use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Quirk;
 use Cobblestone\Boot\Reality;

@@ -14,11 +14,12 @@ use Cobblestone\Machine\Source;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\EvidenceKind;
 use Tests\Support\Demo;
+use Tests\Support\Entries;
 
 /** @param  array<string, mixed>  $more */
 function shelved(string $id, string $date, array $more = []): DriverPackage
 {
-    return new DriverPackage(['id' => $id, 'name' => "Card {$id}", 'family' => 'graphics', 'claims' => ['PCI:46E1:7700'], 'systems' => ['tansy-desktop-7'], 'version' => '1', 'date' => $date, 'bytes' => 1000, 'sha256' => 'ab', ...$more]);
+    return Entries::package(['id' => $id, 'name' => "Card {$id}", 'family' => 'graphics', 'claims' => ['PCI:46E1:7700'], 'systems' => ['tansy-desktop-7'], 'version' => '1', 'date' => $date, 'bytes' => 1000, 'sha256' => 'ab', ...$more]);
 }
 
 it('takes the package that claims the card or bears its name, the locked one before the newest', function (array $card, ?string $system, array $shelf, ?string $id) {

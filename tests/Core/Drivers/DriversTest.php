@@ -3,10 +3,11 @@
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\DriverOrder;
 use Tests\Support\Demo;
+use Tests\Support\Entries;
 
 function package(string $id, string $family, string $restart = 'none', array $needs = []): DriverPackage
 {
-    return new DriverPackage(['id' => $id, 'name' => $id, 'family' => $family, 'restart' => $restart, 'needs' => $needs]);
+    return Entries::package(['id' => $id, 'name' => $id, 'family' => $family, 'restart' => $restart, 'needs' => $needs]);
 }
 
 $order = fn (string $school, array $packages) => array_map(fn ($package) => $package->id, DriverOrder::by($school, $packages));

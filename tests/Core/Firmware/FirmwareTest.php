@@ -16,6 +16,7 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
 use Cobblestone\Quantity\Power;
 use Tests\Support\Demo;
+use Tests\Support\Entries;
 
 /**
  * @param  list<array<string, mixed>>  $settings
@@ -31,7 +32,7 @@ function machineWith(array $settings, array $known = [], Kind $kind = Kind::Lapt
         $facts = $facts->with(MachineFact::of("firmware.{$name}", $value, Source::Person, 'seen'));
     }
 
-    return new Machine('Test', $kind, $facts, [], $ports, [], $battery, $model + ['id' => 't', 'as_of' => '2026-11-01', 'firmware' => ['settings' => $settings]]);
+    return new Machine('Test', $kind, $facts, [], $ports, [], $battery, Entries::model($model + ['firmware' => ['settings' => $settings]]));
 }
 
 function setting(string $id, string $default, array $requires = []): array
@@ -139,7 +140,7 @@ it('compares the signer before Secure Boot is ever proposed off', function (stri
 it('puts Secure Boot back on after an unsigned stick with a signed system', function () {
     $brief = Demo::brief('fairlead-13');
     $brief['image'] = ['name' => 'x.img', 'bytes' => 3_000_000_000, 'kind' => 'raw', 'loader' => ['signed' => false]];
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     $steps = array_map(fn ($step) => $step->id, $plan->steps);
     expect($plan->step('put-back.secure-boot'))->not->toBeNull()
         // This system binds its drive to Secure Boot as it stands once it is online: it has to be back on before.
@@ -152,7 +153,7 @@ it('puts Secure Boot back on after an unsigned stick with a signed system', func
 it('puts Secure Boot back on at the end where nothing is bound to it', function () {
     $brief = Demo::brief('fairlead-13');
     $brief['image'] = ['name' => 'x.img', 'bytes' => 3_000_000_000, 'kind' => 'raw', 'loader' => ['signed' => false]];
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of(['auto_encryption' => 'off']));
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Policy\Policy::of(['auto_encryption' => 'off']));
     $steps = array_map(fn ($step) => $step->id, $plan->steps);
     expect(array_search('put-back.secure-boot', $steps, true))->toBeGreaterThan(array_search('proof.readings', $steps, true))
         ->and(array_column(array_filter($plan->assessment['rehearsal'], fn ($start) => ! $start['succeeds']), 'sentence'))->toBe([]);

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Brief\Brief;
 use Cobblestone\Firmware\ChangePlan;
 use Cobblestone\Firmware\FirmwareNeeds;
 use Cobblestone\Firmware\MemoryNeed;
@@ -13,14 +14,14 @@ use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Firmware\WayIn;
-use Cobblestone\Job\Brief;
 use Cobblestone\Job\JobContext;
-use Cobblestone\Job\KindDefaults;
-use Cobblestone\Job\Policy;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\KindDefaults;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
+use Cobblestone\Machine\Model\MachineModel;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Runbook\Contribution;
@@ -29,6 +30,7 @@ use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
 use Tests\Support\Demo;
+use Tests\Support\Entries;
 
 /** What is said, word for word; read before it is accepted with UPDATE_GOLDEN=1. */
 function holdsFirmwareGolden(string $name, mixed $found): void
@@ -74,28 +76,28 @@ it('plans the firmware of these paths in these words', function (string $name, s
 
 it('says the ways in like this', function () {
     $found = [];
-    foreach (Demo::catalogue()->all('machines') as $id => $model) {
+    foreach (Demo::catalogue()->machines() as $id => $model) {
         $machine = JobContext::of(Brief::fromArray(['brief' => 1, 'title' => 'x', 'goal' => 'firmware-update', 'machine' => ['model' => $id]]), Demo::catalogue(), Policy::of())->machine;
         foreach (['menu' => WayIn::menu($machine), 'setup' => WayIn::setup($machine), 'recovery' => WayIn::recovery($machine)] as $which => $way) {
-            $found[$id][$which] = ['source' => $way->source, 'lines' => $way->instructions('the list'), 'ranking' => array_map(fn (RankedWay $one): array => [RankedWay::name($one->way), $one->from, $one->worked, $one->missed, $one->percent()], $way->ranking)];
+            $found[$id][$which] = ['source' => $way->source, 'lines' => $way->instructions('the list'), 'ranking' => array_map(fn (RankedWay $one): array => [$one->way->name(), $one->from, $one->worked, $one->missed, $one->percent()], $way->ranking)];
             foreach ($way->ways as $one) {
                 $sequence = PressSequence::of($one);
                 $found[$id][$which]['presses'][] = [array_map(fn ($press): array => [$press->what, $press->from, $press->to, $press->tapped], $sequence->presses), $sequence->marks, $sequence->seconds, $sequence->lanes()];
             }
         }
-        if (isset($model['recovery']['sequence'])) {
-            $sequence = PressSequence::ofMoves($model['recovery']['sequence']);
+        if ($model->recovery !== null) {
+            $sequence = PressSequence::ofMoves($model->recovery->sequence);
             $found[$id]['cable'] = [array_map(fn ($press): array => [$press->what, $press->from, $press->to], $sequence->presses), $sequence->marks, $sequence->seconds, $sequence->lanes()];
         }
     }
     foreach (Kind::cases() as $kind) {
-        $found['kinds'][$kind->value] = KindDefaults::waysIn($kind);
+        $found['kinds'][$kind->value] = KindDefaults::waysIn($kind)->toArray();
     }
     holdsFirmwareGolden('ways-in', $found);
 });
 
 it('updates like this', function () {
-    $releases = Demo::catalogue()->machine('brackwater-capstan-t3')['firmware']['releases'];
+    $releases = Demo::catalogue()->machine('brackwater-capstan-t3')->firmware->releases;
     $found = [];
     foreach (['F5', 'F9', 'F12', 'F14', 'F20'] as $from) {
         foreach ([null, 'F9', 'F12', 'F14', 'F99'] as $to) {
@@ -129,8 +131,8 @@ it('needs and knows these settings', function () {
         $usual = Setting::usual($id);
         $found['usual'][$id] = [$usual->title, $usual->place, $usual->values, $usual->requires, $usual->default, $usual->rank(), Setting::undescribed($id)->title, Setting::undescribed($id)->place, Setting::undescribed($id)->values];
     }
-    foreach (Demo::catalogue()->all('machines') as $id => $model) {
-        $found['models'][$id] = array_map(fn (Setting $one): array => [$one->id, $one->title, $one->place, $one->values, $one->requires, $one->default, $one->rank()], Setting::ofModel($model));
+    foreach (Demo::catalogue()->machines() as $id => $model) {
+        $found['models'][$id] = array_map(fn (Setting $one): array => [$one->id, $one->title, $one->place, $one->values, $one->requires, $one->default, $one->rank()], array_map(Setting::of(...), $model->settings()));
     }
     $need = fn (Need $one): array => [$one->setting, $one->value, $one->because, $one->rule, $one->stays, $one->weakens, $one->accepts, $one->whose, $one->values()];
     $systems = ['tansy-desktop-7' => 'tansy-desktop-7-dock', 'orrin-desktop-3' => 'orrin-desktop-3', 'corvane-play-2' => 'corvane-play-2', 'skerry-rolling' => 'skerry-rolling'];
@@ -143,12 +145,12 @@ it('needs and knows these settings', function () {
     $modules = fn (int ...$pairs): array => array_map(fn (array $pair): MemoryModule => new MemoryModule('A', Bytes::gibi(8), ratedTransfers: $pair[0], setTransfers: $pair[1] === 0 ? null : $pair[1]), array_chunk($pairs, 2));
     foreach (['slow' => $modules(3200, 2400, 3600, 2400), 'odd rate' => $modules(3700, 2400), 'not set' => $modules(3200, 0), 'as rated' => $modules(3200, 3200), 'faster than rated' => $modules(3200, 3600), 'one faster' => $modules(3200, 3200, 3200, 2400), 'with an empty slot' => [...$modules(3200, 2400), new MemoryModule('B', null)]] as $name => $fitted) {
         foreach ([false, true] as $counts) {
-            $model = Demo::catalogue()->machine('brackwater-capstan-t3');
+            $model = Demo::catalogue()->machine('brackwater-capstan-t3')->toArray();
             $model['firmware']['multiplier_counts_transfers'] = $counts;
-            $found['memory'][$name.($counts ? ', by transfers' : '')] = array_map($need, MemoryNeed::of(new Machine('Test', Kind::Desktop, FactSheet::empty(), model: $model, modules: $fitted)));
+            $found['memory'][$name.($counts ? ', by transfers' : '')] = array_map($need, MemoryNeed::of(new Machine('Test', Kind::Desktop, FactSheet::empty(), model: MachineModel::fromArray($model), modules: $fitted)));
         }
     }
-    $bare = new Machine('Test', Kind::Desktop, FactSheet::empty(), model: ['id' => 't', 'as_of' => '2026-11-01', 'firmware' => ['settings' => [['id' => 'memory_profile', 'title' => 'M', 'place' => 'P', 'values' => ['standard', 'rated'], 'default' => 'standard']]]]);
+    $bare = new Machine('Test', Kind::Desktop, FactSheet::empty(), model: Entries::model(['firmware' => ['settings' => [['id' => 'memory_profile', 'title' => 'M', 'place' => 'P', 'values' => ['standard', 'rated'], 'default' => 'standard']]]]));
     $waiting = MemoryNeed::waiting(ChangePlan::of($bare, [new Need('memory_profile', 'rated', 'x', 'F4')]));
     $found['waiting'] = [$waiting?->toArray(), MemoryNeed::waiting(ChangePlan::of($bare, []))];
     holdsFirmwareGolden('needs', $found);

@@ -4,7 +4,7 @@ use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
 use Tests\Support\Demo;
 
-$settings = fn (): array => Setting::ofModel(Demo::catalogue()->machine('norrel-fairlead-13'));
+$settings = fn (): array => array_map(Setting::of(...), Demo::catalogue()->machine('norrel-fairlead-13')->settings());
 
 it('reads pasted lines in the model\'s words or ours', function (string $text, array $values, array $notes) use ($settings) {
     $snapshot = Snapshot::fromText($text, $settings());

@@ -1,10 +1,10 @@
 <?php
 
-use Cobblestone\Catalogue\MachineFaults;
 use Cobblestone\Firmware\HandheldNeeds;
 use Cobblestone\Firmware\MemoryNeed;
 use Cobblestone\Firmware\MemoryProfile;
 use Cobblestone\Firmware\UpdatePath;
+use Cobblestone\Job\MachineFaults;
 use Cobblestone\Machine\Fact as MachineFact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
@@ -13,12 +13,13 @@ use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Machine\Source;
 use Cobblestone\Quantity\Bytes;
 use Tests\Support\Demo;
+use Tests\Support\Entries;
 
-$capstan = fn (): array => Demo::catalogue()->machine('brackwater-capstan-t3')['firmware']['releases'];
+$capstan = fn (): array => Demo::catalogue()->machine('brackwater-capstan-t3')->firmware->releases;
 
 it('goes the shortest way through required stops to the lowest that gives what is needed', function (string $from, ?string $to, ?string $gives, ?string $processor, ?string $revision, array $stops, ?string $fault) use ($capstan) {
     $path = UpdatePath::find($capstan(), $from, $to, $gives, $processor, $revision);
-    expect(array_column($path->stops, 'version'))->toBe($stops);
+    expect(array_map(fn ($stop) => $stop->version, $path->stops))->toBe($stops);
     $fault === null ? expect($path->fault)->toBeNull() : expect($path->fault)->toContain($fault);
 })->with([
     'through a stop' => ['F5', null, 'newer processors', 'Ostler R5', '2', ['F9', 'F12'], null],
@@ -107,7 +108,7 @@ it('leaves other kinds of machine alone', function () {
 });
 
 it('finds what a schema cannot see in a machine\'s file', function (array $firmware, array $rest, array $faults) {
-    expect(MachineFaults::of(['firmware' => $firmware, ...$rest]))->toBe($faults);
+    expect(MachineFaults::of(Entries::model(['firmware' => $firmware, ...$rest])))->toBe($faults);
 })->with([
     'nothing' => [[], [], []],
     'a default that is none of the values' => [['settings' => [['id' => 'a', 'values' => ['on', 'off'], 'default' => 'perhaps']]], [], ['firmware.settings.0.default: "perhaps" is none of the values on, off.']],
@@ -118,14 +119,14 @@ it('finds what a schema cannot see in a machine\'s file', function (array $firmw
     'over itself' => [['releases' => [['version' => '2', 'from' => '2']]], [], ['firmware.releases.0.from: 2 cannot be written over 2, which is not older.']],
     'nothing leads there' => [['releases' => [['version' => '1'], ['version' => '5', 'from' => '4']]], [], ['firmware.releases.1.from: no release leads to 4 or newer, so nothing leads to 5.']],
     'a release twice' => [['releases' => [['version' => '1'], ['version' => '1']]], [], ['firmware.releases: 1 stands there twice.']],
-    'a quirk of no kind' => [['quirks' => [['wants' => 'tea', 'predicted' => 'silent', 'seen' => 'burnt', 'times' => 1]]], [], ['firmware.quirks.0.seen: "burnt" is none of '.implode(', ', array_column(Cobblestone\Boot\Outcome::cases(), 'value')).'.', 'firmware.quirks.0.wants: "tea" is none of setup, installer, next-part, system, recovery.']],
+    'a quirk of no kind' => [['quirks' => [['wants' => 'tea', 'predicted' => 'silent', 'seen' => 'burnt', 'times' => 1]]], [], ['firmware.quirks.0.seen: "burnt" is none of '.implode(', ', array_column(Cobblestone\Boot\Model\Outcome::cases(), 'value')).'.', 'firmware.quirks.0.wants: "tea" is none of setup, installer, next-part, system, recovery.']],
     'let go before held' => [[], ['recovery' => ['sequence' => [['do' => 'x', 'release' => 'key']]]], ['recovery.sequence.0.release: "key" is let go before anything took hold of it.']],
     'held, then let go' => [[], ['recovery' => ['sequence' => [['do' => 'x', 'hold' => 'key'], ['do' => 'y', 'release' => 'key']]]], []],
     'no such port' => [[], ['ports' => [['id' => 'a']], 'recovery' => ['port_id' => 'b']], ['recovery.port_id: there is no port "b".']],
 ]);
 
 it('finds no fault in the demo machines', function () {
-    foreach (Demo::catalogue()->all('machines') as $machine) {
+    foreach (Demo::catalogue()->machines() as $machine) {
         expect(MachineFaults::of($machine))->toBe([]);
     }
 });

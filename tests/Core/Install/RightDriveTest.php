@@ -1,7 +1,7 @@
 <?php
 
-use Cobblestone\Install\DriveWords;
-use Cobblestone\Job\FixedChoice;
+use Cobblestone\Brief\FixedChoice;
+use Cobblestone\Machine\DriveWords;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\WalkThrough;
 use Tests\Support\Demo;

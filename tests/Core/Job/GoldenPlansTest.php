@@ -1,10 +1,10 @@
 <?php
 
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\UnknownEntry;
-use Cobblestone\Job\Brief;
-use Cobblestone\Job\BriefFault;
 use Cobblestone\Job\JobPlanner;
-use Cobblestone\Job\Policy;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Planner;
 use Tests\Support\Demo;

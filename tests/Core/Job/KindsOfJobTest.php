@@ -1,14 +1,15 @@
 <?php
 
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\JobKind;
 use Cobblestone\Firmware\ReleasePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Hardware\CardSupply;
 use Cobblestone\Install\RollbackWindow;
-use Cobblestone\Job\Brief;
-use Cobblestone\Job\BriefFault;
-use Cobblestone\Job\Goal;
 use Cobblestone\Job\JobPlanner;
-use Cobblestone\Job\Policy;
+use Cobblestone\Machine\Model\Release;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Quantity\Moment;
@@ -20,7 +21,7 @@ use Tests\Support\Demo;
 it('has a golden job for each kind, whole from first to last stone', function () {
     $kinds = array_values(array_unique(array_map(fn (string $job) => Demo::brief($job)['goal'] ?? 'clean-install', Demo::ALL)));
     sort($kinds);
-    $all = array_column(Goal::cases(), 'value');
+    $all = array_column(JobKind::cases(), 'value');
     sort($all);
     expect($kinds)->toBe($all);
     foreach (Demo::ALL as $job) {
@@ -105,14 +106,23 @@ it('updates firmware only with a reason and through the required stops', functio
     expect(Demo::plan('firmware-update', ['machine' => ['model' => 'wickley-pocket-lantern', 'facts' => ['firmware.version' => '3', 'drive.encryption' => 'none']]])->step('firmware.write-new')?->title)->toBe('Write the new version');
 });
 
+/**
+ * @param  list<array<string, mixed>>  $said
+ * @return list<Release>
+ */
+function releases(array $said): array
+{
+    return array_map(static fn (array $one): Release => Release::fromArray(['file' => 'f', 'minutes' => [3, 6, 20], ...$one]), $said);
+}
+
 it('finds the shortest way through releases', function (string $from, string $to, ?array $way) {
-    $releases = [['version' => '1.0'], ['version' => '1.5', 'from' => '1.0'], ['version' => '2.0', 'from' => '1.4'], ['version' => '2.1', 'from' => '1.0'], ['version' => '3.0', 'from' => '2.0']];
+    $releases = releases([['version' => '1.0'], ['version' => '1.5', 'from' => '1.0'], ['version' => '2.0', 'from' => '1.4'], ['version' => '2.1', 'from' => '1.0'], ['version' => '3.0', 'from' => '2.0']]);
     $found = ReleasePath::shortest($releases, $from, $to);
-    expect($found === null ? null : array_column($found, 'version'))->toBe($way);
+    expect($found === null ? null : array_map(fn ($release) => $release->version, $found))->toBe($way);
 })->with([['1.0', '3.0', ['2.1', '3.0']], ['1.0', '2.0', ['1.5', '2.0']], ['2.0', '3.0', ['3.0']], ['3.0', '3.0', []], ['3.5', '3.0', []], ['0.9', '2.1', ['1.0', '2.1']], ['1.0', '4.0', null]]);
 
 it('takes the lowest release that gives what is needed', function () {
-    $releases = [['version' => '1.10', 'gives' => ['a']], ['version' => '1.9', 'gives' => ['a', 'b']], ['version' => '2.0']];
+    $releases = releases([['version' => '1.10', 'gives' => ['a']], ['version' => '1.9', 'gives' => ['a', 'b']], ['version' => '2.0']]);
     expect(ReleasePath::lowestGiving($releases, 'a'))->toBe('1.9')
         ->and(ReleasePath::lowestGiving($releases, 'b'))->toBe('1.9')
         ->and(ReleasePath::lowestGiving($releases, null))->toBe('2.0')
@@ -220,7 +230,7 @@ it('says what is plugged in where and whether it still charges', function () {
 });
 
 it('still helps each kind of job with an empty catalogue', function (array $brief, string $verdict, array $steps) {
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray(['brief' => 1, 'title' => 'odd', 'catalogue' => 'none', ...$brief]), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray(['brief' => 1, 'title' => 'odd', 'catalogue' => 'none', ...$brief]), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     expect($plan->verdict()->value)->toBe($verdict)->and(count($plan->questions))->toBeLessThanOrEqual(3);
     $ids = array_map(fn ($step) => $step->id, $plan->steps);
     $order = array_map(fn (string $id) => array_search($id, $ids, true), $steps);

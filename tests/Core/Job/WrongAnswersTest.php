@@ -44,7 +44,7 @@ it('asks for every revision of a board before firmware is written', function () 
 });
 
 it('picks the lowest release that gives what is needed and runs what is and what will be fitted', function (?string $gives, ?string $next, ?string $target, string $because) {
-    $releases = Demo::catalogue()->machine('brackwater-capstan-t3')['firmware']['releases'];
+    $releases = Demo::catalogue()->machine('brackwater-capstan-t3')->firmware->releases;
     $path = UpdatePath::find($releases, 'F9', null, $gives, 'Ostler R5', '2', $next);
     expect($path->fault === null ? $path->target : null)->toBe($target)->and($path->fault ?? $path->because)->toContain($because);
 })->with([
@@ -111,7 +111,7 @@ it('takes an encrypted volume in a reading for a fact', function () use ($decide
 
 it('takes no size for a need that nobody has measured', function () use ($decided, $laid) {
     $image = ['name' => 'heron.img.gz', 'bytes' => 2_900_000_000, 'kind' => 'raw-compressed'];
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray(['image' => $image, 'system' => ['name' => 'Heron']] + Demo::brief('stick-for-any')), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray(['image' => $image, 'system' => ['name' => 'Heron']] + Demo::brief('stick-for-any')), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     expect($decided($plan, 'media.stick'))->toStartWith('once the image is measured')->and($laid($plan)['media.write'])->toBeFalse()
         ->and(json_encode($plan->step('media.write')?->instructions))->not->toContain('2 900 000 000');
 });
@@ -147,7 +147,7 @@ it('weighs both entitlements, and says in the fit what an edition leaves idle', 
 it('holds the activation while nobody has said where the licence comes from', function () use ($laid) {
     $brief = Demo::brief('fairlead-13');
     unset($brief['licence']);
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     expect($plan->question('licence.kind'))->not->toBeNull()->and($laid($plan)['activation.check'])->toBeFalse()->and($laid($plan)['target.erase'])->toBeTrue();
 });
 

@@ -13,6 +13,7 @@ use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Machine\Port;
 use Cobblestone\Machine\Source;
 use Cobblestone\Quantity\Bytes;
+use Tests\Support\Demo;
 
 it('ranks sources, and knows only what somebody saw at the machine', function (Source $source, int $rank, Certainty $certainty) {
     expect($source->rank())->toBe($rank);
@@ -161,7 +162,7 @@ it('counts a drive\'s sectors whole, and calls it by its model and size', functi
 it('tells a machine of the catalogue from one nobody has described', function () {
     $port = Port::fromArray(['id' => 'a', 'connector' => 'usb-c', 'where' => 'left']);
     $inside = new Drive('nvme0n1', Bytes::of(1), transport: 'nvme');
-    $machine = new Machine('x', Kind::Laptop, FactSheet::empty(), [new Drive('sda', Bytes::of(1), transport: 'usb'), $inside], [$port], model: ['key' => 'norrel-fairlead-13']);
+    $machine = new Machine('x', Kind::Laptop, FactSheet::empty(), [new Drive('sda', Bytes::of(1), transport: 'usb'), $inside], [$port], model: Demo::catalogue()->machine('norrel-fairlead-13'));
     expect($machine->isCatalogued())->toBeTrue();
     expect($machine->internalDrives())->toBe([$inside]);
     expect($machine->hasSinglePort())->toBeTrue();

@@ -1,15 +1,16 @@
 <?php
 
+use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Stick;
-use Cobblestone\Job\Brief;
 use Cobblestone\Job\MachineBuilder;
-use Cobblestone\Job\Policy;
 use Cobblestone\Media\MediaPlan;
 use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Step;
 use Tests\Support\Demo;
+use Tests\Support\Entries;
 
 /**
  * The stick of a job from the demo world, with an image or sticks that differ.
@@ -21,9 +22,9 @@ use Tests\Support\Demo;
 function mediaPlan(string $brief, string $imageId, array $image = [], array $policy = [], ?array $sticks = null, int $driverBytes = 0, int $driverFiles = 0): MediaPlan
 {
     [$machine] = MachineBuilder::build(Brief::fromArray(Demo::brief($brief)), Demo::catalogue());
-    $entry = [...Demo::catalogue()->image($imageId)->entry, ...$image];
+    $entry = [...Demo::catalogue()->image($imageId)->toArray(), ...$image];
 
-    return MediaPlanner::plan($machine, new Image(array_filter($entry, fn ($value) => $value !== 'none')), $sticks ?? Demo::catalogue()->sticks(), Policy::of($policy), Bytes::of($driverBytes), $driverFiles);
+    return MediaPlanner::plan($machine, Image::fromArray(array_filter($entry, fn ($value) => $value !== 'none')), $sticks ?? Demo::catalogue()->sticks(), Policy::of($policy), Bytes::of($driverBytes), $driverFiles);
 }
 
 /** @return array<string, mixed> everything a media plan says, in the order it says it */
@@ -52,14 +53,14 @@ it('plans the same stick as before', function (string $name, Closure $plan) {
     'copied, for old firmware' => ['copied-widest', fn () => mediaPlan('unknown-laptop', 'tansy-desktop-7-fleet', policy: ['scheme' => 'widest', 'stick' => 'next-up'])],
     'copied, modern' => ['copied-modern', fn () => mediaPlan('unknown-laptop', 'tansy-desktop-7-fleet', policy: ['scheme' => 'modern'])],
     'copied, nothing joins the parts' => ['copied-refused', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-dock', ['files' => ['count' => 3, 'directories' => 1, 'bytes' => 5_000_000_000, 'largest' => ['path' => 'big', 'bytes' => 4_900_000_000, 'parts' => null]]])],
-    'copied, no label known' => ['copied-unlabelled', fn () => mediaPlan('capstan-t3', 'tansy-desktop-7-fleet', ['label' => 'none', 'sha256' => 'none', 'file' => 'none'])],
+    'copied, no label known' => ['copied-unlabelled', fn () => mediaPlan('capstan-t3', 'tansy-desktop-7-fleet', ['label' => 'none', 'sha256' => 'none', 'file' => 'the image file'])],
     'no sticks at all' => ['no-sticks', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-fleet', sticks: [])],
-    'no stick is large enough' => ['small-sticks', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-fleet', sticks: [new Stick(['id' => 'tiny', 'name' => 'Tiny', 'bytes' => 4_000_000_000, 'connector' => 'usb-a', 'write_mb_s' => 9, 'read_mb_s' => 20, 'health' => 'good', 'contents_may_go' => true])])],
-    'exactly too small for FAT' => ['layout-too-small', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-fleet', ['files' => ['count' => 1, 'directories' => 0, 'bytes' => 1000, 'largest' => ['path' => 'a', 'bytes' => 1000, 'parts' => null]]], sticks: [new Stick(['id' => 'tiny', 'name' => 'Tiny', 'bytes' => 20_000_256, 'connector' => 'usb-c', 'write_mb_s' => 9, 'read_mb_s' => 20, 'health' => 'good', 'contents_may_go' => true])])],
+    'no stick is large enough' => ['small-sticks', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-fleet', sticks: [Entries::stick(['id' => 'tiny', 'name' => 'Tiny', 'bytes' => 4_000_000_000, 'connector' => 'usb-a', 'write_mb_s' => 9, 'read_mb_s' => 20, 'health' => 'good', 'contents_may_go' => true])])],
+    'exactly too small for FAT' => ['layout-too-small', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-fleet', ['files' => ['count' => 1, 'directories' => 0, 'bytes' => 1000, 'largest' => ['path' => 'a', 'bytes' => 1000, 'parts' => null]]], sticks: [Entries::stick(['id' => 'tiny', 'name' => 'Tiny', 'bytes' => 20_000_256, 'connector' => 'usb-c', 'write_mb_s' => 9, 'read_mb_s' => 20, 'health' => 'good', 'contents_may_go' => true])])],
     'raw, packed' => ['raw-packed', fn () => mediaPlan('pocket-lantern', 'corvane-play-2')],
     'raw, packed, size not told' => ['raw-packed-unknown', fn () => mediaPlan('pocket-lantern', 'corvane-play-2', ['expanded_bytes' => 'none'])],
     'raw, hybrid' => ['raw-hybrid', fn () => mediaPlan('stick-for-any', 'orrin-desktop-3')],
     'raw, drivers on a second stick' => ['raw-drivers', fn () => mediaPlan('capstan-t3', 'skerry-rolling', driverBytes: 30_000_000, driverFiles: 2)],
-    'raw, sectors of 4096' => ['raw-4096', fn () => mediaPlan('capstan-t3', 'skerry-rolling', sticks: [new Stick(['id' => 'large', 'name' => 'Large', 'serial' => 'LG-4096', 'bytes' => 64_000_000_000, 'sector_bytes' => 4096, 'connector' => 'usb-a', 'write_mb_s' => 999, 'read_mb_s' => 999, 'health' => 'good', 'contents_may_go' => true])])],
+    'raw, sectors of 4096' => ['raw-4096', fn () => mediaPlan('capstan-t3', 'skerry-rolling', sticks: [Entries::stick(['id' => 'large', 'name' => 'Large', 'serial' => 'LG-4096', 'bytes' => 64_000_000_000, 'sector_bytes' => 4096, 'connector' => 'usb-a', 'write_mb_s' => 999, 'read_mb_s' => 999, 'health' => 'good', 'contents_may_go' => true])])],
     'raw, taken for raw' => ['raw-assumed', fn () => mediaPlan('capstan-t3', 'skerry-rolling', ['kind_assumed' => true, 'as_of' => 'none', 'partitions' => 'none', 'table' => 'none'])],
 ]);

@@ -108,7 +108,7 @@ it('says that a stick without a legacy loader starts by UEFI only', function () 
 it('splits only what FAT32 cannot hold', function (int $largest, ?string $parts, string $chosen, int $blockers) {
     $brief = Demo::brief('fairlead-13');
     $brief['image'] = ['name' => 'x.iso', 'bytes' => 8_000_000_000, 'kind' => 'optical', 'loader' => ['signed' => true, 'signer' => 'platform'], 'files' => ['count' => 10, 'directories' => 2, 'bytes' => 7_000_000_000, 'largest' => ['path' => 'big', 'bytes' => $largest, 'parts' => $parts]]];
-    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray($brief), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     expect(chosen($plan, 'media.file-system')->chosen)->toBe($chosen)->and($plan->blockers)->toHaveCount($blockers);
 })->with([[4_294_967_295, null, 'FAT32', 0], [4_294_967_296, 'big.p%d', 'FAT32, big in 2 parts', 0], [4_294_967_296, null, 'none', 1]]);
 
@@ -157,7 +157,7 @@ it('asks for the expanded size where the format does not tell it', function () {
     $brief['catalogue'] = 'none';
     $brief['system'] = ['name' => 'Corvane'];
     $brief['machine'] = ['kind' => 'handheld', 'ports' => ['usb-c' => 1], 'facts' => ['owner.keep' => 'nothing']];
-    $plan = fn (array $facts) => Cobblestone\Job\JobPlanner::plan(Cobblestone\Job\Brief::fromArray([...$brief, 'machine' => [...$brief['machine'], 'facts' => ['owner.keep' => 'nothing', ...$facts]]]), Demo::catalogue(), Cobblestone\Job\Policy::of());
+    $plan = fn (array $facts) => Cobblestone\Job\JobPlanner::plan(Cobblestone\Brief\Brief::fromArray([...$brief, 'machine' => [...$brief['machine'], 'facts' => ['owner.keep' => 'nothing', ...$facts]]]), Demo::catalogue(), Cobblestone\Policy\Policy::of());
     expect(array_map(fn ($q) => $q->fact, $plan([])->questions))->toContain('image.expanded_bytes')
         ->and($plan([])->step('media.write'))->not->toBeNull();
     expect(array_map(fn ($q) => $q->fact, $plan(['image.expanded_bytes' => '8.6 GB'])->questions))->not->toContain('image.expanded_bytes');

@@ -1,7 +1,5 @@
 <?php
 
-use Cobblestone\Catalogue\Stick;
-use Cobblestone\Job\Policy;
 use Cobblestone\Media\DriverPlace;
 use Cobblestone\Media\HostSpace;
 use Cobblestone\Media\Inspection\ImageReport;
@@ -9,8 +7,10 @@ use Cobblestone\Media\Ways\SpeedHistory;
 use Cobblestone\Media\Ways\StickRates;
 use Cobblestone\Media\Ways\WayComparison;
 use Cobblestone\Media\Ways\WaysOf;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
+use Tests\Support\Entries;
 
 /** @param  array<string, mixed>  $changes */
 function wayReport(array $changes = []): ImageReport
@@ -106,7 +106,7 @@ it('learns a rate only from enough bytes', function () {
 });
 
 it('takes a stick on watch only when no healthier one fits', function () {
-    $stick = fn (string $id, int $bytes, string $health) => new Stick(['id' => $id, 'name' => ucfirst($id), 'bytes' => $bytes, 'connector' => 'usb-a', 'write_mb_s' => 20, 'read_mb_s' => 60, 'health' => $health, 'contents_may_go' => true]);
+    $stick = fn (string $id, int $bytes, string $health) => Entries::stick(['id' => $id, 'name' => ucfirst($id), 'bytes' => $bytes, 'connector' => 'usb-a', 'write_mb_s' => 20, 'read_mb_s' => 60, 'health' => $health, 'contents_may_go' => true]);
     $decide = fn (array $sticks) => Cobblestone\Media\StickChoice::decide('x', 'X', $sticks, Bytes::of(4_000_000_000), 'smallest', [])->decision;
     $both = $decide([$stick('slack', 8_000_000_000, 'watch'), $stick('gull', 16_000_000_000, 'good')]);
     expect($both->chosen)->toBe('Gull')->and($both->refused['Slack'])->toBe(['on watch: it failed before, or nobody knows where it comes from'])
@@ -121,7 +121,7 @@ it('says what the bench computer has to hold', function () {
 });
 
 it('decides where the drivers travel', function () {
-    $stick = fn (string $id, int $bytes) => new Stick(['id' => $id, 'name' => ucfirst($id), 'bytes' => $bytes, 'connector' => 'usb-a', 'write_mb_s' => 20, 'read_mb_s' => 60, 'health' => 'good', 'contents_may_go' => true]);
+    $stick = fn (string $id, int $bytes) => Entries::stick(['id' => $id, 'name' => ucfirst($id), 'bytes' => $bytes, 'connector' => 'usb-a', 'write_mb_s' => 20, 'read_mb_s' => 60, 'health' => 'good', 'contents_may_go' => true]);
     $first = $stick('gull', 16_000_000_000);
     $place = DriverPlace::secondStick([$first, $stick('tern', 8_000_000_000)], $first, Bytes::mebi(200), 3, 'It is written raw.', 'smallest', []);
     expect($place->second)->toBe('Tern')->and($place->decision->chosen)->toBe('a second stick: Tern')->and($place->decision->reasons[0])->toBe('It is written raw.')->and($place->decision->refused['the same stick'])->toBe(['It is written raw.'])->and($place->decision->facts)->toContain('3 packages go along')

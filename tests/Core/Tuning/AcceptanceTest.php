@@ -83,7 +83,7 @@ it('counts sockets and devices without a driver', function (int $unresolved, str
 
 it('waits for the install, or for what the path names', function () {
     $system = Demo::catalogue()->system('tansy-desktop-7');
-    $activated = ($system->entry['activation'] ?? false) ? [Fact::ACTIVATED] : [];
+    $activated = $system->activation ? [Fact::ACTIVATED] : [];
     expect(Acceptance::step(finishedMachine(), $system, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...$activated])
         ->and(Acceptance::step(finishedMachine(), null, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED])
         ->and(Acceptance::step(finishedMachine(), $system, null, null, ['x'])->before)->toBe(['x']);

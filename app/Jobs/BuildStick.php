@@ -1,0 +1,90 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Devices\Build\BuildFailure;
+use App\Devices\Build\BuildResult;
+use App\Devices\Build\Progress;
+use App\Devices\Build\SourceFiles;
+use App\Devices\Build\StickBuilder;
+use App\Devices\Stick\StickDevice;
+use App\Devices\Stick\StickLock;
+use App\Devices\Stick\StickMark;
+use App\Models\StickEvent;
+use App\Models\StickState;
+use App\View\StickCore;
+use Cobblestone\Media\Build\FailureRule;
+use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\Build\StickPlan;
+
+/** Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules M11, M12). */
+final class BuildStick
+{
+    /**
+     * @param  array<string, string|null>  $about  of the image: line, version and so on
+     *
+     * @throws BuildFailure
+     */
+    public function handle(string $slug, StickDevice $stick, StickPlan $plan, SourceFiles $source, Progress $progress, array $about, ?int $user, ?int $build = null): BuildResult
+    {
+        $lock = StickLock::take($slug);
+        $state = StickState::of($slug);
+        if ($state->condition === StickCondition::Retired) {
+            throw BuildFailure::of('protected', 'This stick is retired. Take another one.');
+        }
+        $before = $state->exists ? $state : null;
+        // On the disk first, on record second, and only then the first byte.
+        $stood = StickMark::stands($slug);
+        StickMark::put($slug);
+        StickState::become($slug, StickCondition::Unfinished, ['title' => $plan->title]);
+        $failed = StickEvent::failuresOf($slug);
+        try {
+            $result = (new StickBuilder($plan, $stick, $source, $progress))->build($failed);
+            $content = [...$this->content($plan, $result, $about, $user), 'parts' => StickCore::read($stick->path())];
+            if (! StickState::become($slug, StickCondition::Good, $content)) {
+                throw BuildFailure::of('cancelled', 'The stick was retired while it was being built. It stays retired.');
+            }
+            StickMark::clear($slug);
+        } catch (BuildFailure $e) {
+            if (! $e->touched && ! $stood) {
+                StickState::become($slug, $before->condition ?? StickCondition::Blank, $before?->content);
+                StickMark::clear($slug);
+            }
+            $this->failed($slug, $e, $failed, $user, $build);
+            throw $e;
+        } finally {
+            fclose($lock);
+        }
+        StickEvent::note($slug, 'built', ['title' => $plan->title, 'bytes' => $result->bytes, 'write_seconds' => round($result->writeSeconds, 3), 'verify_seconds' => round($result->verifySeconds, 3), 'attempts' => $result->attempts, 'build' => $build], $user);
+
+        return $result;
+    }
+
+    /** @param  array<string, int>  $failed */
+    private function failed(string $slug, BuildFailure $e, array $failed, ?int $user, ?int $build): void
+    {
+        if ($e->kind === 'cancelled') {
+            StickEvent::note($slug, 'cancelled', ['build' => $build], $user);
+
+            return;
+        }
+        StickEvent::note($slug, 'failed', ['kinds' => [$e->kind], 'message' => $e->getMessage(), 'build' => $build], $user);
+        if ($e->touched && $e->kind !== 'identity' && FailureRule::after($e->kind, max(1, $failed[$e->kind] ?? 0))['retire']) {
+            StickState::become($slug, StickCondition::Retired, StickState::of($slug)->content);
+            StickEvent::note($slug, 'retired', ['because' => $e->getMessage()], $user);
+        }
+    }
+
+    /**
+     * @param  array<string, string|null>  $about
+     * @return array<string, mixed>
+     */
+    private function content(StickPlan $plan, BuildResult $result, array $about, ?int $user): array
+    {
+        return [
+            'title' => $plan->title, 'image' => $plan->image->file, 'image_sha256' => $plan->image->sha256, 'mode' => $plan->mode->value, 'label' => $result->label, 'layout' => $plan->layout?->toArray(), 'about' => $about,
+            'written_bytes' => $result->bytes, 'files' => count($result->sums), 'drivers' => count(array_filter($plan->files, static fn ($file): bool => $file->from === 'drivers')),
+            'sha256sums' => $result->sha256sums(), 'fingerprint' => $result->fingerprint, 'built_at' => now()->toIso8601String(), 'user' => $user,
+        ];
+    }
+}

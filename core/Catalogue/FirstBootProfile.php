@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Catalogue;
+
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+use Cobblestone\Quantity\Estimate;
+
+/** The first start of a system. */
+final readonly class FirstBootProfile
+{
+    /**
+     * @param  list<int|float>  $minutes  least, likely, most
+     * @param  list<FirstBootRow>  $rows
+     */
+    public function __construct(
+        public array $minutes,
+        public array $rows,
+    ) {
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        $fields->wants('minutes', 'rows');
+
+        return new self(
+            $fields->numbers('minutes'),
+            $fields->each('rows', FirstBootRow::read(...)),
+        );
+    }
+
+    public function estimate(): Estimate
+    {
+        return Estimate::fromMinutes($this->minutes);
+    }
+
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
+    {
+        return Written::of($this);
+    }
+}

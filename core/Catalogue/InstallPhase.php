@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Catalogue;
+
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+use Cobblestone\Quantity\Estimate;
+
+/** One phase of an installation, as this system runs it. */
+final readonly class InstallPhase
+{
+    /**
+     * @param  list<int|float>  $minutes  least, likely, most
+     * @param  list<string>  $do
+     * @param  list<string>  $usual
+     */
+    public function __construct(
+        public string $name,
+        public array $minutes,
+        public bool $restart,
+        public array $do = [],
+        public array $usual = [],
+        public ?string $nextTest = null,
+    ) {
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        $fields->wants('minutes');
+
+        return new self(
+            $fields->string('name'),
+            $fields->numbers('minutes'),
+            $fields->bool('restart'),
+            $fields->strings('do'),
+            $fields->strings('usual'),
+            $fields->optionalString('next_test'),
+        );
+    }
+
+    public function estimate(): Estimate
+    {
+        return Estimate::fromMinutes($this->minutes);
+    }
+
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
+    {
+        return Written::of($this, ['restart']);
+    }
+}

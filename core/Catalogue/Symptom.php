@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Catalogue;
+
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+use Cobblestone\Machine\FactSheet;
+
+/** Something that is seen: whether it is normal, when to worry, what causes it and what to try next (rule J6). */
+final readonly class Symptom
+{
+    public const NORMAL = ['yes' => 'normal', 'for-a-while' => 'normal for a while', 'no' => 'not normal'];
+
+    /**
+     * @param  list<string>  $seen  other words for it
+     * @param  list<SymptomCause>  $causes  likeliest first
+     * @param  list<string>  $steps  identifiers of steps it belongs to, or their beginnings
+     * @param  list<Condition>  $appliesIf
+     * @param  list<Condition>  $notIf
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $asOf,
+        public string $source,
+        public array $seen,
+        public string $normal,
+        public array $causes,
+        public int|float|null $worryAfterMinutes = null,
+        public array $steps = [],
+        public ?string $nextTest = null,
+        public array $appliesIf = [],
+        public array $notIf = [],
+    ) {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $document  one that the issues schema accepts
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
+    {
+        return self::read(Fields::of($document));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        $fields->wants('seen', 'causes');
+
+        return new self(
+            $fields->string('id'),
+            $fields->string('name'),
+            $fields->string('as_of'),
+            $fields->string('source'),
+            $fields->strings('seen'),
+            $fields->oneOf('normal', array_keys(self::NORMAL)),
+            $fields->each('causes', SymptomCause::read(...)),
+            $fields->optionalNumber('worry_after_minutes'),
+            $fields->strings('steps'),
+            $fields->optionalString('next_test'),
+            $fields->each('applies_if', Condition::read(...)),
+            $fields->each('not_if', Condition::read(...)),
+        );
+    }
+
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
+    {
+        return Written::of($this);
+    }
+
+    /** Whether it can be meant on this job; what is not known does not rule it out. */
+    public function applies(FactSheet $facts): bool
+    {
+        foreach ($this->appliesIf as $condition) {
+            if ($condition->holds($facts) === false) {
+                return false;
+            }
+        }
+        foreach ($this->notIf as $condition) {
+            if ($condition->holds($facts) === true) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function belongsTo(string $step): bool
+    {
+        return array_filter($this->steps, static fn (string $start): bool => str_starts_with($step, $start)) !== [];
+    }
+
+    /** "normal for up to 30 min", "not normal" */
+    public function standing(): string
+    {
+        return $this->worryAfterMinutes === null ? self::NORMAL[$this->normal] : self::NORMAL[$this->normal].', worry after '.(int) ceil($this->worryAfterMinutes).' min';
+    }
+}

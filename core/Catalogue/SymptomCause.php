@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Catalogue;
+
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+
+/** What may be behind something that is seen, and what helps. */
+final readonly class SymptomCause
+{
+    public function __construct(
+        public string $cause,
+        public string $fix,
+    ) {
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('cause'),
+            $fields->string('fix'),
+        );
+    }
+
+    /** @return array<string, mixed> the same as a document */
+    public function toArray(): array
+    {
+        return Written::of($this);
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Policy;
+
+use Cobblestone\Brief\BriefFault;
+
+/** The bench's schools and default figures; every plan echoes what it used (rule M, introduction). */
+final readonly class Policy
+{
+    /** School => option => what it means, in one sentence. The first option is the default. */
+    public const SCHOOLS = [
+        'scheme' => [
+            'match' => 'Match the machine: GPT for a machine known to start by UEFI, MBR with both start paths otherwise.',
+            'widest' => 'Widest: always MBR, so that one stick starts the most machines.',
+            'modern' => 'Modern: always GPT; older machines get their own stick.',
+        ],
+        'stick' => [
+            'smallest' => 'Smallest that fits: large sticks stay free for large jobs.',
+            'next-up' => 'Next size up: room for drivers and the next version.',
+        ],
+        'driver_order' => [
+            'chipset-first' => 'Chipset first: its packages make other devices appear.',
+            'network-first' => 'Network first: the machine can fetch the rest itself.',
+            'graphics-first' => 'Graphics first: a readable screen for everything after.',
+            'free' => 'Free, one restart: any order that needs the fewest restarts.',
+        ],
+        'boot' => [
+            'one-time-menu' => 'One-time menu: nothing is left to put back.',
+            'permanent-order' => 'Permanent order: stick first until the job is done, then put back.',
+        ],
+        'bypass' => [
+            'off' => 'Off: a system is installed only where the machine meets what its publisher asks for.',
+            'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the consequences and signs.',
+        ],
+        'extras' => [
+            'off' => 'Off: nothing that does not come from the publisher or maker.',
+            'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',
+        ],
+        'auto_encryption' => [
+            'owner-keeps-key' => 'On: new systems encrypt their drive where they do so by themselves, and the owner keeps the key.',
+            'off' => 'Off: it is switched off during the first start.',
+        ],
+        'keys' => [
+            'place-only' => 'Where the owner keeps it: the key itself is never written down here.',
+            'sealed' => 'Sealed: a key may be kept here encrypted until the handover, every showing logged.',
+        ],
+    ];
+
+    private const TITLES = ['scheme' => 'Partition scheme of a stick', 'stick' => 'Which stick', 'driver_order' => 'Order of drivers', 'boot' => 'How the stick is started', 'bypass' => 'Bypassing requirements', 'extras' => 'What comes from elsewhere', 'auto_encryption' => 'Automatic drive encryption', 'keys' => 'Recovery and licence keys'];
+
+    private const RULES = ['scheme' => 'M4', 'stick' => 'M7', 'driver_order' => 'D4', 'boot' => 'F1', 'bypass' => 'A2', 'extras' => 'A15', 'auto_encryption' => 'A7', 'keys' => 'A7, A8'];
+
+    /** Figures the rulebook calls default. */
+    private const FIGURES = [
+        'backup_margin' => 0.10, 'stick_spare' => 0.10, 'part_mebibytes' => 3800, 'seconds_per_file' => 0.015,
+        'host_read_mb_s' => 500, 'host_port_mb_s' => 400, 'hash_mb_s' => 450, 'expand_mb_s' => 180,
+    ];
+
+    /**
+     * @param  array<string, string>  $schools
+     * @param  array<string, int|float>  $figures
+     */
+    private function __construct(private array $schools, private array $figures)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $chosen  schools that differ from the defaults
+     *
+     * @throws BriefFault for a school or option that does not exist
+     */
+    public static function of(array $chosen = []): self
+    {
+        $schools = array_map(static fn (array $options): string => (string) array_key_first($options), self::SCHOOLS);
+        foreach ($chosen as $school => $option) {
+            if (! isset(self::SCHOOLS[$school])) {
+                throw BriefFault::at("policy.{$school}", 'there is no such school. Schools: '.implode(', ', array_keys(self::SCHOOLS)).'.');
+            }
+            if (! is_string($option) || ! isset(self::SCHOOLS[$school][$option])) {
+                throw BriefFault::at("policy.{$school}", 'choose one of '.implode(', ', array_keys(self::SCHOOLS[$school])).'.');
+            }
+            $schools[$school] = $option;
+        }
+
+        return new self($schools, self::FIGURES);
+    }
+
+    public function school(string $name): string
+    {
+        return $this->schools[$name];
+    }
+
+    public function figure(string $name): float
+    {
+        return (float) $this->figures[$name];
+    }
+
+    public static function title(string $school): string
+    {
+        return self::TITLES[$school];
+    }
+
+    public static function rule(string $school): string
+    {
+        return self::RULES[$school];
+    }
+
+    /** @return array<string, string> */
+    public function schools(): array
+    {
+        return $this->schools;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['schools' => $this->schools, 'figures' => $this->figures];
+    }
+}
