@@ -8,7 +8,6 @@ use App\Documents\YamlDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
-use Cobblestone\Brief\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 
@@ -28,8 +27,7 @@ final class OpenJob
      */
     public function handle(User $user, array $brief): Job
     {
-        BriefDocument::check($brief, 'This job');
-        $brief['machine'] = FixedChoice::of($brief['machine']);
+        $brief = BriefDocument::withFixedChoice(BriefDocument::check($brief, 'This job'));
         $text = YamlDocument::text($brief, 'This job');
         $plan = $this->bridge->plan($brief);
 

@@ -6,6 +6,7 @@ use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Assessment\Memory\MemorySheet;
+use Cobblestone\Brief\MemoryBlock;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -34,7 +35,7 @@ final class RecordMemoryTest
                 throw ValidationException::withMessages(['placed' => 'There is no memory sheet yet: name the modules and the slots first, then record a test.']);
             }
             $sheet = [...$brief['memory'], 'tests' => [...($brief['memory']['tests'] ?? []), $test]];
-            if (MemorySheet::of($sheet)->blocker() !== null) {
+            if (MemorySheet::of(MemoryBlock::fromArray($sheet))->blocker() !== null) {
                 $this->takeProof($job, $user);
             }
             $this->change->handle($job, $user, static fn (array $brief): array => [...$brief, 'memory' => $sheet], 'memory tested: '.['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'][$test['outcome']], $job->last_entry, 'placed');

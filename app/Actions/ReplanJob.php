@@ -8,7 +8,6 @@ use App\Documents\YamlDocument;
 use App\Models\Job;
 use App\Models\Plan;
 use App\Models\User;
-use Cobblestone\Brief\FixedChoice;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\PlanDifference;
 use Cobblestone\Runbook\Revision;
@@ -29,8 +28,7 @@ final class ReplanJob
      */
     public function handle(Job $job, User $user, array $brief, string $reason, int $seen): PlanDifference
     {
-        BriefDocument::check($brief, 'This job');
-        $brief['machine'] = FixedChoice::of($brief['machine']);
+        $brief = BriefDocument::withFixedChoice(BriefDocument::check($brief, 'This job'));
         $text = YamlDocument::text($brief, 'This job');
         $fresh = $this->bridge->plan($brief);
 

@@ -48,4 +48,20 @@ final class BriefDocument
 
         return $data;
     }
+
+    /**
+     * The brief with a drive that was chosen by its path named by what it is (rule K2).
+     *
+     * @param  array<string, mixed>  $data  a brief that was checked
+     * @return array<string, mixed>
+     */
+    public static function withFixedChoice(array $data): array
+    {
+        $facts = Brief::fromArray($data)->machine->facts;
+        if ($facts !== [] && is_array($data['machine'] ?? null)) {
+            $data['machine']['facts'] = $facts;
+        }
+
+        return $data;
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Assessment;
 
 use Cobblestone\Assessment\Backup\Destination;
+use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
@@ -44,20 +45,19 @@ final readonly class BackupPlan
     }
 
     /**
-     * @param  array<string, mixed>  $wish  the brief's backup block
      * @param  bool  $rescue  whether the drive is failing, so that its data is rescued before anything else
      * @param  bool  $staysOn  whether the present system is worked on and so is not shut down for good
      *
      * @throws BriefFault
      */
-    public static function plan(Machine $machine, ?Drive $target, array $wish, string $owner, Policy $policy, bool $rescue = false, bool $staysOn = false): self
+    public static function plan(Machine $machine, ?Drive $target, BackupBlock $wish, string $owner, Policy $policy, bool $rescue = false, bool $staysOn = false): self
     {
         if ($target?->isBlank() === true) {
             $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
 
             return new self('blank', [], [], new Contribution(decisions: [$decision], initial: [Fact::BACKUP_SETTLED, Fact::SHUT_DOWN]));
         }
-        $keep = $machine->fact('owner.keep')->value ?? $wish['keep'] ?? null;
+        $keep = $machine->fact('owner.keep')->value ?? $wish->keep;
         if ($keep === 'nothing') {
             return self::nothing($owner);
         }
@@ -92,44 +92,42 @@ final readonly class BackupPlan
     }
 
     /**
-     * @param  array<string, mixed>  $wish
      * @param  list<Question>  $questions
      */
-    private static function some(Machine $machine, ?Drive $target, array $wish, Policy $policy, array $questions, bool $rescue, bool $staysOn): self
+    private static function some(Machine $machine, ?Drive $target, BackupBlock $wish, Policy $policy, array $questions, bool $rescue, bool $staysOn): self
     {
         $wish = Destination::asRead($wish, $machine->drives);
         $bytes = self::bytes($wish, $target);
-        $rate = DataRate::megabytes(min($wish['source_mb_s'] ?? INF, $wish['destination']['mb_s'] ?? self::UNMEASURED_MB_S));
-        $files = $wish['files'] ?? null;
+        $rate = DataRate::megabytes(min($wish->sourceMbS ?? INF, $wish->destination->mbS ?? self::UNMEASURED_MB_S));
+        $files = $wish->files;
         $time = $bytes === null
             ? Estimate::minutes(20, 60, 240)
             : Estimate::around($rate->timeFor($bytes)->plus(Duration::seconds((int) ceil(($files ?? 0) * $policy->figure('seconds_per_file')))));
-        $destination = $wish['destination']['name'] ?? 'an external drive';
+        $destination = $wish->destination->name ?? 'an external drive';
         $need = $bytes?->withMargin($policy->figure('backup_margin'));
         $size = $bytes === null ? 'The size is not known yet: measure the folders first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
         $starts = ! $machine->fact('old_system.starts')->is('no') && ! $machine->fact('symptom.starts')->is('no') && ! $machine->fact('symptom.starts')->is('recovery');
         $decision = new Decision('assess.backup', 'Backup', $rescue ? "rescue to {$destination}, then verify" : "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the one erased.', ...($rescue ? ['The drive is failing: every hour it runs may cost data, so this comes before everything.'] : []), ...($starts ? [] : ['The old system does not start, so a live system does the copying.'])], ['no backup' => ['The owner has data to keep, or nobody has said otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
-        $existing = ($wish['existing']['proven'] ?? false) === true ? (string) $wish['existing']['date'] : null;
+        $existing = ($wish->existing->proven ?? false) ? $wish->existing->date : null;
         if ($existing !== null) {
-            $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($wish['existing']['samples'] ?? 0) > 0 ? ", {$wish['existing']['samples']} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
+            $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($wish->existing->samples ?? 0) > 0 ? ", {$wish->existing->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
         }
         $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
-            steps: BackupSteps::for($destination, $bytes, $wish['folders'] ?? [], $time, $decision, BackupEvidence::wanted($files === null ? null : (int) $files, isset($wish['bytes']) ? $bytes : null), $rescue, $starts, ! $staysOn, Destination::cautions($wish), $existing),
+            steps: BackupSteps::for($destination, $bytes, $wish->folders, $time, $decision, BackupEvidence::wanted($files, $wish->bytes === null ? null : $bytes), $rescue, $starts, ! $staysOn, Destination::cautions($wish), $existing),
             decisions: [$decision],
             questions: $questions,
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
             initial: [...($staysOn ? [Fact::SHUT_DOWN] : []), ...($existing === null ? [] : [Fact::BACKUP_COPIED])],
             blockers: $existing === null ? Destination::blockers($wish, $need, $target) : [],
-        ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish['folders'] ?? [], 'not_covered' => self::notCovered($wish, $target)]);
+        ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish->folders, 'not_covered' => self::notCovered($wish, $target)]);
     }
 
-    /** @param  array<string, mixed>  $wish */
-    private static function bytes(array $wish, ?Drive $target): ?Bytes
+    private static function bytes(BackupBlock $wish, ?Drive $target): ?Bytes
     {
         try {
-            return isset($wish['bytes']) ? Bytes::parse($wish['bytes']) : $target?->used();
+            return $wish->bytes === null ? $target?->used() : Bytes::parse($wish->bytes);
         } catch (InvalidQuantity $e) {
             throw BriefFault::at('backup.bytes', $e->getMessage());
         }
@@ -138,18 +136,17 @@ final readonly class BackupPlan
     /**
      * What of the owner's the copy leaves out: folders named at intake and not chosen, and volumes nobody looked into.
      *
-     * @param  array<string, mixed>  $wish
      * @return list<string>
      */
-    private static function notCovered(array $wish, ?Drive $target): array
+    private static function notCovered(BackupBlock $wish, ?Drive $target): array
     {
-        $left = array_values(array_diff($wish['seen_folders'] ?? [], $wish['folders'] ?? []));
+        $left = array_values(array_diff($wish->seenFolders, $wish->folders));
         foreach ($target->partitions ?? [] as $partition) {
             if ($partition->encrypted) {
                 $left[] = "{$partition->title()}: an encrypted volume, unless it was opened for the copy";
             }
         }
 
-        return [...$left, ...($wish['excluded'] ?? [])];
+        return [...$left, ...$wish->excluded];
     }
 }

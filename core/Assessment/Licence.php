@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Brief\LicenceBlock;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
@@ -37,16 +38,15 @@ final readonly class Licence
     }
 
     /**
-     * @param  array<string, mixed>  $licence  the brief's block: kind, edition it fits, when the key is typed
      * @param  list<string>  $after  facts that hold once the system is online and up to date
      */
-    public static function assess(Machine $machine, SystemProfile $system, ?string $edition, array $licence, array $after = [Fact::ONLINE]): self
+    public static function assess(Machine $machine, SystemProfile $system, ?string $edition, ?LicenceBlock $licence, array $after = [Fact::ONLINE]): self
     {
         if (! $system->activation) {
             return new self('not needed', new Contribution(initial: [Fact::ACTIVATED]));
         }
-        $kind = (string) ($licence['kind'] ?? $machine->fact('licence.kind')->value ?? '');
-        $fits = (string) ($licence['edition'] ?? $machine->fact('licence.edition')->value ?? '');
+        $kind = $licence->kind ?? $machine->fact('licence.kind')->text();
+        $fits = $licence->edition ?? $machine->fact('licence.edition')->text();
         if (! isset(self::KINDS[$kind])) {
             return new self('unknown', new Contribution([self::step($system, $edition, 'unknown', $after)], [], [new Question('licence.kind', "Where does the licence for {$system->name} come from?", self::KINDS, 'how it is activated, and whether its edition matches', 'A8', 40, [Act::UseLicence])]));
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Brief\Extra;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
@@ -57,20 +58,20 @@ final class Ownership
     /**
      * Trimmed builds, community drivers, pasted commands: only by policy, and only with source, hash and reason (rule A15).
      *
-     * @param  list<array<string, string>>  $extras  what, source, sha256, reason
+     * @param  list<Extra>  $extras
      */
     public static function extras(array $extras, string $school): Contribution
     {
         if ($extras === []) {
             return new Contribution;
         }
-        $names = implode(', ', array_column($extras, 'what'));
+        $names = implode(', ', array_map(static fn (Extra $extra): string => $extra->what, $extras));
         if ($school === 'off') {
             return new Contribution(blockers: [Blocker::stop('extras-policy', "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it for this job.", 'A15', ['policy extras = off'])]);
         }
-        $missing = array_filter($extras, static fn (array $extra): bool => ($extra['source'] ?? '') === '' || ($extra['sha256'] ?? '') === '' || ($extra['reason'] ?? '') === '');
+        $missing = array_filter($extras, static fn (Extra $extra): bool => ! $extra->isRecorded());
         $step = new Step('route.extras', Stage::Route, 'Record what comes from elsewhere', Presence::Hands, Estimate::minutes(2, 4, 10),
-            array_map(static fn (array $extra): string => "{$extra['what']}: from {$extra['source']}, because {$extra['reason']}. `sha256sum` must print `{$extra['sha256']}`.", array_values(array_diff_key($extras, $missing))),
+            array_map(static fn (Extra $extra): string => "{$extra->what}: from {$extra->source}, because {$extra->reason}. `sha256sum` must print `{$extra->sha256}`.", array_values(array_diff_key($extras, $missing))),
             before: [Fact::TAKEN_IN], after: [Fact::EXTRAS_RECORDED], needs: ['hands'],
             because: [new Reason('What a publisher did not sign is a risk of the owner; it is recorded and printed.', 'A15')],
             cautions: ['Nobody can say what a changed build or a pasted command does besides what it is said to do.'],
@@ -78,7 +79,7 @@ final class Ownership
             opens: [new PutBack('extras', "From elsewhere: {$names}", 'It does not come from the publisher. It stays on the machine.', 'put-back.sign', stays: true)],
         );
 
-        return new Contribution([$step], [new Decision('assess.extras', 'From elsewhere', "allowed, with a record: {$names}", ['The bench\'s policy allows it with source, hash and reason.'], [], array_column($extras, 'source'), 'A15')],
-            blockers: array_values(array_map(static fn (array $extra): Blocker => Blocker::stop('extras-'.substr(hash('sha256', $extra['what']), 0, 8), "{$extra['what']}: its source, its SHA-256 and the reason are wanted before it may be used.", 'A15'), $missing)));
+        return new Contribution([$step], [new Decision('assess.extras', 'From elsewhere', "allowed, with a record: {$names}", ['The bench\'s policy allows it with source, hash and reason.'], [], array_map(static fn (Extra $extra): string => $extra->source, $extras), 'A15')],
+            blockers: array_values(array_map(static fn (Extra $extra): Blocker => Blocker::stop('extras-'.substr(hash('sha256', $extra->what), 0, 8), "{$extra->what}: its source, its SHA-256 and the reason are wanted before it may be used.", 'A15'), $missing)));
     }
 }

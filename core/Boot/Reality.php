@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Boot;
 
 use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Brief\SeenStart;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
 
@@ -92,14 +93,14 @@ final class Reality
     /**
      * A step at which something else happened begins with what mends that.
      *
-     * @param  list<array{step: string, outcome: string}>  $seen  newest last
+     * @param  list<SeenStart>  $seen  newest last
      */
     public static function advise(Step $step, array $seen): Step
     {
         $lines = [];
         foreach (array_reverse($seen) as $one) {
-            $outcome = Outcome::tryFrom($one['outcome']);
-            if ($one['step'] !== $step->id || $outcome === null) {
+            $outcome = Outcome::tryFrom($one->outcome);
+            if ($one->step !== $step->id || $outcome === null) {
                 continue;
             }
             $fix = Advice::forOutcome($outcome);

@@ -5,42 +5,38 @@ declare(strict_types=1);
 namespace Cobblestone\Brief;
 
 use Cobblestone\Inventory\LsblkReader;
+use Cobblestone\Inventory\Reading;
 use Cobblestone\Inventory\UnreadableInventory;
 use Cobblestone\Machine\Drive;
 
 /** A drive that was chosen by its path becomes the drive that had this path in the first reading: numbers change, it does not (rule K2). */
 final class FixedChoice
 {
-    /**
-     * @param  array<string, mixed>  $machine  the brief's machine block
-     * @return array<string, mixed> the same with identities in place of paths, as far as a reading tells them
-     */
-    public static function of(array $machine): array
+    /** The same block with identities in place of paths, as far as a reading tells them. */
+    public static function of(MachineBlock $machine): MachineBlock
     {
+        $facts = $machine->facts;
         foreach (['target', 'swap'] as $whose) {
-            $path = $machine['facts']["{$whose}.path"] ?? null;
-            $chosen = is_string($path) && ! isset($machine['facts']["{$whose}.drive"]) ? self::first($machine, $path) : null;
+            $path = $facts["{$whose}.path"] ?? null;
+            $chosen = is_string($path) && ! isset($facts["{$whose}.drive"]) ? self::first($machine, $path) : null;
             $identity = $chosen?->identity();
             if ($chosen === null || $identity === null) {
                 continue;
             }
-            $facts = $machine['facts'];
+            $bytes = $facts["{$whose}.bytes"] ?? $chosen->size->count;
             unset($facts["{$whose}.path"]);
-            $machine['facts'] = [...$facts, "{$whose}.drive" => $identity, "{$whose}.bytes" => $facts["{$whose}.bytes"] ?? $chosen->size->count];
+            $facts = [...$facts, "{$whose}.drive" => $identity, "{$whose}.bytes" => $bytes];
         }
 
-        return $machine;
+        return $machine->withFacts($facts);
     }
 
-    /**
-     * @param  array<string, mixed>  $machine
-     */
-    private static function first(array $machine, string $path): ?Drive
+    private static function first(MachineBlock $machine, string $path): ?Drive
     {
-        $texts = [$machine['lsblk'] ?? null, ...array_column($machine['readings'] ?? [], 'lsblk')];
+        $texts = [$machine->lsblk, ...array_map(static fn (Reading $reading): ?string => $reading->lsblk, $machine->readings)];
         foreach ($texts as $text) {
             try {
-                $drives = is_string($text) ? LsblkReader::read($text)->drives : [];
+                $drives = $text === null ? [] : LsblkReader::read($text)->drives;
             } catch (UnreadableInventory) {
                 $drives = [];
             }

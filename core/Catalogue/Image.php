@@ -84,6 +84,16 @@ final readonly class Image
         );
     }
 
+    /**
+     * The same image, said to be of a kind.
+     *
+     * @throws DocumentFault where there is no such kind
+     */
+    public function ofKind(string $kind): self
+    {
+        return self::fromArray([...$this->toArray(), 'kind' => $kind, 'kind_assumed' => false]);
+    }
+
     public function size(): Bytes
     {
         return Bytes::of($this->bytes);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Document\DocumentFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Machine\FactSheet;
+use Cobblestone\Runbook\JobKind;
 
 /** One way to set a machine right, with when it can work and what it costs (rule A3). */
 final readonly class Rung

@@ -86,6 +86,41 @@ trait Lists
     }
 
     /**
+     * A list of lists of texts; none where the field is not there.
+     *
+     * @return list<list<string>>
+     *
+     * @throws DocumentFault
+     */
+    public function rows(string $name): array
+    {
+        $rows = [];
+        foreach (array_keys($this->items($name)) as $index) {
+            $rows[] = self::of($this->items($name), $this->path($name))->strings((string) $index);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Single values or lists of texts, by name; none where the field is not there.
+     *
+     * @return array<string, bool|int|float|string|list<string>>
+     *
+     * @throws DocumentFault
+     */
+    public function facts(string $name): array
+    {
+        $facts = [];
+        foreach (array_keys($this->items($name)) as $fact) {
+            $block = self::of($this->items($name), $this->path($name));
+            $facts[(string) $fact] = is_array($block->raw((string) $fact)) ? $block->strings((string) $fact) : $block->scalar((string) $fact);
+        }
+
+        return $facts;
+    }
+
+    /**
      * The blocks of a list or map; none where the field is not there.
      *
      * @return array<array-key, self>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Drivers;
 
+use Cobblestone\Brief\CardBlock;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Evidence;
@@ -23,18 +24,17 @@ final readonly class CardDriver
     }
 
     /**
-     * @param  array<string, mixed>  $card  the brief's block
      * @param  list<DriverPackage>  $shelf
      */
-    public static function match(array $card, ?string $system, ?string $model, array $shelf): self
+    public static function match(CardBlock $card, ?string $system, ?string $model, array $shelf): self
     {
-        $identifier = strtolower((string) ($card['id'] ?? ''));
-        $name = mb_strtolower((string) $card['new']);
+        $identifier = strtolower($card->id ?? '');
+        $name = mb_strtolower($card->new);
         $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $system !== null && $package->fits($system, $model)
             && ($package->isFor($identifier) || mb_strtolower($package->name) === $name)));
         usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [$a->isLocked(), $a->date, $b->id]);
 
-        return new self($fit[0] ?? null, (string) $card['new']);
+        return new self($fit[0] ?? null, $card->new);
     }
 
     /** "Ostler V5 graphics 31.5", or "the driver of ..." where the shelf holds none. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Progress;
 
 /** What the owner reads of their files: copied, kept where they were, or given up, as it really was (rule K4). */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Install\RollbackWindow;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Progress;
 
 /** The first sentence of the owner's sheet: what it is, and what it was here for. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Hardware;
 
+use Cobblestone\Brief\CardBlock;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
@@ -14,6 +15,9 @@ use Cobblestone\Runbook\Question;
 /** Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule H5). */
 final readonly class CardPower
 {
+    /** What the rest of a machine draws where nobody has said (default, W). */
+    private const REST_W = 75;
+
     private const ASKED = [
         'watts' => 'How many watts does the new card draw?', 'supply_w' => 'How many watts does the power supply give? It stands on its label.',
         'processor_w' => 'How many watts does the processor draw at most?',
@@ -24,24 +28,22 @@ final readonly class CardPower
     /** What must not be done before it is known. */
     private const SHUTS = [Act::ChangeOldSystem, Act::OpenMachine, Act::FitPart];
 
-    /** @param  array<string, mixed>  $card  the brief's block */
-    public static function judge(Machine $machine, array $card): Contribution
+    public static function judge(Machine $machine, CardBlock $card): Contribution
     {
         $known = [];
-        foreach (array_keys(self::ASKED) as $what) {
-            $value = $card[$what] ?? $machine->fact("card.{$what}")->value;
+        foreach (['watts' => $card->watts, 'supply_w' => $card->supplyW, 'processor_w' => $card->processorW] as $what => $said) {
+            $value = $said ?? $machine->fact("card.{$what}")->value;
             $known[$what] = is_numeric($value) && $value > 0 ? (float) $value : null;
         }
-        $rest = (float) ($card['rest_w'] ?? 75);
+        $rest = (float) ($card->restW ?? self::REST_W);
 
         return self::supply($card, $known, $rest)->and(self::leads($card, $known['watts'], self::given($machine, $card)));
     }
 
     /**
-     * @param  array<string, mixed>  $card
      * @param  array<string, float|null>  $known
      */
-    private static function supply(array $card, array $known, float $rest): Contribution
+    private static function supply(CardBlock $card, array $known, float $rest): Contribution
     {
         $questions = [];
         foreach (self::ASKED as $what => $text) {
@@ -57,15 +59,14 @@ final readonly class CardPower
         $short = $need > $known['supply_w'];
 
         return new Contribution(decisions: [new Decision('hardware.supply', 'Power supply for the card', $short ? 'not enough' : 'enough', [$words], [], [], 'H5')],
-            blockers: $short ? [Blocker::stop('card-supply', "The power supply is too small for {$card['new']}: {$words}", 'H5',
+            blockers: $short ? [Blocker::stop('card-supply', "The power supply is too small for {$card->new}: {$words}", 'H5',
                 ["card {$known['watts']} W", "processor {$known['processor_w']} W", "rest {$rest} W", "supply {$known['supply_w']} W"])] : []);
     }
 
     /**
-     * @param  array<string, mixed>  $card
      * @param  list<string>|null  $leads  null where nobody has said
      */
-    private static function leads(array $card, ?float $watts, ?array $leads): Contribution
+    private static function leads(CardBlock $card, ?float $watts, ?array $leads): Contribution
     {
         if ($leads === null) {
             return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', 'not known yet', ['Nobody has said which leads the supply has for it.'], [], [], 'H5')],
@@ -79,18 +80,17 @@ final readonly class CardPower
         $words = "Slot and {$named} carry {$carry} W, it draws {$watts} W.";
 
         return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', $carry < $watts ? 'not enough' : 'enough', [$words], [], $leads, 'H5')],
-            blockers: $carry < $watts ? [Blocker::stop('card-leads', "The power leads are not enough for {$card['new']}: ".lcfirst($words).' Use separate leads of the supply.', 'H5',
+            blockers: $carry < $watts ? [Blocker::stop('card-leads', "The power leads are not enough for {$card->new}: ".lcfirst($words).' Use separate leads of the supply.', 'H5',
                 ["leads: {$named}", "card {$watts} W"])] : []);
     }
 
     /**
-     * @param  array<string, mixed>  $card
      * @return list<string>|null
      */
-    private static function given(Machine $machine, array $card): ?array
+    private static function given(Machine $machine, CardBlock $card): ?array
     {
-        if (isset($card['leads']) && is_array($card['leads'])) {
-            return array_values(array_map(strval(...), $card['leads']));
+        if ($card->leads !== null) {
+            return $card->leads;
         }
         $told = $machine->fact('card.leads')->value;
         if (! is_string($told) || trim($told) === '') {

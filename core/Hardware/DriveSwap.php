@@ -7,6 +7,7 @@ namespace Cobblestone\Hardware;
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
 use Cobblestone\Assessment\Safeguards;
+use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\DriveWords;
 use Cobblestone\Machine\Kind;
@@ -38,8 +39,7 @@ final class DriveSwap
     /** Rate at which a system decrypts its drive, where nobody has measured it. */
     private const DECRYPT_MB_S = 60.0;
 
-    /** @param  array<string, mixed>  $wish  the brief's backup block */
-    public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Safeguards $protection, array $wish, Policy $policy): Contribution
+    public static function plan(Machine $machine, ?Drive $old, ?Drive $new, Safeguards $protection, BackupBlock $wish, Policy $policy): Contribution
     {
         [$encryption, $backup, $rescued] = [$protection->encryption, $protection->backup, $protection->health->rescueFirst()];
         $name = $old === null ? 'the old drive' : DriveWords::full($old);
@@ -96,19 +96,18 @@ final class DriveSwap
         );
     }
 
-    /** @param  array<string, mixed>  $wish */
-    private static function carryOver(string $from, bool $fromOld, ?Drive $old, array $wish, bool $asksForKey, Policy $policy): Step
+    private static function carryOver(string $from, bool $fromOld, ?Drive $old, BackupBlock $wish, bool $asksForKey, Policy $policy): Step
     {
-        $bytes = isset($wish['bytes']) ? Bytes::parse($wish['bytes']) : $old?->used();
-        $time = $bytes === null ? Estimate::minutes(15, 45, 180) : Estimate::around(DataRate::megabytes(min($policy->figure('host_port_mb_s'), $wish['source_mb_s'] ?? 100))->timeFor($bytes));
-        $what = ($wish['folders'] ?? []) === [] ? 'the folders the owner named' : implode(', ', $wish['folders']);
+        $bytes = $wish->bytes === null ? $old?->used() : Bytes::parse($wish->bytes);
+        $time = $bytes === null ? Estimate::minutes(15, 45, 180) : Estimate::around(DataRate::megabytes(min($policy->figure('host_port_mb_s'), $wish->sourceMbS ?? 100))->timeFor($bytes));
+        $what = $wish->folders === [] ? 'the folders the owner named' : implode(', ', $wish->folders);
 
         return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
             ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
             before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
             done: DoneWords::in(SheetPart::Files, $fromOld ? 'Your files were carried over from the old drive.' : 'Your files were carried over from the rescued copy.', 'files_over', 'bytes_over'), acts: [Act::CopyData],
             because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
-            evidence: BackupEvidence::carriedOver('install.carry-over', isset($wish['files']) ? (int) $wish['files'] : null, isset($wish['bytes']) ? $bytes : null),
+            evidence: BackupEvidence::carriedOver('install.carry-over', $wish->files, $wish->bytes === null ? null : $bytes),
             waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Inventory;
 
+use Cobblestone\Document\DocumentFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\HealthReading;
@@ -12,6 +13,10 @@ use Cobblestone\Machine\MemoryModule;
 /** What one tool's output says about a machine, and by line what was not understood (rule A1). */
 final readonly class Reading
 {
+    private const TOOLS = [
+        'lsblk', 'lshw', 'lspci', 'lsusb', 'dmidecode', 'smartctl', 'efibootmgr', 'mokutil', 'device-list', 'collector',
+    ];
+
     /**
      * @param  string  $tool  the tool's own name, as in Tools::NAMES
      * @param  string  $origin  the file it came from, or "pasted"
@@ -58,13 +63,29 @@ final readonly class Reading
         ), $this->notes, $this->lsblk);
     }
 
-    /** @param  array<string, mixed>  $entry an entry of the brief's machine.readings */
-    public static function fromArray(array $entry): self
+    /**
+     * @param  array<array-key, mixed>  $document  an entry of the brief's machine.readings
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
+    {
+        return self::read(Fields::of($document));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
     {
         return new self(
-            $entry['tool'], $entry['origin'] ?? 'brief', $entry['at'] ?? null, $entry['facts'] ?? [],
-            Fields::of($entry)->each('devices', Device::read(...)), array_map(MemoryModule::fromArray(...), $entry['modules'] ?? []),
-            array_map(HealthReading::fromArray(...), $entry['health'] ?? []), $entry['notes'] ?? [], $entry['lsblk'] ?? null,
+            $fields->oneOf('tool', self::TOOLS),
+            $fields->optionalString('origin') ?? 'brief',
+            $fields->optionalString('at'),
+            $fields->facts('facts'),
+            $fields->each('devices', Device::read(...)),
+            $fields->each('modules', MemoryModule::read(...)),
+            $fields->each('health', HealthReading::read(...)),
+            $fields->strings('notes'),
+            $fields->optionalString('lsblk'),
         );
     }
 

@@ -15,10 +15,10 @@ use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
 use Cobblestone\Boot\Quirk;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Model\FirmwareSetting;
+use Cobblestone\Runbook\JobKind;
 
 /** The machine of a job as the rehearsal starts from it: facts, drives, and what the path will put on them (rules B, F2, A7). */
 final readonly class BootSceneOf

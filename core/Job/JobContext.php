@@ -6,12 +6,12 @@ namespace Cobblestone\Job;
 
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\JobKind;
 
 /** Everything a path is worked out from: the brief, the machine built from it, the catalogue, the policy, the day. */
 final readonly class JobContext
@@ -37,17 +37,17 @@ final readonly class JobContext
     {
         $catalogue = $brief->emptyCatalogue ? $catalogue->knowledge() : $catalogue;
         $policy = Policy::of([...$bench->schools(), ...$brief->policy]);
-        $goal = JobKind::tryFrom($brief->goal) ?? throw BriefFault::at('goal', 'choose one of '.implode(', ', array_column(JobKind::cases(), 'value')).'.');
+        $goal = $brief->goal;
         [$machine, $notes] = MachineBuilder::build($brief, $catalogue);
         $system = match (true) {
             is_string($brief->system) => $catalogue->system($brief->system),
-            is_array($brief->system) => SystemDefaults::system($brief->system),
+            $brief->system !== null => $brief->system,
             $goal->wantsSystem() => throw BriefFault::at('system', "for \"{$goal->title()}\" the system has to be named."),
             default => null,
         };
         $image = match (true) {
             is_string($brief->image) => $catalogue->image($brief->image),
-            is_array($brief->image) => self::described($brief->image, $machine, $goal),
+            $brief->image !== null => self::described($brief->image, $machine, $goal),
             $goal->wantsImage() => throw BriefFault::at('image', "for \"{$goal->title()}\" an image has to be chosen."),
             default => null,
         };
@@ -73,14 +73,11 @@ final readonly class JobContext
         return $this->brief->readAt === null ? null : substr($this->brief->readAt, 0, 10);
     }
 
-    /** @param  array<string, mixed>  $given */
-    private static function described(array $given, Machine $machine, JobKind $goal): Image
+    /** What a described image is taken for, unless the brief says it: an answer, or what the kind of job works with. */
+    private static function described(Image $image, Machine $machine, JobKind $kind): Image
     {
-        $kind = $goal === JobKind::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
-        if (! isset($given['kind']) && is_string($kind)) {
-            $given['kind'] = $kind;
-        }
+        $taken = $kind === JobKind::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
 
-        return SystemDefaults::image($given);
+        return $image->kindAssumed && is_string($taken) ? $image->ofKind($taken) : $image;
     }
 }

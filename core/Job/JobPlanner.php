@@ -11,7 +11,6 @@ use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\RehearsalGates;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Job\Path\CableRestorePath;
 use Cobblestone\Job\Path\CardSwapPath;
@@ -27,6 +26,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Holds;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Planner;
 use Cobblestone\Runbook\PutBack;
@@ -53,14 +53,13 @@ final class JobPlanner
         $steps = $context->goal === JobKind::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner, array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)))];
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
-        $seen = $brief->blocks['seen'] ?? [];
-        $ordered = array_map(static fn (Step $step): Step => Reality::advise($step, $seen), Planner::order($steps, $part->initial));
+        $ordered = array_map(static fn (Step $step): Step => Reality::advise($step, $brief->seen), Planner::order($steps, $part->initial));
         $scene = BootSceneOf::job($context, $draft);
         $rehearsed = Rehearsal::run($scene, $ordered);
 
         return new Plan(
             job: [
-                'title' => $brief->title, 'goal' => $brief->goal, 'goal_title' => $context->goal->title(), 'owner' => $brief->owner, 'machine' => $machine->title, 'model' => $machine->model?->id, 'kind' => $machine->kind->value,
+                'title' => $brief->title, 'goal' => $brief->goal->value, 'goal_title' => $context->goal->title(), 'owner' => $brief->owner, 'machine' => $machine->title, 'model' => $machine->model?->id, 'kind' => $machine->kind->value,
                 'system' => $context->system?->name, 'edition' => $brief->edition, 'image' => $context->image?->name, 'stick' => $draft->stick,
             ],
             blockers: $blockers,

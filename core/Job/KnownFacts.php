@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Brief\MachineBlock;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Machine\Model\FirmwareSetting;
 
@@ -51,12 +52,11 @@ final class KnownFacts
     }
 
     /**
-     * @param  array<string, mixed>  $machine  the brief's machine block
      * @return list<string> a note for each name that no rule reads
      */
-    public static function notUnderstood(array $machine, Catalogue $catalogue): array
+    public static function notUnderstood(MachineBlock $machine, Catalogue $catalogue): array
     {
-        $given = array_map(strval(...), array_keys([...($machine['facts'] ?? []), ...($machine['settled'] ?? [])]));
+        $given = array_map(strval(...), array_keys([...$machine->facts, ...$machine->settled]));
         $firmware = array_map(static fn (string $setting): string => "firmware.{$setting}", self::FIRMWARE);
         $left = array_diff($given, self::NAMES, $firmware);
         // The catalogue is only gone through for a name that no rule reads.

@@ -35,13 +35,13 @@ final class MachineBuilder
      */
     public static function build(Brief $brief, Catalogue $catalogue): array
     {
-        $model = isset($brief->machine['model']) ? $catalogue->machine($brief->machine['model']) : null;
-        $kind = $model->kind ?? Kind::tryFrom($brief->machine['kind'] ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
-        $readings = self::readings($brief);
+        $model = $brief->machine->model === null ? null : $catalogue->machine($brief->machine->model);
+        $kind = $model->kind ?? Kind::tryFrom($brief->machine->kind ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
+        $readings = $brief->machine->newest();
         $drives = self::drives($brief, $readings);
         $facts = MachineFacts::of($brief, $model, $kind, $readings);
         $machine = new Machine(
-            title: $model?->title() ?? $brief->machine['title'] ?? "Unknown {$kind->value}",
+            title: $model?->title() ?? $brief->machine->title ?? "Unknown {$kind->value}",
             kind: $kind,
             facts: $facts,
             drives: array_map(static fn (Drive $drive): Drive => $drive->marking($catalogue->encryptedFileSystems()), $drives->drives),
@@ -58,23 +58,10 @@ final class MachineBuilder
         return [$machine, $notes];
     }
 
-    /** @return list<Reading> oldest first, of each tool and drive the newest */
-    private static function readings(Brief $brief): array
-    {
-        $newest = [];
-        foreach ($brief->machine['readings'] ?? [] as $entry) {
-            $reading = Reading::fromArray($entry);
-            unset($newest[$reading->key()]);
-            $newest[$reading->key()] = $reading;
-        }
-
-        return array_values($newest);
-    }
-
     /** @param  list<Reading>  $readings */
     private static function drives(Brief $brief, array $readings): InventoryReading
     {
-        $text = $brief->machine['lsblk'] ?? null;
+        $text = $brief->machine->lsblk;
         foreach ($readings as $reading) {
             $text = $reading->lsblk ?? $text;
         }
@@ -82,7 +69,7 @@ final class MachineBuilder
             return new InventoryReading([], []);
         }
         try {
-            return LsblkReader::read((string) $text);
+            return LsblkReader::read($text);
         } catch (UnreadableInventory $e) {
             throw BriefFault::at('machine.lsblk', $e->getMessage());
         }
@@ -147,9 +134,9 @@ final class MachineBuilder
             return $model->ports;
         }
         $ports = [];
-        foreach ($brief->machine['ports'] ?? [] as $connector => $count) {
-            for ($i = 1; $i <= min(16, (int) $count); $i++) {
-                $ports[] = new Port("{$connector}-{$i}", (string) $connector, 'as found', 5000, $connector === 'usb-c');
+        foreach ($brief->machine->ports as $connector => $count) {
+            for ($i = 1; $i <= min(16, $count); $i++) {
+                $ports[] = new Port("{$connector}-{$i}", $connector, 'as found', 5000, $connector === 'usb-c');
             }
         }
 

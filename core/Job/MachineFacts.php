@@ -43,14 +43,14 @@ final class MachineFacts
         }
         foreach ($readings as $reading) {
             foreach ($reading->facts as $name => $value) {
-                $sheet = $sheet->with(Fact::of((string) $name, $value, Source::Reading, self::origin($reading), $reading->at));
+                $sheet = $sheet->with(Fact::of($name, $value, Source::Reading, self::origin($reading), $reading->at));
             }
         }
-        foreach ($brief->machine['facts'] ?? [] as $name => $value) {
-            $sheet = $sheet->with(Fact::of((string) $name, self::plain((string) $name, $value), Source::Person, $brief->machine['facts_from'] ?? 'entered at the bench', $brief->readAt));
+        foreach ($brief->machine->facts as $name => $value) {
+            $sheet = $sheet->with(Fact::of($name, self::plain($name, $value), Source::Person, $brief->machine->factsFrom ?? 'entered at the bench', $brief->readAt));
         }
-        foreach ($brief->machine['settled'] ?? [] as $name => $value) {
-            $sheet = $sheet->with(Fact::of((string) $name, self::plain((string) $name, $value), Source::Settled, $brief->machine['facts_from'] ?? 'a person at the machine', $brief->readAt));
+        foreach ($brief->machine->settled as $name => $value) {
+            $sheet = $sheet->with(Fact::of($name, self::plain($name, $value), Source::Settled, $brief->machine->factsFrom ?? 'a person at the machine', $brief->readAt));
         }
 
         return $sheet;
@@ -80,13 +80,10 @@ final class MachineFacts
     }
 
     /** YAML reads a bare on or off as text or truth depending on its writer; settings are words; typed numbers are numbers. */
-    private static function plain(string $name, mixed $value): bool|int|float|string
+    private static function plain(string $name, bool|int|float|string $value): bool|int|float|string
     {
         if (is_bool($value) && str_starts_with($name, 'firmware.')) {
             return $value ? 'on' : 'off';
-        }
-        if (! is_scalar($value)) {
-            throw BriefFault::at("machine.facts.{$name}", 'a single value is wanted.');
         }
         $words = self::WORDS[$name] ?? null;
         $word = is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value;

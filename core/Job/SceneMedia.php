@@ -11,7 +11,6 @@ use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootEntry;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Firmware\SecureBootState;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
@@ -19,6 +18,7 @@ use Cobblestone\Machine\Partition;
 use Cobblestone\Media\Inspection\FoundLoader;
 use Cobblestone\Media\Inspection\LoaderTrust;
 use Cobblestone\Media\WriteMode;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Storage\PartitionType;
 
 /** What firmware will find on the stick, on the drive before, and on the drive afterwards: from image, reading and system profile. */

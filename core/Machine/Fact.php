@@ -48,6 +48,16 @@ final readonly class Fact
         return $this->value === $value;
     }
 
+    /** The value as a text; empty while unknown, and for a list its texts in a row. */
+    public function text(): string
+    {
+        return match (true) {
+            is_array($this->value) => implode(', ', $this->value),
+            is_bool($this->value) => $this->value ? 'yes' : 'no',
+            default => (string) $this->value,
+        };
+    }
+
     /** "both", "on", "unknown": the value as a person says it. */
     public function spoken(): string
     {

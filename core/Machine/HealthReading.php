@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
+
 /** What one drive said of its health at one time; figures it did not give are absent, not zero (rule A5). */
 final readonly class HealthReading
 {
@@ -31,15 +34,34 @@ final readonly class HealthReading
         return $this->figures[$name] ?? null;
     }
 
-    /** @param  array<string, mixed>  $entry what toArray() gave */
-    public static function fromArray(array $entry): self
+    /**
+     * @param  array<array-key, mixed>  $document
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
+    {
+        return self::read(Fields::of($document));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('serial'), $fields->string('model'), $fields->oneOf('kind', self::KINDS), self::figures($fields),
+            $fields->optionalBool('passed'), $fields->optionalBool('rotating'), $fields->optionalInt('bytes'), $fields->optionalString('at'),
+        );
+    }
+
+    /** @return array<int|string, int> */
+    private static function figures(Fields $fields): array
     {
         $figures = [];
-        foreach ($entry['figures'] ?? [] as $name => $value) {
+        foreach ($fields->scalars('figures') as $name => $value) {
             $figures[$name] = (int) $value;
         }
 
-        return new self($entry['serial'], $entry['model'], $entry['kind'], $figures, $entry['passed'] ?? null, $entry['rotating'] ?? null, $entry['bytes'] ?? null, $entry['at'] ?? null);
+        return $figures;
     }
 
     /** @return array<string, mixed> */

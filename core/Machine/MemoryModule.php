@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 
 /** One memory module as a tool reported it; an empty slot has no size. */
@@ -36,12 +38,25 @@ final readonly class MemoryModule
         return $this->size === null ? "{$this->slot}, empty" : trim("{$this->slot}, {$this->size->binary()} {$this->part}");
     }
 
-    /** @param  array<string, mixed>  $entry what toArray() gave */
-    public static function fromArray(array $entry): self
+    /**
+     * @param  array<array-key, mixed>  $document
+     *
+     * @throws DocumentFault with the path of what does not fit
+     */
+    public static function fromArray(array $document): self
     {
+        return self::read(Fields::of($document));
+    }
+
+    /** @throws DocumentFault */
+    public static function read(Fields $fields): self
+    {
+        $bytes = $fields->optionalInt('bytes');
+
         return new self(
-            $entry['slot'], isset($entry['bytes']) ? Bytes::of($entry['bytes']) : null, $entry['type'] ?? null, $entry['maker'] ?? null,
-            $entry['part'] ?? null, $entry['serial'] ?? null, $entry['rated_mt_s'] ?? null, $entry['set_mt_s'] ?? null, $entry['soldered'] ?? false,
+            $fields->string('slot'), $bytes === null ? null : Bytes::of($bytes), $fields->optionalString('type'),
+            $fields->optionalString('maker'), $fields->optionalString('part'), $fields->optionalString('serial'),
+            $fields->optionalInt('rated_mt_s'), $fields->optionalInt('set_mt_s'), $fields->optionalBool('soldered') ?? false,
         );
     }
 

@@ -3,7 +3,7 @@
 use App\Models\CatalogueEntry;
 use App\Models\Job;
 use App\Models\LearnedFact;
-use Cobblestone\Brief\JobKind;
+use Cobblestone\Runbook\JobKind;
 use Illuminate\Http\UploadedFile;
 use Tests\Support\Bundles;
 

@@ -4,9 +4,9 @@ namespace Tests\Support;
 
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
 
 /** Briefs by chance, from a seed: every kind of job on every kind of machine, with what may and may not be known. */

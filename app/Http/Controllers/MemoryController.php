@@ -9,6 +9,7 @@ use App\Bridge\JobBridge;
 use App\Http\Requests\MemorySheetRequest;
 use App\Models\Job;
 use Cobblestone\Assessment\Memory\MemorySheet;
+use Cobblestone\Brief\MemoryBlock;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,7 +23,7 @@ final class MemoryController
         $brief = $bridge->brief($job);
         $entry = $brief['memory'] ?? null;
 
-        return view('jobs.memory', ['job' => $job, 'entry' => $entry, 'sheet' => $entry === null ? null : MemorySheet::of($entry), 'start' => $entry ?? $bridge->memoryStart($job)]);
+        return view('jobs.memory', ['job' => $job, 'entry' => $entry, 'sheet' => $entry === null ? null : MemorySheet::of(MemoryBlock::fromArray($entry)), 'start' => $entry ?? $bridge->memoryStart($job)]);
     }
 
     public function update(Job $job, MemorySheetRequest $request, ChangeBrief $change, JobBridge $bridge): RedirectResponse

@@ -4,9 +4,9 @@ namespace App\Http\Requests;
 
 use App\Actions\ReadInventory;
 use Cobblestone\Brief\BriefFault;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Inventory\InventoryReader;
+use Cobblestone\Runbook\JobKind;
 
 /** Typed fields to a brief. What was typed into the machine field is looked up by its words. */
 final class IntakeForm

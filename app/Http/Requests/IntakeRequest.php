@@ -7,9 +7,9 @@ use App\Catalogue\CatalogueStore;
 use App\Documents\FieldFaults;
 use Closure;
 use Cobblestone\Assessment\Licence;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\JobKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Backup;
 
+use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Partition;
@@ -28,20 +29,17 @@ final class Destination
      * The wish with the destination's file system as it was read, where that drive is among the machine's and was read
      * in detail; `was_said` then keeps what somebody had said instead.
      *
-     * @param  array<string, mixed>  $wish  the brief's backup block
      * @param  list<Drive>  $drives  of the machine
-     * @return array<string, mixed>
      */
-    public static function asRead(array $wish, array $drives): array
+    public static function asRead(BackupBlock $wish, array $drives): BackupBlock
     {
-        $said = $wish['destination']['file_system'] ?? null;
-        $read = self::fileSystemRead((string) ($wish['destination']['serial'] ?? ''), $drives);
-        if ($read === null || $read === $said) {
+        $said = $wish->destination?->fileSystem;
+        $read = self::fileSystemRead($wish->destination->serial ?? '', $drives);
+        if ($wish->destination === null || $read === null || $read === $said) {
             return $wish;
         }
-        $wish['destination'] = [...$wish['destination'], 'file_system' => $read, 'was_said' => $said];
 
-        return $wish;
+        return $wish->withDestination($wish->destination->asRead($read));
     }
 
     /** @param  list<Drive>  $drives */
@@ -61,26 +59,25 @@ final class Destination
     }
 
     /**
-     * @param  array<string, mixed>  $wish  the brief's backup block
      * @param  Bytes|null  $need  bytes to copy with the margin
      * @return list<Blocker> one for each thing that cannot work; they shut the copy
      *
      * @throws BriefFault
      */
-    public static function blockers(array $wish, ?Bytes $need, ?Drive $erased): array
+    public static function blockers(BackupBlock $wish, ?Bytes $need, ?Drive $erased): array
     {
-        $to = $wish['destination'] ?? [];
+        $to = $wish->destination;
         $blockers = [];
-        $free = self::size($to['free_bytes'] ?? null, 'backup.destination.free_bytes');
+        $free = self::size($to?->freeBytes, 'backup.destination.free_bytes');
         if ($free !== null && $need !== null && $need->isMoreThan($free)) {
-            $blockers[] = self::blocker('destination-room', "The backup needs {$need->decimal()} with its margin, {$to['name']} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.");
+            $blockers[] = self::blocker('destination-room', "The backup needs {$need->decimal()} with its margin, {$to?->name} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.");
         }
-        if (isset($to['serial'], $erased->serial) && $to['serial'] === $erased->serial) {
-            $blockers[] = self::blocker('destination-is-target', "{$to['name']} is the drive that is erased. Copy to another physical drive.");
+        if ($to?->serial !== null && $to->serial === $erased?->serial) {
+            $blockers[] = self::blocker('destination-is-target', "{$to->name} is the drive that is erased. Copy to another physical drive.");
         }
-        $largest = self::size($wish['largest_bytes'] ?? null, 'backup.largest_bytes');
-        if (($to['file_system'] ?? null) === 'fat32' && $largest !== null && $largest->count > Fat32Geometry::MAX_FILE) {
-            $blockers[] = self::blocker('destination-file-limit', "{$to['name']} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.");
+        $largest = self::size($wish->largestBytes, 'backup.largest_bytes');
+        if ($to?->fileSystem === 'fat32' && $largest !== null && $largest->count > Fat32Geometry::MAX_FILE) {
+            $blockers[] = self::blocker('destination-file-limit', "{$to->name} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.");
         }
 
         return $blockers;
@@ -89,16 +86,15 @@ final class Destination
     /**
      * What has to be minded at this destination.
      *
-     * @param  array<string, mixed>  $wish
      * @return list<string>
      */
-    public static function cautions(array $wish): array
+    public static function cautions(BackupBlock $wish): array
     {
-        $fileSystem = $wish['destination']['file_system'] ?? null;
-        $said = $wish['destination']['was_said'] ?? null;
-        $contradicted = $said === null ? [] : ["{$wish['destination']['name']} was said to be {$said}, the reading shows {$fileSystem}: the reading counts."];
+        $fileSystem = $wish->destination?->fileSystem;
+        $said = $wish->destination?->wasSaid;
+        $contradicted = $said === null ? [] : ["{$wish->destination->name} was said to be {$said}, the reading shows {$fileSystem}: the reading counts."];
         $cautions = in_array($fileSystem, self::STRICT, true) ? ["Names with any of {$fileSystem}'s forbidden characters (".self::NAMES.') do not arrive: list them before, and pack those folders.'] : [];
-        if ($fileSystem === 'fat32' && ! isset($wish['largest_bytes'])) {
+        if ($fileSystem === 'fat32' && $wish->largestBytes === null) {
             $cautions[] = 'FAT32 holds no file over 4 294 967 295 bytes: look for the largest one first.';
         }
 
@@ -110,7 +106,7 @@ final class Destination
         return Blocker::narrow($id, $reason, 'A6', [Act::CopyData]);
     }
 
-    private static function size(mixed $given, string $field): ?Bytes
+    private static function size(int|string|null $given, string $field): ?Bytes
     {
         try {
             return $given === null ? null : Bytes::parse($given);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Memory;
 
+use Cobblestone\Brief\MemoryBlock;
 use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
@@ -24,21 +25,17 @@ final readonly class MemorySheet
     {
     }
 
-    /**
-     * @param  array<string, mixed>  $entry  the brief's memory block
-     *
-     * @throws InvalidArgumentException for a sheet that cannot be
-     */
-    public static function of(array $entry): self
+    /** @throws InvalidArgumentException for a sheet that cannot be */
+    public static function of(MemoryBlock $block): self
     {
         $modules = [];
-        foreach ($entry['modules'] as $name => $gib) {
-            $modules[(string) $name] = (int) $gib;
+        foreach ($block->modules as $name => $gib) {
+            $modules[(string) $name] = $gib;
         }
-        $bench = MemoryBench::of($modules, array_map(strval(...), $entry['slots']), $entry['populations'] ?? [], $entry['soldered'] ?? false, $entry['spare_gib'] ?? null);
-        $tests = array_map(MemoryTest::fromArray(...), $entry['tests'] ?? []);
-        $faster = ($entry['profile'] ?? 'standard') === 'faster';
-        $finder = MemoryFaultFinder::of($bench, $tests, $faster, $entry['passes'] ?? 2, $entry['minutes_per_gib'] ?? 1.5);
+        $bench = MemoryBench::of($modules, $block->slots, $block->populations, $block->soldered, $block->spareGib);
+        $tests = array_map(MemoryTest::of(...), $block->tests);
+        $faster = $block->profile === 'faster';
+        $finder = MemoryFaultFinder::of($bench, $tests, $faster, $block->passes ?? 2, (float) ($block->minutesPerGib ?? 1.5));
 
         return new self($bench, $tests, $faster, $finder->verdict(), $finder->next());
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Memory;
 
+use Cobblestone\Brief\TriedMemory;
+
 /** One memory test that was made: what stood where, at which speed, and what came of it (rule A4). */
 final readonly class MemoryTest
 {
@@ -23,9 +25,8 @@ final readonly class MemoryTest
         return $this->outcome !== self::CLEAN;
     }
 
-    /** @param  array<string, mixed>  $entry a test of the brief's memory block */
-    public static function fromArray(array $entry): self
+    public static function of(TriedMemory $tried): self
     {
-        return new self($entry['placed'], $entry['profile'] === 'faster', $entry['passes'], $entry['outcome']);
+        return new self($tried->placed, $tried->profile === 'faster', $tried->passes, $tried->outcome);
     }
 }

@@ -7,6 +7,7 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\CardBlock;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Hardware\CardPower;
 use Cobblestone\Hardware\OpenedCase;
@@ -39,12 +40,12 @@ final class CardSwapPath
 {
     public static function draft(JobContext $context): PathDraft
     {
-        $card = $context->brief->blocks['card'] ?? throw BriefFault::at('card', 'name the card that comes in.');
+        $card = $context->brief->card ?? throw BriefFault::at('card', 'name the card that comes in.');
         $machine = $context->machine;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         $protection = SafeguardPlanner::plan($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), true);
         $driver = CardDriver::match($card, $context->system?->id, $machine->model?->id, $context->catalogue->drivers());
-        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(CardPower::judge($machine, $card))->and(new Contribution(gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem((string) $card['new'], 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED]));
+        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(CardPower::judge($machine, $card))->and(new Contribution(gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem($card->new, 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED]));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
             IntakeSteps::gather($all->gather),
@@ -61,10 +62,9 @@ final class CardSwapPath
     }
 
     /**
-     * @param  array<string, mixed>  $card
      * @return list<Step>
      */
-    private static function before(array $card): array
+    private static function before(CardBlock $card): array
     {
         return [
             new Step('network.offline', Stage::FetchDrivers, 'Go offline', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Unplug the network cable and switch the wireless off.'],
@@ -73,23 +73,22 @@ final class CardSwapPath
             new Step('boot.safe-mode', Stage::Boot, 'Start in safe mode', Presence::Hands, Estimate::minutes(2, 4, 10), ['Start the system in its safe mode.', 'Asked for a recovery key? The owner types it.'],
                 before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], acts: [Act::ChangeOldSystem], because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
                 boots: [BootEvent::start(Wants::System)]),
-            new Step('drivers.remove-old', Stage::Hardware, 'Remove the old driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver family'.(isset($card['old']) ? " ({$card['old']})" : '').': driver, tools, control page.', 'Shut down fully. Not: restart.'],
+            new Step('drivers.remove-old', Stage::Hardware, 'Remove the old driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver family'.($card->old === null ? '' : " ({$card->old})").': driver, tools, control page.', 'Shut down fully. Not: restart.'],
                 before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'],
                 done: DoneWords::in(SheetPart::Drivers, 'The old card\'s driver was removed.'), acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
         ];
     }
 
     /**
-     * @param  array<string, mixed>  $card
      * @return list<Step>
      */
-    private static function swap(array $card, Kind $kind): array
+    private static function swap(CardBlock $card, Kind $kind): array
     {
         return [
             new Step('hardware.swap-card', Stage::Hardware, 'Swap the card', Presence::Hands, Estimate::minutes(8, 15, 40),
-                ['Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.', "{$card['new']}: length and slots measured, in until the catch clicks, screwed at the bracket.", 'Each power socket of the card its own lead of the supply.', 'Picture cable on the card, not on the board.'],
+                ['Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.', "{$card->new}: length and slots measured, in until the catch clicks, screwed at the bracket.", 'Each power socket of the card its own lead of the supply.', 'Picture cable on the card, not on the board.'],
                 before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
-                done: DoneWords::of("The graphics card was exchanged for {$card['new']}"), acts: [Act::OpenMachine, Act::FitPart],
+                done: DoneWords::of("The graphics card was exchanged for {$card->new}"), acts: [Act::OpenMachine, Act::FitPart],
                 because: [new Reason('Supply and leads were compared before; length and slots are measured here.', 'H5, H1')],
                 cautions: OpenedCase::cautions($kind),
                 evidence: [Screws::out()]),

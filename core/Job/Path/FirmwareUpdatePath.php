@@ -6,6 +6,7 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Brief\UpdateBlock;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Firmware\UpdatePath;
@@ -47,8 +48,8 @@ final class FirmwareUpdatePath
     public static function draft(JobContext $context): PathDraft
     {
         $machine = $context->machine;
-        $wish = $context->brief->blocks['update'] ?? [];
-        $reason = trim((string) ($wish['reason'] ?? ''));
+        $wish = $context->brief->update ?? new UpdateBlock;
+        $reason = trim($wish->reason);
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         [$stops, $questions, $blockers, $decision] = self::route($context, $wish);
         if ($reason === '') {
@@ -72,14 +73,13 @@ final class FirmwareUpdatePath
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
-            assessment: ['update' => array_intersect_key($wish, ['to' => 1, 'gives' => 1, 'reason' => 1]), 'encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
+            assessment: ['update' => array_intersect_key($wish->toArray(), ['to' => 1, 'gives' => 1, 'reason' => 1]), 'encryption' => $protection->encryption->toArray(), 'health' => $protection->health->toArray()]);
     }
 
     /**
-     * @param  array<string, mixed>  $wish
      * @return array{0: list<Release>, 1: list<Question>, 2: list<Blocker>, 3: Decision}
      */
-    private static function route(JobContext $context, array $wish): array
+    private static function route(JobContext $context, UpdateBlock $wish): array
     {
         $machine = $context->machine;
         $releases = $machine->model->firmware->releases ?? [];
@@ -89,12 +89,11 @@ final class FirmwareUpdatePath
             return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, [Act::WriteFirmware])], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
         }
         if ($releases === []) {
-            return [[], [], [], $none(isset($wish['to']) ? "to {$wish['to']}" : 'from the maker\'s page', 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
+            return [[], [], [], $none($wish->to !== null ? "to {$wish->to}" : 'from the maker\'s page', 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
         }
         $processor = $machine->fact('processor')->value;
         $revision = $machine->fact('board.revision')->value;
-        $next = isset($wish['processor']) && is_string($wish['processor']) ? $wish['processor'] : null;
-        $path = UpdatePath::find($releases, (string) $now->value, $wish['to'] ?? null, $wish['gives'] ?? null, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null, $next);
+        $path = UpdatePath::find($releases, (string) $now->value, $wish->to, $wish->gives, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null, $wish->processor);
         $questions = $revision === null ? self::revisionQuestion($releases) : [];
         $refused = [];
         foreach ($path->leftOut as $one) {
@@ -219,9 +218,9 @@ final class FirmwareUpdatePath
 
     private static function onStick(JobContext $context): string
     {
-        $there = $context->brief->blocks['update']['on_stick'] ?? null;
+        $there = $context->brief->update?->onStick;
 
-        return is_string($there) ? "`{$there}` lies on a stick already: it must be this file, in the top folder of FAT32; compare its checksum with the maker's." : 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.';
+        return $there !== null ? "`{$there}` lies on a stick already: it must be this file, in the top folder of FAT32; compare its checksum with the maker's." : 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.';
     }
 
     /** @param  string|null  $expected  null where the catalogue does not know what will be shown */

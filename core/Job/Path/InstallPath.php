@@ -10,7 +10,7 @@ use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\SupportEnds;
-use Cobblestone\Brief\JobKind;
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Drivers\DriverPlanner;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\FirmwarePutBack;
@@ -32,6 +32,7 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
@@ -61,9 +62,9 @@ final class InstallPath
         $power = PortPower::plan($machine, $stickIn);
         $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $policy->school('bypass'), $swap);
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $new, $brief->owner);
-        $licence = Licence::assess($machine, $system, $brief->edition, $brief->blocks['licence'] ?? []);
-        $extras = Ownership::extras($brief->blocks['extras'] ?? [], $policy->school('extras'));
-        $gaps = SupportEnds::gaps($system, $brief->blocks['depends'] ?? []);
+        $licence = Licence::assess($machine, $system, $brief->edition, $brief->licence);
+        $extras = Ownership::extras($brief->extras, $policy->school('extras'));
+        $gaps = SupportEnds::gaps($system, $brief->depends);
         $ends = [SupportEnds::of($system, $context->today())];
         $gates = $swap || $new ? [] : $protection->gates();
         $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...($new ? [] : $protection->encryption->erasingWaitsFor()), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
@@ -96,7 +97,7 @@ final class InstallPath
         return new PathDraft(
             (new Contribution($steps))->and(new Contribution([], [...$all->decisions, ...$layoutDecisions], $all->questions, $all->gather, $all->initial, [...$all->blockers, ...$layoutBlockers])),
             layouts: $layouts,
-            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector, $brief->backup !== [] && $protection->backup->somethingToKeep() && ! $new && (! $swap || $protection->health->rescueFirst()))],
+            assessment: [...$protection->toArray(), ...($new ? ['backup' => ['keep' => 'blank']] : []), 'requirements' => $requirements->toArray(), 'support' => $ends, 'depends' => $gaps, 'ports' => PortUse::of($machine, $media->stick?->connector, ! $brief->backup->isEmpty() && $protection->backup->somethingToKeep() && ! $new && (! $swap || $protection->health->rescueFirst()))],
             stick: $media->stick?->name,
         );
     }
@@ -125,7 +126,7 @@ final class InstallPath
     private static function imageQuestions(JobContext $context): Contribution
     {
         $brief = $context->brief;
-        if (is_string($brief->image) || isset($brief->image['kind']) || isset($brief->machine['facts']['image.kind'])) {
+        if (! $brief->image instanceof Image || ! $brief->image->kindAssumed || isset($brief->machine->facts['image.kind'])) {
             return new Contribution;
         }
 

@@ -37,11 +37,11 @@ final class SafeguardPlanner
 
     private static function sheet(JobContext $context): ?MemorySheet
     {
-        if (! isset($context->brief->blocks['memory'])) {
+        if ($context->brief->memory === null) {
             return null;
         }
         try {
-            return MemorySheet::of($context->brief->blocks['memory']);
+            return MemorySheet::of($context->brief->memory);
         } catch (InvalidArgumentException $e) {
             throw BriefFault::at('memory', $e->getMessage());
         }

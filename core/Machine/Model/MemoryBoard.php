@@ -29,20 +29,9 @@ final readonly class MemoryBoard
 
         return new self(
             $fields->strings('slots'),
-            self::rows($fields),
+            $fields->rows('populations'),
             $fields->optionalBool('soldered') ?? false,
         );
-    }
-
-    /** @return list<list<string>> */
-    private static function rows(Fields $fields): array
-    {
-        $rows = [];
-        foreach (array_keys($fields->blocks('populations')) as $index) {
-            $rows[] = Fields::of($fields->raw('populations'), $fields->path('populations'))->strings((string) $index);
-        }
-
-        return $rows;
     }
 
     /** @return array<string, mixed> the same as a document */

@@ -11,7 +11,7 @@
 <div class="col-md-6"><label class="form-label" for="image">What goes on it</label>
 <select id="image" name="image" class="form-select">@if ($brief === [])<option value="" @selected($chosenImage === '')>what this model usually gets</option>@endif @foreach ($catalogue->images() as $id => $entry)<option value="{{ $id }}" @selected($chosenImage === $id)>{{ $entry->name }} {{ $entry->version }}</option>@endforeach<option value="other" @selected($chosenImage === 'other')>an image that is not on the shelf</option></select>@include('parts.error', ['field' => 'image'])</div>
 <div class="col-md-6"><label class="form-label" for="goal">Kind of job</label>
-<select id="goal" name="goal" class="form-select">@foreach (\Cobblestone\Brief\JobKind::cases() as $goal)<option value="{{ $goal->value }}" @selected(old('goal', $brief['goal'] ?? 'clean-install') === $goal->value)>{{ $goal->title() }}</option>@endforeach</select>@include('parts.error', ['field' => 'goal'])</div>
+<select id="goal" name="goal" class="form-select">@foreach (\Cobblestone\Runbook\JobKind::cases() as $goal)<option value="{{ $goal->value }}" @selected(old('goal', $brief['goal'] ?? 'clean-install') === $goal->value)>{{ $goal->title() }}</option>@endforeach</select>@include('parts.error', ['field' => 'goal'])</div>
 </div>
 <details class="more" @if ($errors->hasAny(['update_reason', 'card_new', 'licence_edition', 'depends', 'system_id']) || isset($brief['update']) || isset($brief['card']) || isset($brief['depends'])) open @endif><summary>What some kinds of job ask for</summary>
 <div class="row g-3">

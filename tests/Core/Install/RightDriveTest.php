@@ -1,6 +1,7 @@
 <?php
 
 use Cobblestone\Brief\FixedChoice;
+use Cobblestone\Brief\MachineBlock;
 use Cobblestone\Machine\DriveWords;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\WalkThrough;
@@ -83,10 +84,11 @@ it('calls no typed drive blank and no sector size read that nobody read', functi
 });
 
 it('turns a path into an identity once, and leaves what has none', function () {
-    $machine = ['facts' => ['target.path' => 'a', 'swap.path' => 'b'], 'lsblk' => drivesRead([['name' => 'a', 'serial' => 'AAA-1'], ['name' => 'b']])];
-    expect(FixedChoice::of($machine)['facts'])->toBe(['swap.path' => 'b', 'target.drive' => 'AAA-1', 'target.bytes' => 512110190592])
-        ->and(FixedChoice::of(FixedChoice::of($machine)))->toBe(FixedChoice::of($machine))
-        ->and(FixedChoice::of(['facts' => ['target.path' => 'a'], 'lsblk' => 'oops']))->toBe(['facts' => ['target.path' => 'a'], 'lsblk' => 'oops']);
+    $machine = MachineBlock::fromArray(['facts' => ['target.path' => 'a', 'swap.path' => 'b'], 'lsblk' => drivesRead([['name' => 'a', 'serial' => 'AAA-1'], ['name' => 'b']])]);
+    $unread = MachineBlock::fromArray(['facts' => ['target.path' => 'a'], 'lsblk' => 'oops']);
+    expect(FixedChoice::of($machine)->facts)->toBe(['swap.path' => 'b', 'target.drive' => 'AAA-1', 'target.bytes' => 512110190592])
+        ->and(FixedChoice::of(FixedChoice::of($machine)))->toEqual(FixedChoice::of($machine))
+        ->and(FixedChoice::of($unread))->toEqual($unread);
 });
 
 it('asks which of several drives comes out, and detaches before the case is closed', function () {

@@ -2,7 +2,6 @@
 
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
-use Cobblestone\Brief\JobKind;
 use Cobblestone\Firmware\ReleasePath;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Hardware\CardSupply;
@@ -15,6 +14,7 @@ use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Quantity\Power;
 use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Presence;
 use Tests\Support\Demo;
 

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Brief\MachineBlock;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Job\KnownFacts;
@@ -118,12 +119,12 @@ it('takes no size for a need that nobody has measured', function () use ($decide
 
 it('lists a name under facts that no rule reads', function () {
     expect(implode(' ', Demo::plan('fairlead-13', ['machine' => ['facts' => ['drive.encription' => 'chip']]])->notes))->toContain('"drive.encription" is not understood: no rule reads a fact of this name; did you mean "drive.encryption"?');
-    $like = fn (string $name) => implode(' ', KnownFacts::notUnderstood(['facts' => [$name => 'x']], Demo::catalogue()));
+    $like = fn (string $name) => implode(' ', KnownFacts::notUnderstood(MachineBlock::fromArray(['facts' => [$name => 'x']]), Demo::catalogue()));
     expect($like('firmware.secure_bot'))->toContain('did you mean "firmware.secure_boot"')->and($like('memory.slotz'))->toContain('did you mean "memory.slots"')
         ->and($like('symptom.wether'))->toContain('is not understood')->and($like('firmware.secure_boot'))->toBe('')->and($like('choice.boot_mode'))->toBe('')
         ->and($like('nothing.like.it'))->toBe('"nothing.like.it" is not understood: no rule reads a fact of this name.');
     foreach (Demo::ALL as $job) {
-        expect(KnownFacts::notUnderstood(Demo::brief($job)['machine'], Demo::catalogue()))->toBe([], $job);
+        expect(KnownFacts::notUnderstood(MachineBlock::fromArray(Demo::brief($job)['machine']), Demo::catalogue()))->toBe([], $job);
     }
 });
 
@@ -189,5 +190,5 @@ it('knows every fact that a rule reads by name', function () {
         array_push($read, ...$found[1]);
     }
     expect(count(array_unique($read)))->toBeGreaterThan(40)
-        ->and(KnownFacts::notUnderstood(['facts' => array_fill_keys($read, 'x')], Demo::catalogue()))->toBe([]);
+        ->and(KnownFacts::notUnderstood(MachineBlock::fromArray(['facts' => array_fill_keys($read, 'x')]), Demo::catalogue()))->toBe([]);
 });

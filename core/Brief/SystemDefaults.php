@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Job;
+namespace Cobblestone\Brief;
 
-use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\FirstBootProfile;
 use Cobblestone\Catalogue\FirstBootRow;
 use Cobblestone\Catalogue\Image;
@@ -14,25 +13,28 @@ use Cobblestone\Catalogue\SystemFirmware;
 use Cobblestone\Catalogue\SystemPartition;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Catalogue\UpdateProfile;
-use Cobblestone\Document\DocumentFault;
 use Cobblestone\Document\Fields;
 
 /** What is assumed of a system or image that the catalogue does not hold, so that a path exists all the same (rule J13). */
 final class SystemDefaults
 {
+    /** What a brief can tell of an image besides its name. */
+    private const OF_AN_IMAGE = ['bytes', 'kind', 'expanded_bytes', 'architecture', 'files', 'loader', 'sha256', 'models'];
+
     /**
-     * @param  array<string, mixed>  $given  what the brief tells of it
+     * @param  Fields  $given  what the brief tells of it
      *
      * @throws BriefFault
      */
-    public static function system(array $given): SystemProfile
+    public static function system(Fields $given): SystemProfile
     {
-        if (! is_string($given['name'] ?? null) || trim($given['name']) === '') {
+        $name = self::name($given);
+        if ($name === '') {
             throw BriefFault::at('system.name', 'a system the catalogue does not hold needs at least a name.');
         }
 
         return new SystemProfile(
-            id: 'described-system', name: trim($given['name']), asOf: 'this job', source: 'kind defaults',
+            id: 'described-system', name: $name, asOf: 'this job', source: 'kind defaults',
             firmware: new SystemFirmware('either', 'any'),
             partitions: [
                 new SystemPartition('EFI system', 'efi', 'efi-system', 'fat32', 260),
@@ -52,26 +54,50 @@ final class SystemDefaults
     }
 
     /**
-     * @param  array<string, mixed>  $given  what the brief tells of it
+     * @param  Fields  $given  what the brief tells of it
      *
      * @throws BriefFault
      */
-    public static function image(array $given): Image
+    public static function image(Fields $given): Image
     {
-        if (! is_string($given['name'] ?? null) || trim($given['name']) === '') {
+        $name = self::name($given);
+        if ($name === '') {
             throw BriefFault::at('image.name', 'an image the shelf does not hold needs at least its file name.');
         }
-        if (! is_int($given['bytes'] ?? null) || $given['bytes'] < 1) {
+        $bytes = $given->raw('bytes');
+        if (! is_int($bytes) || $bytes < 1) {
             throw BriefFault::at('image.bytes', 'its size in bytes is wanted, a whole number above 0.');
         }
-        $name = trim($given['name']);
-        try {
-            return Image::read(Fields::of([
-                'kind' => 'optical-hybrid', 'kind_assumed' => ! isset($given['kind']), ...$given,
-                'id' => 'described-image', 'name' => $name, 'file' => $name,
-            ], 'image'));
-        } catch (DocumentFault $fault) {
-            throw BriefFault::at($fault->field, $fault->reason);
+        $told = array_intersect_key($given->all(), array_flip(self::OF_AN_IMAGE));
+
+        return Image::read(Fields::of([
+            'kind' => 'optical-hybrid', ...$told, 'kind_assumed' => ! $given->has('kind'),
+            'id' => 'described-image', 'name' => $name, 'file' => $name,
+        ], 'image'));
+    }
+
+    /**
+     * What a brief told of it, without what was assumed.
+     *
+     * @return array<string, mixed>
+     */
+    public static function told(SystemProfile|Image $described): array
+    {
+        if ($described instanceof SystemProfile) {
+            return ['name' => $described->name];
         }
+        $told = array_intersect_key($described->toArray(), array_flip(self::OF_AN_IMAGE));
+        if ($described->kindAssumed) {
+            unset($told['kind']);
+        }
+
+        return ['name' => $described->name, ...$told];
+    }
+
+    private static function name(Fields $given): string
+    {
+        $name = $given->raw('name');
+
+        return is_string($name) ? trim($name) : '';
     }
 }

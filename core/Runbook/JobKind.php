@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Brief;
+namespace Cobblestone\Runbook;
 
 /** The kinds of job, all of them first-class (rule J1). */
 enum JobKind: string
