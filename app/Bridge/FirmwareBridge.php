@@ -6,6 +6,8 @@ use App\Catalogue\CatalogueStore;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\UpdateBlock;
+use Cobblestone\Document\Fields;
 use Cobblestone\Firmware\MemoryProfile;
 use Cobblestone\Firmware\PressSequence;
 use Cobblestone\Firmware\Setting;
@@ -15,6 +17,7 @@ use Cobblestone\Firmware\WayIn;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
 use Illuminate\Support\Collection;
 
@@ -108,8 +111,8 @@ final class FirmwareBridge
         }
         $now = $machine->fact('firmware.version')->value;
         [$processor, $revision] = [$machine->fact('processor')->value, $machine->fact('board.revision')->value];
-        $wish = $plan->job['goal'] === 'firmware-update' ? ($plan->assessment['update'] ?? []) : [];
+        $wish = $plan->job->kind === JobKind::FirmwareUpdate ? UpdateBlock::read(Fields::of($plan->assessment['update'] ?? [])) : new UpdateBlock;
 
-        return ['releases' => $releases, 'now' => is_scalar($now) ? (string) $now : null, 'path' => is_scalar($now) ? UpdatePath::find($releases, (string) $now, $wish['to'] ?? null, $wish['gives'] ?? null, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null) : null];
+        return ['releases' => $releases, 'now' => is_scalar($now) ? (string) $now : null, 'path' => is_scalar($now) ? UpdatePath::find($releases, (string) $now, $wish->to, $wish->gives, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null) : null];
     }
 }

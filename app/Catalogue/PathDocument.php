@@ -7,13 +7,11 @@ namespace App\Catalogue;
 use App\Documents\BriefDocument;
 use App\Documents\DocumentFault;
 use Cobblestone\Brief\Brief;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Plan;
-use ErrorException;
 use InvalidArgumentException;
-use TypeError;
-use ValueError;
 
 /** A path from a file: computed from a brief, or read from a plan that was written out. */
 final class PathDocument
@@ -41,7 +39,7 @@ final class PathDocument
         }
         try {
             return Plan::fromArray($data);
-        } catch (TypeError|ValueError|ErrorException $e) {
+        } catch (FieldFault $e) {
             throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
         }
     }

@@ -8,7 +8,8 @@ final class Layers
     /** Adding a part means deciding here what it may use. */
     public const CORE = [
         ['Quantity', 'Text'],
-        ['Document', 'Runbook', 'Storage'],
+        ['Document'],
+        ['Runbook', 'Storage'],
         ['Machine'],
         ['Inventory'],
         ['Catalogue'],

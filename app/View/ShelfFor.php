@@ -12,7 +12,7 @@ final class ShelfFor
     /** @return Collection<int, ShelfFile> */
     public static function step(Plan $plan, string $step): Collection
     {
-        $system = $plan->job['system'] ?? null;
+        $system = $plan->job->system ?? null;
         if ($system === null || ! (str_starts_with($step, 'media.') || str_starts_with($step, 'image.'))) {
             return new Collection;
         }

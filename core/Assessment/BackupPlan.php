@@ -32,9 +32,10 @@ final readonly class BackupPlan
     /**
      * @param  list<Gate>  $gates  what every erasing step carries
      * @param  list<string>  $erasingWaitsFor  facts for the erasing step
+     * @param  list<string>  $notCovered  what of the owner's is not copied
      * @param  array<string, mixed>  $figures  size, destination, what is not covered: for the page
      */
-    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution, private array $figures = [])
+    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution, private array $figures = [], private array $notCovered = [])
     {
     }
 
@@ -69,7 +70,7 @@ final readonly class BackupPlan
     /** @return list<string> what of the owner's is not copied */
     public function notCoveredAtAll(): array
     {
-        return $this->figures['not_covered'] ?? [];
+        return $this->notCovered;
     }
 
     /** Whether the path copies something. */
@@ -108,11 +109,14 @@ final readonly class BackupPlan
         $size = $bytes === null ? 'The size is not known yet: measure the folders first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
         $starts = ! $machine->fact('old_system.starts')->is('no') && ! $machine->fact('symptom.starts')->is('no') && ! $machine->fact('symptom.starts')->is('recovery');
         $decision = new Decision('assess.backup', 'Backup', $rescue ? "rescue to {$destination}, then verify" : "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the one erased.', ...($rescue ? ['The drive is failing: every hour it runs may cost data, so this comes before everything.'] : []), ...($starts ? [] : ['The old system does not start, so a live system does the copying.'])], ['no backup' => ['The owner has data to keep, or nobody has said otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
-        $existing = ($wish->existing->proven ?? false) ? $wish->existing->date : null;
-        if ($existing !== null) {
-            $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($wish->existing->samples ?? 0) > 0 ? ", {$wish->existing->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
+        $proven = $wish->existing?->proven === true ? $wish->existing : null;
+        $existing = $proven?->date;
+        if ($proven !== null) {
+            $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($proven->samples ?? 0) > 0 ? ", {$proven->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
         }
         $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
+
+        $left = self::notCovered($wish, $target);
 
         return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
             steps: BackupSteps::for($destination, $bytes, $wish->folders, $time, $decision, BackupEvidence::wanted($files, $wish->bytes === null ? null : $bytes), $rescue, $starts, ! $staysOn, Destination::cautions($wish), $existing),
@@ -121,7 +125,7 @@ final readonly class BackupPlan
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
             initial: [...($staysOn ? [Fact::SHUT_DOWN] : []), ...($existing === null ? [] : [Fact::BACKUP_COPIED])],
             blockers: $existing === null ? Destination::blockers($wish, $need, $target) : [],
-        ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish->folders, 'not_covered' => self::notCovered($wish, $target)]);
+        ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish->folders, 'not_covered' => $left], $left);
     }
 
     private static function bytes(BackupBlock $wish, ?Drive $target): ?Bytes

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Bench;
 
+use Cobblestone\Document\Fields;
+
 /** What needs hands now, most urgent first (rule S: a bell and one strip on every page). */
 final class Bell
 {
@@ -18,40 +20,82 @@ final class Bell
     {
         $items = [];
         foreach ($jobs as $job) {
-            foreach ($job['summary']['reminders'] ?? [] as $reminder) {
-                if ($reminder['at'] <= $now) {
-                    $items[] = self::item($job, '', $reminder['what'], 0, false);
-
-                    break;
-                }
-            }
-            // What waits for somebody else frees hands and slot.
-            if (($job['summary']['waiting'] ?? null) !== null || $job['summary']['complete']) {
-                continue;
-            }
-            foreach ($job['summary']['away'] as $wait) {
-                $due = $wait['started_at'] + $wait['likely'] - $now;
-                if ($due <= self::SOON) {
-                    $overdue = $now > $wait['started_at'] + $wait['high'];
-                    $items[] = self::item($job, $wait['id'], $overdue ? "{$wait['title']} takes longer than it should" : ($due > 0 ? "{$wait['title']} ends" : "{$wait['title']} should be done: look"), $due, $overdue);
-                }
-            }
-            $current = $job['summary']['current'];
-            if ($current === null || ! $job['summary']['begun']) {
-                continue;
-            }
-            $overdue = $current['started_at'] !== null && $now > $current['started_at'] + $current['high'];
-            if ($current['state'] === 'trouble') {
-                $items[] = self::item($job, $current['id'], "{$current['title']}: problem open", 0, true);
-            } elseif (is_array($current['shut']) && $current['shut'] !== []) {
-                $items[] = self::item($job, $current['id'], "{$current['title']}: {$current['shut'][0]['word']}, {$current['shut'][0]['reason']}", 0, false);
-            } elseif ($current['state'] === 'ready' || $overdue) {
-                $items[] = self::item($job, $current['id'], $overdue ? "{$current['title']} takes longer than it should" : "{$current['title']}: {$current['do']}", 0, $overdue);
-            }
+            array_push($items, ...self::ofJob($job, Fields::of($job['summary']), $now));
         }
         usort($items, static fn (array $a, array $b): int => [$b['overdue'], $a['due'], $a['slot'] ?? 100, $a['job']] <=> [$a['overdue'], $b['due'], $b['slot'] ?? 100, $b['job']]);
 
         return $items;
+    }
+
+    /**
+     * @param  array{id: int, slot: int|null, title: string, summary: array<string, mixed>}  $job
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}>
+     */
+    private static function ofJob(array $job, Fields $summary, int $now): array
+    {
+        $items = [];
+        foreach ($summary->blocks('reminders') as $reminder) {
+            if ($reminder->int('at') <= $now) {
+                $items[] = self::item($job, '', $reminder->string('what'), 0, false);
+
+                break;
+            }
+        }
+        // What waits for somebody else frees hands and slot.
+        if ($summary->has('waiting') || $summary->bool('complete')) {
+            return $items;
+        }
+        foreach ($summary->blocks('away') as $wait) {
+            array_push($items, ...self::away($job, $wait, $now));
+        }
+        $current = $summary->bool('begun') ? $summary->optionalBlock('current') : null;
+
+        return $current === null ? $items : [...$items, ...self::current($job, $current, $now)];
+    }
+
+    /**
+     * @param  array{id: int, slot: int|null, title: string, summary: array<string, mixed>}  $job
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}>
+     */
+    private static function away(array $job, Fields $wait, int $now): array
+    {
+        $due = $wait->int('started_at') + $wait->int('likely') - $now;
+        if ($due > self::SOON) {
+            return [];
+        }
+        $overdue = $now > $wait->int('started_at') + $wait->int('high');
+        $title = $wait->string('title');
+        $action = match (true) {
+            $overdue => "{$title} takes longer than it should",
+            $due > 0 => "{$title} ends",
+            default => "{$title} should be done: look",
+        };
+
+        return [self::item($job, $wait->string('id'), $action, $due, $overdue)];
+    }
+
+    /**
+     * @param  array{id: int, slot: int|null, title: string, summary: array<string, mixed>}  $job
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}>
+     */
+    private static function current(array $job, Fields $current, int $now): array
+    {
+        $started = $current->optionalInt('started_at');
+        $overdue = $started !== null && $now > $started + $current->int('high');
+        [$id, $title, $state] = [$current->string('id'), $current->string('title'), $current->string('state')];
+        $shut = $current->blocks('shut')[0] ?? null;
+        if ($state === 'trouble') {
+            return [self::item($job, $id, "{$title}: problem open", 0, true)];
+        }
+        if ($shut !== null) {
+            return [self::item($job, $id, "{$title}: {$shut->string('word')}, {$shut->string('reason')}", 0, false)];
+        }
+        if ($state !== 'ready' && ! $overdue) {
+            return [];
+        }
+        $action = $overdue ? "{$title} takes longer than it should" : "{$title}: {$current->string('do')}";
+
+        return [self::item($job, $id, $action, 0, $overdue)];
     }
 
     /**

@@ -35,10 +35,10 @@ final class Reminders
     /** The way back of an upgrade that is done; null where there is none. */
     public static function rollback(Progress $progress, string $zone): ?RollbackWindow
     {
-        $rollback = $progress->plan->assessment['rollback'] ?? null;
-        $step = $rollback === null ? null : $progress->plan->step($rollback['step']);
+        $rollback = $progress->plan->rollback();
+        $step = $rollback === null ? null : $progress->plan->step($rollback->step);
         $done = $step === null ? null : $progress->doneAt($step);
 
-        return $done === null ? null : RollbackWindow::from(Moment::ofUnix($done, $zone), $rollback['days']);
+        return $rollback === null || $done === null ? null : RollbackWindow::from(Moment::ofUnix($done, $zone), $rollback->days);
     }
 }

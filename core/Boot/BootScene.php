@@ -7,6 +7,7 @@ namespace Cobblestone\Boot;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
 /** What a rehearsal starts from: the machine as it stands, and what the path will put on stick and drive. */
@@ -26,11 +27,24 @@ final readonly class BootScene
     {
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self(BootState::fromArray($data['state']), $data['stick'] === null ? null : Medium::fromArray($data['stick']), $data['system'] === null ? null : Medium::fromArray($data['system']),
-            $data['system_entry'] === null ? null : BootEntry::fromArray($data['system_entry']), (array) $data['defaults'], Fields::of($data)->each('quirks', Quirk::read(...)));
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            BootState::read($fields->block('state')), $fields->optional('stick', Medium::read(...)),
+            $fields->optional('system', Medium::read(...)), $fields->optional('system_entry', BootEntry::read(...)),
+            $fields->words('defaults'), $fields->each('quirks', Quirk::read(...)),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Boot;
 
 use Cobblestone\Boot\Model\Outcome;
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Model\ObservedStart;
 use Cobblestone\Runbook\Wants;
@@ -22,13 +22,13 @@ final readonly class Quirk
         return $this->wants === $wants && $this->predicted === $predicted;
     }
 
-    /** @throws DocumentFault where the catalogue names a start or an outcome that there is not */
+    /** @throws FieldFault where the catalogue names a start or an outcome that there is not */
     public static function of(ObservedStart $start): self
     {
         return self::read(Fields::of($start->toArray()));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

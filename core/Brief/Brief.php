@@ -6,7 +6,7 @@ namespace Cobblestone\Brief;
 
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Runbook\JobKind;
@@ -58,7 +58,7 @@ final readonly class Brief
     {
         try {
             return self::read(Fields::of($data));
-        } catch (DocumentFault $fault) {
+        } catch (FieldFault $fault) {
             throw BriefFault::at($fault->field, $fault->reason);
         }
     }

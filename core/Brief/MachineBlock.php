@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Brief;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Inventory\Reading;
@@ -36,14 +36,14 @@ final readonly class MachineBlock
     /**
      * @param  array<array-key, mixed>  $document  the brief's machine block
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

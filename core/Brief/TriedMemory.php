@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Brief;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
@@ -26,14 +26,14 @@ final readonly class TriedMemory
     /**
      * @param  array<array-key, mixed>  $document  a test of the brief's memory block
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         $fields->wants('placed');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Machine\HealthReading;
@@ -28,18 +28,18 @@ final readonly class HealthRule
     /**
      * @param  array<array-key, mixed>  $document
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
-            self::figure($fields, 'figure') ?? throw DocumentFault::at($fields->path('figure'), 'a number or name is wanted.'),
+            self::figure($fields, 'figure') ?? throw FieldFault::at($fields->path('figure'), 'a number or name is wanted.'),
             $fields->string('title'),
             $fields->oneOf('when', self::WHEN),
             $fields->enum('grade', HealthGrade::class),
@@ -58,7 +58,7 @@ final readonly class HealthRule
     {
         $value = $fields->optionalScalar($name);
 
-        return $value === null || is_int($value) || is_string($value) ? $value : throw DocumentFault::at($fields->path($name), 'a whole number or a name is wanted.');
+        return $value === null || is_int($value) || is_string($value) ? $value : throw FieldFault::at($fields->path($name), 'a whole number or a name is wanted.');
     }
 
     /**

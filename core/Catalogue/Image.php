@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Machine\Model\MachineModel;
@@ -48,14 +48,14 @@ final readonly class Image
     /**
      * @param  array<array-key, mixed>  $document  a document that the images schema accepts, or what a brief tells of an image that no shelf holds
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
@@ -87,7 +87,7 @@ final readonly class Image
     /**
      * The same image, said to be of a kind.
      *
-     * @throws DocumentFault where there is no such kind
+     * @throws FieldFault where there is no such kind
      */
     public function ofKind(string $kind): self
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
@@ -21,7 +21,7 @@ final readonly class ImagePartition
     ) {
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

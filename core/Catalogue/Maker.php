@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Machine\Model\WaysIn;
@@ -24,14 +24,14 @@ final readonly class Maker
     /**
      * @param  array<array-key, mixed>  $document  a document that the makers schema accepts
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Copy;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Quantity\Bytes;
@@ -37,14 +38,14 @@ final readonly class Stick
     /**
      * @param  array<array-key, mixed>  $document  a document that the sticks schema accepts
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
@@ -82,8 +83,8 @@ final readonly class Stick
     /** The register's entry with what is known of the stick now. */
     public function asNow(string $health, ?string $contents, ?DataRate $write, ?DataRate $read): self
     {
-        return new self(...[
-            ...get_object_vars($this), 'health' => $health, 'contents' => $contents,
+        return Copy::of($this, get_object_vars($this), [
+            'health' => $health, 'contents' => $contents,
             'writeMbS' => $write === null ? $this->writeMbS : $write->bytesPerSecond / 1e6,
             'readMbS' => $read === null ? $this->readMbS : $read->bytesPerSecond / 1e6,
         ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Document;
 
 use BackedEnum;
+use stdClass;
 
 /** The fields of a document as values with types; whatever does not fit is named by its path. */
 final readonly class Fields
@@ -20,11 +21,13 @@ final readonly class Fields
      * @param  mixed  $document  what a parser gave
      * @param  string  $at  where it stands, such as "firmware.settings.2"
      *
-     * @throws DocumentFault where it is no map
+     * @throws FieldFault where it is no map
      */
     public static function of(mixed $document, string $at = ''): self
     {
-        return is_array($document) ? new self($document, $at) : throw DocumentFault::at($at, 'a block of fields is wanted.');
+        $document = $document instanceof stdClass ? (array) $document : $document;
+
+        return is_array($document) ? new self($document, $at) : throw FieldFault::at($at, 'a block of fields is wanted.');
     }
 
     public function has(string $name): bool
@@ -32,13 +35,13 @@ final readonly class Fields
         return isset($this->values[$name]);
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function string(string $name): string
     {
         return $this->optionalString($name) ?? throw $this->missing($name, 'a text is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function optionalString(string $name): ?string
     {
         $value = $this->values[$name] ?? null;
@@ -46,13 +49,13 @@ final readonly class Fields
         return $value === null || is_string($value) ? $value : throw $this->missing($name, 'a text is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function int(string $name): int
     {
         return $this->optionalInt($name) ?? throw $this->missing($name, 'a whole number is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function optionalInt(string $name): ?int
     {
         $value = $this->values[$name] ?? null;
@@ -63,13 +66,13 @@ final readonly class Fields
         return $value === null || is_int($value) ? $value : throw $this->missing($name, 'a whole number is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function number(string $name): int|float
     {
         return $this->optionalNumber($name) ?? throw $this->missing($name, 'a number is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function optionalNumber(string $name): int|float|null
     {
         $value = $this->values[$name] ?? null;
@@ -80,13 +83,13 @@ final readonly class Fields
         };
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function bool(string $name): bool
     {
         return $this->optionalBool($name) ?? throw $this->missing($name, 'yes or no is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function optionalBool(string $name): ?bool
     {
         $value = $this->values[$name] ?? null;
@@ -94,13 +97,13 @@ final readonly class Fields
         return $value === null || is_bool($value) ? $value : throw $this->missing($name, 'yes or no is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function scalar(string $name): bool|int|float|string
     {
         return $this->optionalScalar($name) ?? throw $this->missing($name, 'a single value is wanted.');
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function optionalScalar(string $name): bool|int|float|string|null
     {
         $value = $this->values[$name] ?? null;
@@ -111,7 +114,7 @@ final readonly class Fields
     /**
      * @param  list<string>  $allowed
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function oneOf(string $name, array $allowed): string
     {
@@ -121,7 +124,7 @@ final readonly class Fields
     /**
      * @param  list<string>  $allowed
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function optionalOneOf(string $name, array $allowed): ?string
     {
@@ -138,7 +141,7 @@ final readonly class Fields
      * @param  class-string<T>  $enum
      * @return T
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function enum(string $name, string $enum): BackedEnum
     {
@@ -152,7 +155,7 @@ final readonly class Fields
      * @param  class-string<T>  $enum
      * @return T|null
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function optionalEnum(string $name, string $enum): ?BackedEnum
     {
@@ -165,13 +168,13 @@ final readonly class Fields
             ?? throw $this->missing($name, self::choose(array_map(self::caseValue(...), $enum::cases())));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function block(string $name): self
     {
         return self::of($this->values[$name] ?? throw $this->missing($name, 'a block of fields is wanted.'), $this->path($name));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public function optionalBlock(string $name): ?self
     {
         return $this->has($name) ? $this->block($name) : null;
@@ -185,14 +188,14 @@ final readonly class Fields
      * @param  callable(self): T  $read
      * @return T|null
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function optional(string $name, callable $read): mixed
     {
         return $this->has($name) ? $read($this->block($name)) : null;
     }
 
-    /** @throws DocumentFault where a list that is wanted is missing */
+    /** @throws FieldFault where a list that is wanted is missing */
     public function wants(string ...$names): self
     {
         foreach ($names as $name) {
@@ -220,9 +223,9 @@ final readonly class Fields
         return $this->at === '' ? $name : "{$this->at}.{$name}";
     }
 
-    private function missing(string $name, string $reason): DocumentFault
+    private function missing(string $name, string $reason): FieldFault
     {
-        return DocumentFault::at($this->path($name), $reason);
+        return FieldFault::at($this->path($name), $reason);
     }
 
     /** @param  array<string>  $allowed */

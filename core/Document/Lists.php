@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Document;
 
+use BackedEnum;
+use stdClass;
+
 /** The lists and maps among the fields of a document. */
 trait Lists
 {
@@ -13,17 +16,17 @@ trait Lists
      * @param  list<string>|null  $allowed
      * @return list<string>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function strings(string $name, ?array $allowed = null): array
     {
         $texts = [];
         foreach ($this->items($name) as $index => $value) {
             if (! is_string($value)) {
-                throw DocumentFault::at($this->path("{$name}.{$index}"), 'a text is wanted.');
+                throw FieldFault::at($this->path("{$name}.{$index}"), 'a text is wanted.');
             }
             if ($allowed !== null && ! in_array($value, $allowed, true)) {
-                throw DocumentFault::at($this->path("{$name}.{$index}"), self::choose($allowed));
+                throw FieldFault::at($this->path("{$name}.{$index}"), self::choose($allowed));
             }
             $texts[] = $value;
         }
@@ -32,18 +35,55 @@ trait Lists
     }
 
     /**
+     * The cases of a list; none where the field is not there.
+     *
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return list<T>
+     *
+     * @throws FieldFault
+     */
+    public function enums(string $name, string $enum): array
+    {
+        $cases = [];
+        foreach (array_keys($this->items($name)) as $index) {
+            $cases[] = self::of($this->items($name), $this->path($name))->enum((string) $index, $enum);
+        }
+
+        return $cases;
+    }
+
+    /**
+     * A list of maps of texts; none where the field is not there.
+     *
+     * @return list<array<string, string>>
+     *
+     * @throws FieldFault
+     */
+    public function records(string $name): array
+    {
+        $records = [];
+        foreach (array_keys($this->items($name)) as $index) {
+            $records[] = self::of($this->items($name), $this->path($name))->words((string) $index);
+        }
+
+        return $records;
+    }
+
+    /**
      * The numbers of a list; none where the field is not there.
      *
      * @return list<int|float>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function numbers(string $name): array
     {
         $numbers = [];
         foreach ($this->items($name) as $index => $value) {
             if (! is_int($value) && ! is_float($value)) {
-                throw DocumentFault::at($this->path("{$name}.{$index}"), 'a number is wanted.');
+                throw FieldFault::at($this->path("{$name}.{$index}"), 'a number is wanted.');
             }
             $numbers[] = $value;
         }
@@ -56,13 +96,13 @@ trait Lists
      *
      * @return array<string, bool|int|float|string>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function scalars(string $name): array
     {
         $scalars = [];
         foreach ($this->items($name) as $key => $value) {
-            $scalars[(string) $key] = is_scalar($value) ? $value : throw DocumentFault::at($this->path("{$name}.{$key}"), 'a single value is wanted.');
+            $scalars[(string) $key] = is_scalar($value) ? $value : throw FieldFault::at($this->path("{$name}.{$key}"), 'a single value is wanted.');
         }
 
         return $scalars;
@@ -73,13 +113,13 @@ trait Lists
      *
      * @return array<string, string>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function words(string $name): array
     {
         $words = [];
         foreach ($this->items($name) as $key => $value) {
-            $words[(string) $key] = is_string($value) ? $value : throw DocumentFault::at($this->path("{$name}.{$key}"), 'a text is wanted.');
+            $words[(string) $key] = is_string($value) ? $value : throw FieldFault::at($this->path("{$name}.{$key}"), 'a text is wanted.');
         }
 
         return $words;
@@ -90,7 +130,7 @@ trait Lists
      *
      * @return list<list<string>>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function rows(string $name): array
     {
@@ -103,21 +143,68 @@ trait Lists
     }
 
     /**
+     * A map whose values somebody else reads; empty where the field is not there.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws FieldFault
+     */
+    public function map(string $name): array
+    {
+        $map = [];
+        foreach ($this->items($name) as $key => $value) {
+            $map[(string) $key] = $value;
+        }
+
+        return $map;
+    }
+
+    /**
+     * A list of such maps.
+     *
+     * @return list<array<string, mixed>>
+     *
+     * @throws FieldFault
+     */
+    public function maps(string $name): array
+    {
+        $maps = [];
+        foreach (array_keys($this->items($name)) as $index) {
+            $maps[] = self::of($this->items($name), $this->path($name))->map((string) $index);
+        }
+
+        return $maps;
+    }
+
+    /**
      * Single values or lists of texts, by name; none where the field is not there.
      *
      * @return array<string, bool|int|float|string|list<string>>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function facts(string $name): array
     {
         $facts = [];
+        $block = self::of($this->items($name), $this->path($name));
         foreach (array_keys($this->items($name)) as $fact) {
-            $block = self::of($this->items($name), $this->path($name));
-            $facts[(string) $fact] = is_array($block->raw((string) $fact)) ? $block->strings((string) $fact) : $block->scalar((string) $fact);
+            $facts[(string) $fact] = $block->told((string) $fact)
+                ?? throw FieldFault::at($block->path((string) $fact), 'a single value is wanted.');
         }
 
         return $facts;
+    }
+
+    /**
+     * A single value or a list of texts; null where the field is not there.
+     *
+     * @return bool|int|float|string|list<string>|null
+     *
+     * @throws FieldFault
+     */
+    public function told(string $name): bool|int|float|string|array|null
+    {
+        return is_array($this->raw($name)) ? $this->strings($name) : $this->optionalScalar($name);
     }
 
     /**
@@ -125,7 +212,7 @@ trait Lists
      *
      * @return array<array-key, self>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function blocks(string $name): array
     {
@@ -145,7 +232,7 @@ trait Lists
      * @param  callable(self): T  $read
      * @return list<T>
      *
-     * @throws DocumentFault
+     * @throws FieldFault
      */
     public function each(string $name, callable $read): array
     {
@@ -156,6 +243,7 @@ trait Lists
     private function items(string $name): array
     {
         $value = $this->values[$name] ?? [];
+        $value = $value instanceof stdClass ? (array) $value : $value;
 
         return is_array($value) ? $value : throw $this->missing($name, 'a list is wanted.');
     }

@@ -37,7 +37,7 @@ final readonly class NetworkWay
         $adapters = array_values(array_filter($machine->devices, static fn (Device $device): bool => $device->family === 'network'));
         $facts = array_map(static fn (Device $device): string => "{$device->name} {$device->identifier}", $adapters);
         $without = array_filter($unresolved, static fn (Device $device): bool => $device->family === 'network');
-        $answer = (string) $machine->fact(self::FACT)->value;
+        $answer = $machine->fact(self::FACT)->text();
         $names = implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline));
         $unknown = $offline === [] && ($adapters === [] || count($without) === count($adapters));
 

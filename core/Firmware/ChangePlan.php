@@ -132,8 +132,11 @@ final readonly class ChangePlan
         $wanted[$need->setting][] = $need;
         $setting = $settings[$need->setting] ?? null;
         // To take protection away nothing has to be set before.
-        foreach ($need->weakens ? [] : ($setting->requires ?? []) as $other => $value) {
-            self::add($wanted, new Need($other, (string) $value, "{$setting->title} cannot be chosen before.", 'F2', whose: $need->whose), $settings, [...$chain, $need->setting]);
+        if ($setting === null || $need->weakens) {
+            return;
+        }
+        foreach ($setting->requires as $other => $value) {
+            self::add($wanted, new Need($other, $value, "{$setting->title} cannot be chosen before.", 'F2', whose: $need->whose), $settings, [...$chain, $need->setting]);
         }
     }
 

@@ -47,7 +47,7 @@ final class ReleasePath
     {
         $giving = array_filter($releases, static fn (Release $release): bool => $need === null || in_array($need, $release->gives, true));
         $versions = array_map(static fn (Release $release): string => $release->version, array_values($giving));
-        usort($versions, version_compare(...));
+        usort($versions, static fn (string $a, string $b): int => version_compare($a, $b));
 
         return $versions === [] ? null : ($need === null ? $versions[count($versions) - 1] : $versions[0]);
     }

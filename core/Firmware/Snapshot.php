@@ -38,9 +38,9 @@ final readonly class Snapshot
             }
             $setting = $known[$id] ?? null;
             $own = $setting === null ? mb_substr($value, 0, 80) : self::ownWord($setting, $value);
-            if ($own === null) {
+            if ($setting !== null && $own === null) {
                 $notes[] = "{$setting->title}: \"".mb_substr($value, 0, 40).'" is none of '.implode(', ', $setting->values).'.';
-            } else {
+            } elseif ($own !== null) {
                 $kept[$id] = $own;
             }
         }

@@ -69,7 +69,7 @@ final readonly class UpdatePath
     private static function lowest(array $releases): ?string
     {
         $versions = self::versions($releases);
-        usort($versions, version_compare(...));
+        usort($versions, static fn (string $a, string $b): int => version_compare($a, $b));
 
         return $versions[0] ?? null;
     }

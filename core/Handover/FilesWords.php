@@ -18,20 +18,20 @@ final class FilesWords
     public static function of(Progress $progress, array $laid): array
     {
         $plan = $progress->plan;
-        $goal = JobKind::tryFrom((string) ($plan->job['goal'] ?? ''));
-        $backup = $plan->assessment['backup'] ?? [];
+        $goal = $plan->job->kind;
+        $backup = $plan->assessed('backup');
         $copies = $plan->step('protect.back-up') !== null;
-        $not = (array) ($backup['not_covered'] ?? []);
+        $not = $backup->strings('not_covered');
         if ($laid !== []) {
             return [...$laid, ...($not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')])];
         }
         $words = match (true) {
-            $goal === JobKind::MediaOnly, ($backup['keep'] ?? '') === 'blank' => null,
+            $goal === JobKind::MediaOnly, $backup->optionalString('keep') === 'blank' => null,
             $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
             $copies => $progress->isComplete() ? null : 'Not copied yet.',
             $goal === JobKind::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true) ? 'They are on your old drive, which was not erased.' : null,
-            ($backup['keep'] ?? '') === 'nothing' && in_array(Fact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
-            $goal?->keepsSystem() === true, $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
+            $backup->optionalString('keep') === 'nothing' && in_array(Fact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
+            $goal->keepsSystem(), $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
             default => null,
         };
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
+use Cobblestone\Document\Fields;
 use Cobblestone\Install\RollbackWindow;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\EntryKind;
@@ -114,8 +115,12 @@ final readonly class HandoverSheet
         $waived = [];
         foreach ($entries as $entry) {
             if ($entry->kind === EntryKind::Waived) {
-                $gate = (string) ($entry->data['gate'] ?? '');
-                $waived[] = ['what' => (string) ($entry->data['words'] ?? $titles[$gate] ?? $gate), 'agreed_by' => (string) ($entry->data['agreed_by'] ?? ''), 'role' => $entry->role, 'text' => (string) ($entry->data['text'] ?? '')];
+                $gate = $entry->said('gate');
+                $words = $entry->said('words');
+                $waived[] = [
+                    'what' => $words === '' ? $titles[$gate] ?? $gate : $words,
+                    'agreed_by' => $entry->said('agreed_by'), 'role' => $entry->role, 'text' => $entry->said('text'),
+                ];
             }
         }
 
@@ -132,10 +137,10 @@ final readonly class HandoverSheet
         foreach ($laid as $step) {
             $entry = $progress->laidBy($step->id);
             foreach ($step->evidence as $wanted) {
-                $reason = $entry?->data['overruled'][$wanted->id] ?? null;
+                $reason = $entry?->parts('overruled')[$wanted->id] ?? null;
                 if ($entry !== null && is_string($reason)) {
-                    $finding = $entry->data['findings'][$wanted->id] ?? [];
-                    $accepted[] = ['what' => $wanted->label, 'words' => ($finding['verdict'] ?? '') === 'not-read' ? 'not read' : (string) ($finding['words'] ?? ''), 'reason' => $reason, 'role' => $entry->role];
+                    $finding = Fields::of($entry->parts('findings')[$wanted->id] ?? []);
+                    $accepted[] = ['what' => $wanted->label, 'words' => $finding->optionalString('verdict') === 'not-read' ? 'not read' : $finding->optionalString('words') ?? '', 'reason' => $reason, 'role' => $entry->role];
                 }
             }
         }
@@ -169,10 +174,10 @@ final readonly class HandoverSheet
     private static function dates(Progress $progress, string $zone, int $now): array
     {
         $dates = [];
-        $rollback = $progress->plan->assessment['rollback'] ?? null;
-        $done = $rollback === null ? null : $progress->laidBy((string) $rollback['step'])?->at;
+        $rollback = $progress->plan->rollback();
+        $done = $rollback === null ? null : $progress->laidBy($rollback->step)?->at;
         if ($rollback !== null && $done !== null) {
-            $dates[] = RollbackWindow::from(Moment::ofUnix($done, $zone), (int) $rollback['days'])->sentence(Moment::ofUnix($now, $zone), $progress->job->rollbackLost).' Do not remove the old system\'s folder before.';
+            $dates[] = RollbackWindow::from(Moment::ofUnix($done, $zone), $rollback->days)->sentence(Moment::ofUnix($now, $zone), $progress->job->rollbackLost).' Do not remove the old system\'s folder before.';
         }
         $delete = $progress->evidence()['hand-over.give-back']['delete_by'] ?? null;
         if ($delete !== null) {
@@ -189,7 +194,7 @@ final readonly class HandoverSheet
     private static function first(Progress $progress, array $laid): array
     {
         $facts = $progress->facts();
-        $wrote = in_array(Fact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job['goal'] !== JobKind::MediaOnly->value;
+        $wrote = in_array(Fact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job->kind !== JobKind::MediaOnly;
 
         return [
             ...(in_array(Fact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has it. Keep it where only you find it.'] : []),
@@ -204,11 +209,11 @@ final readonly class HandoverSheet
         if ($in === []) {
             return '';
         }
-        $finding = $progress->laidBy('hand-over.give-back')?->data['findings']['accessories_back'] ?? null;
+        $finding = $progress->laidBy('hand-over.give-back')?->parts('findings')['accessories_back'] ?? null;
         $back = match (true) {
             ! is_array($finding) => '',
-            $finding['verdict'] === 'equal' => ' All of it goes back.',
-            default => " Not all of it goes back: {$finding['words']}.",
+            Fields::of($finding)->optionalString('verdict') === 'equal' => ' All of it goes back.',
+            default => ' Not all of it goes back: '.Fields::of($finding)->optionalString('words').'.',
         };
 
         return self::capital(rtrim(trim((string) ($in['condition'] ?? '')), '.')).'. With it: '.rtrim(trim((string) ($in['accessories'] ?? 'nothing')), '.').".{$back}";

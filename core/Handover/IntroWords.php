@@ -14,16 +14,16 @@ final class IntroWords
     public static function of(Progress $progress): string
     {
         $job = $progress->plan->job;
-        $goal = JobKind::tryFrom((string) ($job['goal'] ?? '')) ?? JobKind::CleanInstall;
-        $system = trim(($job['system'] ?? 'a system').' '.($job['edition'] ?? ''));
-        $machine = "{$job['machine']}, for {$job['owner']}.";
+        $goal = $job->kind;
+        $system = trim(($job->system ?? 'a system')." {$job->edition}");
+        $machine = "{$job->machine}, for {$job->owner}.";
         $written = in_array(Fact::SYSTEM_INSTALLED, $progress->facts(), true);
         $carries = $written ? "It now carries {$system}" : "It is to carry {$system}";
         // A sealed machine that is revived keeps its system; one that is restored gets it anew.
         $revives = $progress->plan->step('install.revive') !== null;
 
         return match (true) {
-            $goal === JobKind::MediaOnly => 'A stick'.($job['stick'] === null ? '' : ", {$job['stick']},").(in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').' with '.($job['image'] ?? $system).' for '.($job['kind'] === 'any' ? 'any machine that it fits' : "a {$job['machine']}").", made for {$job['owner']}.",
+            $goal === JobKind::MediaOnly => 'A stick'.($job->stick === null ? '' : ", {$job->stick},").(in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').' with '.($job->image ?? $system).' for '.($job->machineKind === 'any' ? 'any machine that it fits' : "a {$job->machine}").", made for {$job->owner}.",
             $goal === JobKind::CleanInstall => "{$machine} {$carries}, installed fresh.",
             $goal === JobKind::DriveSwap => "{$machine} {$carries}, installed fresh on a new drive.",
             $goal === JobKind::FirstPowerOn => "{$machine} It is a new build. {$carries}.",

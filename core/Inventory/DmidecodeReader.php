@@ -55,20 +55,21 @@ final class DmidecodeReader
      */
     private static function structures(string $text, array &$notes): array
     {
-        $found = [];
+        $types = $fields = $lines = [];
         $at = -1;
         foreach (explode("\n", $text) as $index => $line) {
             $line = rtrim($line);
             if (preg_match('/^Handle 0x[0-9A-Fa-f]{4}, DMI type ([0-9]{1,3}), [0-9]+ bytes\.?$/', $line, $match) === 1) {
-                $found[++$at] = [(int) $match[1], [], $index + 1];
+                $at++;
+                [$types[$at], $fields[$at], $lines[$at]] = [(int) $match[1], [], $index + 1];
             } elseif ($at >= 0 && preg_match('/^\t([A-Za-z][^:\t]*):\s*(.*)$/', $line, $match) === 1) {
-                $found[$at][1][$match[1]] ??= $match[2];
+                $fields[$at][$match[1]] ??= $match[2];
             } elseif ($at >= 0 && preg_match('/^(\s|#|$|End Of Table|Invalid entry|[A-Z][A-Za-z0-9 \/-]+$)/', $line) !== 1) {
                 $notes[] = 'dmidecode, line '.($index + 1).': "'.mb_substr(trim($line), 0, 40).'" was not understood; left out.';
             }
         }
 
-        return array_values($found);
+        return array_map(static fn (int $one): array => [$types[$one], $fields[$one], $lines[$one]], array_keys($types));
     }
 
     /** @param  array<string, string>  $fields */

@@ -41,4 +41,10 @@ final class JsonText
 
         return $data;
     }
+
+    /** @return array<array-key, mixed> the map or list that stands there; empty where none does */
+    public static function map(mixed $value): array
+    {
+        return is_array($value) ? $value : [];
+    }
 }

@@ -169,7 +169,7 @@ final class LsblkReader
             }
             $this->notes[] = "{$drive->path}: another drive reports the same serial, so the serial proves nothing here.";
 
-            return new Drive(...[...get_object_vars($drive), 'serialRepeated' => true]);
+            return $drive->withRepeatedSerial();
         }, $drives);
     }
 }

@@ -82,8 +82,8 @@ final class LshwReader
             return;
         }
         $configuration = is_array($node['configuration'] ?? null) ? $node['configuration'] : [];
-        $this->cores += (int) ($configuration['cores'] ?? 0);
-        $this->threads += (int) ($configuration['threads'] ?? 0);
+        $this->cores += Plain::count($configuration['cores'] ?? null);
+        $this->threads += Plain::count($configuration['threads'] ?? null);
         $capabilities = is_array($node['capabilities'] ?? null) ? $node['capabilities'] : [];
         if (isset($capabilities['x86-64'])) {
             $this->facts['architecture'] = 'x86-64';

@@ -38,4 +38,10 @@ final class Plain
     {
         return preg_match('/^([0-9]{2,6})(?: (?:MT\/s|MHz))?$/', trim($text), $match) === 1 ? (int) $match[1] : null;
     }
+
+    /** A whole number as a tool wrote it, as a number or as text; 0 where it is none. */
+    public static function count(mixed $value): int
+    {
+        return is_numeric($value) ? (int) $value : 0;
+    }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Inventory;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\HealthReading;
@@ -66,14 +66,14 @@ final readonly class Reading
     /**
      * @param  array<array-key, mixed>  $document  an entry of the brief's machine.readings
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

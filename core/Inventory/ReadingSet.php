@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Inventory;
 
+use Cobblestone\Machine\HealthReading;
+
 /** The readings of one machine: a newer one takes the place of an older one of its kind, and the same again changes nothing (rule A1). */
 final readonly class ReadingSet
 {
@@ -63,10 +65,8 @@ final readonly class ReadingSet
     /** What it says, without where and when it was read. */
     private static function content(Reading $reading): string
     {
-        $content = array_diff_key($reading->toArray(), ['origin' => 1, 'at' => 1]);
-        foreach ($content['health'] ?? [] as $index => $health) {
-            unset($content['health'][$index]['at']);
-        }
+        $content = array_diff_key($reading->toArray(), ['origin' => 1, 'at' => 1, 'health' => 1]);
+        $content['health'] = array_map(static fn (HealthReading $one): array => array_diff_key($one->toArray(), ['at' => 1]), $reading->health);
 
         return (string) json_encode($content);
     }

@@ -17,7 +17,7 @@ final class SmartctlReader
     {
         $data = JsonText::decode($text, 'smartctl -j -a');
         $notes = [];
-        foreach (is_array($data['smartctl']['messages'] ?? null) ? $data['smartctl']['messages'] : [] as $message) {
+        foreach (JsonText::map(JsonText::map($data['smartctl'] ?? null)['messages'] ?? null) as $message) {
             $words = Plain::word(is_array($message) ? ($message['string'] ?? null) : null);
             if ($words !== null) {
                 $notes[] = "smartctl said: {$words}";
@@ -32,12 +32,14 @@ final class SmartctlReader
         if ($figures === []) {
             $notes[] = 'smartctl: '.($model ?? $serial).' gave no health figures, as behind some bridges: its health is unknown, not good.';
         }
-        $at = $data['local_time']['time_t'] ?? null;
+        $at = JsonText::map($data['local_time'] ?? null)['time_t'] ?? null;
+        $passed = JsonText::map($data['smart_status'] ?? null)['passed'] ?? null;
+        $bytes = JsonText::map($data['user_capacity'] ?? null)['bytes'] ?? null;
         $health = new HealthReading(
             $serial ?? 'no serial', $model ?? 'drive', $figures === [] ? 'unknown' : (isset($data['nvme_smart_health_information_log']) ? 'nvme' : 'ata'), $figures,
-            is_bool($data['smart_status']['passed'] ?? null) ? $data['smart_status']['passed'] : null,
+            is_bool($passed) ? $passed : null,
             is_int($data['rotation_rate'] ?? null) ? $data['rotation_rate'] > 0 : null,
-            is_int($data['user_capacity']['bytes'] ?? null) ? $data['user_capacity']['bytes'] : null,
+            is_int($bytes) ? $bytes : null,
             is_int($at) && $at > 0 ? Moment::ofUnix($at)->iso() : null,
         );
 
@@ -71,9 +73,11 @@ final class SmartctlReader
     private static function ata(array $data): array
     {
         $figures = [];
-        foreach (is_array($data['ata_smart_attributes']['table'] ?? null) ? $data['ata_smart_attributes']['table'] : [] as $row) {
-            if (is_array($row) && is_int($row['id'] ?? null) && is_int($row['raw']['value'] ?? null)) {
-                $figures[$row['id']] = $row['raw']['value'];
+        foreach (JsonText::map(JsonText::map($data['ata_smart_attributes'] ?? null)['table'] ?? null) as $row) {
+            $id = JsonText::map($row)['id'] ?? null;
+            $raw = JsonText::map(JsonText::map($row)['raw'] ?? null)['value'] ?? null;
+            if (is_int($id) && is_int($raw)) {
+                $figures[$id] = $raw;
             }
         }
 

@@ -15,6 +15,7 @@ use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
 use Cobblestone\Boot\Quirk;
+use Cobblestone\Document\Fields;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Model\FirmwareSetting;
@@ -64,11 +65,9 @@ final readonly class BootSceneOf
         $values = $assumed = [];
         $sheet = $context->machine->facts;
         $names = [...self::FACTS, ...array_map(static fn (FirmwareSetting $setting): string => $setting->fact(), $context->machine->settings())];
-        foreach ($sheet->toArray() as $fact) {
-            if (str_starts_with($fact['name'], 'firmware.')) {
-                $names[] = $fact['name'];
-            }
-        }
+        $known = array_keys($sheet->all());
+        sort($known);
+        array_push($names, ...array_filter($known, static fn (string $name): bool => str_starts_with($name, 'firmware.')));
         if (! $context->machine->isCatalogued()) {
             $names[] = 'firmware.third_party_signer';
         }
@@ -103,12 +102,13 @@ final readonly class BootSceneOf
     /** The volume of the present system, bound to the machine as it stands. */
     private static function sealed(BootState $state, PathDraft $draft): BootState
     {
-        $protection = Protection::tryFrom((string) ($draft->assessment['encryption']['protection'] ?? 'none')) ?? Protection::None;
+        $encryption = Fields::of($draft->assessment['encryption'] ?? []);
+        $protection = $encryption->optionalEnum('protection', Protection::class) ?? Protection::None;
         $device = $state->device(BootScene::TARGET);
         if ($device === null || ! in_array($protection, [Protection::Chip, Protection::ChipAndPin], true)) {
             return $state;
         }
-        $binding = Binding::tryFrom((string) ($draft->assessment['encryption']['bound_to'] ?? '')) ?? Binding::Unknown;
+        $binding = $encryption->optionalEnum('bound_to', Binding::class) ?? Binding::Unknown;
 
         return $state->withDevice($device->with($device->medium->sealed(new Seal($protection, $binding, Measurement::of($state)))));
     }

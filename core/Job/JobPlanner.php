@@ -28,6 +28,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\PlannedJob;
 use Cobblestone\Runbook\Planner;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
@@ -58,10 +59,10 @@ final class JobPlanner
         $rehearsed = Rehearsal::run($scene, $ordered);
 
         return new Plan(
-            job: [
-                'title' => $brief->title, 'goal' => $brief->goal->value, 'goal_title' => $context->goal->title(), 'owner' => $brief->owner, 'machine' => $machine->title, 'model' => $machine->model?->id, 'kind' => $machine->kind->value,
-                'system' => $context->system?->name, 'edition' => $brief->edition, 'image' => $context->image?->name, 'stick' => $draft->stick,
-            ],
+            job: new PlannedJob(
+                $brief->title, $context->goal, $brief->owner, $machine->title, $machine->model?->id, $machine->kind->value,
+                $context->system?->name, $brief->edition, $context->image?->name, $draft->stick,
+            ),
             blockers: $blockers,
             questions: self::heaviest($questions),
             decisions: $part->decisions,

@@ -38,8 +38,10 @@ final class MachineFacts
         foreach (KindDefaults::facts($kind) as $name => $value) {
             $sheet = $sheet->with(Fact::of($name, $value, Source::KindDefault, "usual for a {$kind->value}"));
         }
-        foreach ($model === null ? [] : self::modelFacts($model) as $name => $value) {
-            $sheet = $sheet->with(Fact::of($name, $value, Source::Catalogue, $model->dated()));
+        if ($model !== null) {
+            foreach (self::modelFacts($model) as $name => $value) {
+                $sheet = $sheet->with(Fact::of($name, $value, Source::Catalogue, $model->dated()));
+            }
         }
         foreach ($readings as $reading) {
             foreach ($reading->facts as $name => $value) {

@@ -101,7 +101,7 @@ final class MachineFaults
     {
         $faults = [];
         $versions = array_map(static fn (Release $release): string => $release->version, $releases);
-        usort($versions, version_compare(...));
+        usort($versions, static fn (string $a, string $b): int => version_compare($a, $b));
         foreach ($releases as $index => $release) {
             $at = "firmware.releases.{$index}.from";
             if ($release->from === null) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
 /** A part that wants a driver, named by its identifier (rule D1). */
@@ -32,14 +32,14 @@ final readonly class Device
     /**
      * @param  array<array-key, mixed>  $document
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
@@ -48,7 +48,7 @@ final readonly class Device
         );
     }
 
-    /** @throws DocumentFault where a model's entry names a family that no package is for */
+    /** @throws FieldFault where a model's entry names a family that no package is for */
     public static function readOfModel(Fields $fields): self
     {
         $fields->oneOf('family', self::FAMILIES);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\Copy;
 use Cobblestone\Quantity\Bytes;
 
 /** A drive as read from a running system; its path is a hint, its serial and exact size are its identity (rule M10). */
@@ -51,7 +52,7 @@ final readonly class Drive
     {
         $marked = array_map(static fn (Partition $partition): Partition => in_array(strtolower((string) $partition->fileSystem), $words, true) ? $partition->asEncrypted() : $partition, $this->partitions);
 
-        return new self(...[...get_object_vars($this), 'partitions' => $marked]);
+        return Copy::of($this, get_object_vars($this), ['partitions' => $marked]);
     }
 
     /** What names it and no other: its serial, else its WWN; null where it reports neither of its own (rule K2). */
@@ -96,6 +97,12 @@ final readonly class Drive
     public function title(): string
     {
         return ($this->model ?? 'Drive').' · '.$this->size->decimal();
+    }
+
+    /** The same drive, of which another one reports the serial too. */
+    public function withRepeatedSerial(): self
+    {
+        return Copy::of($this, get_object_vars($this), ['serialRepeated' => true]);
     }
 
     public function sectors(): int

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\Fields;
+
 /** All facts about one machine; a better source replaces a worse one, and nothing is replaced silently (rule A1). */
 final readonly class FactSheet
 {
@@ -29,9 +31,11 @@ final readonly class FactSheet
     {
         $sheet = self::empty();
         foreach ($facts as $fact) {
-            $source = Source::tryFrom((string) ($fact['source'] ?? ''));
-            if ($source !== null && $fact['value'] !== null) {
-                $sheet = $sheet->with(Fact::of($fact['name'], $fact['value'], $source, $fact['origin'], $fact['at'] ?? null));
+            $fields = Fields::of($fact);
+            $source = Source::tryFrom($fields->optionalString('source') ?? '');
+            $value = $fields->told('value');
+            if ($source !== null && $value !== null) {
+                $sheet = $sheet->with(Fact::of($fields->string('name'), $value, $source, $fields->string('origin'), $fields->optionalString('at')));
             }
         }
 

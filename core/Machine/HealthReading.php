@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
 /** What one drive said of its health at one time; figures it did not give are absent, not zero (rule A5). */
@@ -37,14 +37,14 @@ final readonly class HealthReading
     /**
      * @param  array<array-key, mixed>  $document
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\Copy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Storage\PartitionType;
 
@@ -36,6 +37,6 @@ final readonly class Partition
 
     public function asEncrypted(): self
     {
-        return new self(...[...get_object_vars($this), 'encrypted' => true]);
+        return Copy::of($this, get_object_vars($this), ['encrypted' => true]);
     }
 }

@@ -147,7 +147,7 @@ final class MediaPlanner
         ];
     }
 
-    /** @return array<string, DataRate> */
+    /** @return non-empty-array<string, DataRate> */
     private static function hostRates(Policy $policy, ?Stick $stick): array
     {
         return [
@@ -157,7 +157,7 @@ final class MediaPlanner
         ];
     }
 
-    /** @return array<string, DataRate> */
+    /** @return non-empty-array<string, DataRate> */
     private static function readRates(Policy $policy, ?Stick $stick): array
     {
         return ['the stick' => $stick?->readRate() ?? DataRate::megabytes(60), 'the bench computer\'s port' => DataRate::megabytes($policy->figure('host_port_mb_s'))];

@@ -31,11 +31,13 @@ enum Act: string
      * Copying the owner's data is not among it: it is what a stop is meant to leave time for. Where the copy itself
      * is unsafe (bad memory, a key nobody has), the blocker names it.
      *
-     * @return list<self>
+     * @return non-empty-list<self>
      */
     public static function changing(): array
     {
-        return array_values(array_filter(self::cases(), static fn (self $act): bool => $act !== self::CopyData));
+        $changing = array_values(array_filter(self::cases(), static fn (self $act): bool => $act !== self::CopyData));
+
+        return $changing;
     }
 
     /** "write firmware", for lists of what a blocker shuts. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** Why some stones of a path must not be laid, which ones, and what would open them (rule K1). */
 final readonly class Blocker
 {
@@ -83,16 +86,27 @@ final readonly class Blocker
         ];
     }
 
-    /** @param  array<string, mixed>|string  $data  a plain sentence in plans of an earlier format, taken for a stop */
-    public static function fromArray(array|string $data): self
+    /**
+     * @param  mixed  $data  what toArray() gave; a plain sentence in plans of an earlier format, taken for a stop
+     *
+     * @throws FieldFault
+     */
+    public static function fromStored(mixed $data): self
     {
-        if (is_string($data)) {
-            return self::stop(substr(hash('sha256', $data), 0, 12), $data, 'K1');
-        }
+        return is_string($data)
+            ? self::stop(substr(hash('sha256', $data), 0, 12), $data, 'K1')
+            : self::read(Fields::of($data, 'blockers'));
+    }
+
+    /** @throws FieldFault */
+    private static function read(Fields $fields): self
+    {
+        $unsafe = $fields->enums('unsafe', Act::class);
 
         return new self(
-            $data['id'], $data['reason'], $data['rule'], $data['facts'], array_map(Act::from(...), $data['unsafe']),
-            OpensBy::from($data['opens_by']), $data['waivable_by'],
+            $fields->string('id'), $fields->string('reason'), $fields->string('rule'), $fields->strings('facts'),
+            $unsafe === [] ? throw FieldFault::at($fields->path('unsafe'), 'something it shuts is wanted.') : $unsafe,
+            $fields->enum('opens_by', OpensBy::class), $fields->strings('waivable_by'),
         );
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What a step does to how the machine starts, and its power-ons, in the order they happen: what the rehearsal plays (rule B). */
 final readonly class BootEvent
 {
@@ -38,9 +41,21 @@ final readonly class BootEvent
         return $this->wants === null ? ['change' => (object) $this->changes] : ['start' => $this->wants->value, 'by' => $this->by];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return isset($data['start']) ? self::start(Wants::from($data['start']), $data['by']) : self::change((array) $data['change']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return $fields->has('start')
+            ? self::start($fields->enum('start', Wants::class), $fields->string('by'))
+            : self::change($fields->words('change'));
     }
 }

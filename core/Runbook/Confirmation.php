@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What a one-way step names before it may start, and what it asks to be typed (rules I1, J9, J12). */
 final readonly class Confirmation
 {
@@ -53,9 +56,22 @@ final readonly class Confirmation
         return ['device' => $this->device, 'bytes' => $this->bytes, 'serial' => $this->serial, 'loses' => $this->loses, 'for_whom' => $this->forWhom, 'typed' => $this->typed];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['device'], $data['bytes'], $data['serial'], $data['loses'], $data['for_whom'], $data['typed']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('device'), $fields->int('bytes'), $fields->optionalString('serial'), $fields->string('loses'),
+            $fields->string('for_whom'), $fields->bool('typed'),
+        );
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What was decided, what was refused and why: the because panel, the plan and the tests read this one value. */
 final readonly class Decision
 {
@@ -28,10 +31,28 @@ final readonly class Decision
         return new Reason("{$this->title}: {$this->chosen}. ".implode(' ', $this->reasons), $this->rule, implode(', ', $this->facts));
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['id'], $data['title'], $data['chosen'], $data['reasons'], array_column($data['refused'], 'reasons', 'option'), $data['facts'], $data['rule']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        $refused = [];
+        foreach ($fields->blocks('refused') as $one) {
+            $refused[$one->string('option')] = $one->strings('reasons');
+        }
+
+        return new self(
+            $fields->string('id'), $fields->string('title'), $fields->string('chosen'), $fields->strings('reasons'),
+            $refused, $fields->strings('facts'), $fields->string('rule'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What the owner reads of a stone that was laid: its own words, nothing that did not happen (rule K4). */
 final readonly class DoneWords
 {
@@ -28,9 +31,19 @@ final readonly class DoneWords
         return ['part' => $this->part->value, 'words' => $this->words, 'proof' => $this->proof];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self(SheetPart::from($data['part']), $data['words'], $data['proof']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self($fields->enum('part', SheetPart::class), $fields->string('words'), $fields->strings('proof'));
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** One thing to write down before a step counts as done, and what it is compared with (rules L2, K3). */
 final readonly class Evidence
 {
@@ -44,13 +47,24 @@ final readonly class Evidence
         ];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
         return new self(
-            $data['id'], $data['label'], $data['kind'], (array) $data['options'], $data['hint'] ?? null, $data['least'] ?? null,
-            isset($data['expected']) ? Expected::fromArray($data['expected']) : null, $data['overruled_by'] ?? [], $data['remedy'] ?? '',
-            $data['fact'] ?? '', $data['may_be_open'] ?? false,
+            $fields->string('id'), $fields->string('label'), $fields->enum('kind', EvidenceKind::class), $fields->words('options'),
+            $fields->optionalString('hint'), $fields->optionalInt('least'), $fields->optional('expected', Expected::read(...)),
+            $fields->strings('overruled_by'), $fields->optionalString('remedy') ?? '', $fields->optionalString('fact') ?? '',
+            $fields->optionalBool('may_be_open') ?? false,
         );
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What a piece of evidence should say, how far it may be off, and where that is known from (rule K3). */
 final readonly class Expected
 {
@@ -66,11 +69,22 @@ final readonly class Expected
         ];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
         return new self(
-            $data['value'], (float) $data['tolerance'], $data['source'], $data['from'], $data['hidden'], $data['at_least'], (array) $data['others'],
+            $fields->string('value'), (float) $fields->number('tolerance'), $fields->string('source'), $fields->string('from'),
+            $fields->bool('hidden'), $fields->bool('at_least'), array_map(intval(...), $fields->scalars('others')),
         );
     }
 }

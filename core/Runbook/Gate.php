@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What must hold before a stone may be laid; closes only on this job's facts (rules J12, K1). */
 final readonly class Gate
 {
@@ -49,13 +52,23 @@ final readonly class Gate
         ];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
         return new self(
-            $data['id'], $data['fact'], $data['title'], $data['opens_by'], $data['waivable_by'], $data['waives'],
-            isset($data['kind']) ? GateKind::from($data['kind']) : null, isset($data['opens']) ? OpensBy::from($data['opens']) : null,
-            $data['rule'] ?? 'J12', $data['facts'] ?? [],
+            $fields->string('id'), $fields->string('fact'), $fields->string('title'), $fields->string('opens_by'),
+            $fields->strings('waivable_by'), $fields->strings('waives'), $fields->optionalEnum('kind', GateKind::class),
+            $fields->optionalEnum('opens', OpensBy::class), $fields->optionalString('rule') ?? 'J12', $fields->strings('facts'),
         );
     }
 }

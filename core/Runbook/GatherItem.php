@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** One thing to lay out before starting (rule J5). */
 final readonly class GatherItem
 {
@@ -11,10 +14,20 @@ final readonly class GatherItem
     {
     }
 
-    /** @param  array{what: string, count: int, why: string}  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['what'], $data['why'], $data['count']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self($fields->string('what'), $fields->string('why'), $fields->int('count'));
     }
 
     /** @return array{what: string, count: int, why: string} */

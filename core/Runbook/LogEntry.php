@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\Fields;
+
 /** One line of a job's log, never edited. */
 final readonly class LogEntry
 {
@@ -16,5 +18,23 @@ final readonly class LogEntry
         public string $role,
         public array $data = [],
     ) {
+    }
+
+    /** What was written under that name; empty where nothing was. */
+    public function said(string $name): string
+    {
+        $value = $this->data[$name] ?? null;
+
+        return is_scalar($value) ? (string) $value : '';
+    }
+
+    /**
+     * What was written under that name, part by part: evidence, findings, overruled.
+     *
+     * @return array<string, mixed>
+     */
+    public function parts(string $name): array
+    {
+        return Fields::of($this->data)->map($name);
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\Copy;
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 
@@ -13,7 +16,6 @@ final readonly class Plan
     public const FORMAT = 1;
 
     /**
-     * @param  array<string, mixed>  $job  title, goal, machine, system and image as words and identifiers
      * @param  list<Blocker>  $blockers
      * @param  list<Question>  $questions  heaviest first
      * @param  list<Decision>  $decisions
@@ -28,7 +30,7 @@ final readonly class Plan
      * @param  list<Question>  $later  asked once the first are answered, or at the stone that needs them
      */
     public function __construct(
-        public array $job,
+        public PlannedJob $job,
         public array $blockers,
         public array $questions,
         public array $decisions,
@@ -89,7 +91,19 @@ final readonly class Plan
      */
     public function withSteps(array $steps): self
     {
-        return new self(...[...get_object_vars($this), 'steps' => $steps]);
+        return Copy::of($this, get_object_vars($this), ['steps' => $steps]);
+    }
+
+    /** The way back of an upgrade; null where the path makes none. */
+    public function rollback(): ?Rollback
+    {
+        return Fields::of($this->assessment)->optional('rollback', Rollback::read(...));
+    }
+
+    /** What the assessment says of one matter: backup, encryption, requirements. */
+    public function assessed(string $matter): Fields
+    {
+        return Fields::of($this->assessment[$matter] ?? [], "assessment.{$matter}");
     }
 
     /** Time by presence, summed over the steps. */
@@ -104,13 +118,30 @@ final readonly class Plan
         return $sum;
     }
 
-    /** @param  array<string, mixed>  $data what toArray() gave, as decoded from JSON */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave, as decoded from JSON
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
+        $fields = Fields::of($data);
+        $blockers = $fields->raw('blockers');
+
         return new self(
-            $data['job'], array_map(Blocker::fromArray(...), $data['blockers']), array_map(Question::fromArray(...), $data['questions']), array_map(Decision::fromArray(...), $data['decisions']),
-            array_map(Step::fromArray(...), $data['steps']), array_map(GatherItem::fromArray(...), $data['gather']),
-            $data['initial'], $data['layouts'], $data['facts'], $data['notes'], $data['defaults'], $data['assessment'] ?? [], array_map(Question::fromArray(...), $data['questions_later'] ?? []),
+            PlannedJob::read($fields->block('job')),
+            array_map(Blocker::fromStored(...), is_array($blockers) ? array_values($blockers) : []),
+            $fields->each('questions', Question::read(...)),
+            $fields->each('decisions', Decision::read(...)),
+            $fields->each('steps', Step::read(...)),
+            $fields->each('gather', GatherItem::read(...)),
+            $fields->strings('initial'),
+            $fields->map('layouts'),
+            $fields->maps('facts'),
+            $fields->strings('notes'),
+            $fields->map('defaults'),
+            $fields->map('assessment'),
+            $fields->each('questions_later', Question::read(...)),
         );
     }
 
@@ -127,7 +158,7 @@ final readonly class Plan
 
         return [
             'plan' => self::FORMAT,
-            'job' => $this->job,
+            'job' => $this->job->toArray(),
             'verdict' => $this->verdict()->value,
             'blockers' => $list($this->blockers),
             'questions' => $list($this->questions),

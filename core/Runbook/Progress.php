@@ -126,7 +126,11 @@ final class Progress
     /** @return array<string, array<string, string>> what was written down so far: step => evidence => value */
     public function evidence(): array
     {
-        return array_map(static fn (LogEntry $entry): array => array_map(strval(...), (array) ($entry->data['evidence'] ?? [])), $this->record->laid);
+        return array_map(static function (LogEntry $entry): array {
+            $written = array_filter($entry->parts('evidence'), is_scalar(...));
+
+            return array_map(strval(...), $written);
+        }, $this->record->laid);
     }
 
     /** The log entry that laid a stone; null while it is open. */

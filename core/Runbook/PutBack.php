@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** Something weakened or changed for the job, and who puts it back (rule J4). */
 final readonly class PutBack
 {
@@ -26,9 +29,21 @@ final readonly class PutBack
         return ['id' => $this->id, 'what' => $this->what, 'why' => $this->why, 'closed_by' => $this->closedBy, 'stays' => $this->stays];
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['id'], $data['what'], $data['why'], $data['closed_by'], $data['stays']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('id'), $fields->string('what'), $fields->string('why'), $fields->string('closed_by'), $fields->bool('stays'),
+        );
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** Something a rule needs and nobody knows; says what its answer decides (rules A1, J13). */
 final readonly class Question
 {
@@ -55,12 +58,25 @@ final readonly class Question
         return new Gate("answer-{$this->fact}", Fact::answered($this->fact), $this->text, '', rule: $this->rule);
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['fact'], $data['text'], (array) $data['options'], $data['decides'], $data['rule'], $data['weight'],
-            isset($data['shuts']) ? array_map(Act::from(...), $data['shuts']) : ($data['holds'] ? [Act::Erase] : []),
-            array_map(Act::from(...), $data['until'] ?? []));
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('fact'), $fields->string('text'), $fields->words('options'), $fields->string('decides'),
+            $fields->string('rule'), $fields->int('weight'),
+            $fields->has('shuts') ? $fields->enums('shuts', Act::class) : ($fields->optionalBool('holds') === true ? [Act::Erase] : []),
+            $fields->enums('until', Act::class),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** One sentence of a because: what follows, from which source, by which rule. */
 final readonly class Reason
 {
@@ -17,9 +20,19 @@ final readonly class Reason
         return ['text' => $this->text, 'rule' => $this->rule, 'source' => $this->source];
     }
 
-    /** @param  array{text: string, rule: string, source?: string}  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['text'], $data['rule'], $data['source'] ?? '');
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self($fields->string('text'), $fields->string('rule'), $fields->optionalString('source') ?? '');
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-use Cobblestone\Quantity\Duration;
+use Cobblestone\Document\Copy;
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Estimate;
 
 /** One stone on the path: what must hold before it, what holds after it, what it asks and why. */
@@ -65,29 +67,29 @@ final readonly class Step
     /** @param  list<BootEvent>  $boots */
     public function booting(array $boots): self
     {
-        return new self(...[...get_object_vars($this), 'boots' => $boots]);
+        return Copy::of($this, get_object_vars($this), ['boots' => $boots]);
     }
 
     public function waitingFor(string $fact): self
     {
-        return new self(...[...get_object_vars($this), 'before' => [...$this->before, $fact]]);
+        return Copy::of($this, get_object_vars($this), ['before' => [...$this->before, $fact]]);
     }
 
     /** The same with the words the owner reads of it. */
     public function saying(DoneWords $done): self
     {
-        return new self(...[...get_object_vars($this), 'done' => $done]);
+        return Copy::of($this, get_object_vars($this), ['done' => $done]);
     }
 
     /** @param  list<string>  $instructions */
     public function instructed(array $instructions): self
     {
-        return new self(...[...get_object_vars($this), 'instructions' => $instructions]);
+        return Copy::of($this, get_object_vars($this), ['instructions' => $instructions]);
     }
 
     public function gated(Gate $gate): self
     {
-        return new self(...[...get_object_vars($this), 'gates' => [...$this->gates, $gate]]);
+        return Copy::of($this, get_object_vars($this), ['gates' => [...$this->gates, $gate]]);
     }
 
     /** @return array<string, mixed> */
@@ -106,20 +108,45 @@ final readonly class Step
         ];
     }
 
-    /** @param  array<string, mixed>  $data what toArray() gave */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        $minutes = $fields->block('minutes');
+
         return new self(
-            $data['id'], Stage::from($data['stage']), $data['title'], Presence::from($data['presence']),
-            Estimate::of(...array_map(Duration::minutes(...), $data['minutes'])),
-            $data['instructions'], $data['before'], $data['after'], $data['removes'], $data['needs'],
-            array_map(Gate::fromArray(...), $data['gates']), array_map(Reason::fromArray(...), $data['because']), $data['cautions'],
-            array_map(Evidence::fromArray(...), $data['evidence']), array_map(PutBack::fromArray(...), $data['opens']), $data['rows'],
-            $data['confirmation'] === null ? null : Confirmation::fromArray($data['confirmation']),
-            $data['waiting'] === null ? null : Waiting::fromArray($data['waiting']),
-            array_map(BootEvent::fromArray(...), $data['boots'] ?? []),
-            array_map(Act::from(...), $data['acts'] ?? []),
-            isset($data['done']) ? DoneWords::fromArray($data['done']) : null,
+            $fields->string('id'),
+            $fields->enum('stage', Stage::class),
+            $fields->string('title'),
+            $fields->enum('presence', Presence::class),
+            Estimate::minutes(
+                (float) $minutes->number('low'), (float) $minutes->number('likely'), (float) $minutes->number('high'),
+            ),
+            $fields->strings('instructions'),
+            $fields->strings('before'),
+            $fields->strings('after'),
+            $fields->strings('removes'),
+            $fields->strings('needs'),
+            $fields->each('gates', Gate::read(...)),
+            $fields->each('because', Reason::read(...)),
+            $fields->strings('cautions'),
+            $fields->each('evidence', Evidence::read(...)),
+            $fields->each('opens', PutBack::read(...)),
+            $fields->records('rows'),
+            $fields->optional('confirmation', Confirmation::read(...)),
+            $fields->optional('waiting', Waiting::read(...)),
+            $fields->each('boots', BootEvent::read(...)),
+            $fields->enums('acts', Act::class),
+            $fields->optional('done', DoneWords::read(...)),
         );
     }
 }

@@ -62,7 +62,7 @@ final class StoneRecord
         $id = $entry->step;
         $this->last = $entry->at;
         if ($entry->kind === EntryKind::Waived) {
-            $this->waive((string) ($entry->data['gate'] ?? ''), is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null);
+            $this->waive($entry->said('gate'), is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null);
         }
         if ($id === null) {
             return;
@@ -80,7 +80,7 @@ final class StoneRecord
                 $this->away[$id] = true;
                 break;
             case EntryKind::Problem:
-                $this->trouble[$id] = (string) ($entry->data['text'] ?? '');
+                $this->trouble[$id] = $entry->said('text');
                 break;
             case EntryKind::Retry:
                 unset($this->trouble[$id], $this->away[$id]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Storage;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use InvalidArgumentException;
@@ -26,29 +28,20 @@ final readonly class Layout
     /**
      * A layout as toArray() wrote it; every figure is worked out anew and has to agree.
      *
-     * @param  array<string, mixed>  $data
+     * @param  array<array-key, mixed>  $data
      *
      * @throws LayoutImpossible where it does not
      */
     public static function fromArray(array $data): self
     {
         try {
-            $scheme = Scheme::from((string) ($data['scheme'] ?? ''));
-            $sector = SectorSize::from((int) ($data['sector_bytes'] ?? 0));
-            $device = Bytes::of((int) ($data['device_bytes'] ?? 0));
-            $partitions = [];
-            foreach ((array) ($data['partitions'] ?? []) as $part) {
-                $extent = new Extent((int) $part['first_sector'], (int) $part['sectors']);
-                $partitions[] = new PlannedPartition((int) $part['number'], (string) $part['name'], PartitionType::from((string) $part['type']), $extent, (string) $part['file_system'], (string) $part['role'], (bool) $part['active'],
-                    $part['file_system'] === 'fat32' ? Fat32Geometry::forSectors($extent->count, $sector) : null);
-            }
-            $layout = new self($scheme, $sector, $device, Guid::of((string) ($data['disk_guid'] ?? '')), $partitions);
+            $layout = self::read(Fields::of($data));
         } catch (ValueError|TypeError|InvalidArgumentException|InvalidQuantity $e) {
             throw LayoutImpossible::notReadable($e->getMessage());
         }
-        $last = $scheme->firstUsable($sector) - 1;
+        $last = $layout->scheme->firstUsable($layout->sector) - 1;
         foreach ($layout->partitions as $partition) {
-            if ($partition->extent->first <= $last || $partition->extent->last() > $scheme->lastUsable($sector, $layout->sectors())) {
+            if ($partition->extent->first <= $last || $partition->extent->last() > $layout->scheme->lastUsable($layout->sector, $layout->sectors())) {
                 throw LayoutImpossible::notReadable("partition {$partition->number} overlaps another or leaves the device");
             }
             $last = $partition->extent->last();
@@ -68,6 +61,27 @@ final readonly class Layout
     public function outOfReach(): Bytes
     {
         return $this->scheme->outOfReach($this->sector, $this->sectors());
+    }
+
+    /** @throws FieldFault|InvalidQuantity|InvalidArgumentException|TypeError|ValueError */
+    private static function read(Fields $fields): self
+    {
+        $sector = SectorSize::from($fields->int('sector_bytes'));
+        $partitions = [];
+        foreach ($fields->blocks('partitions') as $part) {
+            $extent = new Extent($part->int('first_sector'), $part->int('sectors'));
+            $fileSystem = $part->string('file_system');
+            $partitions[] = new PlannedPartition(
+                $part->int('number'), $part->string('name'), $part->enum('type', PartitionType::class), $extent,
+                $fileSystem, $part->string('role'), $part->bool('active'),
+                $fileSystem === 'fat32' ? Fat32Geometry::forSectors($extent->count, $sector) : null,
+            );
+        }
+
+        return new self(
+            $fields->enum('scheme', Scheme::class), $sector, Bytes::of($fields->int('device_bytes')),
+            Guid::of($fields->string('disk_guid')), $partitions,
+        );
     }
 
     /** GUID of one partition, always the same for the same device and place. */

@@ -32,7 +32,8 @@ const HELD_FOR = '31.4159265';
 /** A process of its own that holds the lock of a stick, through a child when asked, and says when it has it. */
 function holder(string $folder, bool $inChild): Process
 {
-    $code = '$f = fopen($argv[1]."/gull-32.lock", "c"); flock($f, LOCK_EX); echo "held\n"; '.($inChild ? 'proc_open(["sleep", $argv[2]], [], $p); sleep(30);' : 'sleep(30);');
+    $code = '$f = fopen($argv[1]."/gull-32.lock", "c"); flock($f, LOCK_EX); '
+        .($inChild ? 'proc_open(["sleep", $argv[2]], [], $p); ' : '').'echo "held\n"; sleep(30);';
     $process = new Process([PHP_BINARY, '-r', $code, $folder, HELD_FOR]);
     $process->start();
     $process->waitUntil(fn (string $type, string $text): bool => str_contains($text, 'held'));

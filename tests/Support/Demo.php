@@ -8,8 +8,10 @@ use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\PlannedJob;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -77,7 +79,7 @@ final class Demo
      */
     public static function planOf(array $steps, array $initial = []): Plan
     {
-        return new Plan([], [], [], [], $steps, [], $initial, [], [], [], []);
+        return new Plan(self::job(), [], [], [], $steps, [], $initial, [], [], [], []);
     }
 
     /** @param  array<string, mixed>  $data */
@@ -102,5 +104,11 @@ final class Demo
     public static function root(): string
     {
         return dirname(__DIR__, 2);
+    }
+
+    /** What a plan is for, of which a test says only what it is about. */
+    public static function job(JobKind $kind = JobKind::CleanInstall, ?string $system = null, ?string $stick = null): PlannedJob
+    {
+        return new PlannedJob('Test', $kind, 'the lounge', 'Norrel Fairlead 13', null, 'laptop', $system, null, null, $stick);
     }
 }

@@ -46,7 +46,7 @@ final class PlanCommand extends PlainCommand
 
     private function print(Plan $plan): void
     {
-        $this->line("{$plan->job['title']} · ".($plan->job['system'] ?? $plan->job['goal_title'])." · verdict {$plan->verdict()->value}");
+        $this->line("{$plan->job->title} · ".($plan->job->system ?? $plan->job->kind->title())." · verdict {$plan->verdict()->value}");
         foreach ($plan->blockers as $blocker) {
             $this->line("  stop: {$blocker->reason}");
         }

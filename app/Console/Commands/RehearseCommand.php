@@ -14,16 +14,14 @@ use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\StickStart;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Media\Inspection\Compression;
 use Cobblestone\Runbook\OrderImpossible;
 use Cobblestone\Runbook\Wants;
 use DomainException;
-use ErrorException;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use RuntimeException;
-use TypeError;
-use ValueError;
 
 final class RehearseCommand extends Command
 {
@@ -84,7 +82,7 @@ final class RehearseCommand extends Command
         }
         try {
             return Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps);
-        } catch (TypeError|ValueError|ErrorException $e) {
+        } catch (FieldFault $e) {
             throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
         }
     }

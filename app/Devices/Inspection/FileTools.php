@@ -2,12 +2,14 @@
 
 namespace App\Devices\Inspection;
 
+use App\Devices\Command;
+use App\Devices\Limits;
 use Cobblestone\Media\Inspection\FileTree;
 use Cobblestone\Media\Inspection\InspectionTools;
 use Cobblestone\Media\Inspection\SignatureTool;
 use Cobblestone\Storage\Reading\ByteSource;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
-use Symfony\Component\Process\Process;
 
 /** The tools an inspection of one file uses; what they leave behind goes with this object. */
 final class FileTools implements InspectionTools
@@ -40,28 +42,21 @@ final class FileTools implements InspectionTools
     public function expandHead(string $compression, int $limit): ?ByteSource
     {
         $this->head = (string) tempnam(sys_get_temp_dir(), 'cobble-head');
-        $out = fopen($this->head, 'wb');
-        if ($out === false) {
-            return null;
-        }
-        $process = Expander::process($compression, $this->path, self::SECONDS);
-        $bytes = 0;
+        // Straight into the file: what passes through a pipe is held in memory while the program is faster than we are.
+        $process = Command::of(
+            ['sh', '-c', 'exec "$@" >"$0"', $this->head, ...Expander::arguments($compression, $this->path)],
+            self::SECONDS, limits: new Limits(file: $limit),
+        );
         try {
-            $process->start();
-            foreach ($process->getIterator(Process::ITER_SKIP_ERR) as $piece) {
-                $bytes += (int) fwrite($out, substr($piece, 0, $limit - $bytes));
-                if ($bytes >= $limit) {
-                    break;
-                }
-            }
-        } catch (ProcessTimedOutException) {
-            // What came out until then is what can be looked at.
+            $process->run();
+        } catch (ProcessTimedOutException|ProcessSignaledException) {
+            // What came out until then, or until there was enough of it, is what can be looked at.
         } finally {
             $process->stop(0);
-            fclose($out);
         }
+        clearstatcache(true, $this->head);
 
-        return $bytes === 0 ? null : new FileSource($this->head);
+        return (int) filesize($this->head) === 0 ? null : new FileSource($this->head);
     }
 
     public function signatures(): SignatureTool

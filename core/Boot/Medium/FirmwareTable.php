@@ -44,7 +44,7 @@ final readonly class FirmwareTable
         if ($mbr !== null && $mbr->isProtective()) {
             $primary = GptHeader::read($device, $sector, 1);
             $backup = $primary->isValid() ? null : GptHeader::read($device, $sector, $last);
-            $used = $primary->isValid() ? $primary : $backup;
+            $used = $backup ?? $primary;
             if ($used->isValid()) {
                 return self::of($primary->isValid() ? 'a protective MBR, and the GPT at the start is whole' : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used', $used->partitions, $device, $last, $sector);
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Medium;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Media\Inspection\LoaderTrust;
 
 /** A boot loader on a volume: what it is, who signed it, what it loads next. */
@@ -47,10 +49,24 @@ final readonly class Loader
         };
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['path'], $data['architecture'], $data['fault'], $data['signed'], $data['signer'], $data['judged'] === null ? null : LoaderTrust::from($data['judged']), $data['because'], $data['next_fault'], $data['next_refused']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('path'), $fields->optionalString('architecture'), $fields->optionalString('fault'),
+            $fields->optionalBool('signed'), $fields->optionalString('signer'), $fields->optionalEnum('judged', LoaderTrust::class),
+            $fields->optionalString('because') ?? '', $fields->optionalString('next_fault'), $fields->optionalString('next_refused'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Medium;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** What firmware sees of a stick or drive. */
 final readonly class Medium
 {
@@ -37,10 +40,24 @@ final readonly class Medium
         return new self($this->leads, $this->table, $this->tableFault, $this->volumes, $this->legacy, $seal, $this->controllerModes, $this->byOptical);
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self(Leads::from($data['leads']), $data['table'], $data['table_fault'], array_map(Volume::fromArray(...), $data['volumes']), LegacyCode::from($data['legacy']), $data['seal'] === null ? null : Seal::fromArray($data['seal']), $data['controller_modes'], $data['by_optical']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->enum('leads', Leads::class), $fields->string('table'), $fields->optionalString('table_fault'),
+            $fields->each('volumes', Volume::read(...)), $fields->enum('legacy', LegacyCode::class),
+            $fields->optional('seal', Seal::read(...)), $fields->strings('controller_modes'), $fields->bool('by_optical'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,8 @@ namespace Cobblestone\Boot\Medium;
 
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\Protection;
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 
 /** The key of an encrypted volume, sealed to what the machine measured when it was bound (rule A7). */
 final readonly class Seal
@@ -57,10 +59,23 @@ final readonly class Seal
         return new self($this->protection, $this->binding, $now);
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self(Protection::from($data['protection']), Binding::from($data['binding']), (array) $data['measured'], $data['suspended']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->enum('protection', Protection::class), $fields->enum('binding', Binding::class),
+            $fields->words('measured'), $fields->int('suspended'),
+        );
     }
 
     /** @return array<string, mixed> */

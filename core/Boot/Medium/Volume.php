@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Medium;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** A volume that firmware finds on a device: only FAT is looked into. */
 final readonly class Volume
 {
@@ -23,10 +26,22 @@ final readonly class Volume
         return null;
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['title'], $data['fat'], array_map(Loader::fromArray(...), $data['loaders']), $data['guid']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('title'), $fields->bool('fat'), $fields->each('loaders', Loader::read(...)), $fields->optionalString('guid'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cobblestone\Boot\Model;
 
 use Cobblestone\Boot\Medium\Medium;
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 
 /** A stick or drive as the firmware meets it. */
 final readonly class BootDevice
@@ -27,10 +29,23 @@ final readonly class BootDevice
         return new self($this->id, $this->title, $this->kind, $medium ?? $this->medium, $attached ?? $this->attached, $this->readable);
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['id'], $data['title'], $data['kind'], Medium::fromArray($data['medium']), $data['attached'], $data['readable']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('id'), $fields->string('title'), $fields->string('kind'), Medium::read($fields->block('medium')),
+            $fields->bool('attached'), $fields->bool('readable'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** One line of the firmware's list: a loader on a partition named by its GUID, or a device and its default path. */
 final readonly class BootEntry
 {
@@ -16,15 +19,30 @@ final readonly class BootEntry
     {
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['id'], $data['title'], $data['device'], $data['partition'], $data['path']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('id'), $fields->string('title'), $fields->string('device'),
+            $fields->optionalString('partition'), $fields->optionalString('path'),
+        );
     }
 
     /** @return array<string, string|null> */
     public function toArray(): array
     {
-        return get_object_vars($this);
+        return [
+            'id' => $this->id, 'title' => $this->title, 'device' => $this->device, 'partition' => $this->partition, 'path' => $this->path,
+        ];
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** Everything that decides how a power-on ends (rule B). Immutable; a step's effects make the next one. */
 final readonly class BootState
 {
@@ -97,10 +100,28 @@ final readonly class BootState
         return new self($this->facts, $this->assumed, $this->trusted, $this->devices, $this->entries, $this->order, $device);
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self((array) $data['facts'], $data['assumed'], $data['trusted'], array_map(BootDevice::fromArray(...), $data['devices']), array_map(BootEntry::fromArray(...), $data['entries']), $data['order'], $data['chosen']);
+        return self::read(Fields::of($data));
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        $facts = [];
+        foreach (array_keys($fields->block('facts')->all()) as $name) {
+            $facts[(string) $name] = $fields->block('facts')->optionalScalar((string) $name);
+        }
+
+        return new self(
+            $facts, $fields->strings('assumed'), $fields->strings('trusted'), $fields->each('devices', BootDevice::read(...)),
+            $fields->each('entries', BootEntry::read(...)), $fields->strings('order'), $fields->optionalString('chosen'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -93,7 +93,7 @@ final class FirmwareUpdatePath
         }
         $processor = $machine->fact('processor')->value;
         $revision = $machine->fact('board.revision')->value;
-        $path = UpdatePath::find($releases, (string) $now->value, $wish->to, $wish->gives, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null, $wish->processor);
+        $path = UpdatePath::find($releases, $now->text(), $wish->to, $wish->gives, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null, $wish->processor);
         $questions = $revision === null ? self::revisionQuestion($releases) : [];
         $refused = [];
         foreach ($path->leftOut as $one) {

@@ -98,10 +98,10 @@ final class RepairPath
                 $facts = $facts->with(MachineFact::of($name, $value, Source::KindDefault, 'nobody has tested it'));
             }
         }
-        $build = $facts->get('present.build')->value;
-        $from = $context->system()->repairInstallFrom ?? null;
-        if ($build !== null && $from !== null) {
-            $facts = $facts->with(MachineFact::of('present.build_reaches', version_compare((string) $build, (string) $from, '>=') ? 'yes' : 'no', Source::Reading, "build {$build} against {$from}"));
+        $build = $facts->get('present.build')->text();
+        $from = $context->system()->repairInstallFrom;
+        if ($build !== '' && $from !== null) {
+            $facts = $facts->with(MachineFact::of('present.build_reaches', version_compare($build, $from, '>=') ? 'yes' : 'no', Source::Reading, "build {$build} against {$from}"));
         } elseif ($from === null) {
             $facts = $facts->with(MachineFact::of('present.build_reaches', 'no', Source::KindDefault, 'no threshold on record'));
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Model;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
@@ -24,7 +24,7 @@ final readonly class CableRecovery
     ) {
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

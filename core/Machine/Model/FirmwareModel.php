@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Model;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Copy;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
@@ -30,7 +31,7 @@ final readonly class FirmwareModel
     ) {
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
@@ -63,8 +64,8 @@ final readonly class FirmwareModel
      */
     public function learned(WaysIn $waysIn, array $quirks): self
     {
-        return new self(...[
-            ...get_object_vars($this), 'waysIn' => $waysIn, 'quirks' => [...$quirks, ...$this->quirks],
+        return Copy::of($this, get_object_vars($this), [
+            'waysIn' => $waysIn, 'quirks' => [...$quirks, ...$this->quirks],
         ]);
     }
 

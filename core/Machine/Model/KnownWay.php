@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Model;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
@@ -33,14 +33,14 @@ final readonly class KnownWay
     /**
      * @param  array<array-key, mixed>  $document  one entry of a model's or maker's ways in
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Model;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Copy;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Machine\Battery;
@@ -52,14 +53,14 @@ final readonly class MachineModel
     /**
      * @param  array<array-key, mixed>  $document  a document that the machines schema accepts
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
@@ -114,7 +115,7 @@ final readonly class MachineModel
     /** The same model with other firmware, as the bench has learned it. */
     public function withFirmware(FirmwareModel $firmware): self
     {
-        return new self(...[...get_object_vars($this), 'firmware' => $firmware]);
+        return Copy::of($this, get_object_vars($this), ['firmware' => $firmware]);
     }
 
     /** @return array<string, mixed> the same as a document */

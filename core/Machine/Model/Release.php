@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Model;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Quantity\Estimate;
@@ -36,14 +36,14 @@ final readonly class Release
     /**
      * @param  array<array-key, mixed>  $document  one entry of a model's "releases"
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         $fields->wants('minutes');

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Model;
 
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\Copy;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
@@ -26,14 +27,14 @@ final readonly class WaysIn
     /**
      * @param  array<array-key, mixed>  $document  one way or several for each of setup, menu, recovery
      *
-     * @throws DocumentFault with the path of what does not fit
+     * @throws FieldFault with the path of what does not fit
      */
     public static function fromArray(array $document): self
     {
         return self::read(Fields::of($document));
     }
 
-    /** @throws DocumentFault */
+    /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
         return new self(
@@ -64,7 +65,7 @@ final readonly class WaysIn
         }
         $new = $known || ! $worked ? null : KnownWay::named($name)?->tried(true);
 
-        return new self(...[...get_object_vars($this), $reaches => $new === null ? $ways : [...$ways, $new]]);
+        return Copy::of($this, get_object_vars($this), [$reaches => $new === null ? $ways : [...$ways, $new]]);
     }
 
     public function isEmpty(): bool

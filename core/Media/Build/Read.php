@@ -94,6 +94,22 @@ final class Read
         return $value;
     }
 
+    /**
+     * @param  array<string, mixed>  $data
+     * @param  string  $reason  what is said where there is none
+     * @return array<string, mixed>
+     */
+    public static function block(array $data, string $where, string $reason): array
+    {
+        $value = $data[self::key($where)] ?? null;
+        $block = [];
+        foreach (is_array($value) ? $value : throw PlanFault::at($where, $reason) as $name => $held) {
+            $block[(string) $name] = $held;
+        }
+
+        return $block;
+    }
+
     private static function key(string $where): string
     {
         $dot = strrpos($where, '.');

@@ -51,7 +51,7 @@ final readonly class StickPlan
         if (($data['cobblestone_stick_plan'] ?? null) !== self::VERSION) {
             throw PlanFault::at('cobblestone_stick_plan', 'this is no stick plan of version '.self::VERSION.'.');
         }
-        $image = is_array($data['image'] ?? null) ? SourceImage::fromArray($data['image']) : throw PlanFault::at('image', 'the image is missing.');
+        $image = SourceImage::fromArray(Read::block($data, 'image', 'the image is missing.'));
         $mode = WriteMode::from((string) Read::oneOf($data, 'mode', ['raw', 'files-copied']));
         $files = [];
         foreach (Read::rows($data, 'files') as $index => $row) {

@@ -41,7 +41,7 @@ final readonly class Compression
         };
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{kind: string, expanded_bytes: int|null, hint: string|null, members: int, faults: list<string>} */
     public function toArray(): array
     {
         return ['kind' => $this->kind, 'expanded_bytes' => $this->expanded, 'hint' => $this->hint, 'members' => $this->members, 'faults' => $this->faults];

@@ -53,7 +53,7 @@ final readonly class FileCount
         return new self($count, $directories, $bytes, $largest, $loaders, true, $links, $kind);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool, tree: string} */
     public function toArray(): array
     {
         return ['count' => $this->count, 'directories' => $this->directories, 'bytes' => $this->bytes, 'largest' => $this->largest, 'complete' => $this->complete, 'tree' => $this->tree];

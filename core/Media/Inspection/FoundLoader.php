@@ -68,7 +68,12 @@ final readonly class FoundLoader
         return self::FOLDER.'/'.($name === false ? 'BOOTX64.EFI' : $name);
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @return array{
+     *   path: string, where: string, place: string, architecture: string, bytes: int, fault: string|null,
+     *   trust: string|null, because: string, signers: list<string>, digest: string|null
+     * }
+     */
     public function toArray(): array
     {
         return ['path' => $this->path, 'where' => $this->where, 'place' => $this->place, 'architecture' => $this->architecture, 'bytes' => $this->bytes, 'fault' => $this->fault, 'trust' => $this->trust?->value, 'because' => $this->because, 'signers' => $this->signers, 'digest' => $this->digest];

@@ -4,9 +4,22 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Inspection;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 
-/** What an image is, what it can start on and how it may be written: findings as data, verdicts in words from them (rule M2). */
+/**
+ * What an image is, what it can start on and how it may be written: findings as data, verdicts in words from them (rule M2).
+ *
+ * @phpstan-type Compressed array{kind: string, expanded_bytes: int|null, hint: string|null, members: int, faults: list<string>}
+ * @phpstan-type Counted array{
+ *   count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool, tree: string
+ * }
+ * @phpstan-type Found array{
+ *   path: string, where: string, place: string, architecture: string, bytes: int, fault: string|null,
+ *   trust: string|null, because: string, signers: list<string>, digest: string|null
+ * }
+ */
 final readonly class ImageReport
 {
     public const KINDS = [
@@ -15,12 +28,12 @@ final readonly class ImageReport
     ];
 
     /**
-     * @param  array<string, mixed>|null  $compression
+     * @param  Compressed|null  $compression
      * @param  array<string, mixed>|null  $optical
      * @param  list<array<string, mixed>>  $startImages  of the boot catalogue
      * @param  array<string, mixed>|null  $table
-     * @param  array<string, mixed>|null  $files
-     * @param  list<array<string, mixed>>  $loaders
+     * @param  Counted|null  $files
+     * @param  list<Found>  $loaders
      * @param  array{raw: bool|null, copied: bool|null}  $legacy  whether the old way of starting works; null: cannot tell
      * @param  list<string>  $damage
      * @param  list<string>  $notes
@@ -42,10 +55,61 @@ final readonly class ImageReport
     ) {
     }
 
-    /** @param  array<string, mixed>  $data */
+    /**
+     * @param  array<array-key, mixed>  $data  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
     public static function fromArray(array $data): self
     {
-        return new self($data['name'], $data['bytes'], $data['kind'], $data['compression'], $data['optical'], $data['start_images'], $data['table'], $data['label'], $data['files'], $data['loaders'], $data['legacy'], $data['damage'], $data['notes']);
+        $fields = Fields::of($data);
+        $legacy = $fields->block('legacy');
+
+        return new self(
+            $fields->string('name'), $fields->int('bytes'), $fields->string('kind'),
+            $fields->optional('compression', self::compressed(...)),
+            $fields->has('optical') ? $fields->map('optical') : null,
+            $fields->maps('start_images'),
+            $fields->has('table') ? $fields->map('table') : null,
+            $fields->optionalString('label'),
+            $fields->optional('files', self::counted(...)),
+            $fields->each('loaders', self::found(...)),
+            ['raw' => $legacy->optionalBool('raw'), 'copied' => $legacy->optionalBool('copied')],
+            $fields->strings('damage'),
+            $fields->strings('notes'),
+        );
+    }
+
+    /** @return Compressed */
+    private static function compressed(Fields $fields): array
+    {
+        return [
+            'kind' => $fields->string('kind'), 'expanded_bytes' => $fields->optionalInt('expanded_bytes'),
+            'hint' => $fields->optionalString('hint'), 'members' => $fields->optionalInt('members') ?? 0, 'faults' => $fields->strings('faults'),
+        ];
+    }
+
+    /** @return Counted */
+    private static function counted(Fields $fields): array
+    {
+        $largest = $fields->optionalBlock('largest');
+
+        return [
+            'count' => $fields->int('count'), 'directories' => $fields->int('directories'), 'bytes' => $fields->int('bytes'),
+            'largest' => $largest === null ? null : ['path' => $largest->string('path'), 'bytes' => $largest->int('bytes')],
+            'complete' => $fields->optionalBool('complete') ?? true, 'tree' => $fields->optionalString('tree') ?? 'iso',
+        ];
+    }
+
+    /** @return Found */
+    private static function found(Fields $fields): array
+    {
+        return [
+            'path' => $fields->string('path'), 'where' => $fields->string('where'), 'place' => $fields->string('place'),
+            'architecture' => $fields->string('architecture'), 'bytes' => $fields->int('bytes'),
+            'fault' => $fields->optionalString('fault'), 'trust' => $fields->optionalString('trust'),
+            'because' => $fields->string('because'), 'signers' => $fields->strings('signers'), 'digest' => $fields->optionalString('digest'),
+        ];
     }
 
     /** A file that could not be looked into at all, and why. */
@@ -89,7 +153,7 @@ final readonly class ImageReport
      * Loaders that firmware would find on a stick written that way.
      *
      * @param  string  $way  raw or copied
-     * @return list<array<string, mixed>>
+     * @return list<Found>
      */
     public function loadersWhen(string $way): array
     {

@@ -90,7 +90,7 @@ final readonly class GptHeader
     private static function partitions(string $entries, int $size): array
     {
         $partitions = [];
-        foreach (str_split($entries, $size) as $index => $entry) {
+        foreach (str_split($entries, max(1, $size)) as $index => $entry) {
             if (strlen($entry) < 128 || trim(substr($entry, 0, 16), "\0") === '') {
                 continue;
             }

@@ -4,7 +4,7 @@
 @php($p = $progress->plan)
 @php($a = $p->assessment)
 @php($verdict = $p->verdict()->value)
-<header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job['goal_title'] ?? 'clean install from a stick' }} · {{ $p->job['machine'] }}</span></header>
+<header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job->kind->title() ?? 'clean install from a stick' }} · {{ $p->job->machine }}</span></header>
 @include('jobs.tabs', ['tab' => 'assessment'])
 @if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>Stop: it cannot work like this</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }} <span class="rule">{{ $blocker->rule }}</span></li>@endforeach</ul></div>@endif
 @error('facts')<p class="wrong" role="alert">{{ $message }}</p>@enderror
@@ -26,7 +26,7 @@
 @endforeach</section>
 @endif
 @if (isset($a['requirements']) && $a['requirements']['rows'] !== [])
-<section class="panel"><h2>Does {{ $p->job['system'] }} fit: {{ $a['requirements']['title'] }}</h2>
+<section class="panel"><h2>Does {{ $p->job->system }} fit: {{ $a['requirements']['title'] }}</h2>
 <div class="table-responsive" tabindex="0"><table class="plain needs stack"><thead><tr><th>need</th><th>wanted</th><th>this machine</th><th></th><th></th></tr></thead><tbody>
 @foreach ($a['requirements']['rows'] as $row)<tr><td><b>{{ $row['title'] }}</b></td><td>{{ $row['needs'] }}</td><td>{{ $row['has'] }}</td><td class="need {{ str_replace(' ', '-', $row['verdict']) }}">{{ $row['verdict'] }}</td><td class="fine">{{ $row['note'] }}{{ $row['verdict'] === 'short' && $row['bypassable'] && ! str_ends_with($row['id'], '_ceiling') ? ' Can be bypassed by policy.' : '' }}</td></tr>@endforeach
 </tbody></table></div></section>

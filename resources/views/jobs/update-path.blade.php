@@ -7,7 +7,7 @@
 @php($settingsCount = count($machine->settings()))
 <ol class="stones-over update"><li class="stands"><svg width="96" height="58" viewBox="0 0 96 58" aria-hidden="true"><path d="{{ \App\Drawing\StoneShape::pebble(3, 6, 90, 46, 'now'.$update['now']) }}"/><text x="48" y="34">{{ $update['now'] }}</text></svg><span class="fine">on the board</span></li>
 @foreach ($path->stops as $stop)<li class="stands"><svg width="96" height="58" viewBox="0 0 96 58" aria-hidden="true"><path d="{{ \App\Drawing\StoneShape::slab(3, 10, 90, 38, $stop->version) }}"/><text x="48" y="34">{{ $stop->version }}</text></svg><span class="fine">{{ $stop->minutes[1] }}′ + {{ $stop->restartMinutes ?? \Cobblestone\Firmware\UpdatePath::RESTART }}′{{ $loop->last ? '' : ', required stop' }}</span></li>@endforeach</ol>
-<p><b>About {{ $path->total($settingsCount)->label() }} in all:</b> {{ count($path->stops) }} × (write + restart), then {{ $settingsCount }} settings entered again. Stay near while it writes.@if ($p->job['goal'] !== 'firmware-update') <span class="fine">Nothing on this job asks for it; without a reason no firmware is updated.</span>@endif</p>
+<p><b>About {{ $path->total($settingsCount)->label() }} in all:</b> {{ count($path->stops) }} × (write + restart), then {{ $settingsCount }} settings entered again. Stay near while it writes.@if ($p->job->kind->value !== 'firmware-update') <span class="fine">Nothing on this job asks for it; without a reason no firmware is updated.</span>@endif</p>
 @endif
 <div class="table-responsive" tabindex="0"><table class="plain stack"><thead><tr><th>release</th><th>over</th><th>brings</th><th>runs</th><th>board revision</th><th>file</th><th></th></tr></thead><tbody>
 @foreach ($update['releases'] as $release)

@@ -103,7 +103,7 @@ it('reads a rule as its words say, at the mark, below and above', function (stri
 
 it('refuses a word that is none', function () {
     Cobblestone\Catalogue\HealthRule::fromArray(['figure' => 5, 'title' => 'Figure', 'when' => 'sometimes', 'grade' => 'watch', 'because' => 'Because.']);
-})->throws(Cobblestone\Document\DocumentFault::class, 'when: choose one of rising, stable');
+})->throws(Cobblestone\Document\FieldFault::class, 'when: choose one of rising, stable');
 
 it('says a fact in words and figures', function () {
     $rule = fn (string $when) => Cobblestone\Catalogue\HealthRule::fromArray(['figure' => '5', 'title' => 'Sectors', 'when' => $when, 'grade' => 'watch', 'because' => 'Because.']);

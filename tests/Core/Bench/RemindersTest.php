@@ -14,7 +14,7 @@ const DAY = 86400;
 
 function upgradePlan(): Plan
 {
-    return new Plan([], [], [], [], [Demo::step('install.upgrade'), Demo::step('end')], [], [], [], [], [], [], ['rollback' => ['step' => 'install.upgrade', 'days' => 10]]);
+    return new Plan(Demo::job(), [], [], [], [Demo::step('install.upgrade'), Demo::step('end')], [], [], [], [], [], [], ['rollback' => ['step' => 'install.upgrade', 'days' => 10]]);
 }
 
 /** @return list<array{at: int, what: string}> */

@@ -36,7 +36,7 @@ function forgetting(string $what): callable
 it('ends every demo path in the wanted system, with everything put back', function (string $job) {
     $plan = Demo::plan($job);
     $starts = rehearsed($plan);
-    if ($plan->job['goal'] === 'media-only') {
+    if ($plan->job->kind->value === 'media-only') {
         expect($starts)->toBe([])->and(array_column($plan->assessment['kinds'], 'kind'))->toBe(['uefi', 'uefi-secure', 'bios']);
 
         return;
@@ -173,7 +173,7 @@ it('knows the other drives, and the system that may start from one of them', fun
     $others = array_values(array_filter($scene->state->devices, fn ($device): bool => str_starts_with($device->id, 'drive-')));
     expect(count($others))->toBe(2)->and($scene->state->order)->toContain('drive-2', 'drive-3');
     $plan = Demo::plan('capstan-t3');
-    $lsblk = json_decode($plan->job['model'] === null ? '{}' : (string) Demo::brief('capstan-t3')['machine']['lsblk'], true);
+    $lsblk = json_decode($plan->job->model === null ? '{}' : (string) Demo::brief('capstan-t3')['machine']['lsblk'], true);
     foreach ($lsblk['blockdevices'] as $index => $device) {
         if (($device['name'] ?? '') !== 'nvme0n1' && ($device['children'] ?? []) !== []) {
             $lsblk['blockdevices'][$index]['children'][0]['parttype'] = 'c12a7328-f81f-11d2-ba4b-00a0c93ec93b';

@@ -10,7 +10,7 @@ use Cobblestone\Catalogue\Signer;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Catalogue\SystemProfile;
-use Cobblestone\Document\DocumentFault;
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Machine\Model\MachineModel;
 use Tests\Support\Demo;
 use Tests\Support\SchemaSamples;
@@ -96,12 +96,12 @@ it('wants what the schema requires, allows the rest to be missing, and refuses w
         $checked++;
         $less = fn () => $type::fromArray(without($document, $path));
         if ($field['required'] && ! in_array($path, LOOSER[$kind] ?? [], true)) {
-            expect($less)->toThrow(DocumentFault::class, $path);
+            expect($less)->toThrow(FieldFault::class, $path);
         } else {
             expect($less()->toArray())->toBeArray();
         }
         if ($field['enum']) {
-            expect(fn () => $type::fromArray(spoiled($document, $path)))->toThrow(DocumentFault::class, $path);
+            expect(fn () => $type::fromArray(spoiled($document, $path)))->toThrow(FieldFault::class, $path);
         }
     }
     expect($checked)->toBeGreaterThan(4);

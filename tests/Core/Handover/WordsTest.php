@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Document\Fields;
 use Cobblestone\Handover\EvidenceWords;
 use Cobblestone\Handover\FilesWords;
 use Cobblestone\Handover\HandoverSheet;
@@ -13,6 +14,7 @@ use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\PlannedJob;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\SheetPart;
@@ -27,7 +29,7 @@ use Tests\Support\Demo;
  */
 function smallPlan(array $job, array $steps, array $initial = [], array $assessment = []): Plan
 {
-    return new Plan(['goal' => 'clean-install', 'machine' => 'Norrel Fairlead 13', 'owner' => 'the lounge', 'kind' => 'laptop', 'system' => 'Tansy Desktop 7', 'edition' => 'Dock', 'stick' => null, 'image' => null, ...$job], [], [], [], $steps, [], $initial, [], [], [], [], $assessment);
+    return new Plan(PlannedJob::read(Fields::of(['title' => 'Test', 'goal' => 'clean-install', 'machine' => 'Norrel Fairlead 13', 'owner' => 'the lounge', 'kind' => 'laptop', 'system' => 'Tansy Desktop 7', 'edition' => 'Dock', ...$job])), [], [], [], $steps, [], $initial, [], [], [], [], $assessment);
 }
 
 /**

@@ -44,14 +44,14 @@ it('makes a gate of a blocker, a stop where it shuts everything that changes', f
         ->and($stop->covers(Demo::step('a', acts: [Act::CopyData])))->toBeTrue()->and($narrow->covers(Demo::step('a', acts: [Act::CopyData])))->toBeFalse()
         ->and($narrow->covers(Demo::step('a', acts: [Act::Repair, Act::WriteStick])))->toBeTrue()->and($narrow->covers(Demo::step('a')))->toBeFalse()
         ->and($narrow->covers(Demo::step('a', acts: [Act::HandOver])))->toBeTrue()
-        ->and(Blocker::fromArray($stop->toArray()))->toEqual($stop)->and(Blocker::fromArray($narrow->toArray()))->toEqual($narrow)
+        ->and(Blocker::fromStored($stop->toArray()))->toEqual($stop)->and(Blocker::fromStored($narrow->toArray()))->toEqual($narrow)
         ->and($stop->toArray()['unsafe'])->toBe([...array_map(fn ($act) => $act->value, Act::changing()), 'copy-data'])->and($narrow->toArray()['unsafe'])->toBe(['write-stick', 'hand-over']);
 });
 
 it('takes a sentence of an earlier format for a stop that an answer opens', function () {
-    $old = Blocker::fromArray('No stick is large enough.');
+    $old = Blocker::fromStored('No stick is large enough.');
     expect($old->isStop())->toBeTrue()->and($old->reason)->toBe('No stick is large enough.')->and($old->rule)->toBe('K1')->and($old->opens)->toBe(OpensBy::Answer)->and(strlen($old->id))->toBe(12)
-        ->and(Blocker::fromArray('Another.')->id)->not->toBe($old->id)->and(Blocker::fromArray('No stick is large enough.'))->toEqual($old);
+        ->and(Blocker::fromStored('Another.')->id)->not->toBe($old->id)->and(Blocker::fromStored('No stick is large enough.'))->toEqual($old);
 });
 
 it('says how a gate without a kind of its own opens, and keeps what it is', function () {

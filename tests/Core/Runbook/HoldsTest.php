@@ -162,7 +162,7 @@ it('waives a gate for the words it had, and no others', function () {
 it('keeps blockers, gates and acts through a plan that was written out', function () {
     $plan = Demo::plan('card-swap', ['card' => ['leads' => []]]);
     expect($plan->verdict()->value)->toBe('stop')->and(Plan::fromArray((array) json_decode((string) json_encode($plan->toArray()), true))->toArray())->toEqual($plan->toArray());
-    $old = Blocker::fromArray('It cannot work.');
+    $old = Blocker::fromStored('It cannot work.');
     expect($old->isStop())->toBeTrue()->and($old->reason)->toBe('It cannot work.');
     expect(Gate::fromArray(['id' => 'a', 'fact' => 'f', 'title' => 't', 'opens_by' => '', 'waivable_by' => [], 'waives' => []])->kind)->toBe(GateKind::Answer);
 });

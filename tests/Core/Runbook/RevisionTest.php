@@ -37,7 +37,7 @@ it('does not lose what has still to be put back', function () use ($ids) {
 
 it('says what was added, dropped, changed and decided otherwise', function () {
     $decide = fn (string $chosen) => new Decision('d', 'Stick', $chosen, [], [], [], 'M7');
-    $plan = fn (array $steps, array $decisions) => new Plan([], [], [], $decisions, $steps, [], [], [], [], [], []);
+    $plan = fn (array $steps, array $decisions) => new Plan(Demo::job(), [], [], $decisions, $steps, [], [], [], [], [], []);
     $old = $plan([Demo::step('a', title: 'A'), Demo::step('b', title: 'B'), Demo::step('c', title: 'C'), Demo::step('s')], [$decide('small')]);
     $new = $plan([Demo::step('a', ['x'], title: 'A2', time: Estimate::minutes(1, 5, 9), presence: Presence::WalkAway, instructions: ['other']), Demo::step('n', title: 'N'), Demo::step('b', title: 'B'), Demo::step('s')], [$decide('large'), new Decision('e', 'Boot', 'menu', [], [], [], 'F1')]);
     $difference = PlanDifference::between($old, $new);

@@ -7,7 +7,7 @@ namespace Cobblestone\Document;
 use InvalidArgumentException;
 
 /** A place in a document that does not hold what its type wants; says which and what was wanted. */
-final class DocumentFault extends InvalidArgumentException
+final class FieldFault extends InvalidArgumentException
 {
     private function __construct(public readonly string $field, public readonly string $reason)
     {
