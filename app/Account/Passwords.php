@@ -50,6 +50,6 @@ final class Passwords
     /** @return list<string> names at the bench that still sign in with the demo world's password */
     public static function demoStands(): array
     {
-        return User::query()->where('ended_at', null)->get()->filter(static fn (User $user): bool => Hash::check(self::DEMO, $user->password))->pluck('login')->values()->all();
+        return array_values(User::query()->where('ended_at', null)->get()->filter(static fn (User $user): bool => Hash::check(self::DEMO, $user->password))->map(static fn (User $user): string => $user->login)->all());
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Actions;
 
 use App\Devices\Bundle;
+use Cobblestone\Document\Fields;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Inventory\Reading;
 use Cobblestone\Inventory\ReadingSet;
@@ -79,7 +80,7 @@ final class ReadInventory
      */
     public function into(array $machine): array
     {
-        $set = ReadingSet::merge(array_map(Reading::fromArray(...), $machine['readings'] ?? []), $this->readings);
+        $set = ReadingSet::merge(Fields::of($machine)->each('readings', Reading::read(...)), $this->readings);
         if ($set->new !== []) {
             $machine['readings'] = $set->toArray();
         }

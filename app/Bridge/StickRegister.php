@@ -109,12 +109,13 @@ final class StickRegister
     /** As recorded, unless the shelf has something newer of the same line. */
     public function condition(StickState $state): StickCondition
     {
-        if ($state->condition !== StickCondition::Good || ($state->content['about']['line'] ?? null) === null) {
+        $about = $state->content['about'] ?? null;
+        if ($state->condition !== StickCondition::Good || ($about['line'] ?? null) === null) {
             return $state->condition;
         }
         $this->shelf ??= ShelfFile::query()->where('here', true)->get(['id', 'about']);
         foreach ($this->shelf as $file) {
-            if (Staleness::isNewer($file->about, $state->content['about'])) {
+            if (Staleness::isNewer($file->about, $about)) {
                 return StickCondition::Stale;
             }
         }

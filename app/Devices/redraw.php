@@ -13,7 +13,8 @@ if ($picture === false) {
     exit(1);
 }
 // A camera writes beside the picture how it was held (Exif, tag 0x0112); that is not kept, so the picture is turned.
-$held = $kind === IMAGETYPE_JPEG ? (int) (@exif_read_data($from)['Orientation'] ?? 1) : 1;
+$noted = $kind === IMAGETYPE_JPEG ? @exif_read_data($from) : false;
+$held = (int) ($noted === false ? 1 : $noted['Orientation'] ?? 1);
 $turn = [3 => 180, 4 => 180, 5 => 270, 6 => 270, 7 => 90, 8 => 90][$held] ?? 0;
 if ($turn !== 0) {
     $picture = imagerotate($picture, $turn, 0) ?: $picture;

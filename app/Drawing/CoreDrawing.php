@@ -2,9 +2,17 @@
 
 namespace App\Drawing;
 
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 
-/** A drive or stick as one core cut open: left half now, right half after, on one depth scale that keeps small parts visible. */
+/**
+ * A drive or stick as one core cut open: left half now, right half after, on one depth scale that keeps small parts visible.
+ *
+ * @phpstan-type Part array{
+ *   name: string, from: int, bytes: int, role: string, lost?: bool,
+ *   first_sector?: int|null, sectors?: int|null, type?: string|null, file_system?: string|null
+ * }
+ */
 final class CoreDrawing
 {
     public const WIDTH = 360;
@@ -35,8 +43,8 @@ final class CoreDrawing
 
     /**
      * @param  int  $total  bytes of the device
-     * @param  list<array{name: string, from: int, bytes: int, lost: bool, role: string}>|null  $now  null while nobody has read it
-     * @param  list<array{name: string, from: int, bytes: int, role: string}>  $after
+     * @param  list<Part>|null  $now  null while nobody has read it
+     * @param  list<Part>  $after
      */
     public static function of(int $total, ?array $now, array $after): self
     {
@@ -54,6 +62,25 @@ final class CoreDrawing
         $drawing->spread(false);
 
         return $drawing;
+    }
+
+    /**
+     * A partition of a plan's or record's layout as a band of the drawing.
+     *
+     * @param  mixed  $partition  as the layout was stored
+     * @param  int  $sector  bytes of one
+     * @return Part
+     */
+    public static function part(mixed $partition, int $sector, string $role, bool $lost = false): array
+    {
+        $fields = Fields::of($partition);
+        $first = $fields->optionalInt('first_sector');
+
+        return [
+            'name' => $fields->string('name'), 'from' => ($first ?? 0) * $sector, 'bytes' => $fields->int('bytes'), 'role' => $role,
+            'lost' => $lost, 'first_sector' => $first, 'sectors' => $fields->optionalInt('sectors'),
+            'type' => $fields->optionalString('type'), 'file_system' => $fields->optionalString('file_system'),
+        ];
     }
 
     public function height(): int

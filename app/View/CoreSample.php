@@ -3,13 +3,18 @@
 namespace App\View;
 
 use App\Drawing\CoreDrawing;
+use Cobblestone\Document\Fields;
 
-/** A plan's layouts as what the core drawings and their tables take. */
+/**
+ * A plan's layouts as what the core drawings and their tables take.
+ *
+ * @phpstan-import-type Part from CoreDrawing
+ */
 final class CoreSample
 {
     /**
-     * @param  array<string, mixed>  $layouts
-     * @return list<array{title: string, note: string, drawing: CoreDrawing, now: list<array<string, mixed>>|null, after: list<array<string, mixed>>, layout: array<string, mixed>}>
+     * @param  array<string, mixed>  $layouts  of a plan
+     * @return list<array<string, mixed>> title, note, drawing, now, after and layout of each
      */
     public static function of(array $layouts): array
     {
@@ -31,9 +36,10 @@ final class CoreSample
     private static function target(array $target): array
     {
         $unread = [['name' => 'contents not read', 'from' => 0, 'bytes' => $target['bytes'], 'lost' => false, 'role' => 'old', 'first_sector' => null, 'sectors' => null]];
-        $now = $target['now'] === null ? ($target['assumed'] ? null : $unread) : array_map(static fn (array $part): array => [
-            'name' => $part['name'], 'from' => ($part['first_sector'] ?? 0) * $target['sector_bytes'], 'bytes' => $part['bytes'], 'lost' => true, 'role' => 'old', 'first_sector' => $part['first_sector'], 'sectors' => $part['sectors'],
-        ], $target['now']);
+        $sector = Fields::of($target)->int('sector_bytes');
+        $now = $target['now'] === null
+            ? ($target['assumed'] ? null : $unread)
+            : Fields::of($target)->each('now', static fn (Fields $part): array => CoreDrawing::part($part->all(), $sector, 'old', true));
 
         return self::core('Target drive'.($target['model'] === null ? '' : " · {$target['model']}"), self::note($target), $target['bytes'], $now, $target['after']);
     }
@@ -63,13 +69,18 @@ final class CoreSample
     }
 
     /**
-     * @param  list<array<string, mixed>>|null  $now
+     * @param  list<Part>|null  $now
      * @param  array<string, mixed>  $layout
      * @return array<string, mixed>
      */
     private static function core(string $title, string $note, int $bytes, ?array $now, array $layout): array
     {
-        $after = array_map(static fn (array $part): array => ['name' => $part['name'], 'from' => $part['first_sector'] * $layout['sector_bytes'], 'bytes' => $part['bytes'], 'role' => isset(CoreDrawing::ROLES[$part['role']]) ? $part['role'] : 'data', 'first_sector' => $part['first_sector'], 'sectors' => $part['sectors'], 'type' => $part['type'], 'file_system' => $part['file_system']], $layout['partitions']);
+        $sector = Fields::of($layout)->int('sector_bytes');
+        $after = Fields::of($layout)->each('partitions', static function (Fields $part) use ($sector): array {
+            $role = $part->optionalString('role') ?? '';
+
+            return CoreDrawing::part($part->all(), $sector, isset(CoreDrawing::ROLES[$role]) ? $role : 'data');
+        });
         $end = max([0, ...array_map(static fn (array $part): int => $part['from'] + $part['bytes'], $after)]);
         $drawn = $bytes - $end > $bytes / 200 ? [...$after, ['name' => 'unused', 'from' => $end, 'bytes' => $bytes - $end, 'role' => 'free']] : $after;
 

@@ -25,13 +25,13 @@ final readonly class IntakeField
 
     public static function text(string $name, string $label, mixed $value, string $type = 'text'): self
     {
-        return new self($name, $label, (string) old($name, $value ?? ''), $type, []);
+        return new self($name, $label, self::typed($name, $value ?? ''), $type, []);
     }
 
     /** @param  array<string, string>  $options */
     public static function choice(string $name, string $label, array $options, string $value): self
     {
-        return new self($name, $label, (string) old($name, $value), 'text', $options);
+        return new self($name, $label, self::typed($name, $value), 'text', $options);
     }
 
     public function id(): string
@@ -43,5 +43,14 @@ final readonly class IntakeField
     public function fault(): string
     {
         return str_replace(['[', ']'], ['.', ''], $this->name);
+    }
+
+    /** What was typed before, else what is known. */
+    private static function typed(string $name, mixed $value): string
+    {
+        $typed = old($name);
+        $shown = is_string($typed) ? $typed : $value;
+
+        return is_scalar($shown) ? (string) $shown : '';
     }
 }

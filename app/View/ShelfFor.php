@@ -17,6 +17,9 @@ final class ShelfFor
             return new Collection;
         }
 
-        return ShelfFile::query()->where('here', true)->where('about->line', $system)->orderByDesc('name')->limit(6)->get();
+        /** @var Collection<int, ShelfFile> $files */
+        $files = ShelfFile::query()->where('here', true)->where('about->line', $system)->orderByDesc('name')->limit(6)->get();
+
+        return $files;
     }
 }

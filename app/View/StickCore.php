@@ -4,16 +4,21 @@ namespace App\View;
 
 use App\Devices\Inspection\FileSource;
 use App\Drawing\CoreDrawing;
+use Cobblestone\Document\Fields;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
 
-/** A stick as one core: what is on record, and what is really on it; or, while it is built, what was and what will be. */
+/**
+ * A stick as one core: what is on record, and what is really on it; or, while it is built, what was and what will be.
+ *
+ * @phpstan-import-type Part from CoreDrawing
+ */
 final class StickCore
 {
     /**
      * What the stick's own table says right now.
      *
-     * @return list<array<string, mixed>>
+     * @return list<Part>
      */
     public static function read(string $path): array
     {
@@ -43,11 +48,15 @@ final class StickCore
 
     /**
      * @param  array<string, mixed>  $layout  as a plan or record holds it
-     * @return list<array<string, mixed>>
+     * @return list<Part>
      */
     public static function planned(array $layout): array
     {
-        return array_map(static fn (array $part): array => ['name' => $part['name'], 'from' => $part['first_sector'] * $layout['sector_bytes'], 'bytes' => $part['bytes'], 'role' => $part['role'] === 'data' ? 'data' : 'system', 'lost' => false, 'first_sector' => $part['first_sector'], 'sectors' => $part['sectors'], 'file_system' => $part['file_system'], 'type' => $part['type']], $layout['partitions']);
+        $fields = Fields::of($layout);
+
+        return $fields->each('partitions', static fn (Fields $part): array => CoreDrawing::part(
+            $part->all(), $fields->int('sector_bytes'), $part->optionalString('role') === 'data' ? 'data' : 'system',
+        ));
     }
 
     /**
@@ -55,7 +64,7 @@ final class StickCore
      *
      * @param  array<string, mixed>  $plan
      * @param  array<string, mixed>|null  $table  of the image's report
-     * @return list<array<string, mixed>>
+     * @return list<Part>
      */
     public static function raw(array $plan, ?array $table): array
     {
@@ -72,8 +81,8 @@ final class StickCore
     }
 
     /**
-     * @param  list<array<string, mixed>>|null  $left
-     * @param  list<array<string, mixed>>  $right
+     * @param  list<Part>|null  $left
+     * @param  list<Part>  $right
      * @param  array{0: string, 1: string}  $sides
      * @param  int|null  $filled  bytes from the start that are done, while it is built
      * @return array<string, mixed>

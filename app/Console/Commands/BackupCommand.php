@@ -12,6 +12,8 @@ use RuntimeException;
 /** What bin/backup calls. */
 final class BackupCommand extends Command
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:backup {to : a folder} {--with-shelf} {--with-sticks}';
 
     protected $description = 'Writes everything a shop cannot do without into a folder, and reads it back';
@@ -20,7 +22,7 @@ final class BackupCommand extends Command
     {
         try {
             $settings = @file_get_contents(base_path('.env'));
-            $made = $backup->write((string) $this->argument('to'), Passphrase::ask($this, true), $settings === false ? '' : $settings, (bool) $this->option('with-shelf'), (bool) $this->option('with-sticks'), $this->line(...));
+            $made = $backup->write($this->said('to'), Passphrase::ask($this, true), $settings === false ? '' : $settings, (bool) $this->option('with-shelf'), (bool) $this->option('with-sticks'), $this->line(...));
         } catch (RuntimeException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
 

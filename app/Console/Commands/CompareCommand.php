@@ -10,6 +10,8 @@ use RuntimeException;
 /** Both sides of a backup, of any length: for lists that no form takes. */
 final class CompareCommand extends PlainCommand
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:compare-backup {source : list of the originals} {copy : list of the copy}';
 
     protected $description = 'Compares lists of sha256sum or find from both sides of a backup, in little memory';
@@ -17,14 +19,14 @@ final class CompareCommand extends PlainCommand
     public function handle(): int
     {
         foreach (['source', 'copy'] as $side) {
-            if (! is_file((string) $this->argument($side))) {
-                $this->error("There is no list {$this->argument($side)}.");
+            if (! is_file($this->said($side))) {
+                $this->error("There is no list {$this->said($side)}.");
 
                 return self::FAILURE;
             }
         }
         try {
-            [$compared, $notes] = LongLists::compare((string) $this->argument('source'), (string) $this->argument('copy'));
+            [$compared, $notes] = LongLists::compare($this->said('source'), $this->said('copy'));
         } catch (RuntimeException $e) {
             $this->error($e->getMessage());
 

@@ -10,6 +10,8 @@ use RuntimeException;
 
 final class InspectCommand extends Command
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:inspect {file : an image, of any size} {--next= : path of the loader that the first one loads} {--json : print the findings as JSON}';
 
     protected $description = 'Look into an image: what it is, what it starts on, how it may be written';
@@ -17,7 +19,7 @@ final class InspectCommand extends Command
     public function handle(): int
     {
         try {
-            $report = Inspection::of((string) $this->argument('file'), $this->option('next'));
+            $report = Inspection::of($this->said('file'), $this->chosen('next'));
         } catch (RuntimeException $e) {
             $this->error($e->getMessage());
 

@@ -14,13 +14,15 @@ use Illuminate\Validation\ValidationException;
 /** Accounts at the console: the first lead, and the way back in when the last lead has lost the password or the device. */
 final class PersonCommand extends Command
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:person {action : add, password, code-off, end or list} {login? : the name somebody signs in with} {--title=} {--role=technician}';
 
     protected $description = 'Makes an account, hands over a new password, takes a second factor off';
 
     public function handle(ChangePerson $change): int
     {
-        $login = (string) $this->argument('login');
+        $login = $this->said('login');
         $person = User::query()->where('login', $login)->first();
         $action = $this->argument('action');
         if ($action === 'list') {
@@ -34,7 +36,7 @@ final class PersonCommand extends Command
             return $this->add($login, $person);
         }
         if ($person === null) {
-            return $this->refused($login === '' ? 'Say whose: cobblestone:person '.$action.' NAME' : "There is no account \"{$login}\".");
+            return $this->refused($login === '' ? "Say whose: cobblestone:person {$this->said('action')} NAME" : "There is no account \"{$login}\".");
         }
         try {
             match ($action) {
@@ -52,12 +54,12 @@ final class PersonCommand extends Command
 
     private function add(string $login, ?User $taken): int
     {
-        $role = (string) $this->option('role');
+        $role = ($this->chosen('role') ?? '');
         if (preg_match('/^[a-z0-9][a-z0-9._-]{0,59}$/', $login) !== 1 || $taken !== null || ! in_array($role, User::ROLES, true)) {
             return $this->refused($taken !== null ? "There is an account \"{$login}\" already." : 'A name of small letters, digits, dots and dashes is wanted, and a role: '.implode(', ', User::ROLES).'.');
         }
         $password = Passwords::toHandOver();
-        $title = (string) ($this->option('title') ?? $login);
+        $title = $this->chosen('title') ?? $login;
         User::query()->create(['login' => $login, 'title' => mb_substr($title, 0, 120), 'role' => $role, 'password' => $password, 'must_change' => true]);
         BenchEvent::note('person-added', $login, ['title' => $title, 'role' => $role], null);
         $this->handOver($login, $password);

@@ -13,8 +13,8 @@ abstract class PlainCommand extends Command
 {
     /**
      * @param  string  $string
-     * @param  string|null  $style
-     * @param  int|string|null  $verbosity
+     * @param  'alert'|'comment'|'error'|'info'|'question'|'warn'|null  $style
+     * @param  8|16|32|64|128|256|'normal'|'quiet'|'v'|'vv'|'vvv'|null  $verbosity
      */
     public function line($string, $style = null, $verbosity = null): void
     {

@@ -16,6 +16,8 @@ use DomainException;
 
 final class PlanCommand extends PlainCommand
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:plan {brief : a brief as YAML} {--json : print the plan as JSON} {--out= : write the plan as JSON to a file} {--catalogue= : a folder of catalogue files}';
 
     protected $description = 'Computes the path of a brief, without a database';
@@ -23,8 +25,8 @@ final class PlanCommand extends PlainCommand
     public function handle(): int
     {
         try {
-            $data = BriefDocument::fromFile((string) $this->argument('brief'));
-            $catalogue = CatalogueFolder::read((string) ($this->option('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
+            $data = BriefDocument::fromFile($this->said('brief'));
+            $catalogue = CatalogueFolder::read((string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
             $plan = JobPlanner::plan(Brief::fromArray($data), $catalogue, Policy::of());
         } catch (DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
@@ -32,9 +34,9 @@ final class PlanCommand extends PlainCommand
             return self::FAILURE;
         }
         $json = json_encode($plan->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
-        if (is_string($this->option('out'))) {
-            if (@file_put_contents($this->option('out'), $json."\n") === false) {
-                $this->getOutput()->getErrorStyle()->writeln("{$this->option('out')}: cannot be written.");
+        if (is_string($this->chosen('out'))) {
+            if (@file_put_contents($this->chosen('out'), $json."\n") === false) {
+                $this->getOutput()->getErrorStyle()->writeln("{$this->chosen('out')}: cannot be written.");
 
                 return self::FAILURE;
             }

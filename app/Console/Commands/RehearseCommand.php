@@ -25,6 +25,8 @@ use RuntimeException;
 
 final class RehearseCommand extends Command
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:rehearse {path? : a brief as YAML, or a plan as JSON}
         {--image= : a stick, or the image of one}
         {--machine= : a model of the catalogue}
@@ -40,8 +42,8 @@ final class RehearseCommand extends Command
     {
         try {
             return match (true) {
-                $this->option('image') !== null => $this->image(),
-                $this->argument('path') !== null => $this->path((string) $this->argument('path')),
+                $this->chosen('image') !== null => $this->image(),
+                $this->argument('path') !== null => $this->path($this->said('path')),
                 default => throw new InvalidArgumentException('Name a brief or a plan, or a stick by --image=FILE.'),
             };
         } catch (DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException|InvalidArgumentException|RuntimeException $e) {
@@ -76,7 +78,7 @@ final class RehearseCommand extends Command
     /** @return list<PowerOn> */
     private function starts(string $file): array
     {
-        $plan = PathDocument::plan($file, $this->option('catalogue'));
+        $plan = PathDocument::plan($file, $this->chosen('catalogue'));
         if (! isset($plan->assessment['boot'])) {
             throw new InvalidArgumentException("{$file}: this plan has no machine to rehearse it on. Compute it anew with cobblestone:plan.");
         }
@@ -89,23 +91,23 @@ final class RehearseCommand extends Command
 
     private function image(): int
     {
-        $file = (string) $this->option('image');
+        $file = ($this->chosen('image') ?? '');
         $set = [];
         foreach ((array) $this->option('set') as $pair) {
             [$name, $value] = [...explode('=', (string) $pair, 2), null];
             $set[$name] = $value ?? throw new InvalidArgumentException("--set {$pair}: write it as name=value.");
         }
-        if (($this->option('machine') === null) === ($this->option('firmware') === null)) {
+        if (($this->chosen('machine') === null) === ($this->chosen('firmware') === null)) {
             throw new InvalidArgumentException('Name either --machine=MODEL or --firmware=uefi, uefi-secure or bios.');
         }
         if (! is_file($file)) {
             throw new InvalidArgumentException("{$file}: there is no such file.");
         }
-        $catalogue = CatalogueFolder::read((string) ($this->option('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
-        $possible = (new StickRehearsal($catalogue))->predict($file, $this->option('machine'), $this->option('firmware'), array_values(array_map(strval(...), (array) $this->option('keys'))), $set);
+        $catalogue = CatalogueFolder::read((string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
+        $possible = (new StickRehearsal($catalogue))->predict($file, $this->chosen('machine'), $this->chosen('firmware'), array_values(array_map(strval(...), (array) $this->option('keys'))), $set);
         $packed = Compression::detect(new FileSource($file));
         $notes = $packed === null ? [] : ["The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it stands on a stick."];
-        $found = ['image' => basename($file), 'machine' => $this->option('machine'), 'firmware' => $this->option('firmware'), 'set' => (object) $set, ...StickStart::toArray($possible), 'notes' => $notes];
+        $found = ['image' => basename($file), 'machine' => $this->chosen('machine'), 'firmware' => $this->chosen('firmware'), 'set' => (object) $set, ...StickStart::toArray($possible), 'notes' => $notes];
         if ($this->option('json')) {
             $this->output->writeln((string) json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE));
 

@@ -12,13 +12,15 @@ use RuntimeException;
 /** What bin/restore calls. */
 final class RestoreCommand extends Command
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:restore {from : a backup} {--settings-to= : a file that gets the settings} {--settings-only}';
 
     protected $description = 'Puts a backup back into an empty shop and compares everything';
 
     public function handle(Restore $restore): int
     {
-        $from = rtrim((string) $this->argument('from'), '/');
+        $from = rtrim($this->said('from'), '/');
         try {
             $passphrase = Passphrase::ask($this, false);
             $settings = $restore->settings($from, $passphrase);

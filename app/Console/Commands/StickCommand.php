@@ -30,6 +30,8 @@ use RuntimeException;
 
 final class StickCommand extends PlainCommand
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:stick
         {action : plan, build, prove, script, table, check or what}
         {subject? : an image for plan; a plan for build, prove, script and table; a stick for check and what}
@@ -49,7 +51,7 @@ final class StickCommand extends PlainCommand
     public function handle(StickRegister $register, BuildStick $build): int
     {
         try {
-            return match ((string) $this->argument('action')) {
+            return match ($this->said('action')) {
                 'plan' => $this->put((string) json_encode($this->planned($register)->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n"),
                 'build' => $this->build($register, $build),
                 'prove' => $this->prove($register),
@@ -70,7 +72,7 @@ final class StickCommand extends PlainCommand
     {
         $image = $this->subject('an image');
         $report = Inspection::of($image);
-        $way = (string) $this->option('way');
+        $way = ($this->chosen('way') ?? '');
         $mode = match ($way) {
             'raw' => WriteMode::Raw, 'copied' => WriteMode::FilesCopied, 'auto' => $report->canBeRaw() ? WriteMode::Raw : WriteMode::FilesCopied,
             default => throw PlanFault::notPossible('--way is raw, copied or auto.'),
@@ -80,16 +82,16 @@ final class StickCommand extends PlainCommand
             [$path, $pattern] = [...explode('=', (string) $pair, 2), ''];
             str_contains($pattern, '%d') ? $parts[$path] = $pattern : throw PlanFault::notPossible('--parts is path=pattern, and the pattern has one %d.');
         }
-        $scheme = Scheme::tryFrom((string) $this->option('scheme')) ?? throw PlanFault::notPossible('--scheme is gpt or mbr.');
+        $scheme = Scheme::tryFrom(($this->chosen('scheme') ?? '')) ?? throw PlanFault::notPossible('--scheme is gpt or mbr.');
         $wish = new StickWish(pathinfo($image, PATHINFO_FILENAME), Bytes::mebi(max(1, (int) $this->option('part-mebibytes'))), $mode, $scheme, (bool) $this->option('storage'), parts: $parts);
 
-        return StickBridge::plan($image, $report, null, $this->target($register), $wish, $this->option('drivers'));
+        return StickBridge::plan($image, $report, null, $this->target($register), $wish, $this->chosen('drivers'));
     }
 
     private function target(StickRegister $register): StickTarget
     {
-        if ($this->option('size') !== null) {
-            return new StickTarget(Bytes::parse((string) $this->option('size'))->count);
+        if ($this->chosen('size') !== null) {
+            return new StickTarget(Bytes::parse($this->chosen('size'))->count);
         }
 
         return $this->stick($register)->target();
@@ -98,15 +100,15 @@ final class StickCommand extends PlainCommand
     private function build(StickRegister $register, BuildStick $build): int
     {
         $plan = $this->plan();
-        $source = new SourceFiles($this->image($plan), $this->option('drivers'));
+        $source = new SourceFiles($this->image($plan), $this->chosen('drivers'));
         $progress = new ConsoleProgress($this->output);
-        $on = (string) $this->option('on');
+        $on = ($this->chosen('on') ?? '');
         $result = $register->find($on) === null
             ? (new StickBuilder($plan, FileStick::ofSize($this->file($on), $plan->device, $plan->sector), $source, $progress))->build()
             : $build->handle($on, $register->device($on), $plan, $source, $progress, [], null);
         $this->line(sprintf('Good: %d files, %s, written in %.1f s, read back and compared in %.1f s.', count($result->sums), Bytes::of($result->bytes)->decimal(), $result->writeSeconds, $result->verifySeconds));
-        if ($this->option('out') !== null) {
-            file_put_contents((string) $this->option('out'), $result->sha256sums());
+        if ($this->chosen('out') !== null) {
+            file_put_contents($this->chosen('out'), $result->sha256sums());
         }
 
         return self::SUCCESS;
@@ -122,7 +124,7 @@ final class StickCommand extends PlainCommand
             throw BuildFailure::of('identity', 'This is not the stick the plan was made for. '.implode(' ', $differences));
         }
         $stick->settle();
-        $proof = (new StickProof($plan, $stick, new SourceFiles($this->image($plan), $this->option('drivers')), new ConsoleProgress($this->output)))->prove();
+        $proof = (new StickProof($plan, $stick, new SourceFiles($this->image($plan), $this->chosen('drivers')), new ConsoleProgress($this->output)))->prove();
         $this->line(sprintf('Good: %d files, read back and compared in %.1f s.', count($proof->sums), $proof->seconds));
 
         return self::SUCCESS;
@@ -130,7 +132,7 @@ final class StickCommand extends PlainCommand
 
     private function image(StickPlan $plan): string
     {
-        return (string) ($this->option('image') ?? config('cobblestone.shelf').'/'.$plan->image->file);
+        return $this->chosen('image') ?? (config('cobblestone.shelf').'/'.$plan->image->file);
     }
 
     private function check(StickRegister $register): int
@@ -149,7 +151,7 @@ final class StickCommand extends PlainCommand
         $report = Inspection::of($path);
         $twin = $known === null ? $register->withMark(Fingerprint::of(new FileSource($path))) : null;
         if ($twin !== null) {
-            $this->line("Its contents are those of {$twin->slug}: {$twin->content['title']}, built {$twin->content['built_at']}.");
+            $this->line("Its contents are those of {$twin->slug}: ".($twin->content['title'] ?? 'unnamed').', built '.($twin->content['built_at'] ?? 'some day').'.');
         }
         if ($known !== null) {
             $this->line(ucfirst($register->condition($known)->title()).(isset($known->content['title']) ? ": {$known->content['title']}" : '').'.');
@@ -169,7 +171,7 @@ final class StickCommand extends PlainCommand
 
     private function stick(StickRegister $register, ?string $name = null): StickDevice
     {
-        $name ??= (string) $this->option('on');
+        $name ??= ($this->chosen('on') ?? '');
 
         return $register->find($name) !== null ? $register->device($name) : (is_file($name) ? new FileStick($name) : throw BuildFailure::of('gone', "There is neither a stick nor a file \"{$name}\"."));
     }
@@ -181,12 +183,12 @@ final class StickCommand extends PlainCommand
 
     private function subject(string $what): string
     {
-        return (string) ($this->argument('subject') ?? throw PlanFault::notPossible("This needs {$what}."));
+        return $this->said('subject') === '' ? throw PlanFault::notPossible("This needs {$what}.") : $this->said('subject');
     }
 
     private function put(string $text): int
     {
-        $this->option('out') === null ? $this->output->write($text, false, 16) : file_put_contents((string) $this->option('out'), $text);
+        $this->chosen('out') === null ? $this->output->write($text, false, 16) : file_put_contents($this->chosen('out'), $text);
 
         return self::SUCCESS;
     }

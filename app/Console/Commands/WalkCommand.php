@@ -15,6 +15,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 /** Walks a path in thought: which stones can be laid in their order, and why the others cannot. */
 final class WalkCommand extends PlainCommand
 {
+    use SaidWords;
+
     protected $signature = 'cobblestone:walk {document : a brief in YAML, or a plan in JSON} {--catalogue= : a folder instead of the demo catalogue} {--except= : ids of stones that are left out, with commas} {--json : for other programs}';
 
     protected $description = 'Lays every stone of a path in order with the evidence it expects, and says which are refused';
@@ -22,13 +24,13 @@ final class WalkCommand extends PlainCommand
     public function handle(): int
     {
         try {
-            $plan = PathDocument::plan((string) $this->argument('document'), is_string($this->option('catalogue')) ? $this->option('catalogue') : null);
+            $plan = PathDocument::plan($this->said('document'), $this->chosen('catalogue'));
         } catch (DocumentFault|UnknownEntry|DomainException|InvalidArgumentException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
 
             return self::FAILURE;
         }
-        $except = array_values(array_filter(array_map(trim(...), explode(',', (string) $this->option('except')))));
+        $except = array_values(array_filter(array_map(trim(...), explode(',', ($this->chosen('except') ?? '')))));
         $unknown = array_diff($except, array_map(static fn ($step): string => $step->id, $plan->steps));
         if ($unknown !== []) {
             $this->getOutput()->getErrorStyle()->writeln('This path has no stone "'.implode('", "', $unknown).'". Its stones: '.implode(', ', array_map(static fn ($step): string => $step->id, $plan->steps)).'.');

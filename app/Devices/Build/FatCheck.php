@@ -19,7 +19,7 @@ final class FatCheck
         $file = (string) tempnam(sys_get_temp_dir(), 'cobble-fsck');
         try {
             $out = fopen($file, 'r+b') ?: throw BuildFailure::of('room', 'No scratch file can be made.');
-            ftruncate($out, $volume->geometry['sectors'] * $volume->geometry['sector']);
+            ftruncate($out, max(0, $volume->geometry['sectors'] * $volume->geometry['sector']));
             self::put($partition, $out, 0, $volume->geometry['data_at'] * $volume->geometry['sector']);
             $open = [null];
             $seen = [];

@@ -18,7 +18,7 @@ final class VolumeMaker
         $file = (string) tempnam(sys_get_temp_dir(), 'cobble-volume');
         try {
             $handle = fopen($file, 'r+b') ?: throw BuildFailure::of('room', 'No scratch file can be made.');
-            ftruncate($handle, $partition->extent->count * $plan->sector);
+            ftruncate($handle, max(0, $partition->extent->count * $plan->sector));
             if ($partition->fat32 !== null) {
                 Command::run(BuildSteps::vfat($partition, $plan, $file), 600);
                 $length = BuildSteps::vfatBytes($partition);
@@ -28,7 +28,7 @@ final class VolumeMaker
                 fseek($handle, 0);
                 $length = BuildSteps::exfatBytes((string) fread($handle, 512));
             }
-            self::put($handle, $device, $partition->extent->first * $plan->sector, min($length, $partition->extent->count * $plan->sector));
+            self::put($handle, $device, $partition->extent->first * $plan->sector, min($length, max(0, $partition->extent->count * $plan->sector)));
             fclose($handle);
         } finally {
             @unlink($file);

@@ -54,7 +54,7 @@ final class DemoImages
         copy("{$this->shelf}/orrin-counter-3.1.iso", $broken = "{$this->shelf}/orrin-counter-3.1-broken-off.iso");
         $handle = fopen($broken, 'r+b');
         if ($handle !== false) {
-            ftruncate($handle, intdiv((int) filesize($broken) * 3, 5));
+            ftruncate($handle, max(0, intdiv((int) filesize($broken) * 3, 5)));
             fclose($handle);
         }
         $this->tansy();

@@ -18,7 +18,7 @@ class FileStick implements StickDevice
     {
         if (! is_file($file)) {
             $handle = @fopen($file, 'xb');
-            if ($handle === false || ! ftruncate($handle, $bytes)) {
+            if ($handle === false || ! ftruncate($handle, max(0, $bytes))) {
                 throw BuildFailure::of('room', basename($file).' cannot be made here. Check the folder and the room on the drive.');
             }
             fclose($handle);

@@ -29,7 +29,7 @@ final class StandInStick extends FileStick
         $stick = new self("{$folder}/{$slug}.img", $profile, "{$folder}/{$slug}.json");
         if (! is_file("{$folder}/{$slug}.img") && ! ($stick->state()['gone'] ?? false)) {
             $handle = @fopen("{$folder}/{$slug}.img", 'xb');
-            if ($handle === false || ! ftruncate($handle, $profile['bytes'])) {
+            if ($handle === false || ! ftruncate($handle, max(0, $profile['bytes']))) {
                 throw BuildFailure::of('room', "The stand-in stick {$slug} cannot be made. Check the room on this computer's drive.");
             }
             fclose($handle);
@@ -92,8 +92,8 @@ final class StandInStick extends FileStick
             return;
         }
         if (is_int($true)) {
-            ftruncate($handle, $true);
-            ftruncate($handle, max($true, (int) $this->profile['bytes']));
+            ftruncate($handle, max(0, $true));
+            ftruncate($handle, max(0, max($true, $this->profile['bytes'])));
         }
         foreach ((array) $this->fault('bad_blocks') as $at) {
             if (is_int($at)) {

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\JobBridge;
 use App\Devices\LongLists;
+use App\Http\Asked;
 use App\Models\Job;
 use Cobblestone\Assessment\Backup\Manifest;
 use Cobblestone\Assessment\Backup\ManifestComparison;
@@ -46,7 +47,7 @@ final class BackupController
     /** A side as a file, pasted or chosen. */
     private static function long(Request $request, string $side): string
     {
-        $file = $request->file("{$side}_file");
+        $file = Asked::file($request, "{$side}_file");
         if ($file instanceof UploadedFile) {
             return $file->getPathname();
         }
@@ -67,7 +68,7 @@ final class BackupController
 
     private function manifest(Request $request, string $side): Manifest
     {
-        $file = $request->file("{$side}_file");
+        $file = Asked::file($request, "{$side}_file");
         $text = $file === null ? (string) $request->input($side) : (string) file_get_contents($file->getPathname());
         try {
             return Manifest::read($text);

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Bridge\JobBridge;
+use App\Http\Asked;
 use App\Models\CatalogueEntry;
 use App\Models\Job;
 use App\Models\ShelfFile;
@@ -15,7 +16,7 @@ final class FindController
 {
     public function index(Request $request, JobBridge $bridge): View
     {
-        $query = mb_substr(trim((string) $request->query('q', '')), 0, 100);
+        $query = mb_substr(trim(Asked::text($request, 'q')), 0, 100);
         $like = '%'.addcslashes($query, '%_\\').'%';
 
         return view('find.index', [

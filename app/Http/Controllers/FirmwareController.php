@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\TakeSnapshot;
 use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
+use App\Http\Asked;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use Cobblestone\Firmware\Snapshot;
@@ -36,7 +37,7 @@ final class FirmwareController
         $given = $request->validate([
             'settings' => 'nullable|array|max:60', 'settings.*' => 'nullable|string|max:80', 'pasted' => 'nullable|string', 'photo' => 'nullable|file|max:'.self::PHOTO_KILOBYTES,
         ], ['photo.max' => 'The photo has more than 12 MB. Take it smaller.', 'photo.uploaded' => 'The photo did not arrive whole. Try it once more.']);
-        $photo = $request->file('photo');
+        $photo = Asked::file($request, 'photo');
         if ($photo !== null && ! TakeSnapshot::isPicture($photo)) {
             throw ValidationException::withMessages(['photo' => 'This file is no picture that is known here: JPEG, PNG or WebP.']);
         }

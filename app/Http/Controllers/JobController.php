@@ -6,6 +6,7 @@ use App\Actions\OpenJob;
 use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueStore;
 use App\Drawing\PathDrawing;
+use App\Http\Asked;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\Models\LogEntry;
@@ -20,7 +21,7 @@ final class JobController
 {
     public function index(Request $request): View
     {
-        $query = trim((string) $request->query('q', ''));
+        $query = trim(Asked::text($request, 'q'));
         $jobs = Job::query()->with('user')->when($query !== '', fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'))->latest('id')->paginate(25)->withQueryString();
 
         return view('jobs.index', ['jobs' => $jobs, 'query' => $query]);
@@ -42,7 +43,7 @@ final class JobController
     {
         $plan = $job->currentPlan();
         $progress = $bridge->progressOf($job, $plan);
-        $chosen = $progress->plan->step((string) $request->query('stone')) ?? $progress->current() ?? $progress->plan->steps[0];
+        $chosen = $progress->plan->step(Asked::text($request, 'stone')) ?? $progress->current() ?? $progress->plan->steps[0];
 
         return view('jobs.show', [
             'job' => $job, 'plan' => $plan, 'progress' => $progress, 'step' => $chosen, 'items' => PathDrawing::items($progress, $chosen->id),

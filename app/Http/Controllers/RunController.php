@@ -6,6 +6,7 @@ use App\Actions\WalkStep;
 use App\Bridge\BellBridge;
 use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
+use App\Http\Asked;
 use App\Models\BootObservation;
 use App\Models\Job;
 use App\View\AheadStone;
@@ -29,8 +30,11 @@ final class RunController
     {
         $progress = $bridge->progress($job);
         $steps = $progress->plan->steps;
-        $asked = $request->query('stone');
-        $step = $asked === null ? ($progress->current() ?? $steps[array_key_last($steps)]) : ($progress->plan->step((string) $asked) ?? abort(404, 'This path has no such stone any more.'));
+        $asked = $request->has('stone') ? Asked::text($request, 'stone') : null;
+        $step = match (true) {
+            $asked !== null => $progress->plan->step($asked) ?? abort(404, 'This path has no such stone any more.'),
+            default => $progress->current() ?? $steps[count($steps) - 1],
+        };
         $index = (int) array_search($step, $steps, true);
 
         return view('run.show', [

@@ -96,7 +96,7 @@ final class SessionController
     private static function pending(Request $request): ?User
     {
         $pending = $request->session()->get('sign-in');
-        $user = is_array($pending) && now()->timestamp - $pending['at'] <= self::CODE_WITHIN ? User::query()->find($pending['user']) : null;
+        $user = is_array($pending) && now()->timestamp - $pending['at'] <= self::CODE_WITHIN ? User::query()->whereKey($pending['user'])->first() : null;
 
         return $user?->isHere() === true ? $user : null;
     }

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
 use App\Catalogue\CatalogueStore;
+use App\Http\Asked;
 use App\Jobs\HashShelfFile;
 use App\Models\BenchEvent;
 use App\Models\ShelfFile;
@@ -21,7 +22,7 @@ final class ShelfController
 {
     public function index(Request $request, CatalogueStore $catalogue): View
     {
-        $query = mb_substr(trim((string) $request->query('q', '')), 0, 100);
+        $query = mb_substr(trim(Asked::text($request, 'q')), 0, 100);
         $files = ShelfFile::query()->when($query !== '', fn ($files) => $files->where(fn ($any) => $any->where('name', 'ilike', $like = '%'.addcslashes($query, '%_\\').'%')->orWhereRaw('about::text ilike ?', [$like])))
             ->orderByDesc('here')->orderBy('name')->paginate(50)->withQueryString();
 

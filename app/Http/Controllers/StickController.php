@@ -11,6 +11,7 @@ use App\Devices\Build\Unwatched;
 use App\Devices\Stick\StickLock;
 use App\Devices\StickLabel;
 use App\Drawing\SpeedDrawing;
+use App\Http\Asked;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use App\Models\StickEvent;
@@ -27,7 +28,7 @@ final class StickController
 {
     public function index(Request $request, StickRegister $register): View
     {
-        $query = mb_strtolower(mb_substr(trim((string) $request->query('q', '')), 0, 100));
+        $query = mb_strtolower(mb_substr(trim(Asked::text($request, 'q')), 0, 100));
         $states = StickState::query()->get()->keyBy('slug');
         $rows = [];
         foreach ($register->all() as $slug => $stick) {

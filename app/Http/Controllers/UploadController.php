@@ -66,7 +66,7 @@ final class UploadController
         fseek($handle, 0, SEEK_END);
         $written = @fwrite($handle, $body);
         if ($written !== strlen($body)) {
-            ftruncate($handle, $have);
+            ftruncate($handle, max(0, $have));
             fclose($handle);
 
             return $this->refused('This computer\'s drive is full. What came so far is kept: make room and go on.', 507);

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
 use App\Devices\DriverFolders;
+use App\Http\Asked;
 use App\Models\BenchPolicy;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
@@ -27,8 +28,8 @@ final class WayController
         foreach ($register->all() as $slug => $stick) {
             $sticks[$slug] = $register->asChoice($stick);
         }
-        $asked = (string) $request->query('stick', '');
-        $drivers = DriverFolders::path((string) $request->query('drivers', '')) === null ? null : (string) $request->query('drivers');
+        $asked = Asked::text($request, 'stick');
+        $drivers = DriverFolders::path(Asked::text($request, 'drivers')) === null ? null : Asked::text($request, 'drivers');
         // Without a stick the ways say what they need; the smallest need that is possible then chooses one.
         $first = $ways->compare($file, $report, null, $drivers);
         $need = $first->decision === null ? null : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;

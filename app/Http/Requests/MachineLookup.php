@@ -41,6 +41,6 @@ final class MachineLookup
     /** @return list<string> */
     private static function words(string $typed): array
     {
-        return array_values(array_filter((array) preg_split('/\s+/', mb_strtolower($typed)), static fn ($word): bool => $word !== ''));
+        return preg_split('/\s+/', mb_strtolower($typed), -1, PREG_SPLIT_NO_EMPTY) ?: [];
     }
 }

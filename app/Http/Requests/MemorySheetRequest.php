@@ -54,6 +54,6 @@ final class MemorySheetRequest extends FormRequest
     /** @return list<string> */
     private static function parts(string $text): array
     {
-        return array_values(array_filter(array_map(trim(...), (array) preg_split('/[\n,;]/', $text)), static fn ($part): bool => $part !== ''));
+        return array_values(array_filter(array_map(trim(...), preg_split('/[\n,;]/', $text) ?: []), static fn ($part): bool => $part !== ''));
     }
 }

@@ -7,6 +7,7 @@ use App\Devices\Bundle;
 use Cobblestone\Inventory\JsonText;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
 
 /** Bundles, single files or pasted text of any tool that is read here. */
@@ -40,7 +41,7 @@ final class ReadingRequest extends FormRequest
     {
         $read = new ReadInventory(now()->utc()->format('Y-m-d\TH:i\Z'));
         /** @var list<UploadedFile> $files */
-        $files = array_values($this->file('files') ?? []);
+        $files = array_values(Arr::wrap($this->file('files') ?? []));
         foreach ($files as $file) {
             $read->file($file->getPathname(), $file->getClientOriginalName());
         }

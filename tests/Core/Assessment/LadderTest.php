@@ -89,3 +89,31 @@ it('gives its advice as the page wants it', function () {
     expect($advice['ladder'][0])->toBe(['id' => 'mend', 'title' => 'Mend it', 'standing' => 'recommended', 'why' => [], 'keeps' => ['files', 'programs', 'settings']]);
     expect(smallLadder()->recommend(knowing(['tried' => 'mend, over, wipe']))->toArray()['recommended'])->toBeNull();
 });
+
+/**
+ * @param  list<list<string>>  $rungs  gentlest first: the facts that each wants to be "yes"
+ * @param  list<string>  $facts  in the order they are asked
+ */
+function ladderOf(array $rungs, array $facts): RouteLadder
+{
+    $ask = ['text' => 'Is it?', 'options' => ['yes' => 'yes', 'no' => 'no']];
+
+    return RouteLadder::of(RouteTable::fromArray([
+        'id' => 'l', 'name' => 'L', 'as_of' => '2026-11', 'source' => 'x', 'questions' => array_fill_keys($facts, $ask),
+        'rungs' => array_map(fn (array $wants, int $index): array => [
+            'id' => "r{$index}", 'order' => $index, 'title' => "Rung {$index}",
+            'only_if' => array_map(fn (string $fact): array => ['fact' => $fact, 'is' => 'yes', 'else' => 'It is not.'], $wants),
+        ], $rungs, array_keys($rungs)),
+    ]));
+}
+
+it('asks first what moves the recommendation, before what only closes rungs', function () {
+    // B or C alone can only close the four gentlest rungs; A alone opens the next one.
+    $ladder = ladderOf([['b', 'c'], ['b', 'c'], ['b', 'c'], ['b', 'c'], ['a'], []], ['b', 'c', 'a']);
+    expect($ladder->recommend(knowing([]))->settles?->fact)->toBe('a');
+});
+
+it('asks what closes a rung where no answer alone moves anything', function () {
+    expect(ladderOf([['b', 'c'], []], ['b', 'c'])->recommend(knowing([]))->settles?->fact)->toBe('b')
+        ->and(ladderOf([['b', 'c'], ['c'], []], ['b', 'c'])->recommend(knowing([]))->settles?->fact)->toBe('c');
+});
