@@ -9,6 +9,7 @@ use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
 use Tests\Support\Images;
 use Tests\Support\MutatedSource;
+use Tests\Support\Tables;
 
 pest()->group('slow');
 
@@ -43,8 +44,8 @@ function fuzz(string $base, array $hot, int $rounds, Closure $read, int $most, ?
 }
 
 it('reads 40 000 mutated partition tables', function () {
-    $layout = tableLayout(Cobblestone\Storage\Scheme::Gpt, mebi: 40);
-    $gpt = tableBytes($layout);
+    $layout = Tables::layout(Cobblestone\Storage\Scheme::Gpt, mebi: 40);
+    $gpt = Tables::bytes($layout);
     $end = strlen($gpt) - 512;
     // With the checksums set right again, so that what lies behind them is reached.
     $mend = function (string $base, array $patches): array {
@@ -57,9 +58,9 @@ it('reads 40 000 mutated partition tables', function () {
         return [446 => $source->read(446, 66), 512 => $header, 1024 => $entries];
     };
     fuzz($gpt, [[446, 66], [512, 92], [1024, 400], [$end, 92]], 25_000, TableReader::read(...), 8_000_000, $mend);
-    $mbr = mbrBytes([['type' => 0x83, 'first' => 1, 'count' => 5, 'flag' => 0x80], ['type' => 0x0F, 'first' => 10, 'count' => 90], ['type' => 0x0C, 'first' => 110, 'count' => 9]], 131_072, 'code');
+    $mbr = Tables::mbr([['type' => 0x83, 'first' => 1, 'count' => 5, 'flag' => 0x80], ['type' => 0x0F, 'first' => 10, 'count' => 90], ['type' => 0x0C, 'first' => 110, 'count' => 9]], 131_072, 'code');
     foreach ([10 => 20, 30 => 40, 50 => 60] as $at => $next) {
-        $mbr = substr_replace($mbr, substr(mbrBytes([['type' => 7, 'first' => 1, 'count' => 4], ['type' => 5, 'first' => $next, 'count' => 9]]), 0, 512), $at * 512, 512);
+        $mbr = substr_replace($mbr, substr(Tables::mbr([['type' => 7, 'first' => 1, 'count' => 4], ['type' => 5, 'first' => $next, 'count' => 9]]), 0, 512), $at * 512, 512);
     }
     fuzz($mbr, [[446, 66], [10 * 512 + 446, 66], [30 * 512 + 446, 66], [50 * 512 + 446, 66]], 15_000, TableReader::read(...), 1_000_000);
 });

@@ -1,7 +1,6 @@
 <?php
 
 use Cobblestone\Quantity\Bytes;
-use Cobblestone\Storage\Layout;
 use Cobblestone\Storage\LayoutBuilder;
 use Cobblestone\Storage\PartitionRequest;
 use Cobblestone\Storage\PartitionType;
@@ -10,42 +9,17 @@ use Cobblestone\Storage\Reading\StringSource;
 use Cobblestone\Storage\Reading\TableReader;
 use Cobblestone\Storage\Scheme;
 use Cobblestone\Storage\SectorSize;
-use Cobblestone\Storage\TableBytes;
 use Tests\Support\Images;
-
-function tableLayout(Scheme $scheme, SectorSize $sector = SectorSize::B512, int $mebi = 64): Layout
-{
-    return LayoutBuilder::build($scheme, $sector, Bytes::mebi($mebi), [
-        new PartitionRequest('EFI system', PartitionType::EfiSystem, Bytes::mebi(10)), new PartitionRequest('système', PartitionType::LinuxFilesystem, Bytes::mebi(20)), new PartitionRequest('rest', PartitionType::BasicData, null, active: true),
-    ], 'reader');
-}
-
-function tableBytes(Layout $layout): string
-{
-    $bytes = str_repeat("\0", $layout->device->count);
-    foreach (TableBytes::of($layout) as $at => $piece) {
-        $bytes = substr_replace($bytes, $piece, $at, strlen($piece));
-    }
-
-    return $bytes;
-}
+use Tests\Support\Tables;
 
 function readTable(string $bytes, bool $nested = false): Cobblestone\Storage\Reading\TableReading
 {
     return TableReader::read(new StringSource($bytes), $nested);
 }
 
-/** @param  list<array{flag?: int, type: int, first: int, count: int}>  $entries */
-function mbrBytes(array $entries, int $size = 65_536, string $code = ''): string
-{
-    $table = implode('', array_map(fn ($e) => chr($e['flag'] ?? 0)."\0\0\0".chr($e['type'])."\0\0\0".pack('VV', $e['first'], $e['count']), $entries));
-
-    return str_pad(str_pad(str_pad($code, 446, "\0").$table, 510, "\0")."\x55\xAA", $size, "\0");
-}
-
 it('reads back every partition that was written', function (Scheme $scheme, SectorSize $sector) {
-    $layout = tableLayout($scheme, $sector);
-    $table = readTable(tableBytes($layout));
+    $layout = Tables::layout($scheme, $sector);
+    $table = readTable(Tables::bytes($layout));
     expect($table->scheme)->toBe($scheme->value)
         ->and($table->sector)->toBe($scheme === Scheme::Gpt ? $sector->value : 512)
         ->and($table->faults)->toBe([])->and($table->notes)->toBe([])
@@ -62,8 +36,8 @@ it('reads back every partition that was written', function (Scheme $scheme, Sect
 })->with([[Scheme::Gpt, SectorSize::B512], [Scheme::Gpt, SectorSize::B4096], [Scheme::Mbr, SectorSize::B512]]);
 
 it('falls back on the copy at the end and says so', function (SectorSize $sector, int $offset, string $why) {
-    $layout = tableLayout(Scheme::Gpt, $sector);
-    $bytes = tableBytes($layout);
+    $layout = Tables::layout(Scheme::Gpt, $sector);
+    $bytes = Tables::bytes($layout);
     $at = $sector->value + $offset;
     $bytes[$at] = chr(ord($bytes[$at]) ^ 0x40);
     $table = readTable($bytes);
@@ -75,7 +49,7 @@ it('falls back on the copy at the end and says so', function (SectorSize $sector
 ]);
 
 it('names what is wrong with a header whose checksum holds', function (int $at, string $value, string $why) {
-    $bytes = tableBytes(tableLayout(Scheme::Gpt));
+    $bytes = Tables::bytes(Tables::layout(Scheme::Gpt));
     $header = substr_replace(substr($bytes, 512, 92), $value, $at, strlen($value));
     $size = unpack('V', $header, 12)[1];
     $whole = str_pad(substr_replace($header, "\0\0\0\0", 16, 4), max(92, min($size, 512)), "\0");
@@ -88,7 +62,7 @@ it('names what is wrong with a header whose checksum holds', function (int $at, 
 ]);
 
 it('tells a damaged end from a missing one', function () {
-    $bytes = tableBytes(tableLayout(Scheme::Gpt));
+    $bytes = Tables::bytes(Tables::layout(Scheme::Gpt));
     $end = strlen($bytes) - 512;
     expect(readTable(substr_replace($bytes, "\0", $end, 1))->faults)->toBe(["The GPT's copy at the end is damaged: there is no header."])
         ->and(readTable(substr($bytes, 0, 40 * 1_048_576))->faults)->toBe(['The GPT expects its copy in sector 131071, but the last one here is 81919: the end is missing.', 'Partition 3 ends in sector 129023, past the last usable one, 81919.'])
@@ -96,14 +70,14 @@ it('tells a damaged end from a missing one', function () {
 });
 
 it('takes a copy that stands where the first one says, on a larger stick', function () {
-    $table = readTable(tableBytes(tableLayout(Scheme::Gpt)).str_repeat("\0", 1_048_576));
+    $table = readTable(Tables::bytes(Tables::layout(Scheme::Gpt)).str_repeat("\0", 1_048_576));
     expect($table->faults)->toBe([])->and($table->notes)->toBe(['The GPT\'s copy does not stand at the end of the device: the image is smaller than what it was written to.']);
 });
 
 it('tells two copies that disagree, a GPT that nothing announces, and a hybrid', function () {
-    $layout = tableLayout(Scheme::Gpt);
-    $bytes = tableBytes($layout);
-    $other = tableBytes(LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(64), [new PartitionRequest('one', PartitionType::BasicData)], 'reader'));
+    $layout = Tables::layout(Scheme::Gpt);
+    $bytes = Tables::bytes($layout);
+    $other = Tables::bytes(LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(64), [new PartitionRequest('one', PartitionType::BasicData)], 'reader'));
     $mixed = substr($bytes, 0, 32 * 1_048_576).substr($other, 32 * 1_048_576);
     expect(readTable($mixed)->faults)->toBe(['The two copies of the GPT describe different partitions; the one at the start was used.'])
         ->and(readTable(substr_replace($bytes, "\0\0", 510, 2))->faults)->toBe(['There is a GPT without a protective MBR: firmware may not take it for one.']);
@@ -114,8 +88,8 @@ it('tells two copies that disagree, a GPT that nothing announces, and a hybrid',
 });
 
 it('follows logical partitions, and a chain that bites its tail only once', function () {
-    $disk = mbrBytes([['type' => 0x83, 'first' => 1, 'count' => 5, 'flag' => 0x80], ['type' => 0x0F, 'first' => 10, 'count' => 90]], 65_536, 'code');
-    $link = fn (int $first, ?int $next) => substr(mbrBytes([['type' => 0x07, 'first' => 1, 'count' => $first], ['type' => $next === null ? 0 : 5, 'first' => $next ?? 0, 'count' => 20]]), 0, 512);
+    $disk = Tables::mbr([['type' => 0x83, 'first' => 1, 'count' => 5, 'flag' => 0x80], ['type' => 0x0F, 'first' => 10, 'count' => 90]], 65_536, 'code');
+    $link = fn (int $first, ?int $next) => substr(Tables::mbr([['type' => 0x07, 'first' => 1, 'count' => $first], ['type' => $next === null ? 0 : 5, 'first' => $next ?? 0, 'count' => 20]]), 0, 512);
     $put = fn (string $disk, array $links) => array_reduce(array_keys($links), fn ($d, $at) => substr_replace($d, $links[$at], $at * 512, 512), $disk);
     $read = readTable($put($disk, [10 => $link(4, 20), 30 => $link(6, null)]));
     expect(array_map(fn ($p) => [$p->number, $p->first, $p->sectors], $read->partitions))->toBe([[1, 1, 5], [2, 10, 90], [5, 11, 4], [6, 31, 6]])
@@ -125,16 +99,16 @@ it('follows logical partitions, and a chain that bites its tail only once', func
 });
 
 it('names partitions that overlap, are empty, or lie outside', function () {
-    $table = mbrBytes([['type' => 0x83, 'first' => 1, 'count' => 60], ['type' => 0x83, 'first' => 60, 'count' => 40], ['type' => 0x83, 'first' => 110, 'count' => 0], ['type' => 0x0C, 'first' => 128, 'count' => 2]]);
+    $table = Tables::mbr([['type' => 0x83, 'first' => 1, 'count' => 60], ['type' => 0x83, 'first' => 60, 'count' => 40], ['type' => 0x83, 'first' => 110, 'count' => 0], ['type' => 0x0C, 'first' => 128, 'count' => 2]]);
     expect(readTable($table)->faults)->toBe(['Partition 3 has no sectors.', 'Partition 4 begins in sector 128, outside what the table may use.', 'Partitions 1 and 2 overlap.'])
         ->and(readTable($table, true)->faults)->toBe(['Partition 3 has no sectors.', 'Partition 4 begins in sector 128, outside what the table may use.'])
-        ->and(readTable(mbrBytes([['type' => 0x83, 'first' => 1, 'count' => 60], ['type' => 0x83, 'first' => 61, 'count' => 68]]))->faults)->toBe(['Partition 2 ends in sector 128, past the last usable one, 127.'])
-        ->and(readTable(mbrBytes([['type' => 0x83, 'first' => 1, 'count' => 60], ['type' => 0x83, 'first' => 61, 'count' => 67]]))->faults)->toBe([]);
+        ->and(readTable(Tables::mbr([['type' => 0x83, 'first' => 1, 'count' => 60], ['type' => 0x83, 'first' => 61, 'count' => 68]]))->faults)->toBe(['Partition 2 ends in sector 128, past the last usable one, 127.'])
+        ->and(readTable(Tables::mbr([['type' => 0x83, 'first' => 1, 'count' => 60], ['type' => 0x83, 'first' => 61, 'count' => 67]]))->faults)->toBe([]);
 });
 
 it('sees no table where there is none', function () {
     expect(readTable(str_repeat("\0", 4096))->scheme)->toBe('none')->and(readTable('')->scheme)->toBe('none')->and(readTable('short')->scheme)->toBe('none')
-        ->and(readTable(mbrBytes([['type' => 0x83, 'first' => 1, 'count' => 60, 'flag' => 0x41]]))->scheme)->toBe('none')
+        ->and(readTable(Tables::mbr([['type' => 0x83, 'first' => 1, 'count' => 60, 'flag' => 0x41]]))->scheme)->toBe('none')
         ->and(TableReader::read(Images::source('fat16.img')))->scheme->toBe('none')->bootCode->toBeTrue()->notes->toBe(['A file system begins in sector 0: there is no partition table.']);
 });
 
@@ -148,8 +122,8 @@ it('agrees with the tables that Debian\'s tools made', function () {
 });
 
 it('never leaves the numbers, whatever a field claims', function () {
-    $layout = tableLayout(Scheme::Gpt);
-    $bytes = tableBytes($layout);
+    $layout = Tables::layout(Scheme::Gpt);
+    $bytes = Tables::bytes($layout);
     $entries = substr_replace(substr($bytes, 1024, 16_384), str_repeat("\xFF", 16), 32, 16);
     $entries = substr_replace($entries, pack('PP', 5, PHP_INT_MAX), 128 + 32, 16);
     $header = substr_replace(substr($bytes, 512, 92), pack('V', crc32($entries)), 88, 4);
