@@ -1,6 +1,7 @@
 <?php
 
 use App\House\Imports;
+use App\House\LayerPicture;
 use App\House\Layers;
 use Tests\Support\Demo;
 
@@ -44,4 +45,10 @@ it('spells out a knot, an import that goes up, and a part that stands nowhere', 
 
 it('allows what goes down', function () {
     expect(Layers::faults(houseOf(['Job/A.php' => 'use Cobblestone\\Machine\\B;', 'Machine/B.php' => 'use Cobblestone\\Quantity\\C;'])))->toBe([]);
+});
+
+it('is drawn as it is', function () {
+    $drawn = LayerPicture::of(Imports::of(Demo::root().'/core'));
+    expect(file_get_contents(Demo::root().'/docs/house.svg'))->toBe($drawn, 'Draw it anew: php artisan cobblestone:house')
+        ->and(simplexml_load_string($drawn))->not->toBeFalse();
 });
