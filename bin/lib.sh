@@ -41,12 +41,16 @@ dependencies() {
         COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress -q || fail "composer install did not succeed"
         printf '%s' "$wanted" >var/composer.stamp
     fi
-    wanted=$(cat package.json scripts/copy-assets.mjs | cksum)
+    wanted=$(cat package.json scripts/assets.mjs | cksum)
     if [ ! -f public/vendor/bootstrap.min.css ] || [ ! -f node_modules/axe-core/axe.min.js ] || [ "$(cat var/npm.stamp 2>/dev/null)" != "$wanted" ]; then
         say "Installing npm packages"
         npm install --no-audit --no-fund --loglevel=error >var/npm.log 2>&1 || { tail -n 20 var/npm.log >&2; fail "npm install did not succeed"; }
         chmod -R a+rX public/vendor
         printf '%s' "$wanted" >var/npm.stamp
+    fi
+    # Our own styles and scripts: put together anew when any of them is newer than what the pages are given.
+    if [ ! -f public/app.css ] || [ -n "$(find resources/css resources/js scripts/assets.mjs -newer public/app.css -print -quit)" ]; then
+        node scripts/assets.mjs && chmod a+r public/*.css public/*.js
     fi
 }
 

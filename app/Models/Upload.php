@@ -34,7 +34,7 @@ final class Upload extends Model
     }
 
     /**
-     * CRC-32 of the first, the middle and the last mebibyte, in hexadecimal, as public/upload.js works it out.
+     * CRC-32 of the first, the middle and the last mebibyte, in hexadecimal, as resources/js/upload.js works it out.
      * It tells files apart that are not meant to deceive; what an image is worth its SHA-256 says.
      */
     public static function markOf(string $path): string

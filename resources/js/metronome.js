@@ -6,12 +6,14 @@
 
     const tone = (audio, high) => {
         if (!audio) return;
-        const sound = audio.createOscillator(), level = audio.createGain();
+        const sound = audio.createOscillator(),
+            level = audio.createGain();
         sound.frequency.value = high ? 880 : 440;
         level.gain.setValueAtTime(0.15, audio.currentTime);
         level.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 0.15);
         sound.connect(level).connect(audio.destination);
-        sound.start(); sound.stop(audio.currentTime + 0.16);
+        sound.start();
+        sound.stop(audio.currentTime + 0.16);
     };
     const stop = () => {
         if (!running) return;
@@ -23,32 +25,60 @@
     };
     const start = (figure, button) => {
         const { seconds, marks } = JSON.parse(figure.dataset.presses);
-        const beat = figure.querySelector('.beat'), count = figure.querySelector('.count');
-        const left = Number(beat.dataset.left), right = Number(beat.dataset.right);
+        const beat = figure.querySelector('.beat'),
+            count = figure.querySelector('.count');
+        const left = Number(beat.dataset.left),
+            right = Number(beat.dataset.right);
         let audio = null;
-        if (figure.querySelector('[data-sound]')?.checked) { try { audio = new AudioContext(); } catch { audio = null; } }
+        if (figure.querySelector('[data-sound]')?.checked) {
+            try {
+                audio = new AudioContext();
+            } catch {
+                audio = null;
+            }
+        }
         const from = performance.now() + LEAD * 1000;
-        let last = null, lastSecond = null;
+        let last = null,
+            lastSecond = null;
         running = { frame: 0, audio, beat, button };
         button.textContent = 'Stop';
         count.hidden = false;
         const draw = () => {
             if (!running) return;
             const at = (performance.now() - from) / 1000;
-            if (at < 0) { const left = `Hands ready: ${Math.ceil(-at)}`; if (count.textContent !== left) count.textContent = left; running.frame = requestAnimationFrame(draw); return; }
-            if (at > seconds) { count.textContent = marks[marks.length - 1].words; stop(); return; }
+            if (at < 0) {
+                const left = `Hands ready: ${Math.ceil(-at)}`;
+                if (count.textContent !== left) count.textContent = left;
+                running.frame = requestAnimationFrame(draw);
+                return;
+            }
+            if (at > seconds) {
+                count.textContent = marks[marks.length - 1].words;
+                stop();
+                return;
+            }
             beat.setAttribute('visibility', 'visible');
-            const x = left + (right - left) * at / seconds;
+            const x = left + ((right - left) * at) / seconds;
             beat.setAttribute('transform', `translate(${x.toFixed(1)} 0)`);
             const now = marks.filter((mark) => mark.at <= at + 0.02).pop();
-            if (now && now !== last) { last = now; count.textContent = now.words; tone(audio, true); }
+            if (now && now !== last) {
+                last = now;
+                count.textContent = now.words;
+                tone(audio, true);
+            }
             const second = Math.floor(at);
-            if (second !== lastSecond) { lastSecond = second; tone(audio, false); }
+            if (second !== lastSecond) {
+                lastSecond = second;
+                tone(audio, false);
+            }
             running.frame = requestAnimationFrame(draw);
         };
         draw();
     };
-    const ready = () => document.querySelectorAll('[data-beat], .presses .sound').forEach((part) => { part.hidden = false; });
+    const ready = () =>
+        document.querySelectorAll('[data-beat], .presses .sound').forEach((part) => {
+            part.hidden = false;
+        });
     document.addEventListener('click', (event) => {
         const button = event.target.closest('[data-beat]');
         if (!button) return;
