@@ -34,9 +34,14 @@ final class Passwords
     public static function mustBeGood(string $password, User $of, string $field = 'password'): void
     {
         $fault = match (true) {
-            mb_strlen($password) < self::SHORTEST => 'At least '.self::SHORTEST.' characters: three words in a row do.',
-            strlen($password) > self::LONGEST => 'At most '.self::LONGEST.' bytes: what comes after would not count.',
-            mb_strtolower($password) === mb_strtolower($of->login) || mb_strtolower($password) === mb_strtolower($of->title) => 'Not the name itself.',
+            mb_strlen($password) < self::SHORTEST => 'At least '.
+                self::SHORTEST.
+                ' characters: three words in a row do.',
+            strlen($password) > self::LONGEST => 'At most '.
+                self::LONGEST.
+                ' bytes: what comes after would not count.',
+            mb_strtolower($password) === mb_strtolower($of->login) ||
+                mb_strtolower($password) === mb_strtolower($of->title) => 'Not the name itself.',
             str_contains(mb_strtolower($password), self::DEMO) => 'Not the password of the demo world.',
             count(array_unique(mb_str_split($password))) < 4 => 'More than three different signs.',
             Hash::check($password, $of->password) => 'Another one than before.',
@@ -50,6 +55,13 @@ final class Passwords
     /** @return list<string> names at the bench that still sign in with the demo world's password */
     public static function demoStands(): array
     {
-        return array_values(User::query()->where('ended_at', null)->get()->filter(static fn (User $user): bool => Hash::check(self::DEMO, $user->password))->map(static fn (User $user): string => $user->login)->all());
+        return array_values(
+            User::query()
+                ->where('ended_at', null)
+                ->get()
+                ->filter(static fn (User $user): bool => Hash::check(self::DEMO, $user->password))
+                ->map(static fn (User $user): string => $user->login)
+                ->all(),
+        );
     }
 }

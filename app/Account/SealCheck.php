@@ -44,7 +44,9 @@ final class SealCheck
         foreach (SealedKey::query()->where('deleted_at', null)->get() as $key) {
             $lost += $key->opened() === null ? 1 : 0;
         }
-        $codes = User::query()->whereNotNull('code_secret')->update(['code_secret' => null, 'code_step' => 0]);
+        $codes = User::query()
+            ->whereNotNull('code_secret')
+            ->update(['code_secret' => null, 'code_step' => 0]);
         Setting::put(self::NAME, Crypt::encryptString(self::WORDS));
 
         return ['keys' => $lost, 'codes' => $codes];

@@ -16,9 +16,23 @@ final class Sessions
     {
         $own = request()->hasSession() ? request()->session()->getId() : '';
 
-        return DB::table('sessions')->whereNotNull('user_id')->when($user !== null, fn ($all) => $all->where('user_id', $user))
-            ->where('last_activity', '>=', now()->subMinutes((int) config('session.lifetime', 120))->timestamp)->orderByDesc('last_activity')->limit(200)->get()
-            ->map(fn (object $row): object => (object) ['key' => self::key($row->id), 'user_id' => (int) $row->user_id, 'address' => (string) $row->ip_address, 'program' => self::program((string) $row->user_agent), 'seen' => Carbon::createFromTimestamp((int) $row->last_activity), 'here' => $row->id === $own]);
+        return DB::table('sessions')
+            ->whereNotNull('user_id')
+            ->when($user !== null, fn ($all) => $all->where('user_id', $user))
+            ->where('last_activity', '>=', now()->subMinutes((int) config('session.lifetime', 120))->timestamp)
+            ->orderByDesc('last_activity')
+            ->limit(200)
+            ->get()
+            ->map(
+                fn (object $row): object => (object) [
+                    'key' => self::key($row->id),
+                    'user_id' => (int) $row->user_id,
+                    'address' => (string) $row->ip_address,
+                    'program' => self::program((string) $row->user_agent),
+                    'seen' => Carbon::createFromTimestamp((int) $row->last_activity),
+                    'here' => $row->id === $own,
+                ],
+            );
     }
 
     /** Ends one by its key; false where there is none any more. */
@@ -36,7 +50,10 @@ final class Sessions
     /** Ends all of a person, but the one that is kept. */
     public static function endAll(int $user, ?string $keep = null): int
     {
-        return DB::table('sessions')->where('user_id', $user)->when($keep !== null, fn ($all) => $all->where('id', '!=', $keep))->delete();
+        return DB::table('sessions')
+            ->where('user_id', $user)
+            ->when($keep !== null, fn ($all) => $all->where('id', '!=', $keep))
+            ->delete();
     }
 
     /** A session's own id would let whoever reads the page in as that person. */

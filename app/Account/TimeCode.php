@@ -30,7 +30,12 @@ final class TimeCode
         $offset = ord($mac[19]) & 0x0F;
         $number = unpack('N', substr($mac, $offset, 4));
 
-        return str_pad((string) ((($number === false ? 0 : (int) $number[1]) & 0x7FFFFFFF) % 10 ** $digits), $digits, '0', STR_PAD_LEFT);
+        return str_pad(
+            (string) ((($number === false ? 0 : (int) $number[1]) & 0x7FFFFFFF) % 10 ** $digits),
+            $digits,
+            '0',
+            STR_PAD_LEFT,
+        );
     }
 
     /**
@@ -54,20 +59,58 @@ final class TimeCode
     /** What an authenticator reads out of a QR code. */
     public static function address(string $secret, string $login, string $shop): string
     {
-        return 'otpauth://totp/'.rawurlencode($shop).':'.rawurlencode($login)."?secret={$secret}&issuer=".rawurlencode($shop).'&period='.self::SECONDS.'&digits='.self::DIGITS;
+        return 'otpauth://totp/'.
+            rawurlencode($shop).
+            ':'.
+            rawurlencode($login).
+            "?secret={$secret}&issuer=".
+            rawurlencode($shop).
+            '&period='.
+            self::SECONDS.
+            '&digits='.
+            self::DIGITS;
     }
 
     public static function base32(string $bytes): string
     {
-        $bits = implode('', array_map(static fn (string $byte): string => str_pad(decbin(ord($byte)), 8, '0', STR_PAD_LEFT), str_split($bytes)));
+        $bits = implode(
+            '',
+            array_map(
+                static fn (string $byte): string => str_pad(decbin(ord($byte)), 8, '0', STR_PAD_LEFT),
+                str_split($bytes),
+            ),
+        );
 
-        return implode('', array_map(static fn (string $five): string => self::ALPHABET[(int) bindec(str_pad($five, 5, '0'))], str_split($bits, 5)));
+        return implode(
+            '',
+            array_map(
+                static fn (string $five): string => self::ALPHABET[(int) bindec(str_pad($five, 5, '0'))],
+                str_split($bits, 5),
+            ),
+        );
     }
 
     private static function bytes(string $secret): string
     {
-        $bits = implode('', array_map(static fn (string $sign): string => str_pad(decbin((int) strpos(self::ALPHABET, $sign)), 5, '0', STR_PAD_LEFT), str_split(strtoupper($secret))));
+        $bits = implode(
+            '',
+            array_map(
+                static fn (string $sign): string => str_pad(
+                    decbin((int) strpos(self::ALPHABET, $sign)),
+                    5,
+                    '0',
+                    STR_PAD_LEFT,
+                ),
+                str_split(strtoupper($secret)),
+            ),
+        );
 
-        return implode('', array_map(static fn (string $eight): string => strlen($eight) === 8 ? chr((int) bindec($eight)) : '', str_split($bits, 8)));
+        return implode(
+            '',
+            array_map(
+                static fn (string $eight): string => strlen($eight) === 8 ? chr((int) bindec($eight)) : '',
+                str_split($bits, 8),
+            ),
+        );
     }
 }

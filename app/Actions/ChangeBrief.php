@@ -23,8 +23,24 @@ final class ChangeBrief
      *
      * @throws \Illuminate\Validation\ValidationException
      */
-    public function handle(Job $job, User $user, Closure $change, string $reason, int $seen, string $field = 'facts'): void
-    {
-        FieldFaults::asMessages(fn () => $this->replan->handle($job, $user, [...$change($this->bridge->brief($job)), 'read_at' => BenchClock::stamp()], $reason, $seen), [], $field);
+    public function handle(
+        Job $job,
+        User $user,
+        Closure $change,
+        string $reason,
+        int $seen,
+        string $field = 'facts',
+    ): void {
+        FieldFaults::asMessages(
+            fn () => $this->replan->handle(
+                $job,
+                $user,
+                [...$change($this->bridge->brief($job)), 'read_at' => BenchClock::stamp()],
+                $reason,
+                $seen,
+            ),
+            [],
+            $field,
+        );
     }
 }

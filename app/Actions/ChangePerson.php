@@ -14,7 +14,17 @@ use Illuminate\Validation\ValidationException;
 /** Changes of an account, each on record; a bench is never left without a lead. */
 final class ChangePerson
 {
-    public const KINDS = ['person-added', 'person-changed', 'person-ended', 'person-reopened', 'password-reset', 'password-changed', 'second-factor-on', 'second-factor-off', 'session-ended'];
+    public const KINDS = [
+        'person-added',
+        'person-changed',
+        'person-ended',
+        'person-reopened',
+        'password-reset',
+        'password-changed',
+        'second-factor-on',
+        'second-factor-off',
+        'session-ended',
+    ];
 
     public function details(User $person, string $title, string $role, ?User $by): void
     {
@@ -26,7 +36,12 @@ final class ChangePerson
             $after = ['title' => $title, 'role' => $role];
             if ($before !== $after) {
                 $person->update($after);
-                BenchEvent::note('person-changed', $person->login, ['before' => $before, 'after' => $after], $by?->id);
+                BenchEvent::note(
+                    'person-changed',
+                    $person->login,
+                    ['before' => $before, 'after' => $after],
+                    $by?->id,
+                );
             }
         });
     }
@@ -79,7 +94,9 @@ final class ChangePerson
         // Held, so that two leads cannot end each other at the same moment.
         $leads = User::query()->where('role', 'lead')->where('ended_at', null)->lockForUpdate()->pluck('id');
         if ($person->isLead() && $leads->reject($person->id)->isEmpty()) {
-            throw ValidationException::withMessages(['person' => "{$person->title} is the only lead of this bench. Make somebody else a lead first."]);
+            throw ValidationException::withMessages([
+                'person' => "{$person->title} is the only lead of this bench. Make somebody else a lead first.",
+            ]);
         }
     }
 }

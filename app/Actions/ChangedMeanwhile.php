@@ -24,7 +24,14 @@ final class ChangedMeanwhile extends RuntimeException
         }
         // Nobody has seen what is not written yet: such a number says nothing of what was before them.
         $seen = $seen > $job->last_entry ? 0 : $seen;
-        $since = LogEntry::query()->with('user')->where('job_id', $job->id)->where('id', '>', $seen)->where('kind', '!=', 'note')->get()->sortBy('id')->take(-40);
+        $since = LogEntry::query()
+            ->with('user')
+            ->where('job_id', $job->id)
+            ->where('id', '>', $seen)
+            ->where('kind', '!=', 'note')
+            ->get()
+            ->sortBy('id')
+            ->take(-40);
         if ($since->isNotEmpty()) {
             throw new self($job, $since);
         }

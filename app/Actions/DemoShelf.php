@@ -37,11 +37,24 @@ final class DemoShelf
             clearstatcache();
             $published = $facts['published'] ?? null;
             unset($facts['published']);
-            $file = ShelfFile::query()->updateOrCreate(['name' => $name], ['hash_state' => 'waiting', 'bytes' => filesize("{$folder}/{$name}"), 'changed_at' => filemtime("{$folder}/{$name}"), 'about' => $facts]);
+            $file = ShelfFile::query()->updateOrCreate(
+                ['name' => $name],
+                [
+                    'hash_state' => 'waiting',
+                    'bytes' => filesize("{$folder}/{$name}"),
+                    'changed_at' => filemtime("{$folder}/{$name}"),
+                    'about' => $facts,
+                ],
+            );
             (new InspectShelfFile($file->id))->handle();
             (new HashShelfFile($file->id))->handle();
             if ($published !== null) {
-                $file->refresh()->update(['published_sha256' => $published === 'same' ? $file->sha256 : hash('sha256', $name), 'published_by' => $facts['source'] ?? null]);
+                $file
+                    ->refresh()
+                    ->update([
+                        'published_sha256' => $published === 'same' ? $file->sha256 : hash('sha256', $name),
+                        'published_by' => $facts['source'] ?? null,
+                    ]);
             }
         }
         $this->built('gull-32', 'orrin-counter-3.0.iso', WriteMode::Raw, 9);
@@ -59,8 +72,22 @@ final class DemoShelf
         Date::setTestNow(now()->subDays($daysAgo));
         try {
             $device = $this->register->device($slug);
-            $plan = StickBridge::plan($file->path(), $report, $file->sha256, $device->target(), new StickWish($file->title(), Bytes::mebi(3800), $mode, Scheme::Gpt));
-            $this->build->handle($slug, $device, $plan, new SourceFiles($file->path()), new Unwatched, $file->about, User::query()->where('login', 'evening')->value('id'));
+            $plan = StickBridge::plan(
+                $file->path(),
+                $report,
+                $file->sha256,
+                $device->target(),
+                new StickWish($file->title(), Bytes::mebi(3800), $mode, Scheme::Gpt),
+            );
+            $this->build->handle(
+                $slug,
+                $device,
+                $plan,
+                new SourceFiles($file->path()),
+                new Unwatched(),
+                $file->about,
+                User::query()->where('login', 'evening')->value('id'),
+            );
         } catch (BuildFailure $e) {
             report($e);
         } finally {

@@ -23,8 +23,14 @@ final class DemoWorld
 {
     private const PASSWORD = 'quillport';
 
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly OpenJob $open, private readonly WalkStep $walk, private readonly TakeSnapshot $snapshot, private readonly RecordReality $reality, private readonly JobBridge $bridge)
-    {
+    public function __construct(
+        private readonly CatalogueStore $catalogue,
+        private readonly OpenJob $open,
+        private readonly WalkStep $walk,
+        private readonly TakeSnapshot $snapshot,
+        private readonly RecordReality $reality,
+        private readonly JobBridge $bridge,
+    ) {
     }
 
     public function load(): void
@@ -39,7 +45,10 @@ final class DemoWorld
             $this->walked($people, 'repair', $now->clone()->subMinutes(46), 2);
             $this->walked($people, 'drive-swap', $now->clone()->subMinutes(75), 4);
             Date::setTestNow($now->clone()->subMinutes(4));
-            $this->open->handle($people['lead'], BriefDocument::fromFile(base_path('docs/guide/briefs/unknown-laptop.yaml')));
+            $this->open->handle(
+                $people['lead'],
+                BriefDocument::fromFile(base_path('docs/guide/briefs/unknown-laptop.yaml')),
+            );
             Date::setTestNow();
             $this->walked($people, 'firmware-update', $now->clone()->subMinutes(58), 7);
             $this->otherwise($people['evening']);
@@ -52,20 +61,65 @@ final class DemoWorld
     private function otherwise(User $user): void
     {
         $job = Job::query()->latest('id')->firstOrFail();
-        $settings = array_map(Setting::of(...), $this->catalogue->catalogue()->machine('norrel-fairlead-13')->settings());
-        foreach ([['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'on', 'security_chip' => 'on'], ['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'off', 'security_chip' => 'on']] as $values) {
-            $this->snapshot->handle($job, $user, Snapshot::of($values, $settings), $settings, 'form', null, null, (int) $job->refresh()->last_entry);
+        $settings = array_map(
+            Setting::of(...),
+            $this->catalogue->catalogue()->machine('norrel-fairlead-13')->settings(),
+        );
+        foreach (
+            [
+                ['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'on', 'security_chip' => 'on'],
+                ['boot_mode' => 'uefi', 'older_devices' => 'off', 'secure_boot' => 'off', 'security_chip' => 'on'],
+            ] as $values
+        ) {
+            $this->snapshot->handle(
+                $job,
+                $user,
+                Snapshot::of($values, $settings),
+                $settings,
+                'form',
+                null,
+                null,
+                (int) $job->refresh()->last_entry,
+            );
         }
-        $this->snapshot->handle($job, $user, Snapshot::of(['secure_boot' => 'on'], $settings), $settings, 'form', null, null, (int) $job->refresh()->last_entry);
-        $this->reality->handle($job, $user, 'firmware.re-enter', 1, Outcome::RecoveryKeyPrompt, false, (int) $job->refresh()->last_entry);
+        $this->snapshot->handle(
+            $job,
+            $user,
+            Snapshot::of(['secure_boot' => 'on'], $settings),
+            $settings,
+            'form',
+            null,
+            null,
+            (int) $job->refresh()->last_entry,
+        );
+        $this->reality->handle(
+            $job,
+            $user,
+            'firmware.re-enter',
+            1,
+            Outcome::RecoveryKeyPrompt,
+            false,
+            (int) $job->refresh()->last_entry,
+        );
     }
 
     /** @return array<string, User> */
     public function people(): array
     {
         $people = [];
-        foreach ([['lead', 'bench lead', 'lead'], ['evening', 'evening technician', 'technician'], ['viewer', 'ferry office', 'viewer']] as [$login, $title, $role]) {
-            $people[$login] = User::query()->create(['login' => $login, 'title' => $title, 'role' => $role, 'password' => self::PASSWORD]);
+        foreach (
+            [
+                ['lead', 'bench lead', 'lead'],
+                ['evening', 'evening technician', 'technician'],
+                ['viewer', 'ferry office', 'viewer'],
+            ] as [$login, $title, $role]
+        ) {
+            $people[$login] = User::query()->create([
+                'login' => $login,
+                'title' => $title,
+                'role' => $role,
+                'password' => self::PASSWORD,
+            ]);
         }
 
         return $people;
@@ -79,7 +133,10 @@ final class DemoWorld
     private function walked(array $people, string $brief, \Illuminate\Support\Carbon $from, int $stones): void
     {
         Date::setTestNow($from);
-        $job = $this->open->handle($people['lead'], BriefDocument::fromFile(base_path("docs/guide/briefs/{$brief}.yaml")));
+        $job = $this->open->handle(
+            $people['lead'],
+            BriefDocument::fromFile(base_path("docs/guide/briefs/{$brief}.yaml")),
+        );
         for ($laid = 0; $laid < $stones; $laid++) {
             $progress = $this->bridge->progress($job->refresh());
             $step = $progress->current();
@@ -95,7 +152,14 @@ final class DemoWorld
     private function lay(Job $job, User $user, Step $step, array $evidence): void
     {
         $act = function (string $action, array $input = []) use ($job, $user, $step): void {
-            $this->walk->handle($job, $user, $step->id, $action, $input, (int) Job::query()->whereKey($job->id)->value('last_entry'));
+            $this->walk->handle(
+                $job,
+                $user,
+                $step->id,
+                $action,
+                $input,
+                (int) Job::query()->whereKey($job->id)->value('last_entry'),
+            );
         };
         if ($step->isOneWay()) {
             $act('confirm', ['serial' => substr((string) $step->confirmation?->serial, -4), 'read_from' => 'label']);
@@ -114,8 +178,20 @@ final class DemoWorld
      */
     private static function evidence(Step $step, array $earlier): array
     {
-        $said = ['condition' => 'Two scratches on the left side', 'accessories' => 'power lead, keyboard', 'agreed_by' => 'the counter lead', 'promised' => 'ready by Friday', 'key_kept' => 'in the crew office safe'];
+        $said = [
+            'condition' => 'Two scratches on the left side',
+            'accessories' => 'power lead, keyboard',
+            'agreed_by' => 'the counter lead',
+            'promised' => 'ready by Friday',
+            'key_kept' => 'in the crew office safe',
+        ];
 
-        return [...WalkThrough::evidence($step, $earlier), ...array_intersect_key($said, array_flip(array_map(static fn (Evidence $one): string => $one->id, $step->evidence)))];
+        return [
+            ...WalkThrough::evidence($step, $earlier),
+            ...array_intersect_key(
+                $said,
+                array_flip(array_map(static fn (Evidence $one): string => $one->id, $step->evidence)),
+            ),
+        ];
     }
 }

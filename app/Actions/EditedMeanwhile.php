@@ -10,8 +10,11 @@ use RuntimeException;
 final class EditedMeanwhile extends RuntimeException
 {
     /** @param  array<string, string>  $now  label => what stands there now */
-    private function __construct(public readonly string $thing, public readonly string $back, public readonly array $now)
-    {
+    private function __construct(
+        public readonly string $thing,
+        public readonly string $back,
+        public readonly array $now,
+    ) {
         parent::__construct("{$thing} was changed while you were looking at it.");
     }
 

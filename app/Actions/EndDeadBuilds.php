@@ -21,25 +21,46 @@ final class EndDeadBuilds
 
     public function handle(): void
     {
-        foreach ([...StickBuild::query()->where('state', 'running')->get(), ...StickBuild::query()->where('state', 'queued')->get()] as $build) {
+        foreach (
+            [
+                ...StickBuild::query()->where('state', 'running')->get(),
+                ...StickBuild::query()->where('state', 'queued')->get(),
+            ] as $build
+        ) {
             $lease = Lease::take("build-{$build->slug}");
             if ($lease === null) {
                 continue;
             }
             if ($build->state === 'running' && StickLock::isFree($build->slug)) {
                 $build->brokeOff();
-            } elseif ($build->state === 'queued' && $build->created_at->lt(now()->subSeconds(self::UNQUEUED_AFTER)) && self::isEmpty('builds')) {
+            } elseif (
+                $build->state === 'queued' &&
+                $build->created_at->lt(now()->subSeconds(self::UNQUEUED_AFTER)) &&
+                self::isEmpty('builds')
+            ) {
                 StickBuildJob::dispatch($build->id);
             }
             fclose($lease);
         }
         if (self::isEmpty('hash')) {
-            foreach (ShelfFile::query()->where('here', true)->whereIn('hash_state', ['waiting', 'running'])->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))->get() as $file) {
+            foreach (
+                ShelfFile::query()
+                    ->where('here', true)
+                    ->whereIn('hash_state', ['waiting', 'running'])
+                    ->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))
+                    ->get() as $file
+            ) {
                 HashShelfFile::dispatch($file->id);
             }
         }
         if (self::isEmpty('default')) {
-            foreach (ShelfFile::query()->where('here', true)->where('report', null)->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))->get() as $file) {
+            foreach (
+                ShelfFile::query()
+                    ->where('here', true)
+                    ->where('report', null)
+                    ->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))
+                    ->get() as $file
+            ) {
                 InspectShelfFile::dispatch($file->id);
             }
         }

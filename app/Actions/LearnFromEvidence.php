@@ -36,13 +36,28 @@ final class LearnFromEvidence
             foreach ($facts as $fact => $value) {
                 $settings[str_replace('firmware.', '', $fact)] = $value;
             }
-            FirmwareSnapshot::query()->create(['job_id' => $job->id, 'user_id' => $user->id, 'settings' => $settings, 'origin' => 'run mode', 'pasted' => null, 'photo' => null, 'notes' => [], 'created_at' => now()]);
+            FirmwareSnapshot::query()->create([
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'settings' => $settings,
+                'origin' => 'run mode',
+                'pasted' => null,
+                'photo' => null,
+                'notes' => [],
+                'created_at' => now(),
+            ]);
         }
-        $this->change->handle($job, $user, static function (array $brief) use ($facts, $user): array {
-            $brief['machine']['facts'] = [...($brief['machine']['facts'] ?? []), ...$facts];
-            $brief['machine']['facts_from'] = "read at the machine by {$user->title}";
+        $this->change->handle(
+            $job,
+            $user,
+            static function (array $brief) use ($facts, $user): array {
+                $brief['machine']['facts'] = [...$brief['machine']['facts'] ?? [], ...$facts];
+                $brief['machine']['facts_from'] = "read at the machine by {$user->title}";
 
-            return $brief;
-        }, 'read at a stone: '.count($facts), $laid->id);
+                return $brief;
+            },
+            'read at a stone: '.count($facts),
+            $laid->id,
+        );
     }
 }

@@ -20,22 +20,34 @@ final class LogBook
     public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
     {
         $entry = LogEntry::query()->create([
-            'job_id' => $job->id, 'user_id' => $user->id, 'revision' => $job->revision, 'role' => $user->role,
-            'kind' => $kind->value, 'step' => $step, 'data' => $data, 'created_at' => now(),
+            'job_id' => $job->id,
+            'user_id' => $user->id,
+            'revision' => $job->revision,
+            'role' => $user->role,
+            'kind' => $kind->value,
+            'step' => $step,
+            'data' => $data,
+            'created_at' => now(),
         ]);
         $job->unsetRelation('entries');
         $progress = $this->bridge->progress($job);
         $job->update([
             'last_entry' => $entry->id,
-            'summary' => $summary = $this->bridge->summary($progress),
+            'summary' => ($summary = $this->bridge->summary($progress)),
             'status' => $progress->isComplete() ? 'handed-over' : 'open',
-            'handed_over_at' => $progress->isComplete() ? ($job->handed_over_at ?? now()) : null,
-            'remind_at' => isset($summary['reminders'][0]) ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at']) : null,
+            'handed_over_at' => $progress->isComplete() ? $job->handed_over_at ?? now() : null,
+            'remind_at' => isset($summary['reminders'][0])
+                ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at'])
+                : null,
             'machine_serial' => self::serial($progress->plan->facts),
         ]);
         if ($progress->isComplete()) {
             // Keys are kept no longer than the machine is here (rule A7).
-            SealedKey::query()->where('job_id', $job->id)->where('deleted_at', null)->get()->each(fn (SealedKey $key) => $key->forget());
+            SealedKey::query()
+                ->where('job_id', $job->id)
+                ->where('deleted_at', null)
+                ->get()
+                ->each(fn (SealedKey $key) => $key->forget());
         }
 
         return $entry;

@@ -32,8 +32,21 @@ final class OpenJob
         $plan = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($user, $brief, $text, $plan): Job {
-            $job = Job::query()->create(['title' => $brief['title'], 'slot' => $brief['slot'] ?? null, 'brief' => $text, 'summary' => [], 'user_id' => $user->id]);
-            Plan::query()->create(['job_id' => $job->id, 'revision' => 1, 'plan' => $plan->toArray(), 'reason' => 'first path', 'user_id' => $user->id, 'created_at' => now()]);
+            $job = Job::query()->create([
+                'title' => $brief['title'],
+                'slot' => $brief['slot'] ?? null,
+                'brief' => $text,
+                'summary' => [],
+                'user_id' => $user->id,
+            ]);
+            Plan::query()->create([
+                'job_id' => $job->id,
+                'revision' => 1,
+                'plan' => $plan->toArray(),
+                'reason' => 'first path',
+                'user_id' => $user->id,
+                'created_at' => now(),
+            ]);
             $job->refresh();
             $this->log->write($job, $user, EntryKind::Created);
 

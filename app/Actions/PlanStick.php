@@ -31,17 +31,39 @@ final class PlanStick
      */
     public function handle(ShelfFile $file, string $slug, string $key, ?string $drivers, bool $toBuild): StickPlan
     {
-        $stick = $this->register->find($slug) ?? throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
-        $report = $file->inspected() ?? throw ValidationException::withMessages(['way' => 'The image has not been looked into yet.']);
+        $stick =
+            $this->register->find($slug) ??
+            throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
+        $report =
+            $file->inspected() ??
+            throw ValidationException::withMessages(['way' => 'The image has not been looked into yet.']);
         $folder = DriverFolders::path($drivers);
         $way = $this->ways->compare($file, $report, $stick, $drivers)->way($key);
         if ($way === null || ! $way->isPossible() || ($toBuild && ! $way->buildable)) {
-            throw ValidationException::withMessages(['way' => $way === null ? 'There is no such way.' : implode(' ', $way->against ?: $way->costs)]);
+            throw ValidationException::withMessages([
+                'way' => $way === null ? 'There is no such way.' : implode(' ', $way->against ?: $way->costs),
+            ]);
         }
         $policy = BenchPolicy::present();
-        $wish = new StickWish($file->title(), Bytes::mebi((int) $policy->figure('part_mebibytes')), $way->mode, $way->scheme, $way->storage, parts: WayBridge::parts($file), splitter: WayBridge::splitter($file), takenLabels: $this->register->labels($slug));
+        $wish = new StickWish(
+            $file->title(),
+            Bytes::mebi((int) $policy->figure('part_mebibytes')),
+            $way->mode,
+            $way->scheme,
+            $way->storage,
+            parts: WayBridge::parts($file),
+            splitter: WayBridge::splitter($file),
+            takenLabels: $this->register->labels($slug),
+        );
         try {
-            return StickBridge::plan($file->path(), $report, $file->sha256, $this->register->device($slug)->target(), $wish, $folder);
+            return StickBridge::plan(
+                $file->path(),
+                $report,
+                $file->sha256,
+                $this->register->device($slug)->target(),
+                $wish,
+                $folder,
+            );
         } catch (PlanFault|LayoutImpossible|BuildFailure $e) {
             throw ValidationException::withMessages(['way' => $e->getMessage()]);
         }
@@ -51,7 +73,9 @@ final class PlanStick
     public function mayGo(Stick $stick): void
     {
         if (! $stick->contentsMayGo) {
-            throw ValidationException::withMessages(['stick' => "What is on {$stick->name} must stay: {$stick->contents}."]);
+            throw ValidationException::withMessages([
+                'stick' => "What is on {$stick->name} must stay: {$stick->contents}.",
+            ]);
         }
     }
 }

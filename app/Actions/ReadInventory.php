@@ -55,7 +55,12 @@ final class ReadInventory
     {
         $this->bytes += strlen($text);
         if ($this->bytes > self::BYTES || microtime(true) - $this->begun > self::SECONDS) {
-            $this->problems[] = sprintf('"%s" was left out: more than %.0f MB of text, or more than %.0f s of reading, is not taken at once. Bring fewer files.', mb_substr(mb_scrub($name), 0, 80), self::BYTES / 1e6, self::SECONDS);
+            $this->problems[] = sprintf(
+                '"%s" was left out: more than %.0f MB of text, or more than %.0f s of reading, is not taken at once. Bring fewer files.',
+                mb_substr(mb_scrub($name), 0, 80),
+                self::BYTES / 1e6,
+                self::SECONDS,
+            );
 
             return $this;
         }
@@ -63,7 +68,10 @@ final class ReadInventory
             $reading = InventoryReader::read($text, mb_substr(mb_scrub($name), 0, 120), $at ?? $this->at);
             $this->readings[] = $reading;
             if ($reading->isEmpty()) {
-                $this->problems = [...$this->problems, ...($reading->notes === [] ? ["\"{$name}\": nothing in it could be used."] : $reading->notes)];
+                $this->problems = [
+                    ...$this->problems,
+                    ...$reading->notes === [] ? ["\"{$name}\": nothing in it could be used."] : $reading->notes,
+                ];
             }
         } catch (UnreadableInventory $e) {
             $this->problems[] = $name === 'pasted' ? $e->getMessage() : "\"{$name}\": ".lcfirst($e->getMessage());

@@ -16,8 +16,11 @@ final class RecordMemoryTest
 {
     private const COPIED_THROUGH_IT = ['protect.back-up', 'protect.check-backup'];
 
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log, private readonly ChangeBrief $change)
-    {
+    public function __construct(
+        private readonly JobBridge $bridge,
+        private readonly LogBook $log,
+        private readonly ChangeBrief $change,
+    ) {
     }
 
     /**
@@ -32,13 +35,23 @@ final class RecordMemoryTest
             ChangedMeanwhile::check($job, $seen);
             $brief = $this->bridge->brief($job);
             if (! isset($brief['memory'])) {
-                throw ValidationException::withMessages(['placed' => 'There is no memory sheet yet: name the modules and the slots first, then record a test.']);
+                throw ValidationException::withMessages([
+                    'placed' => 'There is no memory sheet yet: name the modules and the slots first, then record a test.',
+                ]);
             }
-            $sheet = [...$brief['memory'], 'tests' => [...($brief['memory']['tests'] ?? []), $test]];
+            $sheet = [...$brief['memory'], 'tests' => [...$brief['memory']['tests'] ?? [], $test]];
             if (MemorySheet::of(MemoryBlock::fromArray($sheet))->blocker() !== null) {
                 $this->takeProof($job, $user);
             }
-            $this->change->handle($job, $user, static fn (array $brief): array => [...$brief, 'memory' => $sheet], 'memory tested: '.['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'][$test['outcome']], $job->last_entry, 'placed');
+            $this->change->handle(
+                $job,
+                $user,
+                static fn (array $brief): array => [...$brief, 'memory' => $sheet],
+                'memory tested: '.
+                    ['clean' => 'clean', 'errors' => 'errors', 'no-start' => 'did not start'][$test['outcome']],
+                $job->last_entry,
+                'placed',
+            );
         });
     }
 
@@ -48,7 +61,9 @@ final class RecordMemoryTest
         foreach (self::COPIED_THROUGH_IT as $id) {
             $step = $progress->plan->step($id);
             if ($step !== null && $progress->doneAt($step) !== null) {
-                $this->log->write($job, $user, EntryKind::Unproven, $id, ['text' => 'It went through memory that has errors: copy and prove it again once the fault is mended.']);
+                $this->log->write($job, $user, EntryKind::Unproven, $id, [
+                    'text' => 'It went through memory that has errors: copy and prove it again once the fault is mended.',
+                ]);
             }
         }
     }

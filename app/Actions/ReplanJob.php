@@ -38,9 +38,25 @@ final class ReplanJob
             $progress = $this->bridge->progress($job);
             $plan = Revision::keeping($progress->plan, $fresh, $progress->finished());
             $difference = PlanDifference::between($progress->plan, $plan);
-            $job->update(['revision' => $job->revision + 1, 'brief' => $text, 'title' => $brief['title'], 'slot' => $brief['slot'] ?? null]);
-            Plan::query()->create(['job_id' => $job->id, 'revision' => $job->revision, 'plan' => $plan->toArray(), 'difference' => $difference->toArray(), 'reason' => mb_substr($reason, 0, 400), 'user_id' => $user->id, 'created_at' => now()]);
-            $this->log->write($job, $user, EntryKind::Replanned, null, ['text' => $reason, 'revision' => $job->revision]);
+            $job->update([
+                'revision' => $job->revision + 1,
+                'brief' => $text,
+                'title' => $brief['title'],
+                'slot' => $brief['slot'] ?? null,
+            ]);
+            Plan::query()->create([
+                'job_id' => $job->id,
+                'revision' => $job->revision,
+                'plan' => $plan->toArray(),
+                'difference' => $difference->toArray(),
+                'reason' => mb_substr($reason, 0, 400),
+                'user_id' => $user->id,
+                'created_at' => now(),
+            ]);
+            $this->log->write($job, $user, EntryKind::Replanned, null, [
+                'text' => $reason,
+                'revision' => $job->revision,
+            ]);
 
             return $difference;
         });

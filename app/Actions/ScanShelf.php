@@ -33,7 +33,12 @@ final class ScanShelf
             [$bytes, $changed] = [(int) filesize($path), (int) filemtime($path)];
             $seen[$name] = true;
             $file = $known[$name] ?? new ShelfFile(['name' => $name, 'about' => []]);
-            if ($file->exists && $file->here && (int) $file->bytes === $bytes && (int) $file->changed_at === $changed) {
+            if (
+                $file->exists &&
+                $file->here &&
+                (int) $file->bytes === $bytes &&
+                (int) $file->changed_at === $changed
+            ) {
                 continue;
             }
             if (time() - $changed < self::STILL_ARRIVING) {
@@ -53,7 +58,15 @@ final class ScanShelf
 
     private function take(ShelfFile $file, int $bytes, int $changed): void
     {
-        $file->fill(['bytes' => $bytes, 'changed_at' => $changed, 'here' => true, 'report' => null, 'sha256' => null, 'hash_state' => 'waiting', 'hashed_bytes' => 0]);
+        $file->fill([
+            'bytes' => $bytes,
+            'changed_at' => $changed,
+            'here' => true,
+            'report' => null,
+            'sha256' => null,
+            'hash_state' => 'waiting',
+            'hashed_bytes' => 0,
+        ]);
         if ($file->slug === null) {
             $this->recognise($file);
         }
@@ -73,8 +86,20 @@ final class ScanShelf
         foreach (CatalogueEntry::query()->where('kind', 'images')->get() as $entry) {
             $document = $entry->document;
             if (($document['file'] ?? null) === $file->name && $document['bytes'] === (int) $file->bytes) {
-                $file->fill(['slug' => $entry->slug, 'published_sha256' => $document['sha256'] ?? null, 'published_by' => ($document['sha256'] ?? null) === null ? null : $document['source'] ?? 'the catalogue',
-                    'about' => array_filter(['line' => $document['system'], 'version' => $document['version'] ?? null, 'edition' => $document['edition'] ?? null, 'language' => $document['language'] ?? null, 'architecture' => $document['architecture'] ?? null, 'source' => $document['source'] ?? null, 'as_of' => $document['as_of'] ?? null])]);
+                $file->fill([
+                    'slug' => $entry->slug,
+                    'published_sha256' => $document['sha256'] ?? null,
+                    'published_by' => ($document['sha256'] ?? null) === null ? null : $document['source'] ?? 'the catalogue',
+                    'about' => array_filter([
+                        'line' => $document['system'],
+                        'version' => $document['version'] ?? null,
+                        'edition' => $document['edition'] ?? null,
+                        'language' => $document['language'] ?? null,
+                        'architecture' => $document['architecture'] ?? null,
+                        'source' => $document['source'] ?? null,
+                        'as_of' => $document['as_of'] ?? null,
+                    ]),
+                ]);
             }
         }
     }

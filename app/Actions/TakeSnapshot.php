@@ -29,25 +29,58 @@ final class TakeSnapshot
      * @param  list<Setting>  $settings  of the model
      * @param  int  $seen  id of the newest log entry the person had before them
      */
-    public function handle(Job $job, User $user, Snapshot $snapshot, array $settings, string $origin, ?string $pasted, ?UploadedFile $photo, int $seen): FirmwareSnapshot
-    {
-        return DB::transaction(function () use ($job, $user, $snapshot, $settings, $origin, $pasted, $photo, $seen): FirmwareSnapshot {
+    public function handle(
+        Job $job,
+        User $user,
+        Snapshot $snapshot,
+        array $settings,
+        string $origin,
+        ?string $pasted,
+        ?UploadedFile $photo,
+        int $seen,
+    ): FirmwareSnapshot {
+        return DB::transaction(function () use (
+            $job,
+            $user,
+            $snapshot,
+            $settings,
+            $origin,
+            $pasted,
+            $photo,
+            $seen,
+        ): FirmwareSnapshot {
             $job = Job::locked($job->id);
             ChangedMeanwhile::check($job, $seen);
             $kept = FirmwareSnapshot::query()->create([
-                'job_id' => $job->id, 'user_id' => $user->id, 'settings' => $snapshot->values, 'origin' => $origin, 'pasted' => $pasted, 'photo' => $photo === null ? null : self::store($photo),
-                'notes' => [...$snapshot->contradictions($settings), ...$snapshot->notes], 'created_at' => now(),
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'settings' => $snapshot->values,
+                'origin' => $origin,
+                'pasted' => $pasted,
+                'photo' => $photo === null ? null : self::store($photo),
+                'notes' => [...$snapshot->contradictions($settings), ...$snapshot->notes],
+                'created_at' => now(),
             ]);
-            $entry = $this->log->write($job, $user, EntryKind::SnapshotTaken, null, ['text' => count($snapshot->values).' settings'.($photo === null ? '' : ', with a photo'), 'snapshot' => $kept->id]);
+            $entry = $this->log->write($job, $user, EntryKind::SnapshotTaken, null, [
+                'text' => count($snapshot->values).' settings'.($photo === null ? '' : ', with a photo'),
+                'snapshot' => $kept->id,
+            ]);
             if ($snapshot->values !== []) {
-                $this->change->handle($job, $user, static function (array $brief) use ($snapshot, $user): array {
-                    foreach ($snapshot->values as $id => $value) {
-                        $brief['machine']['facts']["firmware.{$id}"] = $value;
-                    }
-                    $brief['machine']['facts_from'] = "snapshot by {$user->title}";
+                $this->change->handle(
+                    $job,
+                    $user,
+                    static function (array $brief) use ($snapshot, $user): array {
+                        foreach ($snapshot->values as $id => $value) {
+                            $brief['machine']['facts']["firmware.{$id}"] = $value;
+                        }
+                        $brief['machine']['facts_from'] = "snapshot by {$user->title}";
 
-                    return $brief;
-                }, 'settings recorded: '.count($snapshot->values), $entry->id, 'settings');
+                        return $brief;
+                    },
+                    'settings recorded: '.count($snapshot->values),
+                    $entry->id,
+                    'settings',
+                );
             }
 
             return $kept;
@@ -68,7 +101,9 @@ final class TakeSnapshot
         $folder = (string) config('cobblestone.photos');
         is_dir($folder) || @mkdir($folder, 0750, true);
         if (! is_writable($folder)) {
-            throw ValidationException::withMessages(['photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be written. Tell the lead; the settings can be recorded without it.']);
+            throw ValidationException::withMessages([
+                'photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be written. Tell the lead; the settings can be recorded without it.',
+            ]);
         }
         try {
             Picture::redraw($photo->getPathname(), "{$folder}/{$name}");
@@ -77,7 +112,9 @@ final class TakeSnapshot
             Command::run(['sync', "{$folder}/{$name}", $folder], 60);
         } catch (RuntimeException $e) {
             @unlink("{$folder}/{$name}");
-            throw ValidationException::withMessages(['photo' => "The photo was not kept: {$e->getMessage()}. The settings can be recorded without it."]);
+            throw ValidationException::withMessages([
+                'photo' => "The photo was not kept: {$e->getMessage()}. The settings can be recorded without it.",
+            ]);
         }
 
         return $name;

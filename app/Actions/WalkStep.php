@@ -15,8 +15,11 @@ use Illuminate\Support\Facades\DB;
 /** One action of a person on one stone: the core says whether it may be, the log keeps it. */
 final class WalkStep
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log, private readonly LearnFromEvidence $learn)
-    {
+    public function __construct(
+        private readonly JobBridge $bridge,
+        private readonly LogBook $log,
+        private readonly LearnFromEvidence $learn,
+    ) {
     }
 
     /**
@@ -39,11 +42,28 @@ final class WalkStep
                 'start' => [EntryKind::Started, $walk->start($step)],
                 'walk' => [EntryKind::WalkedAway, $walk->start($step)],
                 'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'), $text('read_from'))],
-                'done' => [EntryKind::Done, $walk->done($step, (array) ($input['evidence'] ?? []), (array) ($input['accepted'] ?? []), $user->role, (int) now()->timestamp, $text('before_clock') === '1')],
+                'done' => [
+                    EntryKind::Done,
+                    $walk->done(
+                        $step,
+                        (array) ($input['evidence'] ?? []),
+                        (array) ($input['accepted'] ?? []),
+                        $user->role,
+                        (int) now()->timestamp,
+                        $text('before_clock') === '1',
+                    ),
+                ],
                 'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
                 'retry' => [EntryKind::Retry, $walk->retry($step)],
                 'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
-                'waive' => [EntryKind::Waived, $this->waived($walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text')), $text('agreed_by'), $walk->words($text('text')))],
+                'waive' => [
+                    EntryKind::Waived,
+                    $this->waived(
+                        $walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text')),
+                        $text('agreed_by'),
+                        $walk->words($text('text')),
+                    ),
+                ],
                 'take-back' => $this->takeBack($walk),
                 default => throw Refused::unknownStep($action),
             };
@@ -52,7 +72,13 @@ final class WalkStep
                 RecordReality::laid($job, $user, $step->id);
             }
 
-            $entry = $this->log->write($job, $user, $kind, $kind === EntryKind::TakenBack ? $data['step'] : $step->id, $data);
+            $entry = $this->log->write(
+                $job,
+                $user,
+                $kind,
+                $kind === EntryKind::TakenBack ? $data['step'] : $step->id,
+                $data,
+            );
             if ($kind === EntryKind::Done) {
                 $this->learn->handle($job, $user, $step, $entry);
             }

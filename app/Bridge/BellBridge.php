@@ -11,8 +11,25 @@ final class BellBridge
     /** @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}> */
     public function items(): array
     {
-        $jobs = Job::query()->where('status', 'open')->orWhere('remind_at', '<=', now())->get(['id', 'slot', 'title', 'summary']);
+        $jobs = Job::query()
+            ->where('status', 'open')
+            ->orWhere('remind_at', '<=', now())
+            ->get(['id', 'slot', 'title', 'summary']);
 
-        return Bell::ring(array_values($jobs->map(fn (Job $job): array => ['id' => $job->id, 'slot' => $job->slot, 'title' => $job->title, 'summary' => $job->summary])->all()), (int) now()->timestamp);
+        return Bell::ring(
+            array_values(
+                $jobs
+                    ->map(
+                        fn (Job $job): array => [
+                            'id' => $job->id,
+                            'slot' => $job->slot,
+                            'title' => $job->title,
+                            'summary' => $job->summary,
+                        ],
+                    )
+                    ->all(),
+            ),
+            (int) now()->timestamp,
+        );
     }
 }

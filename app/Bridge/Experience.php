@@ -16,7 +16,15 @@ final class Experience
     /** @return array{right: int, of: int, percent: float|null} */
     public function accuracy(): array
     {
-        return Reality::accuracy(array_values(BootObservation::query()->where('looked', true)->get(['predicted', 'seen'])->map(fn (BootObservation $one): array => ['predicted' => $one->predicted, 'seen' => $one->seen])->all()));
+        return Reality::accuracy(
+            array_values(
+                BootObservation::query()
+                    ->where('looked', true)
+                    ->get(['predicted', 'seen'])
+                    ->map(fn (BootObservation $one): array => ['predicted' => $one->predicted, 'seen' => $one->seen])
+                    ->all(),
+            ),
+        );
     }
 
     /** Power-ons of stones that were laid without anybody saying what was seen. */
@@ -28,7 +36,22 @@ final class Experience
     /** @return list<Quirk> */
     public function quirksOf(string $model): array
     {
-        return Reality::quirks(array_values(BootObservation::query()->where('model', $model)->where('of_model', true)->get()->map(fn (BootObservation $one): array => ['wants' => $one->wants, 'predicted' => $one->predicted, 'seen' => $one->seen])->all()));
+        return Reality::quirks(
+            array_values(
+                BootObservation::query()
+                    ->where('model', $model)
+                    ->where('of_model', true)
+                    ->get()
+                    ->map(
+                        fn (BootObservation $one): array => [
+                            'wants' => $one->wants,
+                            'predicted' => $one->predicted,
+                            'seen' => $one->seen,
+                        ],
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     public function over(Catalogue $catalogue, ?string $model): Catalogue
@@ -38,10 +61,17 @@ final class Experience
             return $catalogue;
         }
 
-        return $catalogue->withMachine($known->withFirmware($known->firmware->learned(
-            $this->tried($known->id, $known->firmware->waysIn),
-            array_map(static fn (Quirk $quirk): ObservedStart => $quirk->observed(), $this->quirksOf($known->id)),
-        )));
+        return $catalogue->withMachine(
+            $known->withFirmware(
+                $known->firmware->learned(
+                    $this->tried($known->id, $known->firmware->waysIn),
+                    array_map(
+                        static fn (Quirk $quirk): ObservedStart => $quirk->observed(),
+                        $this->quirksOf($known->id),
+                    ),
+                ),
+            ),
+        );
     }
 
     /** Ways in with the trials of this bench: known ones gain or lose, and one that worked here becomes the model's own. */

@@ -24,8 +24,11 @@ use Illuminate\Support\Collection;
 /** What the Firmware page of a job shows, from the machine as it is known now. */
 final class FirmwareBridge
 {
-    public function __construct(private readonly JobBridge $jobs, private readonly CatalogueStore $catalogue, private readonly Experience $experience)
-    {
+    public function __construct(
+        private readonly JobBridge $jobs,
+        private readonly CatalogueStore $catalogue,
+        private readonly Experience $experience,
+    ) {
     }
 
     public function machine(Job $job): Machine
@@ -33,7 +36,10 @@ final class FirmwareBridge
         $brief = $this->jobs->brief($job);
         $model = $brief['machine']['model'] ?? null;
 
-        return MachineBuilder::build(Brief::fromArray($brief), $this->experience->over($this->catalogue->catalogue(), is_string($model) ? $model : null))[0];
+        return MachineBuilder::build(
+            Brief::fromArray($brief),
+            $this->experience->over($this->catalogue->catalogue(), is_string($model) ? $model : null),
+        )[0];
     }
 
     /** @return list<Setting> those of the model; what a start rests on, where nobody has described the model */
@@ -44,7 +50,9 @@ final class FirmwareBridge
         $own = $own !== [] ? $own : array_map(Setting::usual(...), Setting::USUAL);
         $ids = array_map(static fn (Setting $setting): string => $setting->id, $own);
 
-        return $machine->fact('firmware.kind')->is('sealed') ? [] : [...$own, ...array_map(Setting::usual(...), array_values(array_diff(Setting::BESIDES, $ids)))];
+        return $machine->fact('firmware.kind')->is('sealed')
+            ? []
+            : [...$own, ...array_map(Setting::usual(...), array_values(array_diff(Setting::BESIDES, $ids)))];
     }
 
     /**
@@ -58,7 +66,11 @@ final class FirmwareBridge
             return null;
         }
 
-        return ['from' => $first, 'to' => $second, 'rows' => Snapshot::of($first->settings, [])->difference(Snapshot::of($second->settings, []))];
+        return [
+            'from' => $first,
+            'to' => $second,
+            'rows' => Snapshot::of($first->settings, [])->difference(Snapshot::of($second->settings, [])),
+        ];
     }
 
     /** The best known way there as presses; null where none is known. */
@@ -70,7 +82,9 @@ final class FirmwareBridge
             return PressSequence::ofMoves($moves);
         }
         $way = match ($reaches) {
-            'menu' => WayIn::menu($machine), 'setup' => WayIn::setup($machine), default => WayIn::recovery($machine),
+            'menu' => WayIn::menu($machine),
+            'setup' => WayIn::setup($machine),
+            default => WayIn::recovery($machine),
         };
 
         return $way->ways === [] ? null : PressSequence::of($way->ways[0]);
@@ -111,8 +125,24 @@ final class FirmwareBridge
         }
         $now = $machine->fact('firmware.version')->value;
         [$processor, $revision] = [$machine->fact('processor')->value, $machine->fact('board.revision')->value];
-        $wish = $plan->job->kind === JobKind::FirmwareUpdate ? UpdateBlock::read(Fields::of($plan->assessment['update'] ?? [])) : new UpdateBlock;
+        $wish =
+            $plan->job->kind === JobKind::FirmwareUpdate
+                ? UpdateBlock::read(Fields::of($plan->assessment['update'] ?? []))
+                : new UpdateBlock();
 
-        return ['releases' => $releases, 'now' => is_scalar($now) ? (string) $now : null, 'path' => is_scalar($now) ? UpdatePath::find($releases, (string) $now, $wish->to, $wish->gives, is_scalar($processor) ? (string) $processor : null, is_scalar($revision) ? (string) $revision : null) : null];
+        return [
+            'releases' => $releases,
+            'now' => is_scalar($now) ? (string) $now : null,
+            'path' => is_scalar($now)
+                ? UpdatePath::find(
+                    $releases,
+                    (string) $now,
+                    $wish->to,
+                    $wish->gives,
+                    is_scalar($processor) ? (string) $processor : null,
+                    is_scalar($revision) ? (string) $revision : null,
+                )
+                : null,
+        ];
     }
 }

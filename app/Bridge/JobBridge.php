@@ -24,14 +24,24 @@ use Cobblestone\Runbook\Progress;
 /** Stored jobs to core values and back. */
 final class JobBridge
 {
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly StickRegister $register, private readonly Experience $experience)
-    {
+    public function __construct(
+        private readonly CatalogueStore $catalogue,
+        private readonly StickRegister $register,
+        private readonly Experience $experience,
+    ) {
     }
 
     /** @param  array<string, mixed>  $brief */
     public function plan(array $brief): Plan
     {
-        return JobPlanner::plan(Brief::fromArray($brief), $this->experience->over($this->register->over($this->catalogue->catalogue()), is_string($brief['machine']['model'] ?? null) ? $brief['machine']['model'] : null), BenchPolicy::present());
+        return JobPlanner::plan(
+            Brief::fromArray($brief),
+            $this->experience->over(
+                $this->register->over($this->catalogue->catalogue()),
+                is_string($brief['machine']['model'] ?? null) ? $brief['machine']['model'] : null,
+            ),
+            BenchPolicy::present(),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -50,7 +60,13 @@ final class JobBridge
         [$machine] = MachineBuilder::build(Brief::fromArray($this->brief($job)), $this->catalogue->catalogue());
 
         $board = $machine->model?->memory;
-        $start = MemorySheet::prefill($machine->modules) ?? ['modules' => [], 'slots' => $board->slots ?? [], 'profile' => 'standard', 'soldered' => $board->soldered ?? false, 'tests' => []];
+        $start = MemorySheet::prefill($machine->modules) ?? [
+            'modules' => [],
+            'slots' => $board->slots ?? [],
+            'profile' => 'standard',
+            'soldered' => $board->soldered ?? false,
+            'tests' => [],
+        ];
 
         return [...$start, 'populations' => $board->populations ?? []];
     }
@@ -80,7 +96,14 @@ final class JobBridge
 
     public function entry(LogEntryModel $entry): LogEntry
     {
-        return new LogEntry($entry->id, EntryKind::from($entry->kind), $entry->step, (int) $entry->created_at->timestamp, $entry->role, $entry->data);
+        return new LogEntry(
+            $entry->id,
+            EntryKind::from($entry->kind),
+            $entry->step,
+            (int) $entry->created_at->timestamp,
+            $entry->role,
+            $entry->data,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -21,9 +21,22 @@ final class StickBridge
     private const MOST_FILES = 200_000;
 
     /** @throws PlanFault|LayoutImpossible */
-    public static function plan(string $path, ImageReport $report, ?string $sha256, StickTarget $target, StickWish $wish, ?string $drivers = null): StickPlan
-    {
-        return StickPlanner::plan($report, $sha256, $target, $wish, $wish->mode === WriteMode::Raw ? [] : self::files($path, $report), $drivers === null ? [] : self::folder($drivers));
+    public static function plan(
+        string $path,
+        ImageReport $report,
+        ?string $sha256,
+        StickTarget $target,
+        StickWish $wish,
+        ?string $drivers = null,
+    ): StickPlan {
+        return StickPlanner::plan(
+            $report,
+            $sha256,
+            $target,
+            $wish,
+            $wish->mode === WriteMode::Raw ? [] : self::files($path, $report),
+            $drivers === null ? [] : self::folder($drivers),
+        );
     }
 
     /** @return array<string, int> path => bytes */
@@ -50,10 +63,16 @@ final class StickBridge
     /** @return array<string, int> path below the folder => bytes; links are left out */
     public static function folder(string $folder): array
     {
-        $root = is_dir($folder) ? (string) realpath($folder) : throw PlanFault::notPossible("There is no folder {$folder}.");
+        $root = is_dir($folder)
+            ? (string) realpath($folder)
+            : throw PlanFault::notPossible("There is no folder {$folder}.");
         $files = [];
         /** @var \SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator($root, RecursiveDirectoryIterator::SKIP_DOTS),
+            ) as $file
+        ) {
             if ($file->isFile() && ! $file->isLink()) {
                 $files[substr($file->getPathname(), strlen($root) + 1)] = (int) $file->getSize();
             }

@@ -44,7 +44,11 @@ final class StickRegister
         $stick = $this->find($slug) ?? throw BuildFailure::of('gone', "The register has no stick \"{$slug}\".");
 
         return StandInStick::open((string) config('cobblestone.sticks'), $slug, [
-            'serial' => $stick->serial, 'bytes' => $stick->size()->count, 'sector_bytes' => $stick->sectorBytes, 'write_mb_s' => $stick->writeMbS, 'faults' => $stick->standIn?->toArray() ?? [],
+            'serial' => $stick->serial,
+            'bytes' => $stick->size()->count,
+            'sector_bytes' => $stick->sectorBytes,
+            'write_mb_s' => $stick->writeMbS,
+            'faults' => $stick->standIn?->toArray() ?? [],
         ]);
     }
 
@@ -63,7 +67,15 @@ final class StickRegister
      */
     public function labels(string $except): array
     {
-        return array_values(array_filter(StickState::query()->where('slug', '!=', $except)->get()->map(static fn (StickState $state): ?string => $state->content['label'] ?? null)->all()));
+        return array_values(
+            array_filter(
+                StickState::query()
+                    ->where('slug', '!=', $except)
+                    ->get()
+                    ->map(static fn (StickState $state): ?string => $state->content['label'] ?? null)
+                    ->all(),
+            ),
+        );
     }
 
     /** The register's entry with what is known of the stick now: retired is retired, and its contents are what was proven. */
@@ -80,7 +92,9 @@ final class StickRegister
                 StickEvent::failuresOf($stick->id) !== [] => 'watch',
                 default => $stick->health,
             },
-            is_string($content) ? $content.', '.explode(':', $this->condition($state)->title())[0] : $stick->contents,
+            is_string($content)
+                ? $content.', '.explode(':', $this->condition($state)->title())[0]
+                : $stick->contents,
             $rates->write(),
             $rates->read(),
         );
@@ -90,7 +104,9 @@ final class StickRegister
     public function over(Catalogue $catalogue): Catalogue
     {
         $changed = [];
-        foreach (array_unique([...StickState::query()->pluck('slug'), ...StickEvent::query()->distinct()->pluck('slug')]) as $slug) {
+        foreach (
+            array_unique([...StickState::query()->pluck('slug'), ...StickEvent::query()->distinct()->pluck('slug')]) as $slug
+        ) {
             $entry = $catalogue->all('sticks')[$slug] ?? null;
             if ($entry !== null) {
                 $changed[$slug] = $this->asChoice(Stick::fromArray($entry))->toArray();
@@ -113,7 +129,9 @@ final class StickRegister
         if ($state->condition !== StickCondition::Good || ($about['line'] ?? null) === null) {
             return $state->condition;
         }
-        $this->shelf ??= ShelfFile::query()->where('here', true)->get(['id', 'about']);
+        $this->shelf ??= ShelfFile::query()
+            ->where('here', true)
+            ->get(['id', 'about']);
         foreach ($this->shelf as $file) {
             if (Staleness::isNewer($file->about, $about)) {
                 return StickCondition::Stale;
@@ -128,7 +146,11 @@ final class StickRegister
     {
         $state = StickState::of($slug);
         $path = $this->device($slug)->path();
-        if ($state->condition === StickCondition::Good && is_file($path) && Fingerprint::of(new FileSource($path)) !== ($state->content['fingerprint'] ?? null)) {
+        if (
+            $state->condition === StickCondition::Good &&
+            is_file($path) &&
+            Fingerprint::of(new FileSource($path)) !== ($state->content['fingerprint'] ?? null)
+        ) {
             $state->condition = StickCondition::Spoiled;
         }
 
@@ -144,7 +166,11 @@ final class StickRegister
             }
             clearstatcache();
             $path = $this->device($state->slug)->path();
-            if (is_file($path) && filemtime($path) > $state->updated_at->timestamp && $this->look($state->slug)->condition === StickCondition::Spoiled) {
+            if (
+                is_file($path) &&
+                filemtime($path) > $state->updated_at->timestamp &&
+                $this->look($state->slug)->condition === StickCondition::Spoiled
+            ) {
                 StickState::become($state->slug, StickCondition::Spoiled, $state->content);
             }
         }

@@ -43,10 +43,24 @@ final class StickRehearsal
             $fact = isset(BootState::VALUES[$name]) || str_contains($name, '.') ? $name : "firmware.{$name}";
             $allowed = $this->values($fact, $model);
             if ($allowed === null) {
-                throw new InvalidArgumentException("--set {$name}: there is no such setting".($model === null ? '' : " on {$model}").'; known are '.implode(', ', array_map(static fn (string $one): string => str_replace('firmware.', '', $one), array_keys(BootState::VALUES))).'.');
+                throw new InvalidArgumentException(
+                    "--set {$name}: there is no such setting".
+                        ($model === null ? '' : " on {$model}").
+                        '; known are '.
+                        implode(
+                            ', ',
+                            array_map(
+                                static fn (string $one): string => str_replace('firmware.', '', $one),
+                                array_keys(BootState::VALUES),
+                            ),
+                        ).
+                        '.',
+                );
             }
             if (! in_array($value, $allowed, true)) {
-                throw new InvalidArgumentException("--set {$name}={$value}: it can be ".implode(', ', $allowed).'.');
+                throw new InvalidArgumentException(
+                    "--set {$name}={$value}: it can be ".implode(', ', $allowed).'.',
+                );
             }
             $facts[$fact] = $value;
             $assumed = array_values(array_diff($assumed, [$fact]));
@@ -68,7 +82,8 @@ final class StickRehearsal
             if ($model->firmware?->kind !== 'sealed') {
                 [$facts, $assumed, $trusted] = $this->ofModel($id);
                 $rows[] = [
-                    'id' => $id, 'title' => $model->title(),
+                    'id' => $id,
+                    'title' => $model->title(),
                     'possible' => StickStart::predict($medium, $facts, $assumed, $trusted),
                 ];
             }
@@ -83,10 +98,20 @@ final class StickRehearsal
         $files = [];
         foreach ($keys as $path) {
             $bytes = is_file($path) && filesize($path) <= self::LARGEST_KEY_FILE ? file_get_contents($path) : false;
-            $files[basename($path)] = $bytes !== false ? $bytes : throw new InvalidArgumentException("{$path}: there is no such file, or it is larger than 8 MiB.");
+            $files[basename($path)] =
+                $bytes !== false
+                    ? $bytes
+                    : throw new InvalidArgumentException(
+                        "{$path}: there is no such file, or it is larger than 8 MiB.",
+                    );
         }
 
-        return MediumReader::read(new FileSource($image), new SbverifyTool, $files === [] ? $this->known->all() : KeyFiles::read($files), $files === []);
+        return MediumReader::read(
+            new FileSource($image),
+            new SbverifyTool(),
+            $files === [] ? $this->known->all() : KeyFiles::read($files),
+            $files === [],
+        );
     }
 
     /**
@@ -102,7 +127,10 @@ final class StickRehearsal
             $assumed[] = $setting->fact();
         }
         $facts += ['firmware.boot_mode' => 'uefi', 'firmware.secure_boot' => null];
-        $trusted = [...$this->known->trustedByDefault(), ...(($model->firmware->trustsThirdParty ?? false) ? ['third-party'] : [])];
+        $trusted = [
+            ...$this->known->trustedByDefault(),
+            ...$model->firmware->trustsThirdParty ?? false ? ['third-party'] : [],
+        ];
 
         return [$facts, $assumed, $trusted];
     }
@@ -112,9 +140,21 @@ final class StickRehearsal
      */
     private function ofKind(string $kind): array
     {
-        $facts = StickStart::KINDS[$kind] ?? throw new InvalidArgumentException("--firmware={$kind}: choose ".implode(', ', array_keys(StickStart::KINDS)).'.');
+        $facts =
+            StickStart::KINDS[$kind] ??
+            throw new InvalidArgumentException(
+                "--firmware={$kind}: choose ".implode(', ', array_keys(StickStart::KINDS)).'.',
+            );
 
-        return [[...$facts, 'architecture' => 'x86-64', ...($kind === 'uefi-secure' ? ['firmware.third_party_signer' => null] : [])], [], $this->known->trustedByDefault()];
+        return [
+            [
+                ...$facts,
+                'architecture' => 'x86-64',
+                ...$kind === 'uefi-secure' ? ['firmware.third_party_signer' => null] : [],
+            ],
+            [],
+            $this->known->trustedByDefault(),
+        ];
     }
 
     /** @return list<string>|null */

@@ -20,24 +20,52 @@ use Cobblestone\Storage\Fat32Geometry;
 /** Shelf files and sticks to the comparison of ways. */
 final class WayBridge
 {
-    public function compare(ShelfFile $file, ImageReport $report, ?Stick $stick, ?string $drivers = null): WayComparison
-    {
+    public function compare(
+        ShelfFile $file,
+        ImageReport $report,
+        ?Stick $stick,
+        ?string $drivers = null,
+    ): WayComparison {
         $policy = BenchPolicy::present();
         $history = $stick === null ? new SpeedHistory([]) : self::history($stick->id);
-        $rates = new StickRates($history->write() ?? $stick?->writeRate() ?? DataRate::megabytes(20), $history->read() ?? $stick?->readRate() ?? DataRate::megabytes(60), $policy);
+        $rates = new StickRates(
+            $history->write() ?? ($stick?->writeRate() ?? DataRate::megabytes(20)),
+            $history->read() ?? ($stick?->readRate() ?? DataRate::megabytes(60)),
+            $policy,
+        );
         $folder = DriverFolders::path($drivers);
         $along = $folder === null ? [] : StickBridge::folder($folder);
         $largest = $report->files['largest'] ?? null;
-        $tooLarge = $largest !== null && $largest['bytes'] > Fat32Geometry::MAX_FILE ? [$largest['path'] => $largest['bytes']] : [];
+        $tooLarge =
+            $largest !== null && $largest['bytes'] > Fat32Geometry::MAX_FILE
+                ? [$largest['path'] => $largest['bytes']]
+                : [];
 
-        return WayComparison::of(new WaysOf($report, $tooLarge, self::parts($file), self::splitter($file) !== null, false, Bytes::of(array_sum($along)), count($along)), $stick?->size(), $rates, $policy);
+        return WayComparison::of(
+            new WaysOf(
+                $report,
+                $tooLarge,
+                self::parts($file),
+                self::splitter($file) !== null,
+                false,
+                Bytes::of(array_sum($along)),
+                count($along),
+            ),
+            $stick?->size(),
+            $rates,
+            $policy,
+        );
     }
 
     public static function history(string $slug): SpeedHistory
     {
         $runs = [];
         foreach (StickEvent::query()->where('slug', $slug)->where('kind', 'built')->orderBy('id')->get() as $event) {
-            $runs[] = ['bytes' => (int) $event->data['bytes'], 'write_seconds' => (float) $event->data['write_seconds'], 'verify_seconds' => (float) $event->data['verify_seconds']];
+            $runs[] = [
+                'bytes' => (int) $event->data['bytes'],
+                'write_seconds' => (float) $event->data['write_seconds'],
+                'verify_seconds' => (float) $event->data['verify_seconds'],
+            ];
         }
 
         return new SpeedHistory($runs);
@@ -60,6 +88,10 @@ final class WayBridge
     /** @return array<string, mixed>|null */
     private static function largest(ShelfFile $file): ?array
     {
-        return $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first()?->document['files']['largest'] ?? null;
+        return $file->slug === null
+            ? null
+            : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first()?->document[
+                    'files'
+                ]['largest'] ?? null;
     }
 }

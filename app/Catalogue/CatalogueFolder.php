@@ -72,12 +72,19 @@ final class CatalogueFolder
             try {
                 $document = YamlDocument::fromFile($file, self::FILE_LIMIT);
             } catch (DocumentFault $e) {
-                array_push($this->faults, ...array_map(fn (string $fault): string => str_replace($file, $shown, $fault), $e->faults));
+                array_push(
+                    $this->faults,
+                    ...array_map(fn (string $fault): string => str_replace($file, $shown, $fault), $e->faults),
+                );
 
                 continue;
             }
             $faults = SchemaCheck::faults($document, self::schema($kind));
-            if ($faults === [] && basename($file) !== $document['id'].'.yaml' && basename($file) !== $document['id'].'.yml') {
+            if (
+                $faults === [] &&
+                basename($file) !== $document['id'].'.yaml' &&
+                basename($file) !== $document['id'].'.yml'
+            ) {
                 $faults[] = "id: \"{$document['id']}\" and the file's name must be the same.";
             }
             array_push($this->faults, ...array_map(fn (string $fault): string => "{$shown}: {$fault}", $faults));
@@ -93,8 +100,18 @@ final class CatalogueFolder
             $this->mustExist("images/{$id}.yaml: system", 'systems', [$image['system']]);
         }
         foreach ($this->entries['machines'] ?? [] as $id => $machine) {
-            array_push($this->faults, ...array_map(static fn (string $fault): string => "machines/{$id}.yaml: {$fault}", MachineFaults::of(MachineModel::fromArray($machine))));
-            $this->mustExist("machines/{$id}.yaml: usual_image", 'images', isset($machine['usual_image']) ? [$machine['usual_image']] : []);
+            array_push(
+                $this->faults,
+                ...array_map(
+                    static fn (string $fault): string => "machines/{$id}.yaml: {$fault}",
+                    MachineFaults::of(MachineModel::fromArray($machine)),
+                ),
+            );
+            $this->mustExist(
+                "machines/{$id}.yaml: usual_image",
+                'images',
+                isset($machine['usual_image']) ? [$machine['usual_image']] : [],
+            );
         }
         foreach ($this->entries['drivers'] ?? [] as $id => $driver) {
             $this->mustExist("drivers/{$id}.yaml: systems", 'systems', $driver['systems']);
@@ -102,7 +119,14 @@ final class CatalogueFolder
             $this->mustExist("drivers/{$id}.yaml: models", 'machines', $driver['models'] ?? []);
         }
         foreach ($this->entries['systems'] ?? [] as $id => $system) {
-            if (count(array_filter($system['partitions'], fn (array $partition): bool => ! isset($partition['mebibytes']))) > 1) {
+            if (
+                count(
+                    array_filter(
+                        $system['partitions'],
+                        fn (array $partition): bool => ! isset($partition['mebibytes']),
+                    ),
+                ) > 1
+            ) {
                 $this->faults[] = "systems/{$id}.yaml: partitions: only one partition can take the rest of the drive.";
             }
         }

@@ -18,7 +18,14 @@ final class CatalogueStore
             $rows = [];
             foreach ($entries as $kind => $documents) {
                 foreach ($documents as $slug => $document) {
-                    $rows[] = ['kind' => $kind, 'slug' => $slug, 'name' => trim(($document['maker'] ?? '').' '.$document['name']), 'document' => json_encode($document, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()];
+                    $rows[] = [
+                        'kind' => $kind,
+                        'slug' => $slug,
+                        'name' => trim(($document['maker'] ?? '').' '.$document['name']),
+                        'document' => json_encode($document, JSON_THROW_ON_ERROR),
+                        'created_at' => now(),
+                        'updated_at' => now(),
+                    ];
                 }
             }
             foreach (array_chunk($rows, 200) as $some) {
@@ -56,7 +63,10 @@ final class CatalogueStore
         foreach (Catalogue::KINDS as $kind) {
             foreach ($this->catalogue()->all($kind) as $slug => $document) {
                 is_dir("{$path}/{$kind}") || mkdir("{$path}/{$kind}", 0o775, true);
-                file_put_contents("{$path}/{$kind}/{$slug}.yaml", YamlDocument::text($document, "{$kind}/{$slug}.yaml"));
+                file_put_contents(
+                    "{$path}/{$kind}/{$slug}.yaml",
+                    YamlDocument::text($document, "{$kind}/{$slug}.yaml"),
+                );
                 $entries[$kind][$slug] = $document;
             }
         }

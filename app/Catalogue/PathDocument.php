@@ -27,20 +27,31 @@ final class PathDocument
      */
     public static function plan(string $file, ?string $catalogue): Plan
     {
-        $text = is_file($file) && filesize($file) <= self::LARGEST ? (string) file_get_contents($file) : throw new InvalidArgumentException("{$file}: there is no such file, or it is larger than 8 MiB.");
+        $text =
+            is_file($file) && filesize($file) <= self::LARGEST
+                ? (string) file_get_contents($file)
+                : throw new InvalidArgumentException("{$file}: there is no such file, or it is larger than 8 MiB.");
         if (! str_starts_with(ltrim($text), '{')) {
             $folder = CatalogueFolder::read((string) ($catalogue ?? config('cobblestone.catalogue')));
 
-            return JobPlanner::plan(Brief::fromArray(BriefDocument::fromFile($file)), $folder->catalogue(), Policy::of());
+            return JobPlanner::plan(
+                Brief::fromArray(BriefDocument::fromFile($file)),
+                $folder->catalogue(),
+                Policy::of(),
+            );
         }
         $data = json_decode($text, true);
         if (! is_array($data) || ($data['plan'] ?? null) !== Plan::FORMAT) {
-            throw new InvalidArgumentException("{$file}: this is no plan of format ".Plan::FORMAT.'. Compute it anew with cobblestone:plan.');
+            throw new InvalidArgumentException(
+                "{$file}: this is no plan of format ".Plan::FORMAT.'. Compute it anew with cobblestone:plan.',
+            );
         }
         try {
             return Plan::fromArray($data);
         } catch (FieldFault $e) {
-            throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
+            throw new InvalidArgumentException(
+                "{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.",
+            );
         }
     }
 }

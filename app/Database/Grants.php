@@ -20,11 +20,16 @@ final class Grants
     /** @param  Connection  $owner  connection of the tables' owner */
     public static function give(Connection $owner): void
     {
-        if ($owner->selectOne('select 1 from pg_roles where rolname = ?', [self::APPLICATION]) === null || $owner->getConfig('username') === self::APPLICATION) {
+        if (
+            $owner->selectOne('select 1 from pg_roles where rolname = ?', [self::APPLICATION]) === null ||
+            $owner->getConfig('username') === self::APPLICATION
+        ) {
             return;
         }
         $role = self::APPLICATION;
-        $owner->unprepared("revoke all on all tables in schema public from {$role}; revoke all on all sequences in schema public from {$role}; grant usage, select on all sequences in schema public to {$role}; revoke all on all functions in schema public from public;");
+        $owner->unprepared(
+            "revoke all on all tables in schema public from {$role}; revoke all on all sequences in schema public from {$role}; grant usage, select on all sequences in schema public to {$role}; revoke all on all functions in schema public from public;",
+        );
         foreach ($owner->select("select tablename from pg_tables where schemaname = 'public'") as $table) {
             $may = match (true) {
                 in_array($table->tablename, self::ONLY_READ, true) => 'select',

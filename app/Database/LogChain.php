@@ -25,16 +25,21 @@ final class LogChain
     /** Adds the columns to a log and chains what is in it already; the trigger goes on from there. */
     public static function add(Connection $owner, string $log): void
     {
-        $owner->unprepared("alter table {$log} add column if not exists salt text, add column if not exists data_hash char(64), add column if not exists prev_hash char(64), add column if not exists hash char(64), alter column id drop default");
+        $owner->unprepared(
+            "alter table {$log} add column if not exists salt text, add column if not exists data_hash char(64), add column if not exists prev_hash char(64), add column if not exists hash char(64), alter column id drop default",
+        );
         self::rebuild($owner, $log);
-        $owner->unprepared("drop trigger if exists {$log}_chain on {$log}; create trigger {$log}_chain before insert on {$log} for each row execute function chain_entry()");
+        $owner->unprepared(
+            "drop trigger if exists {$log}_chain on {$log}; create trigger {$log}_chain before insert on {$log} for each row execute function chain_entry()",
+        );
     }
 
     /** Chains every entry that has none, in the order of their numbers; only the owner can, with the log's own triggers off. */
     public static function rebuild(Connection $owner, string $log): void
     {
         $header = str_replace('to_jsonb(t)', 'to_jsonb(e)', self::HEADER);
-        $owner->unprepared(<<<SQL
+        $owner->unprepared(
+            <<<SQL
             set timezone to 'UTC';
             alter table {$log} disable trigger user;
             do \$\$
@@ -54,7 +59,9 @@ final class LogChain
                 insert into chain_heads (name, hash, entries) values ('{$log}', last, many) on conflict (name) do update set hash = excluded.hash, entries = excluded.entries;
             end \$\$;
             alter table {$log} enable trigger user;
-            SQL);
+            SQL
+            ,
+        );
     }
 
     /**
@@ -72,11 +79,19 @@ final class LogChain
             $head = DB::selectOne('select hash, entries from chain_heads where name = ?', [$log]);
             [$last, $entries, $removed, $faults, $before] = [self::START, 0, 0, [], 0];
             do {
-                $rows = DB::select('select id, data::text as data, salt, data_hash, prev_hash, hash, '.self::HEADER." as header from {$log} t where id > ? order by id limit 5000", [$before]);
+                $rows = DB::select(
+                    'select id, data::text as data, salt, data_hash, prev_hash, hash, '.
+                        self::HEADER.
+                        " as header from {$log} t where id > ? order by id limit 5000",
+                    [$before],
+                );
                 foreach ($rows as $row) {
                     $entries++;
                     if (trim((string) $row->prev_hash) !== $last) {
-                        $faults[] = $entries === 1 ? "Entries before number {$row->id} are missing." : "Between number {$before} and number {$row->id} something was removed, added or changed.";
+                        $faults[] =
+                            $entries === 1
+                                ? "Entries before number {$row->id} are missing."
+                                : "Between number {$before} and number {$row->id} something was removed, added or changed.";
                     }
                     if (hash('sha256', $row->header) !== $row->hash) {
                         $faults[] = "Entry {$row->id} was changed.";

@@ -44,7 +44,17 @@ final class Bundle
     {
         $bundle = new self($name);
         if ((int) filesize($path) > self::FILE_LIMIT) {
-            return [[], [sprintf('%s has %.1f MB; a bundle of the collector has far less than %.0f MB. It was not opened.', $name, filesize($path) / 1e6, self::FILE_LIMIT / 1e6)]];
+            return [
+                [],
+                [
+                    sprintf(
+                        '%s has %.1f MB; a bundle of the collector has far less than %.0f MB. It was not opened.',
+                        $name,
+                        filesize($path) / 1e6,
+                        self::FILE_LIMIT / 1e6,
+                    ),
+                ],
+            ];
         }
         $start = (string) file_get_contents($path, false, null, 0, 4);
         match (true) {
@@ -77,7 +87,10 @@ final class Bundle
             }
             $size = (int) octdec($field(124, 12));
             $type = $header[156];
-            $member = $long ?? ($field(257, 5) === 'ustar' && $field(345, 155) !== '' ? $field(345, 155).'/' : '').$field(0, 100);
+            $member =
+                $long ??
+                ($field(257, 5) === 'ustar' && $field(345, 155) !== '' ? $field(345, 155).'/' : '').
+                    $field(0, 100);
             $long = null;
             $padded = intdiv($size + self::BLOCK - 1, self::BLOCK) * self::BLOCK;
             if (! $this->mayGoOn($member, $padded)) {
@@ -90,7 +103,10 @@ final class Bundle
             }
             if ($type === 'x' && $size < 65_536) {
                 // POSIX.1-2001 extended header: its "path" is the name of the member that follows.
-                $long = preg_match('/^[0-9]+ path=(.*)$/m', $this->exactly($stream, $padded), $match) === 1 ? $match[1] : null;
+                $long =
+                    preg_match('/^[0-9]+ path=(.*)$/m', $this->exactly($stream, $padded), $match) === 1
+                        ? $match[1]
+                        : null;
 
                 continue;
             }
@@ -110,7 +126,7 @@ final class Bundle
 
     private function zip(string $path): void
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             $this->notes[] = "{$this->name} is damaged or no zip file.";
 
@@ -145,7 +161,12 @@ final class Bundle
             return false;
         }
         if ($this->expanded > self::EXPANDED_LIMIT) {
-            $this->notes[] = sprintf('%s expands to more than %.0f MB at "%s": from there on it was left out.', $this->name, self::EXPANDED_LIMIT / 1e6, mb_substr(mb_scrub($member), 0, 60));
+            $this->notes[] = sprintf(
+                '%s expands to more than %.0f MB at "%s": from there on it was left out.',
+                $this->name,
+                self::EXPANDED_LIMIT / 1e6,
+                mb_substr(mb_scrub($member), 0, 60),
+            );
 
             return false;
         }

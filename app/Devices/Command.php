@@ -12,8 +12,12 @@ final class Command
     private const ENVIRONMENT = ['LC_ALL' => 'C.UTF-8', 'PATH' => '/usr/sbin:/usr/bin:/sbin:/bin'];
 
     /** @param  list<string>  $arguments */
-    public static function of(array $arguments, ?float $seconds = 60, ?string $input = null, Limits $limits = new Limits): LimitedProcess
-    {
+    public static function of(
+        array $arguments,
+        ?float $seconds = 60,
+        ?string $input = null,
+        Limits $limits = new Limits(),
+    ): LimitedProcess {
         return new LimitedProcess($limits->around($arguments), null, self::ENVIRONMENT, $input, $seconds);
     }
 
@@ -24,8 +28,12 @@ final class Command
      *
      * @throws RuntimeException where it fails, with its own last words, or goes beyond its limits
      */
-    public static function run(array $arguments, ?float $seconds = 60, ?string $input = null, Limits $limits = new Limits): string
-    {
+    public static function run(
+        array $arguments,
+        ?float $seconds = 60,
+        ?string $input = null,
+        Limits $limits = new Limits(),
+    ): string {
         $name = basename($arguments[0]);
         $process = self::of($arguments, $seconds, $input, $limits);
         $printed = 0;
@@ -40,14 +48,20 @@ final class Command
             throw new RuntimeException("{$name} did not end within {$seconds} seconds.");
         } catch (ProcessSignaledException $e) {
             if ($printed <= $limits->output) {
-                throw new RuntimeException("{$name} was ended by the computer (signal {$e->getSignal()}): it used more than it may, or somebody ended it.");
+                throw new RuntimeException(
+                    "{$name} was ended by the computer (signal {$e->getSignal()}): it used more than it may, or somebody ended it.",
+                );
             }
         }
         if ($printed > $limits->output) {
             throw new RuntimeException("{$name} printed without end and was stopped.");
         }
         if (! $process->isSuccessful()) {
-            throw new RuntimeException("{$name}: ".(self::lastWords($process->getErrorOutput().$process->getOutput()) ?: "ended with {$process->getExitCode()}"));
+            throw new RuntimeException(
+                "{$name}: ".
+                    (self::lastWords($process->getErrorOutput().$process->getOutput()) ?:
+                        "ended with {$process->getExitCode()}"),
+            );
         }
 
         return $process->getOutput();

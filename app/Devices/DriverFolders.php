@@ -12,12 +12,21 @@ final class DriverFolders
     {
         $root = (string) config('cobblestone.drivers');
 
-        return array_values(array_filter(is_dir($root) ? (scandir($root) ?: []) : [], static fn (string $name): bool => preg_match(self::NAME, $name) === 1 && is_dir("{$root}/{$name}") && ! is_link("{$root}/{$name}")));
+        return array_values(
+            array_filter(
+                is_dir($root) ? (scandir($root) ?: []) : [],
+                static fn (string $name): bool => preg_match(self::NAME, $name) === 1 &&
+                    is_dir("{$root}/{$name}") &&
+                    ! is_link("{$root}/{$name}"),
+            ),
+        );
     }
 
     /** Null where there is no such folder. */
     public static function path(?string $name): ?string
     {
-        return $name !== null && in_array($name, self::names(), true) ? config('cobblestone.drivers')."/{$name}" : null;
+        return $name !== null && in_array($name, self::names(), true)
+            ? config('cobblestone.drivers')."/{$name}"
+            : null;
     }
 }

@@ -12,8 +12,11 @@ final readonly class Limits
      * @param  int  $output  bytes it may print
      * @param  int|null  $file  bytes of the largest file it may write
      */
-    public function __construct(public int $memory = 1_610_612_736, public int $output = 67_108_864, public ?int $file = null)
-    {
+    public function __construct(
+        public int $memory = 1_610_612_736,
+        public int $output = 67_108_864,
+        public ?int $file = null,
+    ) {
     }
 
     /** Lists of what is inside a file somebody brought. */
@@ -30,6 +33,16 @@ final readonly class Limits
      */
     public function around(array $arguments): array
     {
-        return ['setpriv', '--pdeathsig', 'KILL', 'setsid', 'prlimit', "--as={$this->memory}", '--core=0', ...($this->file === null ? [] : ["--fsize={$this->file}"]), ...$arguments];
+        return [
+            'setpriv',
+            '--pdeathsig',
+            'KILL',
+            'setsid',
+            'prlimit',
+            "--as={$this->memory}",
+            '--core=0',
+            ...$this->file === null ? [] : ["--fsize={$this->file}"],
+            ...$arguments,
+        ];
     }
 }

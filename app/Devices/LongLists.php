@@ -44,7 +44,9 @@ final class LongLists
         try {
             foreach (['source' => $source, 'copy' => $copy] as $side => $path) {
                 if (filesize($path) * 3 > (int) disk_free_space($folder)) {
-                    throw new RuntimeException('This computer has too little room to compare lists of this size. Make room, or compare folder by folder.');
+                    throw new RuntimeException(
+                        'This computer has too little room to compare lists of this size. Make room, or compare folder by folder.',
+                    );
                 }
                 $lists->sort($side, $path);
             }
@@ -63,7 +65,12 @@ final class LongLists
     /** @param  array<string, string>  $roots */
     private function merged(array $roots): ManifestComparison
     {
-        return ManifestComparison::ofSorted($this->records('source', strlen($roots['source'])), $this->records('copy', strlen($roots['copy'])), $roots['source'], $roots['copy']);
+        return ManifestComparison::ofSorted(
+            $this->records('source', strlen($roots['source'])),
+            $this->records('copy', strlen($roots['copy'])),
+            $roots['source'],
+            $roots['copy'],
+        );
     }
 
     private function sort(string $side, string $path): void
@@ -75,7 +82,9 @@ final class LongLists
                 break;
             }
         }
-        $out = fopen("{$this->folder}/{$side}.plain", 'wb') ?: throw new RuntimeException('The lists cannot be put in order here.');
+        $out =
+            fopen("{$this->folder}/{$side}.plain", 'wb') ?:
+            throw new RuntimeException('The lists cannot be put in order here.');
         $root = null;
         $bytes = 0;
         foreach (self::lines($path) as $number => $line) {
@@ -84,20 +93,38 @@ final class LongLists
             }
             $read = ManifestLine::read($line, $spaced);
             if ($read === null) {
-                count($this->notes) < 200 && $this->notes[] = "Line {$number}: \"".mb_substr(mb_scrub($line), 0, 50).'" is not a line of sha256sum; left out.';
+                count($this->notes) < 200 &&
+                    ($this->notes[] =
+                        "Line {$number}: \"".
+                        mb_substr(mb_scrub($line), 0, 50).
+                        '" is not a line of sha256sum; left out.');
 
                 continue;
             }
             $root = ManifestComparison::shared($root, $read->path);
             $bytes = $bytes === null || $read->bytes === null ? null : $bytes + $read->bytes;
-            if (@fwrite($out, addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n") === false) {
+            if (
+                @fwrite($out, addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n") === false
+            ) {
                 throw new RuntimeException('This computer\'s drive is full: the lists cannot be put in order here.');
             }
         }
         fclose($out);
         [$this->roots[$side], $this->bytes[$side]] = [$root ?? '', $bytes];
         // Stable and by bytes, so that of two lines of one path the later one stays the later.
-        Command::run(['sort', '--stable', '--field-separator=\0', '--key=1,1', '--buffer-size=64M', "--temporary-directory={$this->folder}", "--output={$this->folder}/{$side}", "{$this->folder}/{$side}.plain"], 3600);
+        Command::run(
+            [
+                'sort',
+                '--stable',
+                '--field-separator=\0',
+                '--key=1,1',
+                '--buffer-size=64M',
+                "--temporary-directory={$this->folder}",
+                "--output={$this->folder}/{$side}",
+                "{$this->folder}/{$side}.plain",
+            ],
+            3600,
+        );
         unlink("{$this->folder}/{$side}.plain");
     }
 
@@ -106,7 +133,11 @@ final class LongLists
     {
         foreach (self::lines("{$this->folder}/{$side}") as $line) {
             [$path, $hash, $bytes] = array_pad(explode("\0", $line), 3, '');
-            yield [substr(stripcslashes($path), $cut), $hash === '' ? null : $hash, $bytes === '' ? null : (int) $bytes];
+            yield [
+                substr(stripcslashes($path), $cut),
+                $hash === '' ? null : $hash,
+                $bytes === '' ? null : (int) $bytes,
+            ];
         }
     }
 

@@ -22,9 +22,18 @@ final class Picture
     {
         $size = @getimagesize($from);
         if ($size === false || $size[0] * $size[1] > self::MOST_PIXELS) {
-            throw new RuntimeException($size === false ? 'it is no picture' : "it has {$size[0]} x {$size[1]} pixels, far more than a photo of a screen needs");
+            throw new RuntimeException(
+                $size === false
+                    ? 'it is no picture'
+                    : "it has {$size[0]} x {$size[1]} pixels, far more than a photo of a screen needs",
+            );
         }
-        Command::run(['php', '-d', 'memory_limit=900M', '-d', 'pcov.enabled=0', __DIR__.'/redraw.php', $from, $to], self::SECONDS, null, new Limits(output: 100_000, file: 200_000_000));
+        Command::run(
+            ['php', '-d', 'memory_limit=900M', '-d', 'pcov.enabled=0', __DIR__.'/redraw.php', $from, $to],
+            self::SECONDS,
+            null,
+            new Limits(output: 100_000, file: 200_000_000),
+        );
         if (! is_file($to) || filesize($to) === 0) {
             throw new RuntimeException('it could not be drawn');
         }

@@ -20,7 +20,14 @@ final class DocumentFault extends RuntimeException
 
     public static function tooLarge(string $name, int $bytes, int $limit): self
     {
-        return new self([sprintf('%s: %.1f MB is more than a document of this kind may have (%.1f MB).', $name, $bytes / 1e6, $limit / 1e6)]);
+        return new self([
+            sprintf(
+                '%s: %.1f MB is more than a document of this kind may have (%.1f MB).',
+                $name,
+                $bytes / 1e6,
+                $limit / 1e6,
+            ),
+        ]);
     }
 
     public static function notText(string $name): self
@@ -40,7 +47,9 @@ final class DocumentFault extends RuntimeException
 
     public static function notKept(string $name): self
     {
-        return new self(["{$name}: this text cannot be kept exactly as it was typed. Nothing was changed; type it again without unusual signs."]);
+        return new self([
+            "{$name}: this text cannot be kept exactly as it was typed. Nothing was changed; type it again without unusual signs.",
+        ]);
     }
 
     /** @param  list<string>  $faults */

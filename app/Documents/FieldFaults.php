@@ -35,7 +35,9 @@ final class FieldFaults
             }
             throw ValidationException::withMessages($messages);
         } catch (BriefFault|UnknownEntry $e) {
-            throw ValidationException::withMessages([self::field($e->field, $fields, $otherwise) => $e->getMessage()]);
+            throw ValidationException::withMessages([
+                self::field($e->field, $fields, $otherwise) => $e->getMessage(),
+            ]);
         } catch (OrderImpossible|DomainException|InvalidArgumentException $e) {
             throw ValidationException::withMessages([$otherwise => $e->getMessage()]);
         }

@@ -23,7 +23,7 @@ final class SchemaCheck
             return [];
         }
         $faults = [];
-        (new ErrorFormatter)->format($error, true, function (ValidationError $error) use (&$faults): string {
+        (new ErrorFormatter())->format($error, true, function (ValidationError $error) use (&$faults): string {
             $path = implode('.', array_map(strval(...), $error->data()->fullPath()));
             $reason = self::reason($error);
             if ($reason !== null) {
@@ -43,7 +43,9 @@ final class SchemaCheck
      */
     private static function asJson(array|object $document): mixed
     {
-        return is_object($document) ? $document : json_decode((string) json_encode(self::withoutEmpty($document), JSON_PRESERVE_ZERO_FRACTION));
+        return is_object($document)
+            ? $document
+            : json_decode((string) json_encode(self::withoutEmpty($document), JSON_PRESERVE_ZERO_FRACTION));
     }
 
     /**
@@ -54,7 +56,10 @@ final class SchemaCheck
     {
         $kept = array_filter($document, static fn (mixed $value): bool => $value !== []);
 
-        return array_map(static fn (mixed $value): mixed => is_array($value) ? self::withoutEmpty($value) : $value, $kept);
+        return array_map(
+            static fn (mixed $value): mixed => is_array($value) ? self::withoutEmpty($value) : $value,
+            $kept,
+        );
     }
 
     /** Fields that failed for another reason are listed here too; only those the schema does not name are unknown. */
@@ -69,14 +74,28 @@ final class SchemaCheck
 
     private static function reason(ValidationError $error): ?string
     {
-        $list = static fn (mixed $values): string => implode(', ', array_map(static fn (mixed $value): string => is_string($value) ? $value : (string) json_encode($value), (array) $values));
+        $list = static fn (mixed $values): string => implode(
+            ', ',
+            array_map(
+                static fn (mixed $value): string => is_string($value) ? $value : (string) json_encode($value),
+                (array) $values,
+            ),
+        );
         $args = $error->args();
 
         return match ($error->keyword()) {
             'required' => 'missing: '.$list($args['missing'] ?? []).'.',
             'additionalProperties' => self::unknownFields($error),
-            'type' => 'must be '.$list($args['expected'] ?? '').', is '.($args['type'] ?? 'something else').'.',
-            'enum' => 'must be one of the allowed words'.(isset($error->schema()->info()->data()->enum) ? ': '.$list($error->schema()->info()->data()->enum) : '').'.',
+            'type' => 'must be '.
+                $list($args['expected'] ?? '').
+                ', is '.
+                ($args['type'] ?? 'something else').
+                '.',
+            'enum' => 'must be one of the allowed words'.
+                (isset($error->schema()->info()->data()->enum)
+                    ? ': '.$list($error->schema()->info()->data()->enum)
+                    : '').
+                '.',
             'const' => 'must be '.json_encode($args['const'] ?? null).'.',
             'pattern' => 'is not written as it must be.',
             'minimum', 'exclusiveMinimum' => 'must be larger; at least '.json_encode($args['min'] ?? 0).'.',
@@ -85,7 +104,9 @@ final class SchemaCheck
             'maxLength' => 'is too long.',
             'minItems' => 'has too few entries.',
             'maxItems', 'maxProperties' => 'has too many entries.',
-            'properties', 'items', 'oneOf', 'then', 'if', 'propertyNames' => $error->subErrors() === [] ? 'is not accepted.' : null,
+            'properties', 'items', 'oneOf', 'then', 'if', 'propertyNames' => $error->subErrors() === []
+                ? 'is not accepted.'
+                : null,
             default => $error->message(),
         };
     }

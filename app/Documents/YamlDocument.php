@@ -12,9 +12,11 @@ final class YamlDocument
     public const LIMIT = 3_000_000;
 
     /** Aliases can make a small file expand without end, and no document of ours needs them. */
-    private const FLAGS = Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME | Yaml::PARSE_EXCEPTION_ON_ALIAS;
+    private const FLAGS =
+        Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME | Yaml::PARSE_EXCEPTION_ON_ALIAS;
 
-    private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT;
+    private const JSON =
+        JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT;
 
     private const DEPTH = 40;
 
@@ -56,7 +58,11 @@ final class YamlDocument
             $data = str_starts_with($text, '{') ? json_decode($text, true, self::DEPTH + 2) : null;
             $data ??= Yaml::parse($text, self::FLAGS);
         } catch (ParseException $e) {
-            throw DocumentFault::notYaml($name, max(1, $e->getParsedLine()), preg_replace('/ at line \d+.*$/s', '', $e->getMessage()).'.');
+            throw DocumentFault::notYaml(
+                $name,
+                max(1, $e->getParsedLine()),
+                preg_replace('/ at line \d+.*$/s', '', $e->getMessage()).'.',
+            );
         }
         if (! is_array($data) || array_is_list($data)) {
             throw DocumentFault::notABlock($name);
@@ -77,7 +83,12 @@ final class YamlDocument
     public static function text(array $document, string $name): string
     {
         $json = (string) json_encode($document, self::JSON);
-        foreach ([static fn (): string => Yaml::dump($document, 5, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK), static fn (): string => $json] as $written) {
+        foreach (
+            [
+                static fn (): string => Yaml::dump($document, 5, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK),
+                static fn (): string => $json,
+            ] as $written
+        ) {
             try {
                 $text = $written();
                 if (json_encode(self::parse($text, $name), self::JSON) === $json) {
@@ -105,7 +116,13 @@ final class YamlDocument
         }
         foreach ($data as $key => $value) {
             if ($value instanceof DateTimeInterface) {
-                $data[$key] = $value->format($value->format('His') === '000000' ? 'Y-m-d' : ($value->getOffset() === 0 ? 'Y-m-d\TH:i' : 'Y-m-d\TH:iP'));
+                $data[$key] = $value->format(
+                    $value->format('His') === '000000'
+                        ? 'Y-m-d'
+                        : ($value->getOffset() === 0
+                            ? 'Y-m-d\TH:i'
+                            : 'Y-m-d\TH:iP'),
+                );
             } elseif (is_array($value)) {
                 $data[$key] = self::plain($value, $name, $nodes, $depth + 1);
             }

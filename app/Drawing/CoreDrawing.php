@@ -29,7 +29,16 @@ final class CoreDrawing
     public const EXPONENT = 0.32;
 
     /** Role => its texture in words. */
-    public const ROLES = ['efi' => 'dots: start files', 'reserved' => 'plain: reserved', 'system' => 'waves: system', 'recovery' => 'slant: recovery', 'data' => 'crosses: data', 'installer' => 'waves: installer', 'old' => 'dashes: what is there now', 'free' => 'empty: unused'];
+    public const ROLES = [
+        'efi' => 'dots: start files',
+        'reserved' => 'plain: reserved',
+        'system' => 'waves: system',
+        'recovery' => 'slant: recovery',
+        'data' => 'crosses: data',
+        'installer' => 'waves: installer',
+        'old' => 'dashes: what is there now',
+        'free' => 'empty: unused',
+    ];
 
     /** @var list<array<string, mixed>> */
     public array $bands = [];
@@ -53,7 +62,16 @@ final class CoreDrawing
             $drawing->band($part, true);
         }
         if ($now === null || $now === []) {
-            $drawing->band(['name' => $now === null ? 'not read yet' : 'blank', 'from' => 0, 'bytes' => $total, 'lost' => false, 'role' => 'free'], true);
+            $drawing->band(
+                [
+                    'name' => $now === null ? 'not read yet' : 'blank',
+                    'from' => 0,
+                    'bytes' => $total,
+                    'lost' => false,
+                    'role' => 'free',
+                ],
+                true,
+            );
         }
         foreach ($after as $part) {
             $drawing->band([...$part, 'lost' => false], false);
@@ -77,9 +95,15 @@ final class CoreDrawing
         $first = $fields->optionalInt('first_sector');
 
         return [
-            'name' => $fields->string('name'), 'from' => ($first ?? 0) * $sector, 'bytes' => $fields->int('bytes'), 'role' => $role,
-            'lost' => $lost, 'first_sector' => $first, 'sectors' => $fields->optionalInt('sectors'),
-            'type' => $fields->optionalString('type'), 'file_system' => $fields->optionalString('file_system'),
+            'name' => $fields->string('name'),
+            'from' => ($first ?? 0) * $sector,
+            'bytes' => $fields->int('bytes'),
+            'role' => $role,
+            'lost' => $lost,
+            'first_sector' => $first,
+            'sectors' => $fields->optionalInt('sectors'),
+            'type' => $fields->optionalString('type'),
+            'file_system' => $fields->optionalString('file_system'),
         ];
     }
 
@@ -119,9 +143,36 @@ final class CoreDrawing
         [$e0, $e1, $e2] = [$scatter->between(-3, 3), $scatter->between(-3, 3), $scatter->between(-3, 3)];
         $middle = self::LEFT + self::CORE / 2;
         $edge = $left ? self::LEFT : self::LEFT + self::CORE;
-        $path = sprintf('M%.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fZ', $middle, $y0, $edge + $e0, $y0, $edge + $e2, ($y0 + $y1) / 2, $edge + $e1, $y1, $middle, $y1);
-        $this->bands[] = ['path' => $path, 'role' => $part['role'], 'lost' => $part['lost'], 'y' => ($y0 + $y1) / 2, 'thick' => $y1 - $y0, 'left' => $left];
-        $this->labels[] = ['name' => $part['name'], 'size' => Bytes::of($part['bytes'])->binary(), 'exact' => Bytes::of($part['bytes'])->exact().' · '.Bytes::of($part['bytes'])->decimal(), 'lost' => $part['lost'], 'left' => $left, 'at' => ($y0 + $y1) / 2, 'y' => ($y0 + $y1) / 2];
+        $path = sprintf(
+            'M%.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fZ',
+            $middle,
+            $y0,
+            $edge + $e0,
+            $y0,
+            $edge + $e2,
+            ($y0 + $y1) / 2,
+            $edge + $e1,
+            $y1,
+            $middle,
+            $y1,
+        );
+        $this->bands[] = [
+            'path' => $path,
+            'role' => $part['role'],
+            'lost' => $part['lost'],
+            'y' => ($y0 + $y1) / 2,
+            'thick' => $y1 - $y0,
+            'left' => $left,
+        ];
+        $this->labels[] = [
+            'name' => $part['name'],
+            'size' => Bytes::of($part['bytes'])->binary(),
+            'exact' => Bytes::of($part['bytes'])->exact().' · '.Bytes::of($part['bytes'])->decimal(),
+            'lost' => $part['lost'],
+            'left' => $left,
+            'at' => ($y0 + $y1) / 2,
+            'y' => ($y0 + $y1) / 2,
+        ];
     }
 
     /** Labels of one side take at least 30 units each and stay inside the drawing; a line leads to the band. */

@@ -9,8 +9,20 @@ final class CrossingDrawing
 
     /** What the stones are called on the drawing. */
     private const NAMES = [
-        'power' => 'power', 'firmware' => 'firmware', 'choice' => 'choice', 'device' => 'device', 'table' => 'table', 'volume' => 'FAT', 'loader' => 'loader', 'program' => 'program',
-        'signature' => 'signature', 'next stage' => 'next stage', 'boot sector' => 'boot sector', 'system' => 'running', 'key' => 'disk key', 'drives' => 'drives',
+        'power' => 'power',
+        'firmware' => 'firmware',
+        'choice' => 'choice',
+        'device' => 'device',
+        'table' => 'table',
+        'volume' => 'FAT',
+        'loader' => 'loader',
+        'program' => 'program',
+        'signature' => 'signature',
+        'next stage' => 'next stage',
+        'boot sector' => 'boot sector',
+        'system' => 'running',
+        'key' => 'disk key',
+        'drives' => 'drives',
     ];
 
     /** The way on, in the order a start by UEFI asks for it; what lies beyond a missing stone is only outlined. */
@@ -26,7 +38,12 @@ final class CrossingDrawing
         $missing = false;
         foreach ($start['stones'] as $index => $stone) {
             $missing = $missing || ! $stone['holds'];
-            $stones[] = self::stone(self::NAMES[$stone['name']] ?? $stone['name'], $stone['holds'] ? 'stands' : 'missing', "{$seed}-{$index}-{$stone['name']}", $stone['words']);
+            $stones[] = self::stone(
+                self::NAMES[$stone['name']] ?? $stone['name'],
+                $stone['holds'] ? 'stands' : 'missing',
+                "{$seed}-{$index}-{$stone['name']}",
+                $stone['words'],
+            );
         }
         $last = $start['stones'][count($start['stones']) - 1]['name'];
         $place = array_search($last, self::BEYOND, true);
@@ -48,7 +65,13 @@ final class CrossingDrawing
     {
         $path = '';
         foreach ([[0.96, 0.9], [0.78, 0.68], [0.6, 0.46]] as $index => [$w, $h]) {
-            $path .= StoneShape::pebble($width / 2 - $width * $w / 2, self::HEIGHT / 2 + 2 - self::HEIGHT * $h / 2, $width * $w, self::HEIGHT * $h, "{$seed}-ripple-{$index}");
+            $path .= StoneShape::pebble(
+                $width / 2 - ($width * $w) / 2,
+                self::HEIGHT / 2 + 2 - (self::HEIGHT * $h) / 2,
+                $width * $w,
+                self::HEIGHT * $h,
+                "{$seed}-ripple-{$index}",
+            );
         }
 
         return $path;
@@ -61,7 +84,14 @@ final class CrossingDrawing
         $width = ($kind === 'missing' ? 86 : 48) + 5 * min(8, mb_strlen($name)) + (int) $scatter->between(-5, 5);
         $height = self::HEIGHT - 12 - $scatter->between(0, 10);
 
-        return ['name' => $name, 'kind' => $kind, 'width' => $width, 'words' => $words,
-            'shape' => $kind === 'missing' ? self::ripples($width, $seed) : StoneShape::pebble(3, (self::HEIGHT - $height) / 2, $width - 6, $height, $seed)];
+        return [
+            'name' => $name,
+            'kind' => $kind,
+            'width' => $width,
+            'words' => $words,
+            'shape' => $kind === 'missing'
+                    ? self::ripples($width, $seed)
+                    : StoneShape::pebble(3, (self::HEIGHT - $height) / 2, $width - 6, $height, $seed),
+        ];
     }
 }

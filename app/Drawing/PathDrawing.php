@@ -29,7 +29,14 @@ final class PathDrawing
             if ($step->gates !== []) {
                 $shut = $progress->shutGates($step);
                 $waived = array_filter($step->gates, $progress->isWaived(...)) !== [];
-                $items[] = ['kind' => 'gate', 'open' => $shut === [], 'text' => implode(', ', array_unique(array_map(static fn ($gate): string => $gate->title, $step->gates))).($shut !== [] ? ': shut' : ($waived ? ': waived' : ': open'))];
+                $items[] = [
+                    'kind' => 'gate',
+                    'open' => $shut === [],
+                    'text' => implode(
+                        ', ',
+                        array_unique(array_map(static fn ($gate): string => $gate->title, $step->gates)),
+                    ).($shut !== [] ? ': shut' : ($waived ? ': waived' : ': open')),
+                ];
             }
             $items[] = self::stone($progress, $step, $current?->id === $step->id, $chosen === $step->id);
             if (($step->waiting->restarts ?? 0) > 0) {
@@ -47,18 +54,47 @@ final class PathDrawing
         $width = self::width($step);
         $done = $progress->doneAt($step);
         $started = $progress->startedAt($step);
-        $minutes = $done !== null && $started !== null && $done > $started ? Duration::seconds($done - $started)->label() : null;
+        $minutes =
+            $done !== null && $started !== null && $done > $started
+                ? Duration::seconds($done - $started)->label()
+                : null;
         $flat = $step->presence !== Presence::Hands;
 
         return [
-            'kind' => 'stone', 'id' => $step->id, 'title' => $step->title, 'width' => $width + 8, 'height' => self::HEIGHT + 8,
-            'class' => implode(' ', array_filter([$step->isOneWay() ? 'toothed' : ($flat ? 'slab' : 'pebble'), $state->value, $current ? 'now' : '', $chosen ? 'chosen' : ''])),
+            'kind' => 'stone',
+            'id' => $step->id,
+            'title' => $step->title,
+            'width' => $width + 8,
+            'height' => self::HEIGHT + 8,
+            'class' => implode(
+                ' ',
+                array_filter([
+                    $step->isOneWay() ? 'toothed' : ($flat ? 'slab' : 'pebble'),
+                    $state->value,
+                    $current ? 'now' : '',
+                    $chosen ? 'chosen' : '',
+                ]),
+            ),
             'shape' => self::shape($step, $width, $flat),
             'halo' => $current ? StoneShape::pebble(0.5, 0.5, $width + 7, self::HEIGHT + 7, $step->id) : null,
             'post' => $step->presence === Presence::StayNear,
-            'label' => $state === StepState::Waived ? '–' : ($state === StepState::Done ? ($minutes === null ? '' : self::short($minutes)) : self::short($step->time->likely->label())),
+            'label' => $state === StepState::Waived
+                    ? '–'
+                    : ($state === StepState::Done
+                        ? ($minutes === null
+                            ? ''
+                            : self::short($minutes))
+                        : self::short($step->time->likely->label())),
             'one_way' => $step->isOneWay(),
-            'text' => implode(', ', array_filter([$step->presence->title(), 'about '.$step->time->likely->label(), self::spoken($state, $current), $minutes === null ? null : "took {$minutes}"])),
+            'text' => implode(
+                ', ',
+                array_filter([
+                    $step->presence->title(),
+                    'about '.$step->time->likely->label(),
+                    self::spoken($state, $current),
+                    $minutes === null ? null : "took {$minutes}",
+                ]),
+            ),
         ];
     }
 
@@ -66,9 +102,14 @@ final class PathDrawing
     {
         $minutes = $step->time->likely->inMinutes();
 
-        return self::WIDTHS[match (true) {
-            $minutes < 1 => 0, $minutes <= 5 => 1, $minutes <= 20 => 2, default => 3,
-        }];
+        return self::WIDTHS[
+            match (true) {
+                $minutes < 1 => 0,
+                $minutes <= 5 => 1,
+                $minutes <= 20 => 2,
+                default => 3,
+            }
+        ];
     }
 
     private static function shape(Step $step, int $width, bool $flat): string
@@ -88,7 +129,10 @@ final class PathDrawing
     private static function spoken(StepState $state, bool $current): string
     {
         return match ($state) {
-            StepState::Done => 'laid', StepState::Waived => 'fell away with a waiver', StepState::Running => 'under way', StepState::Trouble => 'in trouble',
+            StepState::Done => 'laid',
+            StepState::Waived => 'fell away with a waiver',
+            StepState::Running => 'under way',
+            StepState::Trouble => 'in trouble',
             default => $current ? 'now' : 'ahead',
         };
     }

@@ -13,17 +13,33 @@ final class PortDrawing
     public const HEIGHT = 150;
 
     /** Width and height of a side, by kind of machine, in the drawing's units. */
-    private const SIDES = ['desktop' => ['front' => [120, 118], 'rear' => [120, 118]], 'laptop' => ['left' => [330, 30], 'right' => [330, 30], 'rear' => [330, 34]], 'handheld' => ['top' => [330, 42], 'bottom' => [330, 42], 'left' => [120, 44], 'right' => [120, 44]], 'sealed' => ['rear' => [250, 74], 'left' => [330, 30], 'right' => [330, 30]]];
+    private const SIDES = [
+        'desktop' => ['front' => [120, 118], 'rear' => [120, 118]],
+        'laptop' => ['left' => [330, 30], 'right' => [330, 30], 'rear' => [330, 34]],
+        'handheld' => ['top' => [330, 42], 'bottom' => [330, 42], 'left' => [120, 44], 'right' => [120, 44]],
+        'sealed' => ['rear' => [250, 74], 'left' => [330, 30], 'right' => [330, 30]],
+    ];
 
     /** What lies at the two ends of a side, as one faces it. */
-    private const ENDS = ['front' => ['left', 'right'], 'rear' => ['its right side', 'its left side'], 'left' => ['rear', 'front'], 'right' => ['front', 'rear'], 'top' => ['left', 'right'], 'bottom' => ['left', 'right']];
+    private const ENDS = [
+        'front' => ['left', 'right'],
+        'rear' => ['its right side', 'its left side'],
+        'left' => ['rear', 'front'],
+        'right' => ['front', 'rear'],
+        'top' => ['left', 'right'],
+        'bottom' => ['left', 'right'],
+    ];
 
     /**
      * @param  list<array{x: float, y: float, w: float, h: float, words: string, wanted: bool, connector: string}>  $sockets
      * @param  array{string, string}  $ends  what lies at its left and right end
      */
-    private function __construct(public readonly string $side, public readonly string $outline, public readonly array $sockets, public readonly array $ends)
-    {
+    private function __construct(
+        public readonly string $side,
+        public readonly string $outline,
+        public readonly array $sockets,
+        public readonly array $ends,
+    ) {
     }
 
     /**
@@ -51,11 +67,21 @@ final class PortDrawing
             // A tower's sockets stand one above the other; everything else has them side by side.
             $upright = $kind === Kind::Desktop;
             $sockets[] = [
-                'x' => $upright ? $x + $w / 2 - $sw / 2 : $x + $w * $place - $sw / 2, 'y' => $upright ? $y + $h * $place - $sh / 2 : $y + $h / 2 - $sh / 2,
-                'w' => (float) $sw, 'h' => (float) $sh, 'words' => "{$one->connector}, {$one->where}", 'wanted' => $one->id === $wanted, 'connector' => $one->connector,
+                'x' => $upright ? $x + $w / 2 - $sw / 2 : $x + $w * $place - $sw / 2,
+                'y' => $upright ? $y + $h * $place - $sh / 2 : $y + $h / 2 - $sh / 2,
+                'w' => (float) $sw,
+                'h' => (float) $sh,
+                'words' => "{$one->connector}, {$one->where}",
+                'wanted' => $one->id === $wanted,
+                'connector' => $one->connector,
             ];
         }
 
-        return new self($side, StoneShape::slab($x, $y, $w, $h, "{$kind->value}-{$side}"), $sockets, self::ENDS[$side] ?? ['', '']);
+        return new self(
+            $side,
+            StoneShape::slab($x, $y, $w, $h, "{$kind->value}-{$side}"),
+            $sockets,
+            self::ENDS[$side] ?? ['', ''],
+        );
     }
 }

@@ -67,7 +67,10 @@ final class PressDrawing
 
     public function x(float $seconds): float
     {
-        return round(self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * $seconds / $this->sequence->seconds, 1);
+        return round(
+            self::LEFT + ((self::WIDTH - self::LEFT - self::RIGHT) * $seconds) / $this->sequence->seconds,
+            1,
+        );
     }
 
     private function press(Press $press, float $rail, int $index): void
@@ -75,12 +78,26 @@ final class PressDrawing
         if (! $press->tapped) {
             [$from, $to] = [$this->x($press->from), $this->x($press->to)];
             $short = $to - $from < 30;
-            $this->stones[] = ['shape' => $short ? StoneShape::pebble($from - 2, $rail + 8, max(20, $to - $from), self::LANE - 16, "{$press->what}-{$index}") : StoneShape::slab($from, $rail + 9, $to - $from, self::LANE - 18, "{$press->what}-{$index}"), 'tapped' => false];
+            $this->stones[] = [
+                'shape' => $short
+                    ? StoneShape::pebble(
+                        $from - 2,
+                        $rail + 8,
+                        max(20, $to - $from),
+                        self::LANE - 16,
+                        "{$press->what}-{$index}",
+                    )
+                    : StoneShape::slab($from, $rail + 9, $to - $from, self::LANE - 18, "{$press->what}-{$index}"),
+                'tapped' => false,
+            ];
 
             return;
         }
         for ($at = $press->from; $at < $press->to; $at += PressSequence::TAP_EVERY) {
-            $this->stones[] = ['shape' => StoneShape::pebble($this->x($at), $rail + 14, 13, self::LANE - 28, "{$press->what}-{$at}"), 'tapped' => true];
+            $this->stones[] = [
+                'shape' => StoneShape::pebble($this->x($at), $rail + 14, 13, self::LANE - 28, "{$press->what}-{$at}"),
+                'tapped' => true,
+            ];
         }
     }
 }

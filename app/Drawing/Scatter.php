@@ -17,6 +17,6 @@ final class Scatter
     {
         $this->state = ($this->state * 1_103_515_245 + 12_345) & 0x7FFF_FFFF;
 
-        return $low + ($high - $low) * $this->state / 0x7FFF_FFFF;
+        return $low + (($high - $low) * $this->state) / 0x7FFF_FFFF;
     }
 }

@@ -36,16 +36,22 @@ final class SpeedDrawing
         if ($runs === []) {
             return null;
         }
-        $drawing = new self;
+        $drawing = new self();
         $top = max(array_map(static fn (array $run): float => max($run['writing'], $run['reading back']), $runs));
         $step = 10 ** floor(log10(max(1.0, $top)));
         for ($mark = 0.0; $mark <= $top; $mark += $top / $step > 4 ? 2 * $step : $step) {
-            $drawing->lines[] = ['y' => self::BASE - self::RISE * $mark / $top, 'label' => "{$mark}"];
+            $drawing->lines[] = ['y' => self::BASE - (self::RISE * $mark) / $top, 'label' => "{$mark}"];
         }
         foreach ($runs as $i => $run) {
             $x = 60 + (self::WIDTH - 100) * (count($runs) === 1 ? 0.5 : $i / (count($runs) - 1));
             foreach (['writing', 'reading back'] as $kind) {
-                $drawing->pebbles[] = ['x' => $x, 'y' => self::BASE - self::RISE * $run[$kind] / $top, 'r' => 4 + min(5, log10(max(1, $run['bytes'] / 1e6))), 'kind' => $kind, 'label' => sprintf('%s: %.1f MB/s over %.1f MB', $kind, $run[$kind], $run['bytes'] / 1e6)];
+                $drawing->pebbles[] = [
+                    'x' => $x,
+                    'y' => self::BASE - (self::RISE * $run[$kind]) / $top,
+                    'r' => 4 + min(5, log10(max(1, $run['bytes'] / 1e6))),
+                    'kind' => $kind,
+                    'label' => sprintf('%s: %.1f MB/s over %.1f MB', $kind, $run[$kind], $run['bytes'] / 1e6),
+                ];
             }
         }
 

@@ -13,7 +13,12 @@ use Illuminate\Support\Carbon;
 final class Workers
 {
     /** Name of the process => what people call it. */
-    public const NAMES = ['work' => 'inspection of images', 'work-hash' => 'checksums', 'work-builds' => 'builds of sticks', 'watch' => 'watcher of the shelf'];
+    public const NAMES = [
+        'work' => 'inspection of images',
+        'work-hash' => 'checksums',
+        'work-builds' => 'builds of sticks',
+        'watch' => 'watcher of the shelf',
+    ];
 
     private const HOURS = 24;
 
@@ -32,7 +37,10 @@ final class Workers
             return null;
         }
 
-        return array_map(static fn (string $name): bool => self::lives($name), array_combine(array_keys(self::NAMES), array_keys(self::NAMES)));
+        return array_map(
+            static fn (string $name): bool => self::lives($name),
+            array_combine(array_keys(self::NAMES), array_keys(self::NAMES)),
+        );
     }
 
     /** @return list<array{name: string, at: Carbon}> deaths of the last day that the lead has not seen yet, newest first */
@@ -43,8 +51,16 @@ final class Workers
         $deaths = [];
         foreach (array_slice(is_file($file) ? (array) file($file) : [], -200) as $line) {
             $death = json_decode((string) $line, true);
-            if (is_array($death) && is_int($death['at'] ?? null) && is_string($death['name'] ?? null) && $death['at'] > max($seen, now()->subHours(self::HOURS)->timestamp)) {
-                $deaths[] = ['name' => self::NAMES[$death['name']] ?? mb_substr($death['name'], 0, 40), 'at' => Carbon::createFromTimestamp($death['at'])];
+            if (
+                is_array($death) &&
+                is_int($death['at'] ?? null) &&
+                is_string($death['name'] ?? null) &&
+                $death['at'] > max($seen, now()->subHours(self::HOURS)->timestamp)
+            ) {
+                $deaths[] = [
+                    'name' => self::NAMES[$death['name']] ?? mb_substr($death['name'], 0, 40),
+                    'at' => Carbon::createFromTimestamp($death['at']),
+                ];
             }
         }
 
@@ -65,7 +81,9 @@ final class Workers
     {
         $pid = (int) @file_get_contents(self::folder()."/{$name}.pid");
 
-        return $pid > 0 && is_dir("/proc/{$pid}") && str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), 'artisan');
+        return $pid > 0 &&
+            is_dir("/proc/{$pid}") &&
+            str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), 'artisan');
     }
 
     private static function folder(): string

@@ -21,9 +21,14 @@ final class LayerPicture
         }
         $font = 'font-family="Atkinson Hyperlegible, sans-serif"';
 
-        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %d" width="%1$d" height="%2$d" role="img" ', self::WIDTH, $height)
-            .'aria-label="The layers of the core; each part uses only those below it">'."\n"
-            ."<g {$font} font-size=\"15\" text-anchor=\"middle\" fill=\"#2b2a27\">\n{$stones}</g>\n</svg>\n";
+        return sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %d" width="%1$d" height="%2$d" role="img" ',
+            self::WIDTH,
+            $height,
+        ).
+            'aria-label="The layers of the core; each part uses only those below it">'.
+            "\n".
+            "<g {$font} font-size=\"15\" text-anchor=\"middle\" fill=\"#2b2a27\">\n{$stones}</g>\n</svg>\n";
     }
 
     /** @param  list<string>  $parts */
@@ -37,9 +42,17 @@ final class LayerPicture
             sort($uses);
             $words = $uses === [] ? 'uses nothing' : 'uses '.implode(', ', $uses);
             $stones .= sprintf(
-                '<g><title>%s %s</title><rect x="%d" y="%d" width="%d" height="%d" rx="12" fill="#e7e2d6" stroke="#8d8676"/>'
-                    .'<text x="%d" y="%d">%1$s</text></g>'."\n",
-                $part, $words, $x, $y, $width, self::COURSE - self::GAP, $x + intdiv($width, 2), $y + 30,
+                '<g><title>%s %s</title><rect x="%d" y="%d" width="%d" height="%d" rx="12" fill="#e7e2d6" stroke="#8d8676"/>'.
+                    '<text x="%d" y="%d">%1$s</text></g>'.
+                    "\n",
+                $part,
+                $words,
+                $x,
+                $y,
+                $width,
+                self::COURSE - self::GAP,
+                $x + intdiv($width, 2),
+                $y + 30,
             );
         }
 

@@ -38,13 +38,18 @@ final class Layers
     {
         $ranks = self::ranks();
         $faults = array_map(
-            static fn (string $part): string => "core/{$part} stands in no layer: say in Layers::CORE what it may use.",
+            static fn (
+                string $part,
+            ): string => "core/{$part} stands in no layer: say in Layers::CORE what it may use.",
             array_values(array_diff($imports->parts(), array_keys($ranks))),
         );
         foreach ($imports->edges as $part => $uses) {
             foreach ($uses as $used => $files) {
                 if (($ranks[$used] ?? -1) >= ($ranks[$part] ?? PHP_INT_MAX)) {
-                    $faults[] = "core/{$part} uses core/{$used}, which is not below it: ".implode(', ', array_unique($files)).'.';
+                    $faults[] =
+                        "core/{$part} uses core/{$used}, which is not below it: ".
+                        implode(', ', array_unique($files)).
+                        '.';
                 }
             }
         }

@@ -18,16 +18,36 @@ final class Faults
         $state = (string) ($e->errorInfo[0] ?? $e->getCode());
 
         return match (true) {
-            $state === '53100' => self::page(507, 'This computer\'s drive is full', 'Nothing of what you sent was stored, and nothing that was stored before is lost. Copy what you typed, tell the lead: room must be made on this computer first.', $request),
-            in_array(substr($state, 0, 2), ['08', '57', '53'], true) || $state === '7' => self::page(503, 'The database does not answer', 'Nothing of what you sent was stored, and nothing that was stored before is lost. Try again in a moment; if it stays so, the lead runs bin/start.', $request),
-            str_starts_with($state, '22') => self::page($request->isMethodSafe() ? 404 : 422, 'That cannot be kept', 'Something in what was sent is no text or no number that is known here. Nothing was stored.', $request),
+            $state === '53100' => self::page(
+                507,
+                'This computer\'s drive is full',
+                'Nothing of what you sent was stored, and nothing that was stored before is lost. Copy what you typed, tell the lead: room must be made on this computer first.',
+                $request,
+            ),
+            in_array(substr($state, 0, 2), ['08', '57', '53'], true) || $state === '7' => self::page(
+                503,
+                'The database does not answer',
+                'Nothing of what you sent was stored, and nothing that was stored before is lost. Try again in a moment; if it stays so, the lead runs bin/start.',
+                $request,
+            ),
+            str_starts_with($state, '22') => self::page(
+                $request->isMethodSafe() ? 404 : 422,
+                'That cannot be kept',
+                'Something in what was sent is no text or no number that is known here. Nothing was stored.',
+                $request,
+            ),
             default => null,
         };
     }
 
     public static function ofDocument(DocumentFault $e, Request $request): Response
     {
-        return self::page(409, 'This document does not open', implode(' ', array_slice($e->faults, 0, 5)).' Nothing was changed by looking; tell the lead.', $request);
+        return self::page(
+            409,
+            'This document does not open',
+            implode(' ', array_slice($e->faults, 0, 5)).' Nothing was changed by looking; tell the lead.',
+            $request,
+        );
     }
 
     public static function page(int $status, string $what, string $next, Request $request): Response
@@ -36,6 +56,10 @@ final class Faults
             return response()->json(['message' => "{$what}. {$next}"], $status);
         }
 
-        return response()->view('errors.fault', ['heading' => $what, 'next' => $next, 'typed' => Typed::of($request)], $status);
+        return response()->view(
+            'errors.fault',
+            ['heading' => $what, 'next' => $next, 'typed' => Typed::of($request)],
+            $status,
+        );
     }
 }

@@ -11,7 +11,16 @@ use Illuminate\Support\Arr;
 final class Typed
 {
     /** Fields whose contents leave the request nowhere but into their seal. */
-    public const SECRET = ['current_password', 'password', 'password_confirmation', 'secret', 'code', 'serial', 'passphrase', 'key'];
+    public const SECRET = [
+        'current_password',
+        'password',
+        'password_confirmation',
+        'secret',
+        'code',
+        'serial',
+        'passphrase',
+        'key',
+    ];
 
     /** Fields that are the form's own. */
     private const OWN = ['_token', '_method', 'seen', 'as_seen', 'stone'];
@@ -21,8 +30,14 @@ final class Typed
     /** @return array<string, string> field => text */
     public static function of(Request $request): array
     {
-        $typed = array_filter(Arr::dot($request->except([...self::SECRET, ...self::OWN])), static fn (mixed $value): bool => is_string($value) && $value !== '');
+        $typed = array_filter(
+            Arr::dot($request->except([...self::SECRET, ...self::OWN])),
+            static fn (mixed $value): bool => is_string($value) && $value !== '',
+        );
 
-        return array_map(static fn (string $value): string => mb_substr($value, 0, self::LONGEST), array_slice($typed, 0, 100));
+        return array_map(
+            static fn (string $value): string => mb_substr($value, 0, self::LONGEST),
+            array_slice($typed, 0, 100),
+        );
     }
 }

@@ -25,8 +25,16 @@ final class BuildStick
      *
      * @throws BuildFailure
      */
-    public function handle(string $slug, StickDevice $stick, StickPlan $plan, SourceFiles $source, Progress $progress, array $about, ?int $user, ?int $build = null): BuildResult
-    {
+    public function handle(
+        string $slug,
+        StickDevice $stick,
+        StickPlan $plan,
+        SourceFiles $source,
+        Progress $progress,
+        array $about,
+        ?int $user,
+        ?int $build = null,
+    ): BuildResult {
         $lock = StickLock::take($slug);
         $state = StickState::of($slug);
         if ($state->condition === StickCondition::Retired) {
@@ -42,7 +50,10 @@ final class BuildStick
             $result = (new StickBuilder($plan, $stick, $source, $progress))->build($failed);
             $content = [...$this->content($plan, $result, $about, $user), 'parts' => StickCore::read($stick->path())];
             if (! StickState::become($slug, StickCondition::Good, $content)) {
-                throw BuildFailure::of('cancelled', 'The stick was retired while it was being built. It stays retired.');
+                throw BuildFailure::of(
+                    'cancelled',
+                    'The stick was retired while it was being built. It stays retired.',
+                );
             }
             StickMark::clear($slug);
         } catch (BuildFailure $e) {
@@ -55,7 +66,19 @@ final class BuildStick
         } finally {
             fclose($lock);
         }
-        StickEvent::note($slug, 'built', ['title' => $plan->title, 'bytes' => $result->bytes, 'write_seconds' => round($result->writeSeconds, 3), 'verify_seconds' => round($result->verifySeconds, 3), 'attempts' => $result->attempts, 'build' => $build], $user);
+        StickEvent::note(
+            $slug,
+            'built',
+            [
+                'title' => $plan->title,
+                'bytes' => $result->bytes,
+                'write_seconds' => round($result->writeSeconds, 3),
+                'verify_seconds' => round($result->verifySeconds, 3),
+                'attempts' => $result->attempts,
+                'build' => $build,
+            ],
+            $user,
+        );
 
         return $result;
     }
@@ -68,8 +91,17 @@ final class BuildStick
 
             return;
         }
-        StickEvent::note($slug, 'failed', ['kinds' => [$e->kind], 'message' => $e->getMessage(), 'build' => $build], $user);
-        if ($e->touched && $e->kind !== 'identity' && FailureRule::after($e->kind, max(1, $failed[$e->kind] ?? 0))['retire']) {
+        StickEvent::note(
+            $slug,
+            'failed',
+            ['kinds' => [$e->kind], 'message' => $e->getMessage(), 'build' => $build],
+            $user,
+        );
+        if (
+            $e->touched &&
+            $e->kind !== 'identity' &&
+            FailureRule::after($e->kind, max(1, $failed[$e->kind] ?? 0))['retire']
+        ) {
             StickState::become($slug, StickCondition::Retired, StickState::of($slug)->content);
             StickEvent::note($slug, 'retired', ['because' => $e->getMessage()], $user);
         }
@@ -82,9 +114,20 @@ final class BuildStick
     private function content(StickPlan $plan, BuildResult $result, array $about, ?int $user): array
     {
         return [
-            'title' => $plan->title, 'image' => $plan->image->file, 'image_sha256' => $plan->image->sha256, 'mode' => $plan->mode->value, 'label' => $result->label, 'layout' => $plan->layout?->toArray(), 'about' => $about,
-            'written_bytes' => $result->bytes, 'files' => count($result->sums), 'drivers' => count(array_filter($plan->files, static fn ($file): bool => $file->from === 'drivers')),
-            'sha256sums' => $result->sha256sums(), 'fingerprint' => $result->fingerprint, 'built_at' => now()->toIso8601String(), 'user' => $user,
+            'title' => $plan->title,
+            'image' => $plan->image->file,
+            'image_sha256' => $plan->image->sha256,
+            'mode' => $plan->mode->value,
+            'label' => $result->label,
+            'layout' => $plan->layout?->toArray(),
+            'about' => $about,
+            'written_bytes' => $result->bytes,
+            'files' => count($result->sums),
+            'drivers' => count(array_filter($plan->files, static fn ($file): bool => $file->from === 'drivers')),
+            'sha256sums' => $result->sha256sums(),
+            'fingerprint' => $result->fingerprint,
+            'built_at' => now()->toIso8601String(),
+            'user' => $user,
         ];
     }
 }

@@ -51,15 +51,24 @@ final class HashShelfFile implements ShouldQueue
         try {
             $sum = Pump::hash($this->pieces($file));
         } catch (RuntimeException) {
-            $file->refresh()->update(['hash_state' => $file->hash_state === 'running' ? 'failed' : $file->hash_state]);
+            $file
+                ->refresh()
+                ->update(['hash_state' => $file->hash_state === 'running' ? 'failed' : $file->hash_state]);
 
             return;
         }
         $file->refresh();
         if ($file->hash_state === 'running') {
             clearstatcache();
-            $same = is_file($file->path()) && filesize($file->path()) === (int) $file->bytes && filemtime($file->path()) === (int) $file->changed_at;
-            $file->update($same ? ['hash_state' => 'done', 'sha256' => $sum, 'hashed_bytes' => $file->bytes] : ['hash_state' => 'failed']);
+            $same =
+                is_file($file->path()) &&
+                filesize($file->path()) === (int) $file->bytes &&
+                filemtime($file->path()) === (int) $file->changed_at;
+            $file->update(
+                $same
+                    ? ['hash_state' => 'done', 'sha256' => $sum, 'hashed_bytes' => $file->bytes]
+                    : ['hash_state' => 'failed'],
+            );
         }
     }
 
@@ -74,7 +83,12 @@ final class HashShelfFile implements ShouldQueue
             if (microtime(true) - $told >= self::EVERY) {
                 $told = microtime(true);
                 // Somebody may have stopped it meanwhile: then no row is met.
-                if (ShelfFile::query()->whereKey($file->id)->where('hash_state', 'running')->update(['hashed_bytes' => $done, 'updated_at' => now()]) === 0) {
+                if (
+                    ShelfFile::query()
+                        ->whereKey($file->id)
+                        ->where('hash_state', 'running')
+                        ->update(['hashed_bytes' => $done, 'updated_at' => now()]) === 0
+                ) {
                     throw new RuntimeException('stopped');
                 }
             }

@@ -33,16 +33,42 @@ final class InspectShelfFile implements ShouldQueue
             return;
         }
         if ($this->job !== null && $this->attempts() > self::MOST) {
-            $file->update(['report' => ImageReport::unreadable($file->name, (int) $file->bytes, 'Looking into it ended the program that looked, '.self::MOST.' times. It was given up; no image made in good faith does that.')->toArray()]);
+            $file->update([
+                'report' => ImageReport::unreadable(
+                    $file->name,
+                    (int) $file->bytes,
+                    'Looking into it ended the program that looked, '.
+                        self::MOST.
+                        ' times. It was given up; no image made in good faith does that.',
+                )->toArray(),
+            ]);
 
             return;
         }
-        $image = $file->slug === null ? null : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first();
+        $image =
+            $file->slug === null
+                ? null
+                : CatalogueEntry::query()->where('kind', 'images')->where('slug', $file->slug)->first();
         try {
-            $file->update(['report' => Inspection::of($file->path(), $image?->document['loader']['next_stage'] ?? null)->toArray()]);
+            $file->update([
+                'report' => Inspection::of(
+                    $file->path(),
+                    $image?->document['loader']['next_stage'] ?? null,
+                )->toArray(),
+            ]);
         } catch (RuntimeException $e) {
             // Gone meanwhile is gone; what is there and cannot be read says so, and is not looked into again and again.
-            $file->update(is_file($file->path()) ? ['report' => ImageReport::unreadable($file->name, (int) $file->bytes, "It cannot be read: {$e->getMessage()}")->toArray()] : ['here' => false]);
+            $file->update(
+                is_file($file->path())
+                    ? [
+                        'report' => ImageReport::unreadable(
+                            $file->name,
+                            (int) $file->bytes,
+                            "It cannot be read: {$e->getMessage()}",
+                        )->toArray(),
+                    ]
+                    : ['here' => false],
+            );
         }
     }
 }

@@ -43,19 +43,54 @@ final class StickBuildJob implements ShouldQueue
             return;
         }
         $lease = Lease::take("build-{$build->slug}");
-        if ($lease === null || StickBuild::query()->whereKey($build->id)->where('state', 'queued')->update(['state' => 'running', 'began_at' => now()]) === 0) {
+        if (
+            $lease === null ||
+            StickBuild::query()
+                ->whereKey($build->id)
+                ->where('state', 'queued')
+                ->update(['state' => 'running', 'began_at' => now()]) === 0
+        ) {
             return;
         }
         $build->refresh();
         try {
             $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
-            $result = $action->handle($build->slug, $register->device($build->slug), $build->stickPlan(), new SourceFiles($image->path(), DriverFolders::path($build->drivers)), new StoredProgress($build), $image->about, $build->user_id, $build->id);
-            $build->update(['state' => 'done', 'stage' => 'Proven', 'ended_at' => now(), 'result' => ['bytes' => $result->bytes, 'write_seconds' => $result->writeSeconds, 'verify_seconds' => $result->verifySeconds, 'files' => count($result->sums), 'attempts' => $result->attempts, 'sha256sums' => $result->sha256sums()]]);
+            $result = $action->handle(
+                $build->slug,
+                $register->device($build->slug),
+                $build->stickPlan(),
+                new SourceFiles($image->path(), DriverFolders::path($build->drivers)),
+                new StoredProgress($build),
+                $image->about,
+                $build->user_id,
+                $build->id,
+            );
+            $build->update([
+                'state' => 'done',
+                'stage' => 'Proven',
+                'ended_at' => now(),
+                'result' => [
+                    'bytes' => $result->bytes,
+                    'write_seconds' => $result->writeSeconds,
+                    'verify_seconds' => $result->verifySeconds,
+                    'files' => count($result->sums),
+                    'attempts' => $result->attempts,
+                    'sha256sums' => $result->sha256sums(),
+                ],
+            ]);
         } catch (BuildFailure $e) {
-            $build->update(['state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed', 'fault' => $e->getMessage(), 'ended_at' => now()]);
+            $build->update([
+                'state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed',
+                'fault' => $e->getMessage(),
+                'ended_at' => now(),
+            ]);
         } catch (Throwable $e) {
             report($e);
-            $build->update(['state' => 'failed', 'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick is unfinished.', 'ended_at' => now()]);
+            $build->update([
+                'state' => 'failed',
+                'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick is unfinished.',
+                'ended_at' => now(),
+            ]);
         } finally {
             fclose($lease);
         }

@@ -22,7 +22,12 @@ final class StoredProgress implements Progress
     public function stage(string $title, int $bytes): void
     {
         $this->bytes = 0;
-        $this->build->update(['stage' => $title, 'stage_bytes' => $bytes, 'done_bytes' => 0, 'stage_began_at' => now()]);
+        $this->build->update([
+            'stage' => $title,
+            'stage_bytes' => $bytes,
+            'done_bytes' => 0,
+            'stage_began_at' => now(),
+        ]);
         $this->mustGoOn();
     }
 

@@ -40,6 +40,12 @@ final class BenchEvent extends Model
     /** @param  array<string, mixed>  $data */
     public static function note(string $kind, ?string $subject, array $data, ?int $user): self
     {
-        return self::query()->create(['kind' => $kind, 'subject' => $subject === null ? null : mb_substr($subject, 0, 200), 'data' => $data, 'user_id' => $user, 'created_at' => now()]);
+        return self::query()->create([
+            'kind' => $kind,
+            'subject' => $subject === null ? null : mb_substr($subject, 0, 200),
+            'data' => $data,
+            'user_id' => $user,
+            'created_at' => now(),
+        ]);
     }
 }

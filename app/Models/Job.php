@@ -38,7 +38,14 @@ final class Job extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['summary' => 'array', 'remind_at' => 'datetime', 'handed_over_at' => 'datetime', 'owner_removed_at' => 'datetime', 'contents_removed_at' => 'datetime', 'backup_gone_at' => 'datetime'];
+        return [
+            'summary' => 'array',
+            'remind_at' => 'datetime',
+            'handed_over_at' => 'datetime',
+            'owner_removed_at' => 'datetime',
+            'contents_removed_at' => 'datetime',
+            'backup_gone_at' => 'datetime',
+        ];
     }
 
     /** @return HasMany<LogEntry, $this> */

@@ -66,6 +66,9 @@ final class SealedKey extends Model
     /** Deletes keys whose time is over: the watcher does, whether or not anybody looks. */
     public static function forgetExpired(): int
     {
-        return self::query()->where('deleted_at', null)->where('expires_at', '<=', now())->update(['sealed' => null, 'deleted_at' => now()]);
+        return self::query()
+            ->where('deleted_at', null)
+            ->where('expires_at', '<=', now())
+            ->update(['sealed' => null, 'deleted_at' => now()]);
     }
 }

@@ -29,7 +29,16 @@ use Illuminate\Support\Carbon;
 final class ShelfFile extends Model
 {
     /** What people know of an image and a file does not say. */
-    public const ABOUT = ['line' => 'line', 'version' => 'version', 'edition' => 'edition', 'language' => 'language', 'architecture' => 'architecture', 'channel' => 'channel', 'source' => 'fetched from', 'as_of' => 'as of'];
+    public const ABOUT = [
+        'line' => 'line',
+        'version' => 'version',
+        'edition' => 'edition',
+        'language' => 'language',
+        'architecture' => 'architecture',
+        'channel' => 'channel',
+        'source' => 'fetched from',
+        'as_of' => 'as of',
+    ];
 
     protected $guarded = [];
 
@@ -52,13 +61,23 @@ final class ShelfFile extends Model
     /** The name people know it by. */
     public function title(): string
     {
-        return trim(($this->about['line'] ?? '').' '.($this->about['version'] ?? '').' '.($this->about['edition'] ?? '')) ?: $this->name;
+        return trim(
+            ($this->about['line'] ?? '').
+                ' '.
+                ($this->about['version'] ?? '').
+                ' '.
+                ($this->about['edition'] ?? ''),
+        ) ?:
+            $this->name;
     }
 
     /** What a form about it was made from; any change of what people say of it gives another. */
     public function version(): string
     {
-        return hash('sha256', json_encode([$this->about, $this->published_sha256, $this->published_by], JSON_THROW_ON_ERROR));
+        return hash(
+            'sha256',
+            json_encode([$this->about, $this->published_sha256, $this->published_by], JSON_THROW_ON_ERROR),
+        );
     }
 
     /** equal, different, none-published, not-hashed */

@@ -38,7 +38,14 @@ final class StickBuild extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['plan' => 'array', 'result' => 'array', 'cancel' => 'boolean', 'stage_began_at' => 'datetime', 'began_at' => 'datetime', 'ended_at' => 'datetime'];
+        return [
+            'plan' => 'array',
+            'result' => 'array',
+            'cancel' => 'boolean',
+            'stage_began_at' => 'datetime',
+            'began_at' => 'datetime',
+            'ended_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -66,7 +73,8 @@ final class StickBuild extends Model
     /** Bytes per second of the present part; null while too little is known. */
     public function rate(): ?float
     {
-        $seconds = $this->stage_began_at === null ? 0 : $this->stage_began_at->diffInMilliseconds($this->updated_at) / 1000;
+        $seconds =
+            $this->stage_began_at === null ? 0 : $this->stage_began_at->diffInMilliseconds($this->updated_at) / 1000;
 
         return $seconds >= 0.5 && $this->done_bytes > 0 ? $this->done_bytes / $seconds : null;
     }
@@ -76,16 +84,29 @@ final class StickBuild extends Model
     {
         $rate = $this->rate();
 
-        return $rate === null || $this->stage_bytes === 0 ? null : (int) ceil(max(0, $this->stage_bytes - $this->done_bytes) / $rate);
+        return $rate === null || $this->stage_bytes === 0
+            ? null
+            : (int) ceil(max(0, $this->stage_bytes - $this->done_bytes) / $rate);
     }
 
     /** Ends a build that nobody works on any more; the stick stays unfinished, as its mark says. */
     public function brokeOff(): void
     {
-        $fault = 'It broke off without a word: the program that built was ended, or this computer was switched off. The stick is unfinished; build it again.';
+        $fault =
+            'It broke off without a word: the program that built was ended, or this computer was switched off. The stick is unfinished; build it again.';
         // Only one of those who notice writes it down.
-        if (self::query()->whereKey($this->id)->where('state', 'running')->update(['state' => 'failed', 'fault' => $fault, 'ended_at' => now()]) === 1) {
-            StickEvent::note($this->slug, 'failed', ['kinds' => ['gone'], 'message' => $fault, 'build' => $this->id], $this->user_id);
+        if (
+            self::query()
+                ->whereKey($this->id)
+                ->where('state', 'running')
+                ->update(['state' => 'failed', 'fault' => $fault, 'ended_at' => now()]) === 1
+        ) {
+            StickEvent::note(
+                $this->slug,
+                'failed',
+                ['kinds' => ['gone'], 'message' => $fault, 'build' => $this->id],
+                $this->user_id,
+            );
         }
     }
 }

@@ -39,7 +39,10 @@ final class StickState extends Model
 
     public static function of(string $slug): self
     {
-        $state = self::query()->firstOrNew(['slug' => $slug], ['condition' => StickCondition::Blank, 'content' => null]);
+        $state = self::query()->firstOrNew(
+            ['slug' => $slug],
+            ['condition' => StickCondition::Blank, 'content' => null],
+        );
         $state->heed();
 
         return $state;
@@ -54,13 +57,24 @@ final class StickState extends Model
     public static function become(string $slug, StickCondition $condition, ?array $content): bool
     {
         return DB::transaction(static function () use ($slug, $condition, $content): bool {
-            DB::table('stick_states')->insertOrIgnore(['slug' => $slug, 'condition' => StickCondition::Blank->value, 'created_at' => now(), 'updated_at' => now()]);
+            DB::table('stick_states')->insertOrIgnore([
+                'slug' => $slug,
+                'condition' => StickCondition::Blank->value,
+                'created_at' => now(),
+                'updated_at' => now(),
+            ]);
             $now = DB::table('stick_states')->where('slug', $slug)->lockForUpdate()->value('condition');
             if ($now === StickCondition::Retired->value) {
                 return false;
             }
 
-            return DB::table('stick_states')->where('slug', $slug)->update(['condition' => $condition->value, 'content' => $content === null ? null : json_encode($content, JSON_INVALID_UTF8_SUBSTITUTE), 'updated_at' => now()]) === 1;
+            return DB::table('stick_states')
+                ->where('slug', $slug)
+                ->update([
+                    'condition' => $condition->value,
+                    'content' => $content === null ? null : json_encode($content, JSON_INVALID_UTF8_SUBSTITUTE),
+                    'updated_at' => now(),
+                ]) === 1;
         });
     }
 

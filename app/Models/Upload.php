@@ -42,7 +42,10 @@ final class Upload extends Model
         clearstatcache(true, $path);
         $bytes = (int) filesize($path);
         $length = min(self::SAMPLE, $bytes);
-        $sample = static fn (int $at): string => hash('crc32b', (string) file_get_contents($path, false, null, $at, $length));
+        $sample = static fn (int $at): string => hash(
+            'crc32b',
+            (string) file_get_contents($path, false, null, $at, $length),
+        );
 
         return $sample(0).$sample(intdiv($bytes - $length, 2)).$sample($bytes - $length);
     }

@@ -30,7 +30,13 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'must_change' => 'boolean', 'code_secret' => 'encrypted', 'code_step' => 'integer', 'ended_at' => 'datetime'];
+        return [
+            'password' => 'hashed',
+            'must_change' => 'boolean',
+            'code_secret' => 'encrypted',
+            'code_step' => 'integer',
+            'ended_at' => 'datetime',
+        ];
     }
 
     public function isLead(): bool
@@ -57,6 +63,15 @@ final class User extends Authenticatable
     /** What an edit form was made from; a later change gives another. */
     public function version(): string
     {
-        return hash('sha256', implode('|', [$this->title, $this->role, (string) $this->ended_at?->timestamp, $this->password, $this->hasCode() ? 'yes' : 'no']));
+        return hash(
+            'sha256',
+            implode('|', [
+                $this->title,
+                $this->role,
+                (string) $this->ended_at?->timestamp,
+                $this->password,
+                $this->hasCode() ? 'yes' : 'no',
+            ]),
+        );
     }
 }

@@ -23,7 +23,10 @@ final class Due
         foreach (array_keys(RetentionDays::KINDS) as $kind) {
             $many = $kind === 'keys' ? 0 : self::query($kind, $days)->count();
             if ($many > 0) {
-                $lines[] = ['what' => $kind, 'words' => "{$many} ".($many === 1 ? 'job' : 'jobs').': '.RetentionDays::KINDS[$kind][0]];
+                $lines[] = [
+                    'what' => $kind,
+                    'words' => "{$many} ".($many === 1 ? 'job' : 'jobs').': '.RetentionDays::KINDS[$kind][0],
+                ];
             }
         }
 
@@ -46,8 +49,20 @@ final class Due
 
         $query = $over->getQuery();
         match ($kind) {
-            'photos' => $query->whereIn('id', FirmwareSnapshot::query()->getQuery()->whereNotNull('photo')->select('job_id')),
-            'backups' => $query->whereNull('backup_gone_at')->whereIn('id', LogEntry::query()->getQuery()->where('kind', 'done')->where('step', 'protect.back-up')->select('job_id')),
+            'photos' => $query->whereIn(
+                'id',
+                FirmwareSnapshot::query()->getQuery()->whereNotNull('photo')->select('job_id'),
+            ),
+            'backups' => $query
+                ->whereNull('backup_gone_at')
+                ->whereIn(
+                    'id',
+                    LogEntry::query()
+                        ->getQuery()
+                        ->where('kind', 'done')
+                        ->where('step', 'protect.back-up')
+                        ->select('job_id'),
+                ),
             'owner' => $query->whereNull('owner_removed_at'),
             default => $query->whereNull('contents_removed_at'),
         };

@@ -16,15 +16,74 @@ final class OwnersData
     /** @return array<string, mixed> */
     public static function of(Job $job): array
     {
-        $photo = static fn (?string $name): ?string => $name !== null && is_file($path = config('cobblestone.photos')."/{$name}") ? base64_encode((string) file_get_contents($path)) : null;
+        $photo = static fn (?string $name): ?string => $name !== null &&
+        is_file($path = config('cobblestone.photos')."/{$name}")
+            ? base64_encode((string) file_get_contents($path))
+            : null;
 
         return [
-            'job' => $job->id, 'title' => $job->title, 'taken_in' => $job->created_at->toIso8601String(), 'handed_over' => $job->handed_over_at?->toIso8601String(), 'machine_serial' => $job->machine_serial, 'brief' => $job->brief,
-            'log' => LogEntry::query()->where('job_id', $job->id)->get()->sortBy('id')->map(static fn (LogEntry $entry): array => ['at' => $entry->created_at->toIso8601String(), 'by' => $entry->role, 'what' => $entry->kind, 'step' => $entry->step, 'written' => $entry->data])->values()->all(),
-            'paths' => Plan::query()->where('job_id', $job->id)->get()->sortBy('revision')->map(static fn (Plan $plan): array => ['revision' => $plan->revision, 'because' => $plan->reason, 'plan' => $plan->plan])->values()->all(),
-            'settings' => FirmwareSnapshot::query()->where('job_id', $job->id)->get()->sortBy('id')->map(static fn (FirmwareSnapshot $one): array => ['at' => $one->created_at->toIso8601String(), 'settings' => $one->settings, 'pasted' => $one->pasted, 'photo_base64' => $photo($one->photo)])->values()->all(),
+            'job' => $job->id,
+            'title' => $job->title,
+            'taken_in' => $job->created_at->toIso8601String(),
+            'handed_over' => $job->handed_over_at?->toIso8601String(),
+            'machine_serial' => $job->machine_serial,
+            'brief' => $job->brief,
+            'log' => LogEntry::query()
+                ->where('job_id', $job->id)
+                ->get()
+                ->sortBy('id')
+                ->map(
+                    static fn (LogEntry $entry): array => [
+                        'at' => $entry->created_at->toIso8601String(),
+                        'by' => $entry->role,
+                        'what' => $entry->kind,
+                        'step' => $entry->step,
+                        'written' => $entry->data,
+                    ],
+                )
+                ->values()
+                ->all(),
+            'paths' => Plan::query()
+                ->where('job_id', $job->id)
+                ->get()
+                ->sortBy('revision')
+                ->map(
+                    static fn (Plan $plan): array => [
+                        'revision' => $plan->revision,
+                        'because' => $plan->reason,
+                        'plan' => $plan->plan,
+                    ],
+                )
+                ->values()
+                ->all(),
+            'settings' => FirmwareSnapshot::query()
+                ->where('job_id', $job->id)
+                ->get()
+                ->sortBy('id')
+                ->map(
+                    static fn (FirmwareSnapshot $one): array => [
+                        'at' => $one->created_at->toIso8601String(),
+                        'settings' => $one->settings,
+                        'pasted' => $one->pasted,
+                        'photo_base64' => $photo($one->photo),
+                    ],
+                )
+                ->values()
+                ->all(),
             // That there are keys, and until when; a key itself leaves its seal only on its own page, and every showing is logged.
-            'keys' => SealedKey::query()->where('job_id', $job->id)->get()->sortBy('id')->map(static fn (SealedKey $key): array => ['kind' => $key->kind, 'label' => $key->label, 'kept_until' => $key->isKept() ? $key->expires_at->toIso8601String() : null])->values()->all(),
+            'keys' => SealedKey::query()
+                ->where('job_id', $job->id)
+                ->get()
+                ->sortBy('id')
+                ->map(
+                    static fn (SealedKey $key): array => [
+                        'kind' => $key->kind,
+                        'label' => $key->label,
+                        'kept_until' => $key->isKept() ? $key->expires_at->toIso8601String() : null,
+                    ],
+                )
+                ->values()
+                ->all(),
         ];
     }
 }

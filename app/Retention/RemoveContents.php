@@ -33,7 +33,12 @@ final class RemoveContents
                 'owner' => $this->owner($job),
                 default => [...$this->owner($job), ...$this->rest($job)],
             };
-            BenchEvent::note('contents-removed', sprintf('job %04d: %s', $job->id, RetentionDays::KINDS[$kind][0]), ['because' => $because], $by?->id);
+            BenchEvent::note(
+                'contents-removed',
+                sprintf('job %04d: %s', $job->id, RetentionDays::KINDS[$kind][0]),
+                ['because' => $because],
+                $by?->id,
+            );
 
             return $photos;
         });
@@ -47,7 +52,9 @@ final class RemoveContents
     private function photos(Job $job): array
     {
         $photos = FirmwareSnapshot::query()->where('job_id', $job->id)->whereNotNull('photo')->pluck('photo')->all();
-        FirmwareSnapshot::query()->where('job_id', $job->id)->update(['photo' => null]);
+        FirmwareSnapshot::query()
+            ->where('job_id', $job->id)
+            ->update(['photo' => null]);
 
         return array_values($photos);
     }
@@ -73,12 +80,26 @@ final class RemoveContents
         foreach (Plan::query()->where('job_id', $job->id)->pluck('id') as $plan) {
             DB::statement('select remove_plan(?)', [$plan]);
         }
-        SealedKey::query()->where('job_id', $job->id)->update(['sealed' => null, 'label' => '', 'deleted_at' => DB::raw('coalesce(deleted_at, now())')]);
-        FirmwareSnapshot::query()->where('job_id', $job->id)->update(['pasted' => null, 'notes' => '[]']);
+        SealedKey::query()
+            ->where('job_id', $job->id)
+            ->update(['sealed' => null, 'label' => '', 'deleted_at' => DB::raw('coalesce(deleted_at, now())')]);
+        FirmwareSnapshot::query()
+            ->where('job_id', $job->id)
+            ->update(['pasted' => null, 'notes' => '[]']);
         $brief = YamlDocument::parse($job->brief, 'The brief of this job');
         $model = $brief['machine']['model'] ?? null;
-        $kept = [...array_intersect_key($brief, array_flip(self::OF_NOBODY)), 'machine' => is_string($model) ? ['model' => $model] : []];
-        $job->update(['title' => trim(sprintf('Job %04d %s', $job->id, is_string($model) ? $model : '')), 'brief' => YamlDocument::text($kept, 'The brief of this job'), 'machine_serial' => null, 'remind_at' => null, 'summary' => self::summary(), 'owner_removed_at' => now()]);
+        $kept = [
+            ...array_intersect_key($brief, array_flip(self::OF_NOBODY)),
+            'machine' => is_string($model) ? ['model' => $model] : [],
+        ];
+        $job->update([
+            'title' => trim(sprintf('Job %04d %s', $job->id, is_string($model) ? $model : '')),
+            'brief' => YamlDocument::text($kept, 'The brief of this job'),
+            'machine_serial' => null,
+            'remind_at' => null,
+            'summary' => self::summary(),
+            'owner_removed_at' => now(),
+        ]);
 
         return $photos;
     }
@@ -86,7 +107,9 @@ final class RemoveContents
     /** @return list<string> */
     private function rest(Job $job): array
     {
-        FirmwareSnapshot::query()->where('job_id', $job->id)->update(['settings' => '{}']);
+        FirmwareSnapshot::query()
+            ->where('job_id', $job->id)
+            ->update(['settings' => '{}']);
         $job->update(['title' => sprintf('Job %04d', $job->id), 'brief' => '', 'contents_removed_at' => now()]);
 
         return [];
@@ -95,6 +118,18 @@ final class RemoveContents
     /** @return array<string, mixed> what lists show of a job without contents */
     private static function summary(): array
     {
-        return ['done' => 0, 'total' => 0, 'hands_left' => 0, 'walk_left' => 0, 'away' => [], 'waiting' => null, 'current' => null, 'begun' => true, 'shut' => [], 'put_back' => 0, 'reminders' => []];
+        return [
+            'done' => 0,
+            'total' => 0,
+            'hands_left' => 0,
+            'walk_left' => 0,
+            'away' => [],
+            'waiting' => null,
+            'current' => null,
+            'begun' => true,
+            'shut' => [],
+            'put_back' => 0,
+            'reminders' => [],
+        ];
     }
 }

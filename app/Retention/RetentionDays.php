@@ -30,7 +30,10 @@ final readonly class RetentionDays
     {
         $kept = json_decode((string) Setting::read(self::NAME), true);
 
-        return new self([...array_map(static fn (array $kind): int => $kind[1], self::KINDS), ...(is_array($kept) ? array_intersect_key($kept, self::KINDS) : [])]);
+        return new self([
+            ...array_map(static fn (array $kind): int => $kind[1], self::KINDS),
+            ...is_array($kept) ? array_intersect_key($kept, self::KINDS) : [],
+        ]);
     }
 
     /**

@@ -25,7 +25,20 @@ final class DatabaseTools
     public function run(string $program, array $arguments): string
     {
         $of = config("database.connections.{$this->connection}");
-        $process = new Process([self::path($program), ...$arguments], null, ['PGHOST' => $of['host'], 'PGPORT' => (string) $of['port'], 'PGUSER' => $of['username'], 'PGPASSWORD' => $of['password'], 'PGDATABASE' => $of['database'], 'LC_ALL' => 'C.UTF-8'], null, self::SECONDS);
+        $process = new Process(
+            [self::path($program), ...$arguments],
+            null,
+            [
+                'PGHOST' => $of['host'],
+                'PGPORT' => (string) $of['port'],
+                'PGUSER' => $of['username'],
+                'PGPASSWORD' => $of['password'],
+                'PGDATABASE' => $of['database'],
+                'LC_ALL' => 'C.UTF-8',
+            ],
+            null,
+            self::SECONDS,
+        );
         if ($process->run() !== 0) {
             throw new RuntimeException("{$program}: ".mb_substr(trim(mb_scrub($process->getErrorOutput())), -400));
         }

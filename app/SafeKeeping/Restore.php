@@ -20,7 +20,9 @@ final class Restore
     public function mustBeEmpty(): void
     {
         if (Schema::hasTable('users') && DB::table('users')->exists()) {
-            throw new RuntimeException('This bench has people and work. A backup goes into an empty shop: a fresh checkout, or here after bin/stop and moving var/pg aside. Nothing was changed.');
+            throw new RuntimeException(
+                'This bench has people and work. A backup goes into an empty shop: a fresh checkout, or here after bin/stop and moving var/pg aside. Nothing was changed.',
+            );
         }
     }
 
@@ -40,8 +42,16 @@ final class Restore
         $manifest = $this->backup->verify($from, $passphrase);
         $this->mustBeEmpty();
         $say('Database');
-        DB::connection('owner')->unprepared('drop schema public cascade; create schema public; grant usage on schema public to cobblestone_app;');
-        (new DatabaseTools('owner'))->run('pg_restore', ['--no-owner', '--exit-on-error', '--single-transaction', '--dbname='.config('database.connections.owner.database'), "{$from}/".Backup::DUMP]);
+        DB::connection('owner')->unprepared(
+            'drop schema public cascade; create schema public; grant usage on schema public to cobblestone_app;',
+        );
+        (new DatabaseTools('owner'))->run('pg_restore', [
+            '--no-owner',
+            '--exit-on-error',
+            '--single-transaction',
+            '--dbname='.config('database.connections.owner.database'),
+            "{$from}/".Backup::DUMP,
+        ]);
         DB::purge();
         foreach ([...Backup::FOLDERS, 'shelf' => 'shelf'] as $name => $setting) {
             if (is_dir("{$from}/{$name}")) {
@@ -59,7 +69,11 @@ final class Restore
         }
         $say('Comparing everything');
 
-        return [...TableSums::differences($manifest['tables'], TableSums::now()), ...$this->files($from), ...$this->sticks($sticks)];
+        return [
+            ...TableSums::differences($manifest['tables'], TableSums::now()),
+            ...$this->files($from),
+            ...$this->sticks($sticks),
+        ];
     }
 
     /** @return list<string> */
@@ -69,7 +83,18 @@ final class Restore
         foreach ([...Backup::FOLDERS, 'shelf' => 'shelf'] as $name => $setting) {
             if (is_dir("{$from}/{$name}")) {
                 try {
-                    Command::run(['sh', '-c', 'cd -- "$1" && find . -type f -print0 | (cd -- "$2" && xargs -0r ls -d -- >/dev/null) && diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true', 'sh', "{$from}/{$name}", (string) config("cobblestone.{$setting}")], 36_000) === '' ?: $differences[] = "{$name}: some files differ from the backup.";
+                    Command::run(
+                        [
+                            'sh',
+                            '-c',
+                            'cd -- "$1" && find . -type f -print0 | (cd -- "$2" && xargs -0r ls -d -- >/dev/null) && diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true',
+                            'sh',
+                            "{$from}/{$name}",
+                            (string) config("cobblestone.{$setting}"),
+                        ],
+                        36_000,
+                    ) === '' ?:
+                    ($differences[] = "{$name}: some files differ from the backup.");
                 } catch (RuntimeException $e) {
                     $differences[] = "{$name}: {$e->getMessage()}";
                 }
@@ -89,8 +114,12 @@ final class Restore
         foreach ($sticks as $stick) {
             try {
                 // Packed again it is the same file: then so is what is in it. Else it is gone through byte by byte, empty space too.
-                $again = 'cd -- "$2" && test "$(tar --list --file="$1" | xargs -d "\n" tar --create --sparse --file=- -- | sha256sum)" = "$(sha256sum <"$1")" || tar --compare --directory="$2" --file="$1"';
-                Command::run(['sh', '-c', $again, 'sh', (string) realpath($stick), (string) config('cobblestone.sticks')], 36_000);
+                $again =
+                    'cd -- "$2" && test "$(tar --list --file="$1" | xargs -d "\n" tar --create --sparse --file=- -- | sha256sum)" = "$(sha256sum <"$1")" || tar --compare --directory="$2" --file="$1"';
+                Command::run(
+                    ['sh', '-c', $again, 'sh', (string) realpath($stick), (string) config('cobblestone.sticks')],
+                    36_000,
+                );
             } catch (RuntimeException $e) {
                 $differences[] = basename($stick).": {$e->getMessage()}";
             }

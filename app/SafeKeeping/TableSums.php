@@ -16,9 +16,13 @@ final class TableSums
     public static function now(): array
     {
         $sums = [];
-        foreach (DB::select("select tablename from pg_tables where schemaname = 'public' order by tablename") as $table) {
+        foreach (
+            DB::select("select tablename from pg_tables where schemaname = 'public' order by tablename") as $table
+        ) {
             if (! in_array($table->tablename, self::OF_THE_MOMENT, true)) {
-                $row = DB::selectOne("select count(*) as many, coalesce(sum(hashtextextended(t::text, 0)::numeric), 0)::text as total from \"{$table->tablename}\" t");
+                $row = DB::selectOne(
+                    "select count(*) as many, coalesce(sum(hashtextextended(t::text, 0)::numeric), 0)::text as total from \"{$table->tablename}\" t",
+                );
                 $sums[$table->tablename] = ['rows' => (int) $row->many, 'sum' => (string) $row->total];
             }
         }
@@ -37,7 +41,10 @@ final class TableSums
         foreach ($then as $table => $one) {
             $other = $now[$table] ?? null;
             if ($other === null || $other['rows'] !== $one['rows']) {
-                $differences[] = "{$table}: {$one['rows']} rows were backed up, ".($other['rows'] ?? 'no table').' stand there now.';
+                $differences[] =
+                    "{$table}: {$one['rows']} rows were backed up, ".
+                    ($other['rows'] ?? 'no table').
+                    ' stand there now.';
             } elseif ($other['sum'] !== $one['sum']) {
                 $differences[] = "{$table}: as many rows, with other contents.";
             }

@@ -17,8 +17,14 @@ final class BriefWords
         $modules = count($brief['memory']['modules'] ?? []);
         $said = [
             ($brief['sticks'] ?? null) === null ? null : 'only these sticks: '.implode(', ', $brief['sticks']),
-            ($brief['extras'] ?? []) === [] ? null : 'from elsewhere: '.implode(', ', array_column($brief['extras'], 'what')),
-            $seen === 0 ? null : ($seen === 1 ? 'one start that went otherwise' : "{$seen} starts that went otherwise"),
+            ($brief['extras'] ?? []) === []
+                ? null
+                : 'from elsewhere: '.implode(', ', array_column($brief['extras'], 'what')),
+            $seen === 0
+                ? null
+                : ($seen === 1
+                    ? 'one start that went otherwise'
+                    : "{$seen} starts that went otherwise"),
             $modules === 0 ? null : "a memory sheet of {$modules} ".($modules === 1 ? 'module' : 'modules'),
             ($brief['catalogue'] ?? null) === null ? null : 'planned without the catalogue',
             isset($brief['card']['rest_w']) ? "{$brief['card']['rest_w']} W for the rest of the machine" : null,

@@ -35,13 +35,35 @@ final class CoreSample
      */
     private static function target(array $target): array
     {
-        $unread = [['name' => 'contents not read', 'from' => 0, 'bytes' => $target['bytes'], 'lost' => false, 'role' => 'old', 'first_sector' => null, 'sectors' => null]];
+        $unread = [
+            [
+                'name' => 'contents not read',
+                'from' => 0,
+                'bytes' => $target['bytes'],
+                'lost' => false,
+                'role' => 'old',
+                'first_sector' => null,
+                'sectors' => null,
+            ],
+        ];
         $sector = Fields::of($target)->int('sector_bytes');
-        $now = $target['now'] === null
-            ? ($target['assumed'] ? null : $unread)
-            : Fields::of($target)->each('now', static fn (Fields $part): array => CoreDrawing::part($part->all(), $sector, 'old', true));
+        $now =
+            $target['now'] === null
+                ? ($target['assumed']
+                    ? null
+                    : $unread)
+                : Fields::of($target)->each(
+                    'now',
+                    static fn (Fields $part): array => CoreDrawing::part($part->all(), $sector, 'old', true),
+                );
 
-        return self::core('Target drive'.($target['model'] === null ? '' : " · {$target['model']}"), self::note($target), $target['bytes'], $now, $target['after']);
+        return self::core(
+            'Target drive'.($target['model'] === null ? '' : " · {$target['model']}"),
+            self::note($target),
+            $target['bytes'],
+            $now,
+            $target['after'],
+        );
     }
 
     /** @param  array<string, mixed>  $target */
@@ -50,7 +72,9 @@ final class CoreSample
         $notes = array_filter([
             $target['assumed'] ? 'Its size is assumed from the catalogue until the drive is read.' : null,
             ! $target['assumed'] && ! ($target['read'] ?? true) ? 'What is on it was not read.' : null,
-            $target['sector_assumed'] ?? false ? 'Sectors of 512 bytes are assumed: nobody has read their size.' : null,
+            $target['sector_assumed'] ?? false
+                ? 'Sectors of 512 bytes are assumed: nobody has read their size.'
+                : null,
             ! $target['assumed'] && ! ($target['proven'] ?? true) ? 'It reports no serial of its own.' : null,
         ]);
 
@@ -63,9 +87,27 @@ final class CoreSample
      */
     private static function stick(array $stick): array
     {
-        $now = [['name' => $stick['contents'] ?? 'whatever is on it', 'from' => 0, 'bytes' => $stick['bytes'], 'lost' => $stick['contents'] !== 'blank', 'role' => $stick['contents'] === 'blank' ? 'free' : 'old', 'first_sector' => null, 'sectors' => null]];
+        $now = [
+            [
+                'name' => $stick['contents'] ?? 'whatever is on it',
+                'from' => 0,
+                'bytes' => $stick['bytes'],
+                'lost' => $stick['contents'] !== 'blank',
+                'role' => $stick['contents'] === 'blank' ? 'free' : 'old',
+                'first_sector' => null,
+                'sectors' => null,
+            ],
+        ];
 
-        return self::core("Stick · {$stick['name']}", isset($stick['after']['label']) ? "Label {$stick['after']['label']}." : 'Written raw, with the table of the image.', $stick['bytes'], $now, $stick['after']);
+        return self::core(
+            "Stick · {$stick['name']}",
+            isset($stick['after']['label'])
+                ? "Label {$stick['after']['label']}."
+                : 'Written raw, with the table of the image.',
+            $stick['bytes'],
+            $now,
+            $stick['after'],
+        );
     }
 
     /**
@@ -82,8 +124,19 @@ final class CoreSample
             return CoreDrawing::part($part->all(), $sector, isset(CoreDrawing::ROLES[$role]) ? $role : 'data');
         });
         $end = max([0, ...array_map(static fn (array $part): int => $part['from'] + $part['bytes'], $after)]);
-        $drawn = $bytes - $end > $bytes / 200 ? [...$after, ['name' => 'unused', 'from' => $end, 'bytes' => $bytes - $end, 'role' => 'free']] : $after;
+        $drawn =
+            $bytes - $end > $bytes / 200
+                ? [...$after, ['name' => 'unused', 'from' => $end, 'bytes' => $bytes - $end, 'role' => 'free']]
+                : $after;
 
-        return ['title' => $title, 'note' => $note, 'bytes' => $bytes, 'drawing' => CoreDrawing::of($bytes, $now, $drawn), 'now' => $now, 'after' => $after, 'layout' => $layout];
+        return [
+            'title' => $title,
+            'note' => $note,
+            'bytes' => $bytes,
+            'drawing' => CoreDrawing::of($bytes, $now, $drawn),
+            'now' => $now,
+            'after' => $after,
+            'layout' => $layout,
+        ];
     }
 }

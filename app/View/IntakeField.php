@@ -8,8 +8,13 @@ namespace App\View;
 final readonly class IntakeField
 {
     /** @param  array<string, string>  $options  empty where anything may be typed */
-    private function __construct(public string $name, public string $label, public string $value, public string $type, public array $options)
-    {
+    private function __construct(
+        public string $name,
+        public string $label,
+        public string $value,
+        public string $type,
+        public array $options,
+    ) {
     }
 
     /**
@@ -18,9 +23,15 @@ final readonly class IntakeField
      */
     public static function fact(string $fact, string $label, array $facts, array $options = []): self
     {
-        $value = (string) (((array) old('facts'))[$fact] ?? $facts[$fact] ?? '');
+        $value = (string) (((array) old('facts'))[$fact] ?? ($facts[$fact] ?? ''));
 
-        return new self("facts[{$fact}]", $label, $value, 'number', $options === [] ? [] : ['' => 'not known', ...$options]);
+        return new self(
+            "facts[{$fact}]",
+            $label,
+            $value,
+            'number',
+            $options === [] ? [] : ['' => 'not known', ...$options],
+        );
     }
 
     public static function text(string $name, string $label, mixed $value, string $type = 'text'): self

@@ -22,13 +22,21 @@ final class IntakeFields
         return [
             'Power' => [
                 IntakeField::fact('battery.percent', 'Charge now, %', $facts),
-                IntakeField::fact('charger.at_hand', 'Charger of the machine', $facts, ['yes' => 'is here', 'no' => 'is not here']),
+                IntakeField::fact('charger.at_hand', 'Charger of the machine', $facts, [
+                    'yes' => 'is here',
+                    'no' => 'is not here',
+                ]),
                 IntakeField::fact('charger.watts', 'What the charger gives, W', $facts),
-                IntakeField::fact('hub.at_hand', 'Hub with a power input', $facts, ['yes' => 'lies ready', 'no' => 'none here']),
+                IntakeField::fact('hub.at_hand', 'Hub with a power input', $facts, [
+                    'yes' => 'lies ready',
+                    'no' => 'none here',
+                ]),
             ],
             'Network of the new system' => [
                 IntakeField::fact('network.driver', 'Its driver', $facts, [
-                    'brings' => 'it brings one', 'beside' => 'another adapter lies ready', 'stick' => 'it goes onto the stick by hand',
+                    'brings' => 'it brings one',
+                    'beside' => 'another adapter lies ready',
+                    'stick' => 'it goes onto the stick by hand',
                 ]),
             ],
             'A decryption that runs' => [
@@ -38,14 +46,28 @@ final class IntakeFields
             ],
             'A backup that is there already' => [
                 IntakeField::text('existing_date', 'Made on', $existing['date'] ?? null, 'date'),
-                IntakeField::choice('existing_proven', 'Proven then', [
-                    'no' => 'no, or nobody knows', 'yes' => 'yes: counted and compared',
-                ], ($existing['proven'] ?? false) ? 'yes' : 'no'),
+                IntakeField::choice(
+                    'existing_proven',
+                    'Proven then',
+                    [
+                        'no' => 'no, or nobody knows',
+                        'yes' => 'yes: counted and compared',
+                    ],
+                    $existing['proven'] ?? false ? 'yes' : 'no',
+                ),
                 IntakeField::text('existing_samples', 'Samples opened then', $existing['samples'] ?? null),
             ],
             'A backup that is made' => [
-                IntakeField::text('dest_serial', 'Serial of the drive it goes to', $backup['destination']['serial'] ?? null),
-                IntakeField::text('source_rate', 'Rate of the drive copied from, MB/s', $backup['source_mb_s'] ?? null),
+                IntakeField::text(
+                    'dest_serial',
+                    'Serial of the drive it goes to',
+                    $backup['destination']['serial'] ?? null,
+                ),
+                IntakeField::text(
+                    'source_rate',
+                    'Rate of the drive copied from, MB/s',
+                    $backup['source_mb_s'] ?? null,
+                ),
                 IntakeField::text('excluded', 'Left out on purpose', implode(', ', $backup['excluded'] ?? [])),
             ],
             'Firmware update' => [
@@ -80,7 +102,12 @@ final class IntakeFields
     {
         $fields = [];
         foreach (Policy::SCHOOLS as $school => $options) {
-            $fields[] = IntakeField::choice("policy_{$school}", Policy::title($school), ['' => 'as the bench does', ...$options], $departures[$school] ?? '');
+            $fields[] = IntakeField::choice(
+                "policy_{$school}",
+                Policy::title($school),
+                ['' => 'as the bench does', ...$options],
+                $departures[$school] ?? '',
+            );
         }
 
         return $fields;

@@ -11,7 +11,8 @@ final class LogLine
     /** @param  array<string, string>  $titles step id => title */
     public static function text(LogEntry $entry, array $titles = []): string
     {
-        $step = $entry->step === null ? '' : ($titles[$entry->step] ?? str_replace(['.', '-'], ' ', $entry->step)).': ';
+        $step =
+            $entry->step === null ? '' : ($titles[$entry->step] ?? str_replace(['.', '-'], ' ', $entry->step)).': ';
 
         return $step.EntryKind::from($entry->kind)->title();
     }

@@ -14,6 +14,8 @@ final class ReturnTo
     {
         $stone = $request->input('stone');
 
-        return is_string($stone) && preg_match('/^[a-z0-9._-]{1,120}$/i', $stone) === 1 ? "/run?stone={$stone}" : $else;
+        return is_string($stone) && preg_match('/^[a-z0-9._-]{1,120}$/i', $stone) === 1
+            ? "/run?stone={$stone}"
+            : $else;
     }
 }

@@ -19,8 +19,15 @@ final readonly class RunGate
      * @param  list<string>  $waivableBy
      */
     private function __construct(
-        public string $id, public string $title, public GateKind $kind, public OpensBy $opens, public string $rule, public array $facts,
-        public array $waivableBy, public ?Question $question, public ?Step $opener,
+        public string $id,
+        public string $title,
+        public GateKind $kind,
+        public OpensBy $opens,
+        public string $rule,
+        public array $facts,
+        public array $waivableBy,
+        public ?Question $question,
+        public ?Step $opener,
     ) {
     }
 
@@ -31,12 +38,25 @@ final readonly class RunGate
     public static function of(Progress $progress, Step $step): array
     {
         $gates = $progress->shutGates($step);
-        usort($gates, static fn (Gate $a, Gate $b): int => array_search($a->kind, self::ORDER, true) <=> array_search($b->kind, self::ORDER, true));
+        usort(
+            $gates,
+            static fn (Gate $a, Gate $b): int => array_search($a->kind, self::ORDER, true) <=>
+                array_search($b->kind, self::ORDER, true),
+        );
 
-        return array_map(static fn (Gate $gate): self => new self(
-            $gate->id, $gate->title, $gate->kind, $gate->opens, $gate->rule, $gate->facts, $gate->waivableBy,
-            str_starts_with($gate->fact, 'answered.') ? $progress->plan->question(substr($gate->fact, 9)) : null,
-            $gate->opensOnTheWay() ? $progress->plan->step($gate->opensBy) : null,
-        ), $gates);
+        return array_map(
+            static fn (Gate $gate): self => new self(
+                $gate->id,
+                $gate->title,
+                $gate->kind,
+                $gate->opens,
+                $gate->rule,
+                $gate->facts,
+                $gate->waivableBy,
+                str_starts_with($gate->fact, 'answered.') ? $progress->plan->question(substr($gate->fact, 9)) : null,
+                $gate->opensOnTheWay() ? $progress->plan->step($gate->opensBy) : null,
+            ),
+            $gates,
+        );
     }
 }

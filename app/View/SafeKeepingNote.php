@@ -20,8 +20,13 @@ final readonly class SafeKeepingNote
      * @param  list<array{name: string, at: Carbon}>  $deaths
      * @param  list<array{words: string, what: string}>  $due
      */
-    private function __construct(public ?SafeKeeping $backup, public bool $old, public array $dead, public array $deaths, public array $due)
-    {
+    private function __construct(
+        public ?SafeKeeping $backup,
+        public bool $old,
+        public array $dead,
+        public array $deaths,
+        public array $due,
+    ) {
     }
 
     public static function now(): self
@@ -29,7 +34,13 @@ final readonly class SafeKeepingNote
         $backup = SafeKeeping::last();
         $dead = array_keys(array_filter(Workers::alive() ?? [], static fn (bool $lives): bool => ! $lives));
 
-        return new self($backup, $backup === null || $backup->created_at->lt(now()->subDays(self::OLD_DAYS)), array_map(static fn (string $name): string => Workers::NAMES[$name] ?? $name, $dead), Workers::deaths(), Due::words());
+        return new self(
+            $backup,
+            $backup === null || $backup->created_at->lt(now()->subDays(self::OLD_DAYS)),
+            array_map(static fn (string $name): string => Workers::NAMES[$name] ?? $name, $dead),
+            Workers::deaths(),
+            Due::words(),
+        );
     }
 
     public function raises(): bool

@@ -14,11 +14,16 @@ final class ShelfFor
     {
         $system = $plan->job->system ?? null;
         if ($system === null || ! (str_starts_with($step, 'media.') || str_starts_with($step, 'image.'))) {
-            return new Collection;
+            return new Collection();
         }
 
         /** @var Collection<int, ShelfFile> $files */
-        $files = ShelfFile::query()->where('here', true)->where('about->line', $system)->orderByDesc('name')->limit(6)->get();
+        $files = ShelfFile::query()
+            ->where('here', true)
+            ->where('about->line', $system)
+            ->orderByDesc('name')
+            ->limit(6)
+            ->get();
 
         return $files;
     }

@@ -7,7 +7,16 @@ use Cobblestone\Media\Inspection\ImageReport;
 /** Short words for lists of images; the full sentences stand on the image's own page. */
 final class ShelfWords
 {
-    private const KINDS = ['empty' => 'empty', 'unknown' => 'not known', 'optical' => 'optical image', 'optical-hybrid' => 'hybrid optical image', 'raw' => 'raw disk image', 'fat' => 'file system', 'device-restore' => 'device restore, by cable', 'archive' => 'archive'];
+    private const KINDS = [
+        'empty' => 'empty',
+        'unknown' => 'not known',
+        'optical' => 'optical image',
+        'optical-hybrid' => 'hybrid optical image',
+        'raw' => 'raw disk image',
+        'fat' => 'file system',
+        'device-restore' => 'device restore, by cable',
+        'archive' => 'archive',
+    ];
 
     public static function kind(ImageReport $report): string
     {
@@ -17,7 +26,10 @@ final class ShelfWords
     public static function starts(ImageReport $report): string
     {
         $uefi = array_values(array_unique([...$report->architectures('raw'), ...$report->architectures('copied')]));
-        $ways = array_filter([$uefi === [] ? '' : 'UEFI '.implode(', ', $uefi), ($report->legacy['raw'] ?? false) ? 'BIOS' : '']);
+        $ways = array_filter([
+            $uefi === [] ? '' : 'UEFI '.implode(', ', $uefi),
+            $report->legacy['raw'] ?? false ? 'BIOS' : '',
+        ]);
 
         return $ways === [] ? '–' : implode(' · ', $ways);
     }
@@ -32,7 +44,9 @@ final class ShelfWords
         $rows = [];
         foreach ($report->loaders as $loader) {
             $key = implode(' ', [$loader['path'], $loader['digest'], $loader['fault'], $loader['trust']]);
-            $rows[$key] = isset($rows[$key]) ? [...$rows[$key], 'place' => "{$rows[$key]['place']}, {$loader['place']}"] : $loader;
+            $rows[$key] = isset($rows[$key])
+                ? [...$rows[$key], 'place' => "{$rows[$key]['place']}, {$loader['place']}"]
+                : $loader;
         }
 
         return array_values($rows);
@@ -47,6 +61,8 @@ final class ShelfWords
     /** "0:42" or "12:07". */
     public static function clock(float $seconds): string
     {
-        return $seconds < 10 ? rtrim(rtrim(number_format($seconds, 1), '0'), '.').' s' : sprintf('%d:%02d', intdiv((int) round($seconds), 60), (int) round($seconds) % 60);
+        return $seconds < 10
+            ? rtrim(rtrim(number_format($seconds, 1), '0'), '.').' s'
+            : sprintf('%d:%02d', intdiv((int) round($seconds), 60), (int) round($seconds) % 60);
     }
 }

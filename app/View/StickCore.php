@@ -32,7 +32,20 @@ final class StickCore
             $volume = FatVolume::open($table->open($partition, $source));
             $name = trim(($volume?->label() ?? $partition->name).'') ?: $partition->typeTitle();
             if ($partition->sectors > 0 && $partition->first * $table->sector < $source->size()) {
-                $parts[] = ['name' => $name, 'from' => $partition->first * $table->sector, 'bytes' => min($partition->sectors * $table->sector, $source->size() - $partition->first * $table->sector), 'lost' => false, 'role' => $volume === null ? 'data' : 'system', 'first_sector' => $partition->first, 'sectors' => $partition->sectors, 'file_system' => $volume->kind ?? '', 'type' => $partition->typeTitle()];
+                $parts[] = [
+                    'name' => $name,
+                    'from' => $partition->first * $table->sector,
+                    'bytes' => min(
+                        $partition->sectors * $table->sector,
+                        $source->size() - $partition->first * $table->sector,
+                    ),
+                    'lost' => false,
+                    'role' => $volume === null ? 'data' : 'system',
+                    'first_sector' => $partition->first,
+                    'sectors' => $partition->sectors,
+                    'file_system' => $volume->kind ?? '',
+                    'type' => $partition->typeTitle(),
+                ];
             }
         }
         usort($parts, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
@@ -54,9 +67,14 @@ final class StickCore
     {
         $fields = Fields::of($layout);
 
-        return $fields->each('partitions', static fn (Fields $part): array => CoreDrawing::part(
-            $part->all(), $fields->int('sector_bytes'), $part->optionalString('role') === 'data' ? 'data' : 'system',
-        ));
+        return $fields->each(
+            'partitions',
+            static fn (Fields $part): array => CoreDrawing::part(
+                $part->all(),
+                $fields->int('sector_bytes'),
+                $part->optionalString('role') === 'data' ? 'data' : 'system',
+            ),
+        );
     }
 
     /**
@@ -71,13 +89,37 @@ final class StickCore
         $parts = [];
         foreach ($table['partitions'] ?? [] as $part) {
             if ($part['sectors'] > 0 && ! in_array($part['type'], ['0xEE', '0x05', '0x0F'], true)) {
-                $parts[] = ['name' => $part['name'] ?: $part['type_title'], 'from' => $part['first_sector'] * $table['sector_bytes'], 'bytes' => $part['sectors'] * $table['sector_bytes'], 'role' => $part['type_title'] === 'EFI system' ? 'efi' : 'system', 'lost' => false, 'first_sector' => $part['first_sector'], 'sectors' => $part['sectors'], 'file_system' => '', 'type' => $part['type_title']];
+                $parts[] = [
+                    'name' => $part['name'] ?: $part['type_title'],
+                    'from' => $part['first_sector'] * $table['sector_bytes'],
+                    'bytes' => $part['sectors'] * $table['sector_bytes'],
+                    'role' => $part['type_title'] === 'EFI system' ? 'efi' : 'system',
+                    'lost' => false,
+                    'first_sector' => $part['first_sector'],
+                    'sectors' => $part['sectors'],
+                    'file_system' => '',
+                    'type' => $part['type_title'],
+                ];
             }
         }
         usort($parts, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
         $bytes = max(1, $plan['image']['expanded_bytes'] ?? $plan['image']['bytes']);
 
-        return $parts !== [] ? $parts : [['name' => $plan['image']['file'], 'from' => 0, 'bytes' => $bytes, 'role' => 'system', 'lost' => false, 'first_sector' => 0, 'sectors' => intdiv($bytes, $plan['sector_bytes']), 'file_system' => '', 'type' => '']];
+        return $parts !== []
+            ? $parts
+            : [
+                [
+                    'name' => $plan['image']['file'],
+                    'from' => 0,
+                    'bytes' => $bytes,
+                    'role' => 'system',
+                    'lost' => false,
+                    'first_sector' => 0,
+                    'sectors' => intdiv($bytes, $plan['sector_bytes']),
+                    'file_system' => '',
+                    'type' => '',
+                ],
+            ];
     }
 
     /**
@@ -87,11 +129,41 @@ final class StickCore
      * @param  int|null  $filled  bytes from the start that are done, while it is built
      * @return array<string, mixed>
      */
-    public static function of(string $title, string $note, int $bytes, int $sector, ?array $left, array $right, array $sides, string $scheme, ?int $filled = null): array
-    {
+    public static function of(
+        string $title,
+        string $note,
+        int $bytes,
+        int $sector,
+        ?array $left,
+        array $right,
+        array $sides,
+        string $scheme,
+        ?int $filled = null,
+    ): array {
         $end = max([0, ...array_map(static fn (array $part): int => $part['from'] + $part['bytes'], $right)]);
-        $drawn = $bytes - $end > $bytes / 200 ? [...$right, ['name' => $right === [] ? 'nothing known' : 'unused', 'from' => $end, 'bytes' => $bytes - $end, 'role' => 'free']] : $right;
+        $drawn =
+            $bytes - $end > $bytes / 200
+                ? [
+                    ...$right,
+                    [
+                        'name' => $right === [] ? 'nothing known' : 'unused',
+                        'from' => $end,
+                        'bytes' => $bytes - $end,
+                        'role' => 'free',
+                    ],
+                ]
+                : $right;
 
-        return ['title' => $title, 'note' => $note, 'bytes' => $bytes, 'sides' => $sides, 'filled' => $filled, 'drawing' => CoreDrawing::of($bytes, $left, $drawn), 'now' => $left, 'after' => $right, 'layout' => ['scheme' => $scheme, 'sector_bytes' => $sector, 'device_sectors' => intdiv($bytes, $sector)]];
+        return [
+            'title' => $title,
+            'note' => $note,
+            'bytes' => $bytes,
+            'sides' => $sides,
+            'filled' => $filled,
+            'drawing' => CoreDrawing::of($bytes, $left, $drawn),
+            'now' => $left,
+            'after' => $right,
+            'layout' => ['scheme' => $scheme, 'sector_bytes' => $sector, 'device_sectors' => intdiv($bytes, $sector)],
+        ];
     }
 }

@@ -11,7 +11,9 @@ final class Words
     /** A moment in the bench's zone, for sheets: "26 Nov, 14:05"; empty where there is none. */
     public static function stamp(?int $at, string $zone): string
     {
-        return $at === null ? '' : \Illuminate\Support\Carbon::createFromTimestamp($at)->timezone($zone)->format('j M, H:i');
+        return $at === null
+            ? ''
+            : \Illuminate\Support\Carbon::createFromTimestamp($at)->timezone($zone)->format('j M, H:i');
     }
 
     /** Any value as a page may show it; what is HTML already is left to whoever made it. */
@@ -49,7 +51,11 @@ final class Words
         $zone = (string) config('cobblestone.timezone');
         $local = $at->copy()->timezone($zone);
 
-        return '<time datetime="'.$at->toIso8601String().'">'.$local->format($local->format('Y-m-d') === now($zone)->format('Y-m-d') ? 'H:i' : 'j M H:i').'</time>';
+        return '<time datetime="'.
+            $at->toIso8601String().
+            '">'.
+            $local->format($local->format('Y-m-d') === now($zone)->format('Y-m-d') ? 'H:i' : 'j M H:i').
+            '</time>';
     }
 
     /** A moment as readings and briefs write it, said in the bench's local time; other text as it is. */
@@ -78,10 +84,14 @@ final class Words
 
     public static function html(string $text): string
     {
-        return (string) preg_replace_callback('/`([^`]+)`/', static function (array $match): string {
-            $tag = preg_match(self::KEY, $match[1]) === 1 ? 'kbd' : 'code';
+        return (string) preg_replace_callback(
+            '/`([^`]+)`/',
+            static function (array $match): string {
+                $tag = preg_match(self::KEY, $match[1]) === 1 ? 'kbd' : 'code';
 
-            return "<{$tag}>{$match[1]}</{$tag}>";
-        }, e(Visible::of($text)));
+                return "<{$tag}>{$match[1]}</{$tag}>";
+            },
+            e(Visible::of($text)),
+        );
     }
 }

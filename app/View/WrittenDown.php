@@ -23,7 +23,10 @@ final readonly class WrittenDown
     {
         $entry = $progress->laidBy($step->id);
         if ($entry === null) {
-            return array_map(static fn (Evidence $wanted): self => new self($wanted->label, $wanted->hint ?? '', ''), $step->evidence);
+            return array_map(
+                static fn (Evidence $wanted): self => new self($wanted->label, $wanted->hint ?? '', ''),
+                $step->evidence,
+            );
         }
         $lines = [];
         foreach ($step->evidence as $wanted) {
@@ -34,7 +37,12 @@ final readonly class WrittenDown
                 continue;
             }
             $lines[] = new self(
-                $value === '' ? $wanted->label : EvidenceWords::of($wanted, $wanted->kind === EvidenceKind::Serial ? Confirmation::mask($value) : $value),
+                $value === ''
+                    ? $wanted->label
+                    : EvidenceWords::of(
+                        $wanted,
+                        $wanted->kind === EvidenceKind::Serial ? Confirmation::mask($value) : $value,
+                    ),
                 match ($verdict) {
                     'equal', 'within' => $verdict,
                     'differs' => 'differs: '.($finding['words'] ?? ''),

@@ -34,16 +34,56 @@ final class BackupEvidence
         $same = static fn (string $evidence): Expected => Expected::asIn(self::STEP, $evidence);
 
         return [
-            new Evidence('files_source', 'Files in the original folders', EvidenceKind::Count, hint: 'find FOLDERS -type f | wc -l', least: 1,
-                expected: $planned($files), overruledBy: ['technician', 'lead'], remedy: $more),
-            new Evidence('files_copy', 'Files in the copy', EvidenceKind::Count, expected: $same('files_source'), remedy: $again),
-            new Evidence('bytes_source', 'Bytes in the original folders', EvidenceKind::Bytes, hint: 'du -sb --apparent-size FOLDERS', least: 1,
-                expected: $planned($bytes?->count), overruledBy: ['technician', 'lead'], remedy: $more),
-            new Evidence('bytes_copy', 'Bytes in the copy', EvidenceKind::Bytes, expected: $same('bytes_source'), remedy: $again),
-            new Evidence('checksums', 'Checksums of the copy', EvidenceKind::Choice, ['equal' => 'all equal', 'differ' => 'some differ', 'not-made' => 'not compared'],
-                'sha256sum -c SHA256SUMS', expected: new Expected('equal'),
-                remedy: 'Copy the differing files again, or have the gate waived in writing.'),
-            new Evidence('samples', 'Kinds of file opened from the copy', EvidenceKind::Count, hint: 'a picture, a document, a mail folder', least: self::SAMPLES),
+            new Evidence(
+                'files_source',
+                'Files in the original folders',
+                EvidenceKind::Count,
+                hint: 'find FOLDERS -type f | wc -l',
+                least: 1,
+                expected: $planned($files),
+                overruledBy: ['technician', 'lead'],
+                remedy: $more,
+            ),
+            new Evidence(
+                'files_copy',
+                'Files in the copy',
+                EvidenceKind::Count,
+                expected: $same('files_source'),
+                remedy: $again,
+            ),
+            new Evidence(
+                'bytes_source',
+                'Bytes in the original folders',
+                EvidenceKind::Bytes,
+                hint: 'du -sb --apparent-size FOLDERS',
+                least: 1,
+                expected: $planned($bytes?->count),
+                overruledBy: ['technician', 'lead'],
+                remedy: $more,
+            ),
+            new Evidence(
+                'bytes_copy',
+                'Bytes in the copy',
+                EvidenceKind::Bytes,
+                expected: $same('bytes_source'),
+                remedy: $again,
+            ),
+            new Evidence(
+                'checksums',
+                'Checksums of the copy',
+                EvidenceKind::Choice,
+                ['equal' => 'all equal', 'differ' => 'some differ', 'not-made' => 'not compared'],
+                'sha256sum -c SHA256SUMS',
+                expected: new Expected('equal'),
+                remedy: 'Copy the differing files again, or have the gate waived in writing.',
+            ),
+            new Evidence(
+                'samples',
+                'Kinds of file opened from the copy',
+                EvidenceKind::Count,
+                hint: 'a picture, a document, a mail folder',
+                least: self::SAMPLES,
+            ),
         ];
     }
 
@@ -61,12 +101,42 @@ final class BackupEvidence
         $again = 'Copy again what is missing, then count again.';
 
         return [
-            new Evidence('files_old', 'Files where they came from', EvidenceKind::Count, hint: 'find FOLDERS -type f | wc -l', least: 1,
-                expected: self::planned($files), overruledBy: $roles, remedy: $more),
-            new Evidence('files_over', 'Files carried over', EvidenceKind::Count, expected: Expected::asIn($step, 'files_old'), overruledBy: ['lead'], remedy: $again),
-            new Evidence('bytes_old', 'Bytes where they came from', EvidenceKind::Bytes, hint: 'du -sb --apparent-size FOLDERS', least: 1,
-                expected: self::planned($bytes?->count), overruledBy: $roles, remedy: $more),
-            new Evidence('bytes_over', 'Bytes carried over', EvidenceKind::Bytes, expected: Expected::asIn($step, 'bytes_old'), overruledBy: ['lead'], remedy: $again),
+            new Evidence(
+                'files_old',
+                'Files where they came from',
+                EvidenceKind::Count,
+                hint: 'find FOLDERS -type f | wc -l',
+                least: 1,
+                expected: self::planned($files),
+                overruledBy: $roles,
+                remedy: $more,
+            ),
+            new Evidence(
+                'files_over',
+                'Files carried over',
+                EvidenceKind::Count,
+                expected: Expected::asIn($step, 'files_old'),
+                overruledBy: ['lead'],
+                remedy: $again,
+            ),
+            new Evidence(
+                'bytes_old',
+                'Bytes where they came from',
+                EvidenceKind::Bytes,
+                hint: 'du -sb --apparent-size FOLDERS',
+                least: 1,
+                expected: self::planned($bytes?->count),
+                overruledBy: $roles,
+                remedy: $more,
+            ),
+            new Evidence(
+                'bytes_over',
+                'Bytes carried over',
+                EvidenceKind::Bytes,
+                expected: Expected::asIn($step, 'bytes_old'),
+                overruledBy: ['lead'],
+                remedy: $again,
+            ),
         ];
     }
 

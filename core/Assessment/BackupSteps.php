@@ -31,34 +31,117 @@ final class BackupSteps
      * @param  list<Evidence>  $evidence  what proves the copy
      * @return list<Step>
      */
-    public static function for(string $destination, ?Bytes $bytes, array $folders, Estimate $time, Decision $decision, array $evidence, bool $rescue = false, bool $starts = true, bool $shutDown = true, array $minded = [], ?string $existing = null): array
-    {
+    public static function for(
+        string $destination,
+        ?Bytes $bytes,
+        array $folders,
+        Estimate $time,
+        Decision $decision,
+        array $evidence,
+        bool $rescue = false,
+        bool $starts = true,
+        bool $shutDown = true,
+        array $minded = [],
+        ?string $existing = null,
+    ): array {
         $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
 
         $steps = [
-            new Step('protect.back-up', Stage::Protect, $rescue ? 'Rescue the data' : 'Back up', Presence::WalkAway, $time,
-                [...($starts && ! $rescue ? ["Attach {$destination} to the running old system."] : ["Start a live system, attach {$destination}, and open the old drive read-only."]), ...($rescue ? ['Copy the whole drive as an image first, easy parts before hard ones, and take the folders from the image.'] : []), "Copy {$what}.", 'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.', 'List what is not copied: online-only files, files encrypted for one user.'],
-                before: [Fact::MACHINE_IDENTIFIED], after: [Fact::BACKUP_COPIED], needs: ['slot', 'external drive'], acts: [Act::CopyData],
+            new Step(
+                'protect.back-up',
+                Stage::Protect,
+                $rescue ? 'Rescue the data' : 'Back up',
+                Presence::WalkAway,
+                $time,
+                [
+                    ...$starts && ! $rescue
+                        ? ["Attach {$destination} to the running old system."]
+                        : ["Start a live system, attach {$destination}, and open the old drive read-only."],
+                    ...$rescue
+                        ? [
+                            'Copy the whole drive as an image first, easy parts before hard ones, and take the folders from the image.',
+                        ]
+                        : [],
+                    "Copy {$what}.",
+                    'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.',
+                    'List what is not copied: online-only files, files encrypted for one user.',
+                ],
+                before: [Fact::MACHINE_IDENTIFIED],
+                after: [Fact::BACKUP_COPIED],
+                needs: ['slot', 'external drive'],
+                acts: [Act::CopyData],
                 because: [$decision->asReason()],
-                cautions: [...($rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.'] : []), 'Personal data: copy only what was agreed.', ...$minded],
-                waiting: new Waiting(['many small files go slower than the rate says'], 'Look whether the count of copied files still grows.'),
+                cautions: [
+                    ...$rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.'] : [],
+                    'Personal data: copy only what was agreed.',
+                    ...$minded,
+                ],
+                waiting: new Waiting(
+                    ['many small files go slower than the rate says'],
+                    'Look whether the count of copied files still grows.',
+                ),
             ),
-            new Step('protect.check-backup', Stage::Protect, 'Check the backup', Presence::Hands, Estimate::minutes(3, 6, 20),
-                [...($existing === null ? [] : ["The copy of {$existing} is there: attach it, and ask the owner what came since then."]), 'Count files and bytes on both sides.', 'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.', 'Open three different kinds of file from the copy.'],
-                before: [Fact::BACKUP_COPIED], after: [Fact::BACKUP_SETTLED], needs: ['hands'],
-                done: DoneWords::in(SheetPart::Files, $rescue ? 'Your files were rescued from the failing drive; the copy was counted and compared on both sides, and samples were opened.' : 'Your files were copied, counted and compared on both sides, and samples were opened.', 'files_copy', 'bytes_copy'),
-                because: [new Reason('The drive is erased later; after that the copy is all there is. Every one-way step waits for this proof.', 'A6')],
+            new Step(
+                'protect.check-backup',
+                Stage::Protect,
+                'Check the backup',
+                Presence::Hands,
+                Estimate::minutes(3, 6, 20),
+                [
+                    ...$existing === null
+                        ? []
+                        : ["The copy of {$existing} is there: attach it, and ask the owner what came since then."],
+                    'Count files and bytes on both sides.',
+                    'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.',
+                    'Open three different kinds of file from the copy.',
+                ],
+                before: [Fact::BACKUP_COPIED],
+                after: [Fact::BACKUP_SETTLED],
+                needs: ['hands'],
+                done: DoneWords::in(
+                    SheetPart::Files,
+                    $rescue
+                        ? 'Your files were rescued from the failing drive; the copy was counted and compared on both sides, and samples were opened.'
+                        : 'Your files were copied, counted and compared on both sides, and samples were opened.',
+                    'files_copy',
+                    'bytes_copy',
+                ),
+                because: [
+                    new Reason(
+                        'The drive is erased later; after that the copy is all there is. Every one-way step waits for this proof.',
+                        'A6',
+                    ),
+                ],
                 evidence: $evidence,
             ),
-            new Step('protect.detach-backup', Stage::Protect, 'Detach the backup', Presence::Hands, Estimate::minutes(0.5, 1, 2),
+            new Step(
+                'protect.detach-backup',
+                Stage::Protect,
+                'Detach the backup',
+                Presence::Hands,
+                Estimate::minutes(0.5, 1, 2),
                 ["Eject {$destination}, unplug it, label it with the job and put it away from the machine."],
-                before: [Fact::BACKUP_SETTLED], after: [Fact::BACKUP_DETACHED], needs: ['hands'],
+                before: [Fact::BACKUP_SETTLED],
+                after: [Fact::BACKUP_DETACHED],
+                needs: ['hands'],
                 because: [new Reason('What is not plugged in cannot be erased by mistake.', 'A6')],
             ),
-            new Step('protect.shut-down', Stage::Protect, 'Shut down fully', Presence::Hands, Estimate::minutes(0.5, 1, 3),
+            new Step(
+                'protect.shut-down',
+                Stage::Protect,
+                'Shut down fully',
+                Presence::Hands,
+                Estimate::minutes(0.5, 1, 3),
                 ['Shut the old system down fully: not sleep, not a fast start. Wait until lights and fans are off.'],
-                before: [Fact::BACKUP_COPIED], after: [Fact::SHUT_DOWN], needs: ['hands'],
-                because: [new Reason('A hibernated system leaves its drive half-written, and a held key combination works only from fully off.', 'A6, F8')],
+                before: [Fact::BACKUP_COPIED],
+                after: [Fact::SHUT_DOWN],
+                needs: ['hands'],
+                because: [
+                    new Reason(
+                        'A hibernated system leaves its drive half-written, and a held key combination works only from fully off.',
+                        'A6, F8',
+                    ),
+                ],
             ),
         ];
 

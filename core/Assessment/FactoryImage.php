@@ -30,13 +30,20 @@ final class FactoryImage
         if ($held !== null && $held->count >= self::LEAST) {
             return null;
         }
-        $seen = $held === null
-            ? 'The reading shows no volume beside the system\'s own'
-            : "The largest volume beside the system's own, {$largest->title()}, holds {$held->decimal()}";
+        $seen =
+            $held === null
+                ? 'The reading shows no volume beside the system\'s own'
+                : "The largest volume beside the system's own, {$largest->title()}, holds {$held->decimal()}";
 
-        return Blocker::narrow('factory-not-read', "{$seen}: no factory image fits there, though it is said to answer from the drive. "
-            .'Start its recovery once and see whether it offers the state of the first day, or answer that it comes from the maker\'s medium.',
-            'A3', [Act::Erase], ['factory.image = yes', "partitions of {$drive->title()} as read"], waivableBy: ['technician', 'lead']);
+        return Blocker::narrow(
+            'factory-not-read',
+            "{$seen}: no factory image fits there, though it is said to answer from the drive. ".
+                'Start its recovery once and see whether it offers the state of the first day, or answer that it comes from the maker\'s medium.',
+            'A3',
+            [Act::Erase],
+            ['factory.image = yes', "partitions of {$drive->title()} as read"],
+            waivableBy: ['technician', 'lead'],
+        );
     }
 
     /** The largest volume that is neither the system's own, which is the largest of all, nor one that only starts it. */
@@ -44,8 +51,14 @@ final class FactoryImage
     {
         $volumes = $drive->partitions;
         usort($volumes, static fn (Partition $a, Partition $b): int => $b->size->count <=> $a->size->count);
-        $rest = array_filter(array_slice($volumes, 1), static fn (Partition $volume): bool => ! in_array(
-            PartitionType::fromGuid((string) $volume->type), [PartitionType::EfiSystem, PartitionType::Reserved], true));
+        $rest = array_filter(
+            array_slice($volumes, 1),
+            static fn (Partition $volume): bool => ! in_array(
+                PartitionType::fromGuid((string) $volume->type),
+                [PartitionType::EfiSystem, PartitionType::Reserved],
+                true,
+            ),
+        );
         usort($rest, static fn (Partition $a, Partition $b): int => self::holds($b)->count <=> self::holds($a)->count);
 
         return $rest[0] ?? null;

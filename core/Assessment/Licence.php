@@ -40,24 +40,76 @@ final readonly class Licence
     /**
      * @param  list<string>  $after  facts that hold once the system is online and up to date
      */
-    public static function assess(Machine $machine, SystemProfile $system, ?string $edition, ?LicenceBlock $licence, array $after = [Fact::ONLINE]): self
-    {
+    public static function assess(
+        Machine $machine,
+        SystemProfile $system,
+        ?string $edition,
+        ?LicenceBlock $licence,
+        array $after = [Fact::ONLINE],
+    ): self {
         if (! $system->activation) {
             return new self('not needed', new Contribution(initial: [Fact::ACTIVATED]));
         }
         $kind = $licence->kind ?? $machine->fact('licence.kind')->text();
         $fits = $licence->edition ?? $machine->fact('licence.edition')->text();
         if (! isset(self::KINDS[$kind])) {
-            return new self('unknown', new Contribution([self::step($system, $edition, 'unknown', $after)], [], [new Question('licence.kind', "Where does the licence for {$system->name} come from?", self::KINDS, 'how it is activated, and whether its edition matches', 'A8', 40, [Act::UseLicence])]));
+            return new self(
+                'unknown',
+                new Contribution(
+                    [self::step($system, $edition, 'unknown', $after)],
+                    [],
+                    [
+                        new Question(
+                            'licence.kind',
+                            "Where does the licence for {$system->name} come from?",
+                            self::KINDS,
+                            'how it is activated, and whether its edition matches',
+                            'A8',
+                            40,
+                            [Act::UseLicence],
+                        ),
+                    ],
+                ),
+            );
         }
         $blockers = [];
-        if ($fits !== '' && $edition !== null && strcasecmp($fits, $edition) !== 0 && $kind !== 'none' && $kind !== 'unclear') {
-            $blockers[] = Blocker::narrow('licence-edition', self::wrongEdition($system, $kind, $fits, $edition), 'A8', [Act::Erase, Act::WriteSystem, Act::UseLicence], ["fits edition {$fits}", "wanted edition {$edition}"], waivableBy: ['lead']);
+        if (
+            $fits !== '' &&
+            $edition !== null &&
+            strcasecmp($fits, $edition) !== 0 &&
+            $kind !== 'none' &&
+            $kind !== 'unclear'
+        ) {
+            $blockers[] = Blocker::narrow(
+                'licence-edition',
+                self::wrongEdition($system, $kind, $fits, $edition),
+                'A8',
+                [Act::Erase, Act::WriteSystem, Act::UseLicence],
+                ["fits edition {$fits}", "wanted edition {$edition}"],
+                waivableBy: ['lead'],
+            );
         }
         [$weighed, $refused] = self::weighed($machine, $kind, $fits, $edition);
-        $decision = new Decision('assess.licence', 'Licence', self::KINDS[$kind], [self::because($kind, $edition), ...$weighed], $refused, array_values(array_filter(["licence.kind = {$kind}", $fits === '' ? null : "fits edition {$fits}", $edition === null ? null : "wanted edition {$edition}"])), 'A8');
+        $decision = new Decision(
+            'assess.licence',
+            'Licence',
+            self::KINDS[$kind],
+            [self::because($kind, $edition), ...$weighed],
+            $refused,
+            array_values(
+                array_filter([
+                    "licence.kind = {$kind}",
+                    $fits === '' ? null : "fits edition {$fits}",
+                    $edition === null ? null : "wanted edition {$edition}",
+                ]),
+            ),
+            'A8',
+        );
 
-        return new self($kind, new Contribution([self::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers));
+        return new self(
+            $kind,
+            new Contribution([self::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers),
+        );
     }
 
     /**
@@ -74,9 +126,27 @@ final readonly class Licence
         $same = $edition !== null && strcasecmp($inFirmware->value, $edition) === 0;
 
         return match (true) {
-            $same => [["The key in the firmware fits edition {$inFirmware->value} too ({$inFirmware->origin}): nothing has to be typed, and the other entitlement stays free."], []],
-            $edition === null => [["The key in the firmware fits edition {$inFirmware->value} ({$inFirmware->origin})."], []],
-            default => [["The key in the firmware fits {$inFirmware->value}, {$edition} is wanted: the medium must ask for the edition, or the installer picks {$inFirmware->value} by itself."], [self::KINDS['firmware-key'] => ["It fits {$inFirmware->value}, not {$edition}".($fits === '' ? '.' : "; the other one fits {$fits}.")]]],
+            $same => [
+                [
+                    "The key in the firmware fits edition {$inFirmware->value} too ({$inFirmware->origin}): nothing has to be typed, and the other entitlement stays free.",
+                ],
+                [],
+            ],
+            $edition === null => [
+                ["The key in the firmware fits edition {$inFirmware->value} ({$inFirmware->origin})."],
+                [],
+            ],
+            default => [
+                [
+                    "The key in the firmware fits {$inFirmware->value}, {$edition} is wanted: the medium must ask for the edition, or the installer picks {$inFirmware->value} by itself.",
+                ],
+                [
+                    self::KINDS['firmware-key'] => [
+                        "It fits {$inFirmware->value}, not {$edition}".
+                        ($fits === '' ? '.' : "; the other one fits {$fits}."),
+                    ],
+                ],
+            ],
         };
     }
 
@@ -99,7 +169,9 @@ final readonly class Licence
     {
         return match ($kind) {
             'firmware-key' => 'The installer reads it and picks the edition by itself.',
-            'entitlement' => 'Skip the key page and install the same edition'.($edition === null ? '' : ", {$edition}").'; it activates by itself once online.',
+            'entitlement' => 'Skip the key page and install the same edition'.
+                ($edition === null ? '' : ", {$edition}").
+                '; it activates by itself once online.',
             'retail' => 'The key is typed now or later; its edition must be the one installed.',
             'none' => 'The job ends with a licence due, not with an active system.',
             default => 'A key of unclear origin is never used: until there is a clear one the licence is due.',
@@ -111,13 +183,44 @@ final readonly class Licence
     {
         $due = in_array($kind, ['none', 'unclear'], true);
 
-        return new Step('activation.check', Stage::Activation, $due ? 'Licence due' : 'Activate', Presence::Hands, Estimate::minutes(0.5, 2, 15),
+        return new Step(
+            'activation.check',
+            Stage::Activation,
+            $due ? 'Licence due' : 'Activate',
+            Presence::Hands,
+            Estimate::minutes(0.5, 2, 15),
             $due
-                ? ['Tell the owner that a licence is due, and by when the system asks for it.', ...($kind === 'unclear' ? ['Do not type a key whose origin is not clear.'] : [])]
-                : array_values(array_filter([$kind === 'entitlement' ? 'No key is typed: wait a minute online.' : null, $kind === 'retail' ? 'The owner types the key, or hands it over sealed.' : null, 'Open the page that shows edition and activation: the edition must be '.($edition ?? 'the one of this job').'.', 'Not active? Edition first, then the key, then the network.'])),
-            before: $after, after: [Fact::ACTIVATED], needs: ['hands', 'network'], acts: [Act::UseLicence],
-            done: DoneWords::in(SheetPart::Licence, $due ? 'A licence is still due.' : 'Edition and activation were checked.', ...($due ? ['licence_due'] : [])),
-            because: [new Reason("{$system->name} is licensed per machine.".($kind === 'unknown' ? '' : ' '.self::because($kind, $edition)), 'A8', $system->dated())],
+                ? [
+                    'Tell the owner that a licence is due, and by when the system asks for it.',
+                    ...$kind === 'unclear' ? ['Do not type a key whose origin is not clear.'] : [],
+                ]
+                : array_values(
+                    array_filter([
+                        $kind === 'entitlement' ? 'No key is typed: wait a minute online.' : null,
+                        $kind === 'retail' ? 'The owner types the key, or hands it over sealed.' : null,
+                        'Open the page that shows edition and activation: the edition must be '.
+                        ($edition ?? 'the one of this job').
+                        '.',
+                        'Not active? Edition first, then the key, then the network.',
+                    ]),
+                ),
+            before: $after,
+            after: [Fact::ACTIVATED],
+            needs: ['hands', 'network'],
+            acts: [Act::UseLicence],
+            done: DoneWords::in(
+                SheetPart::Licence,
+                $due ? 'A licence is still due.' : 'Edition and activation were checked.',
+                ...$due ? ['licence_due'] : [],
+            ),
+            because: [
+                new Reason(
+                    "{$system->name} is licensed per machine.".
+                        ($kind === 'unknown' ? '' : ' '.self::because($kind, $edition)),
+                    'A8',
+                    $system->dated(),
+                ),
+            ],
             cautions: ['Install only what the owner is entitled to.'],
             evidence: $due ? [new Evidence('licence_due', 'Who gets it, and by when', 'text')] : [],
         );

@@ -26,7 +26,11 @@ use Cobblestone\Runbook\Step;
 /** Account locks, managed machines, and what comes from elsewhere (rules A9, A15). */
 final class Ownership
 {
-    private const LOCKS = ['none' => 'there is none', 'signed-in' => 'on, the owner is still signed in', 'signed-out' => 'the owner has signed out'];
+    private const LOCKS = [
+        'none' => 'there is none',
+        'signed-in' => 'on, the owner is still signed in',
+        'signed-out' => 'the owner has signed out',
+    ];
 
     /**
      * @param  bool  $erases  whether the path erases or restores the machine
@@ -35,22 +39,76 @@ final class Ownership
     public static function assess(Machine $machine, bool $erases, string $owner): array
     {
         if ($machine->fact('machine.managed')->is('yes')) {
-            return [new Contribution(blockers: [Blocker::stop('managed', 'This machine is managed: it goes back to its administrators, nothing is erased or changed here.', 'A9', ['machine.managed = yes'], OpensBy::Nothing)]), []];
+            return [
+                new Contribution(
+                    blockers: [
+                        Blocker::stop(
+                            'managed',
+                            'This machine is managed: it goes back to its administrators, nothing is erased or changed here.',
+                            'A9',
+                            ['machine.managed = yes'],
+                            OpensBy::Nothing,
+                        ),
+                    ],
+                ),
+                [],
+            ];
         }
         $mayLock = ($machine->model->accountLock ?? false) || $machine->kind === Kind::Sealed;
         $lock = $machine->fact('owner.lock');
         if (! $erases || ! $mayLock || $lock->is('none')) {
             return [new Contribution(initial: [Fact::ACCOUNT_OUT]), []];
         }
-        $questions = $lock->isUnknown() ? [new Question('owner.lock', 'Is an account lock against theft on this machine?', self::LOCKS, 'whether it can be used at all after erasing', 'A9', 80, [Act::Erase, Act::Repair])] : [];
-        $step = new Step('protect.account-out', Stage::Protect, 'Owner signs out', Presence::Hands, Estimate::minutes(2, 5, 20),
-            ["{$owner} signs out of the account lock themselves, on the machine or from elsewhere.", 'Have them show something that says the machine is theirs: receipt, box with the serial, account page.', 'Read the state afterwards: the lock must be off.'],
-            before: [Fact::TAKEN_IN], after: [Fact::ACCOUNT_OUT], needs: ['hands'],
-            done: DoneWords::of('You signed out of the account lock', 'lock_off'), acts: [Act::ChangeOldSystem],
-            because: [new Reason('A machine erased with the lock on asks for the former account and is of no use to anybody.', 'A9', $lock->origin)],
-            evidence: [new Evidence('lock_off', 'The lock reads', 'choice', ['off' => 'off', 'never-on' => 'was never on']), new Evidence('entitled', 'What showed that it is theirs', 'text')],
+        $questions = $lock->isUnknown()
+            ? [
+                new Question(
+                    'owner.lock',
+                    'Is an account lock against theft on this machine?',
+                    self::LOCKS,
+                    'whether it can be used at all after erasing',
+                    'A9',
+                    80,
+                    [Act::Erase, Act::Repair],
+                ),
+            ]
+            : [];
+        $step = new Step(
+            'protect.account-out',
+            Stage::Protect,
+            'Owner signs out',
+            Presence::Hands,
+            Estimate::minutes(2, 5, 20),
+            [
+                "{$owner} signs out of the account lock themselves, on the machine or from elsewhere.",
+                'Have them show something that says the machine is theirs: receipt, box with the serial, account page.',
+                'Read the state afterwards: the lock must be off.',
+            ],
+            before: [Fact::TAKEN_IN],
+            after: [Fact::ACCOUNT_OUT],
+            needs: ['hands'],
+            done: DoneWords::of('You signed out of the account lock', 'lock_off'),
+            acts: [Act::ChangeOldSystem],
+            because: [
+                new Reason(
+                    'A machine erased with the lock on asks for the former account and is of no use to anybody.',
+                    'A9',
+                    $lock->origin,
+                ),
+            ],
+            evidence: [
+                new Evidence('lock_off', 'The lock reads', 'choice', ['off' => 'off', 'never-on' => 'was never on']),
+                new Evidence('entitled', 'What showed that it is theirs', 'text'),
+            ],
         );
-        $decision = new Decision('assess.ownership', 'Account lock', 'signed out before anything is erased', ['Such machines can carry a lock that survives erasing.'], ['erase first' => ['It would ask for the former account afterwards.']], ["owner.lock = {$lock->spoken()}"], 'A9');
+        $decision = new Decision(
+            'assess.ownership',
+            'Account lock',
+            'signed out before anything is erased',
+            ['Such machines can carry a lock that survives erasing.'],
+            ['erase first' => ['It would ask for the former account afterwards.']],
+            ["owner.lock = {$lock->spoken()}"],
+            'A9',
+        );
 
         return [new Contribution([$step], [$decision], $questions), [Fact::ACCOUNT_OUT]];
     }
@@ -63,23 +121,79 @@ final class Ownership
     public static function extras(array $extras, string $school): Contribution
     {
         if ($extras === []) {
-            return new Contribution;
+            return new Contribution();
         }
         $names = implode(', ', array_map(static fn (Extra $extra): string => $extra->what, $extras));
         if ($school === 'off') {
-            return new Contribution(blockers: [Blocker::stop('extras-policy', "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it for this job.", 'A15', ['policy extras = off'])]);
+            return new Contribution(
+                blockers: [
+                    Blocker::stop(
+                        'extras-policy',
+                        "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it for this job.",
+                        'A15',
+                        ['policy extras = off'],
+                    ),
+                ],
+            );
         }
         $missing = array_filter($extras, static fn (Extra $extra): bool => ! $extra->isRecorded());
-        $step = new Step('route.extras', Stage::Route, 'Record what comes from elsewhere', Presence::Hands, Estimate::minutes(2, 4, 10),
-            array_map(static fn (Extra $extra): string => "{$extra->what}: from {$extra->source}, because {$extra->reason}. `sha256sum` must print `{$extra->sha256}`.", array_values(array_diff_key($extras, $missing))),
-            before: [Fact::TAKEN_IN], after: [Fact::EXTRAS_RECORDED], needs: ['hands'],
-            because: [new Reason('What a publisher did not sign is a risk of the owner; it is recorded and printed.', 'A15')],
+        $step = new Step(
+            'route.extras',
+            Stage::Route,
+            'Record what comes from elsewhere',
+            Presence::Hands,
+            Estimate::minutes(2, 4, 10),
+            array_map(
+                static fn (
+                    Extra $extra,
+                ): string => "{$extra->what}: from {$extra->source}, because {$extra->reason}. `sha256sum` must print `{$extra->sha256}`.",
+                array_values(array_diff_key($extras, $missing)),
+            ),
+            before: [Fact::TAKEN_IN],
+            after: [Fact::EXTRAS_RECORDED],
+            needs: ['hands'],
+            because: [
+                new Reason(
+                    'What a publisher did not sign is a risk of the owner; it is recorded and printed.',
+                    'A15',
+                ),
+            ],
             cautions: ['Nobody can say what a changed build or a pasted command does besides what it is said to do.'],
             evidence: [new Evidence('extras_agreed_by', 'Who agreed to it', 'text')],
-            opens: [new PutBack('extras', "From elsewhere: {$names}", 'It does not come from the publisher. It stays on the machine.', 'put-back.sign', stays: true)],
+            opens: [
+                new PutBack(
+                    'extras',
+                    "From elsewhere: {$names}",
+                    'It does not come from the publisher. It stays on the machine.',
+                    'put-back.sign',
+                    stays: true,
+                ),
+            ],
         );
 
-        return new Contribution([$step], [new Decision('assess.extras', 'From elsewhere', "allowed, with a record: {$names}", ['The bench\'s policy allows it with source, hash and reason.'], [], array_map(static fn (Extra $extra): string => $extra->source, $extras), 'A15')],
-            blockers: array_values(array_map(static fn (Extra $extra): Blocker => Blocker::stop('extras-'.substr(hash('sha256', $extra->what), 0, 8), "{$extra->what}: its source, its SHA-256 and the reason are wanted before it may be used.", 'A15'), $missing)));
+        return new Contribution(
+            [$step],
+            [
+                new Decision(
+                    'assess.extras',
+                    'From elsewhere',
+                    "allowed, with a record: {$names}",
+                    ['The bench\'s policy allows it with source, hash and reason.'],
+                    [],
+                    array_map(static fn (Extra $extra): string => $extra->source, $extras),
+                    'A15',
+                ),
+            ],
+            blockers: array_values(
+                array_map(
+                    static fn (Extra $extra): Blocker => Blocker::stop(
+                        'extras-'.substr(hash('sha256', $extra->what), 0, 8),
+                        "{$extra->what}: its source, its SHA-256 and the reason are wanted before it may be used.",
+                        'A15',
+                    ),
+                    $missing,
+                ),
+            ),
+        );
     }
 }

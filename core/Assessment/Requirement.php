@@ -37,6 +37,14 @@ final readonly class Requirement
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'title' => $this->title, 'needs' => $this->needs, 'has' => $this->has, 'verdict' => $this->verdict, 'note' => $this->note, 'bypassable' => $this->bypassable];
+        return [
+            'id' => $this->id,
+            'title' => $this->title,
+            'needs' => $this->needs,
+            'has' => $this->has,
+            'verdict' => $this->verdict,
+            'note' => $this->note,
+            'bypassable' => $this->bypassable,
+        ];
     }
 }

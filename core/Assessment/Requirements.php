@@ -25,13 +25,21 @@ use Cobblestone\Runbook\Step;
 final readonly class Requirements
 {
     private const QUESTIONS = [
-        'memory_bytes' => 'How much memory is fitted, in bytes or as "16 GiB"?', 'cores' => 'How many cores has the processor?', 'clock_mhz' => 'What is the processor\'s clock, in MHz?',
-        'firmware.kind' => 'Does the machine start by UEFI or the old way?', 'security_chip.version' => 'Which version is the security chip?', 'graphics.features' => 'Which graphics features does it have?',
-        'display.pixels' => 'How many pixels high is the display?', 'firmware.secure_boot' => 'Is Secure Boot set on or off?', 'architecture' => 'Which architecture is the processor?',
+        'memory_bytes' => 'How much memory is fitted, in bytes or as "16 GiB"?',
+        'cores' => 'How many cores has the processor?',
+        'clock_mhz' => 'What is the processor\'s clock, in MHz?',
+        'firmware.kind' => 'Does the machine start by UEFI or the old way?',
+        'security_chip.version' => 'Which version is the security chip?',
+        'graphics.features' => 'Which graphics features does it have?',
+        'display.pixels' => 'How many pixels high is the display?',
+        'firmware.secure_boot' => 'Is Secure Boot set on or off?',
+        'architecture' => 'Which architecture is the processor?',
     ];
 
     private const OPTIONS = [
-        'firmware.kind' => ['uefi' => 'by UEFI', 'bios' => 'only the old way'], 'firmware.secure_boot' => ['on' => 'on', 'off' => 'off'], 'security_chip.version' => ['2.0' => '2.0', '1.2' => '1.2', 'none' => 'there is none'],
+        'firmware.kind' => ['uefi' => 'by UEFI', 'bios' => 'only the old way'],
+        'firmware.secure_boot' => ['on' => 'on', 'off' => 'off'],
+        'security_chip.version' => ['2.0' => '2.0', '1.2' => '1.2', 'none' => 'there is none'],
         'architecture' => ['x86-64' => 'x86, 64 bit', 'x86-32' => 'x86, 32 bit', 'arm-64' => 'ARM, 64 bit'],
     ];
 
@@ -44,31 +52,68 @@ final readonly class Requirements
      * @param  string  $school  the bench's policy on bypasses: off or recorded
      * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
      */
-    public static function assess(Machine $machine, SystemProfile $system, ?Image $image, ?Drive $target, ?string $edition, string $school, bool $newDrive = false): self
-    {
+    public static function assess(
+        Machine $machine,
+        SystemProfile $system,
+        ?Image $image,
+        ?Drive $target,
+        ?string $edition,
+        string $school,
+        bool $newDrive = false,
+    ): self {
         $rows = RequirementRows::of($machine, $system, $image, $target, $edition, $newDrive);
-        $short = array_values(array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT && ! str_ends_with($row->id, '_ceiling')));
+        $short = array_values(
+            array_filter(
+                $rows,
+                static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT &&
+                    ! str_ends_with($row->id, '_ceiling'),
+            ),
+        );
         $hard = array_values(array_filter($short, static fn (Requirement $row): bool => ! $row->bypassable));
         $fit = match (true) {
             $hard !== [] => Fit::Cannot,
             $short !== [] => Fit::OnlyWithBypass,
-            array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::AFTER_SETTING) !== [] => Fit::AfterSettings,
+            array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::AFTER_SETTING) !==
+                [] => Fit::AfterSettings,
             default => Fit::Fits,
         };
-        $blockers = array_map(static fn (Requirement $row): Blocker => Blocker::stop("fit-{$row->id}", self::sentence($system, $row), 'A2', ["{$row->title}: {$row->has}"]), $hard);
+        $blockers = array_map(
+            static fn (Requirement $row): Blocker => Blocker::stop(
+                "fit-{$row->id}",
+                self::sentence($system, $row),
+                'A2',
+                ["{$row->title}: {$row->has}"],
+            ),
+            $hard,
+        );
         if ($fit === Fit::OnlyWithBypass && $school === 'off') {
             foreach ($short as $row) {
-                $blockers[] = Blocker::stop("fit-{$row->id}", self::sentence($system, $row).' It can be bypassed, but the bench\'s policy does not allow it.', 'A2', ["{$row->title}: {$row->has}", 'policy bypass = off']);
+                $blockers[] = Blocker::stop(
+                    "fit-{$row->id}",
+                    self::sentence($system, $row).' It can be bypassed, but the bench\'s policy does not allow it.',
+                    'A2',
+                    ["{$row->title}: {$row->has}", 'policy bypass = off'],
+                );
             }
         }
         $steps = $fit === Fit::OnlyWithBypass && $school !== 'off' ? [self::record($system, $short)] : [];
 
-        return new self($fit, $rows, new Contribution($steps, $rows === [] ? [] : [self::decision($system, $fit, $rows)], self::questions($system, $rows), blockers: $blockers));
+        return new self(
+            $fit,
+            $rows,
+            new Contribution(
+                $steps,
+                $rows === [] ? [] : [self::decision($system, $fit, $rows)],
+                self::questions($system, $rows),
+                blockers: $blockers,
+            ),
+        );
     }
 
     private static function sentence(SystemProfile $system, Requirement $row): string
     {
-        return "{$system->name} needs {$row->title}: {$row->needs}; this machine: {$row->has}.".($row->note === '' ? '' : ' '.ucfirst($row->note).(str_ends_with($row->note, '.') ? '' : '.'));
+        return "{$system->name} needs {$row->title}: {$row->needs}; this machine: {$row->has}.".
+            ($row->note === '' ? '' : ' '.ucfirst($row->note).(str_ends_with($row->note, '.') ? '' : '.'));
     }
 
     /** @param  list<Requirement>  $rows */
@@ -76,17 +121,49 @@ final readonly class Requirements
     {
         $unknown = array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::UNKNOWN);
 
-        $idle = array_values(array_filter($rows, static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT && str_ends_with($row->id, '_ceiling')));
+        $idle = array_values(
+            array_filter(
+                $rows,
+                static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT &&
+                    str_ends_with($row->id, '_ceiling'),
+            ),
+        );
 
-        return $fit->title().($unknown === [] ? '' : ', as far as is known').($idle === [] ? '' : '; '.implode(' ', array_map(static fn (Requirement $row): string => lcfirst("{$row->title}: {$row->needs}. {$row->note}"), $idle)));
+        return $fit->title().
+            ($unknown === [] ? '' : ', as far as is known').
+            ($idle === []
+                ? ''
+                : '; '.
+                    implode(
+                        ' ',
+                        array_map(
+                            static fn (Requirement $row): string => lcfirst(
+                                "{$row->title}: {$row->needs}. {$row->note}",
+                            ),
+                            $idle,
+                        ),
+                    ));
     }
 
     /** @param  list<Requirement>  $rows */
     private static function decision(SystemProfile $system, Fit $fit, array $rows): Decision
     {
-        $reasons = array_map(static fn (Requirement $row): string => "{$row->title}: {$row->verdict}".($row->note === '' ? '' : " ({$row->note})").'.', $rows);
+        $reasons = array_map(
+            static fn (Requirement $row): string => "{$row->title}: {$row->verdict}".
+                ($row->note === '' ? '' : " ({$row->note})").
+                '.',
+            $rows,
+        );
 
-        return new Decision('assess.fit', "Does {$system->name} fit", self::title($fit, $rows), $reasons, [], array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows), 'A2');
+        return new Decision(
+            'assess.fit',
+            "Does {$system->name} fit",
+            self::title($fit, $rows),
+            $reasons,
+            [],
+            array_map(static fn (Requirement $row): string => "{$row->title}: {$row->has}", $rows),
+            'A2',
+        );
     }
 
     /**
@@ -97,8 +174,19 @@ final readonly class Requirements
     {
         $questions = [];
         foreach ($rows as $row) {
-            if ($row->verdict === Requirement::UNKNOWN && $row->question !== null && isset(self::QUESTIONS[$row->question])) {
-                $questions[] = new Question($row->question, self::QUESTIONS[$row->question], self::OPTIONS[$row->question] ?? [], "whether {$system->name} fits: it needs {$row->needs}", 'A2', 30);
+            if (
+                $row->verdict === Requirement::UNKNOWN &&
+                $row->question !== null &&
+                isset(self::QUESTIONS[$row->question])
+            ) {
+                $questions[] = new Question(
+                    $row->question,
+                    self::QUESTIONS[$row->question],
+                    self::OPTIONS[$row->question] ?? [],
+                    "whether {$system->name} fits: it needs {$row->needs}",
+                    'A2',
+                    30,
+                );
             }
         }
 
@@ -109,21 +197,53 @@ final readonly class Requirements
     private static function record(SystemProfile $system, array $short): Step
     {
         $what = implode(', ', array_map(static fn (Requirement $row): string => mb_strtolower($row->title), $short));
-        $consequences = $system->bypass->consequences ?? ['The publisher may end updates and support for this machine.'];
+        $consequences = $system->bypass->consequences ?? [
+            'The publisher may end updates and support for this machine.',
+        ];
 
-        return new Step('route.bypass', Stage::Route, 'Record the bypass', Presence::Hands, Estimate::minutes(1, 2, 6),
-            ["Tell the owner what is bypassed: {$what}.", ...$consequences, 'Later upgrades and repairs need the same bypass again: it is printed on the handover sheet.'],
-            before: [Fact::TAKEN_IN], after: [Fact::BYPASS_RECORDED], needs: ['hands'],
-            because: array_map(static fn (Requirement $row): Reason => new Reason(self::sentence($system, $row), 'A2', $system->dated()), $short),
+        return new Step(
+            'route.bypass',
+            Stage::Route,
+            'Record the bypass',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 6),
+            [
+                "Tell the owner what is bypassed: {$what}.",
+                ...$consequences,
+                'Later upgrades and repairs need the same bypass again: it is printed on the handover sheet.',
+            ],
+            before: [Fact::TAKEN_IN],
+            after: [Fact::BYPASS_RECORDED],
+            needs: ['hands'],
+            because: array_map(
+                static fn (Requirement $row): Reason => new Reason(
+                    self::sentence($system, $row),
+                    'A2',
+                    $system->dated(),
+                ),
+                $short,
+            ),
             cautions: ['Bypassing a maker\'s requirement may end updates and support.'],
             evidence: [new Evidence('bypass_agreed_by', 'Who agreed to it', 'text')],
-            opens: [new PutBack('bypass', "Requirement bypassed: {$what}", "{$system->name} asks for it and this machine does not have it. It stays so.", 'put-back.sign', stays: true)],
+            opens: [
+                new PutBack(
+                    'bypass',
+                    "Requirement bypassed: {$what}",
+                    "{$system->name} asks for it and this machine does not have it. It stays so.",
+                    'put-back.sign',
+                    stays: true,
+                ),
+            ],
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fit' => $this->fit->value, 'title' => self::title($this->fit, $this->rows), 'rows' => array_map(static fn (Requirement $row): array => $row->toArray(), $this->rows)];
+        return [
+            'fit' => $this->fit->value,
+            'title' => self::title($this->fit, $this->rows),
+            'rows' => array_map(static fn (Requirement $row): array => $row->toArray(), $this->rows),
+        ];
     }
 }

@@ -13,8 +13,12 @@ use Cobblestone\Runbook\Gate;
 /** What every path does before it changes anything: backup, drive encryption, drive health, memory (rules A4–A7, A13). */
 final readonly class Safeguards
 {
-    public function __construct(public BackupPlan $backup, public EncryptionAssessment $encryption, public HealthAssessment $health, public ?MemorySheet $memory)
-    {
+    public function __construct(
+        public BackupPlan $backup,
+        public EncryptionAssessment $encryption,
+        public HealthAssessment $health,
+        public ?MemorySheet $memory,
+    ) {
     }
 
     /** Everything but the backup, for a path on which nothing is erased that is not kept anyway. */
@@ -25,12 +29,15 @@ final readonly class Safeguards
 
     public function contribution(): Contribution
     {
-        return $this->backup->contribution->and($this->encryption->contribution)->and($this->health->contribution)->and($this->memoryContribution());
+        return $this->backup->contribution
+            ->and($this->encryption->contribution)
+            ->and($this->health->contribution)
+            ->and($this->memoryContribution());
     }
 
     public function memoryContribution(): Contribution
     {
-        return $this->memory?->contribution() ?? new Contribution;
+        return $this->memory?->contribution() ?? new Contribution();
     }
 
     /** @return list<Gate> what every step that erases, repairs or installs waits for */
@@ -48,6 +55,11 @@ final readonly class Safeguards
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['health' => $this->health->toArray(), 'encryption' => $this->encryption->toArray(), 'memory' => $this->memory?->toArray(), 'backup' => $this->backup->toArray()];
+        return [
+            'health' => $this->health->toArray(),
+            'encryption' => $this->encryption->toArray(),
+            'memory' => $this->memory?->toArray(),
+            'backup' => $this->backup->toArray(),
+        ];
     }
 }

@@ -23,7 +23,12 @@ final class SupportEnds
     {
         $ends = $system->supportEnds ?? null;
         if ($ends === null) {
-            return ['name' => $system->name, 'ends' => null, 'days' => null, 'sentence' => "{$system->name}: no end of support is on record."];
+            return [
+                'name' => $system->name,
+                'ends' => null,
+                'days' => null,
+                'sentence' => "{$system->name}: no end of support is on record.",
+            ];
         }
         try {
             $days = $today === null ? null : Moment::of($today)->daysUntil(Moment::of($ends));
@@ -57,9 +62,18 @@ final class SupportEnds
             foreach ($gap === null ? $gaps : [] as $name => $candidate) {
                 $gap = str_contains($key, (string) $name) ? $candidate : $gap;
             }
-            $found[] = $gap === null
-                ? ['what' => $what, 'standing' => 'not on record', 'why' => "Try it in {$system->name} or ask its maker before anything is erased."]
-                : ['what' => $what, 'standing' => 'does not work', 'why' => $gap->because.($gap->instead === null ? '' : " Instead: {$gap->instead}.")];
+            $found[] =
+                $gap === null
+                    ? [
+                        'what' => $what,
+                        'standing' => 'not on record',
+                        'why' => "Try it in {$system->name} or ask its maker before anything is erased.",
+                    ]
+                    : [
+                        'what' => $what,
+                        'standing' => 'does not work',
+                        'why' => $gap->because.($gap->instead === null ? '' : " Instead: {$gap->instead}."),
+                    ];
         }
 
         return $found;
@@ -75,7 +89,13 @@ final class SupportEnds
     {
         $missed = array_filter($gaps, static fn (array $gap): bool => $gap['standing'] !== 'works');
 
-        return array_values(array_map(static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}".($gap['why'] === '' ? '' : " ({$gap['why']})"), $missed));
+        return array_values(
+            array_map(
+                static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}".
+                    ($gap['why'] === '' ? '' : " ({$gap['why']})"),
+                $missed,
+            ),
+        );
     }
 
     /**
@@ -86,7 +106,22 @@ final class SupportEnds
     {
         $broken = array_filter($gaps, static fn (array $gap): bool => $gap['standing'] === 'does not work');
 
-        return new Decision('assess.support', 'Support and what the owner depends on', $broken === [] ? 'nothing known against it' : count($broken).' of what the owner depends on does not work',
-            [...array_column($ends, 'sentence'), ...array_map(static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}. {$gap['why']}", $gaps)], [], array_map(static fn (array $gap): string => $gap['what'], $gaps), 'A14');
+        return new Decision(
+            'assess.support',
+            'Support and what the owner depends on',
+            $broken === []
+                ? 'nothing known against it'
+                : count($broken).' of what the owner depends on does not work',
+            [
+                ...array_column($ends, 'sentence'),
+                ...array_map(
+                    static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}. {$gap['why']}",
+                    $gaps,
+                ),
+            ],
+            [],
+            array_map(static fn (array $gap): string => $gap['what'], $gaps),
+            'A14',
+        );
     }
 }

@@ -22,7 +22,15 @@ final class Bell
         foreach ($jobs as $job) {
             array_push($items, ...self::ofJob($job, Fields::of($job['summary']), $now));
         }
-        usort($items, static fn (array $a, array $b): int => [$b['overdue'], $a['due'], $a['slot'] ?? 100, $a['job']] <=> [$a['overdue'], $b['due'], $b['slot'] ?? 100, $b['job']]);
+        usort(
+            $items,
+            static fn (array $a, array $b): int => [$b['overdue'], $a['due'], $a['slot'] ?? 100, $a['job']] <=> [
+                $a['overdue'],
+                $b['due'],
+                $b['slot'] ?? 100,
+                $b['job'],
+            ],
+        );
 
         return $items;
     }
@@ -104,6 +112,14 @@ final class Bell
      */
     private static function item(array $job, string $step, string $action, int $due, bool $overdue): array
     {
-        return ['job' => $job['id'], 'slot' => $job['slot'], 'title' => $job['title'], 'step' => $step, 'action' => $action, 'due' => $due, 'overdue' => $overdue];
+        return [
+            'job' => $job['id'],
+            'slot' => $job['slot'],
+            'title' => $job['title'],
+            'step' => $step,
+            'action' => $action,
+            'due' => $due,
+            'overdue' => $overdue,
+        ];
     }
 }

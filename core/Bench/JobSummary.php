@@ -44,20 +44,40 @@ final class JobSummary
                 $walkLeft += $step->time->likely->inMinutes();
             }
             if ($startedAt !== null && $progress->isAway($step)) {
-                $away[] = ['id' => $step->id, 'title' => $step->title, 'started_at' => $startedAt, 'likely' => $step->time->likely->seconds, 'high' => $step->time->high->seconds];
+                $away[] = [
+                    'id' => $step->id,
+                    'title' => $step->title,
+                    'started_at' => $startedAt,
+                    'likely' => $step->time->likely->seconds,
+                    'high' => $step->time->high->seconds,
+                ];
             }
         }
         $current = $progress->current();
 
         return [
-            'verdict' => $progress->plan->verdict()->value, 'questions' => count($progress->asked()), 'done' => $done, 'total' => count($progress->plan->steps),
-            'begun' => $begun, 'complete' => $progress->isComplete(), 'hands_left' => round($handsLeft, 1), 'walk_left' => round($walkLeft, 1),
+            'verdict' => $progress->plan->verdict()->value,
+            'questions' => count($progress->asked()),
+            'done' => $done,
+            'total' => count($progress->plan->steps),
+            'begun' => $begun,
+            'complete' => $progress->isComplete(),
+            'hands_left' => round($handsLeft, 1),
+            'walk_left' => round($walkLeft, 1),
             'put_back' => count($progress->openPutBacks()),
-            'current' => $current === null || $progress->isAway($current) ? null : [
-                'id' => $current->id, 'title' => $current->title, 'do' => $current->instructions[0] ?? $current->title, 'presence' => $current->presence->value,
-                'state' => $progress->state($current)->value, 'one_way' => $current->isOneWay(), 'shut' => self::shut($progress, $current),
-                'started_at' => $progress->startedAt($current), 'high' => $current->time->high->seconds,
-            ],
+            'current' => $current === null || $progress->isAway($current)
+                    ? null
+                    : [
+                        'id' => $current->id,
+                        'title' => $current->title,
+                        'do' => $current->instructions[0] ?? $current->title,
+                        'presence' => $current->presence->value,
+                        'state' => $progress->state($current)->value,
+                        'one_way' => $current->isOneWay(),
+                        'shut' => self::shut($progress, $current),
+                        'started_at' => $progress->startedAt($current),
+                        'high' => $current->time->high->seconds,
+                    ],
             'shut' => ($first = $progress->firstShut()) === null ? [] : self::shut($progress, $first),
             'away' => $away,
             'waiting' => $progress->job->waiting,
@@ -68,7 +88,9 @@ final class JobSummary
     /** @return list<array{word: string, reason: string}> what shuts a stone itself */
     private static function shut(Progress $progress, Step $step): array
     {
-        return array_map(static fn (Shut $shut): array => ['word' => $shut->kind->word(), 'reason' => $shut->reason],
-            array_values(array_filter($progress->shut($step), static fn (Shut $shut): bool => $shut->isHere())));
+        return array_map(
+            static fn (Shut $shut): array => ['word' => $shut->kind->word(), 'reason' => $shut->reason],
+            array_values(array_filter($progress->shut($step), static fn (Shut $shut): bool => $shut->isHere())),
+        );
     }
 }

@@ -23,8 +23,14 @@ final readonly class BootScene
      * @param  array<string, string>  $defaults  what the settings go back to by an update, by fact
      * @param  list<Quirk>  $quirks  what this model was seen to do otherwise
      */
-    public function __construct(public BootState $state, public ?Medium $stick, public ?Medium $system, public ?BootEntry $systemEntry, public array $defaults = [], public array $quirks = [])
-    {
+    public function __construct(
+        public BootState $state,
+        public ?Medium $stick,
+        public ?Medium $system,
+        public ?BootEntry $systemEntry,
+        public array $defaults = [],
+        public array $quirks = [],
+    ) {
     }
 
     /**
@@ -41,15 +47,25 @@ final readonly class BootScene
     public static function read(Fields $fields): self
     {
         return new self(
-            BootState::read($fields->block('state')), $fields->optional('stick', Medium::read(...)),
-            $fields->optional('system', Medium::read(...)), $fields->optional('system_entry', BootEntry::read(...)),
-            $fields->words('defaults'), $fields->each('quirks', Quirk::read(...)),
+            BootState::read($fields->block('state')),
+            $fields->optional('stick', Medium::read(...)),
+            $fields->optional('system', Medium::read(...)),
+            $fields->optional('system_entry', BootEntry::read(...)),
+            $fields->words('defaults'),
+            $fields->each('quirks', Quirk::read(...)),
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['state' => $this->state->toArray(), 'stick' => $this->stick?->toArray(), 'system' => $this->system?->toArray(), 'system_entry' => $this->systemEntry?->toArray(), 'defaults' => $this->defaults, 'quirks' => array_map(static fn (Quirk $quirk): array => $quirk->toArray(), $this->quirks)];
+        return [
+            'state' => $this->state->toArray(),
+            'stick' => $this->stick?->toArray(),
+            'system' => $this->system?->toArray(),
+            'system_entry' => $this->systemEntry?->toArray(),
+            'defaults' => $this->defaults,
+            'quirks' => array_map(static fn (Quirk $quirk): array => $quirk->toArray(), $this->quirks),
+        ];
     }
 }

@@ -73,7 +73,11 @@ final readonly class Possibilities
                     $ends[(string) $way['given'][$fact]][$way['prediction']->outcome->value] = true;
                 }
             }
-            if (count(array_unique(array_map(static fn (array $set): string => implode(' ', array_keys($set)), $ends))) > 1) {
+            if (
+                count(
+                    array_unique(array_map(static fn (array $set): string => implode(' ', array_keys($set)), $ends)),
+                ) > 1
+            ) {
                 return $fact;
             }
         }
@@ -95,7 +99,10 @@ final readonly class Possibilities
                 if (count($ways) >= self::MOST) {
                     break;
                 }
-                array_push($ways, ...self::explore($state->knowing([$fork->fact => $value]), [...$given, $fork->fact => $value]));
+                array_push(
+                    $ways,
+                    ...self::explore($state->knowing([$fork->fact => $value]), [...$given, $fork->fact => $value]),
+                );
             }
 
             return $ways === [] ? throw $fork : $ways;

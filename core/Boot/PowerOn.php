@@ -36,8 +36,14 @@ final readonly class PowerOn
     }
 
     /** @param  list<Quirk>  $quirks  of this model */
-    public static function of(Step $step, int $number, Wants $wants, string $by, Possibilities $possible, array $quirks): self
-    {
+    public static function of(
+        Step $step,
+        int $number,
+        Wants $wants,
+        string $by,
+        Possibilities $possible,
+        array $quirks,
+    ): self {
         $prediction = self::looped($possible->likeliest(), $wants);
         foreach ($quirks as $quirk) {
             if ($quirk->fits($wants, $prediction->outcome)) {
@@ -46,14 +52,48 @@ final readonly class PowerOn
             }
         }
 
-        return new self($step->id, $step->title, $number, $wants, $by, $prediction, $prediction->ground === Ground::SeenHere ? [$prediction->outcome] : $possible->outcomes(), $possible->settledBy(),
-            array_map(static fn (array $other): array => ['fact' => $other['fact'], 'value' => (string) $other['value'], 'outcome' => $other['prediction']->outcome], $possible->otherwise));
+        return new self(
+            $step->id,
+            $step->title,
+            $number,
+            $wants,
+            $by,
+            $prediction,
+            $prediction->ground === Ground::SeenHere ? [$prediction->outcome] : $possible->outcomes(),
+            $possible->settledBy(),
+            array_map(
+                static fn (array $other): array => [
+                    'fact' => $other['fact'],
+                    'value' => (string) $other['value'],
+                    'outcome' => $other['prediction']->outcome,
+                ],
+                $possible->otherwise,
+            ),
+        );
     }
 
     /** A key leads into the setup whatever is set, so nothing has to be worked out. */
     public static function intoSetup(Step $step, int $number): self
     {
-        return new self($step->id, $step->title, $number, Wants::Setup, BootEvent::BY_KEY, new Prediction(Outcome::StopsInSetup, null, [new Stone('power', true, 'The machine gets power.'), new Stone('choice', true, 'The key for the setup is pressed in time.')], Ground::Standard), [Outcome::StopsInSetup], null, []);
+        return new self(
+            $step->id,
+            $step->title,
+            $number,
+            Wants::Setup,
+            BootEvent::BY_KEY,
+            new Prediction(
+                Outcome::StopsInSetup,
+                null,
+                [
+                    new Stone('power', true, 'The machine gets power.'),
+                    new Stone('choice', true, 'The key for the setup is pressed in time.'),
+                ],
+                Ground::Standard,
+            ),
+            [Outcome::StopsInSetup],
+            null,
+            [],
+        );
     }
 
     /** How a power-on ends that ends as it was wanted. */
@@ -92,7 +132,9 @@ final readonly class PowerOn
     /** One sentence for the gate and the list. */
     public function sentence(): string
     {
-        return $this->succeeds() ? ucfirst($this->prediction->outcome->title()).'.' : ucfirst($this->prediction->outcome->title()).". {$this->prediction->cause()}";
+        return $this->succeeds()
+            ? ucfirst($this->prediction->outcome->title()).'.'
+            : ucfirst($this->prediction->outcome->title()).". {$this->prediction->cause()}";
     }
 
     /** @return array<string, mixed> */
@@ -101,12 +143,29 @@ final readonly class PowerOn
         $advice = $this->advice();
 
         return [
-            'step' => $this->step, 'title' => $this->title, 'number' => $this->number, 'wants' => $this->wants->value, 'by' => $this->by,
+            'step' => $this->step,
+            'title' => $this->title,
+            'number' => $this->number,
+            'wants' => $this->wants->value,
+            'by' => $this->by,
             ...$this->prediction->toArray(),
-            'succeeds' => $this->succeeds(), 'blocks' => $this->blocks(), 'sentence' => $this->sentence(), 'cause' => $this->prediction->cause(), 'seen' => $this->prediction->outcome->seen(),
-            'fix' => $this->succeeds() ? '' : $advice->fix, 'who' => $this->succeeds() ? null : $advice->who,
-            'possible' => array_map(static fn (Outcome $outcome): string => $outcome->value, $this->possible), 'settled_by' => $this->settledBy,
-            'otherwise' => array_map(static fn (array $other): array => ['fact' => $other['fact'], 'value' => $other['value'], 'outcome' => $other['outcome']->value], $this->otherwise),
+            'succeeds' => $this->succeeds(),
+            'blocks' => $this->blocks(),
+            'sentence' => $this->sentence(),
+            'cause' => $this->prediction->cause(),
+            'seen' => $this->prediction->outcome->seen(),
+            'fix' => $this->succeeds() ? '' : $advice->fix,
+            'who' => $this->succeeds() ? null : $advice->who,
+            'possible' => array_map(static fn (Outcome $outcome): string => $outcome->value, $this->possible),
+            'settled_by' => $this->settledBy,
+            'otherwise' => array_map(
+                static fn (array $other): array => [
+                    'fact' => $other['fact'],
+                    'value' => $other['value'],
+                    'outcome' => $other['outcome']->value,
+                ],
+                $this->otherwise,
+            ),
         ];
     }
 
@@ -116,8 +175,22 @@ final readonly class PowerOn
         if ($wants !== Wants::NextPart || $prediction->outcome !== Outcome::InstallerStarts) {
             return $prediction;
         }
-        $stones = [...$prediction->stones, new Stone('system', false, 'The stick is still in and comes first: the installer starts from the beginning.')];
+        $stones = [
+            ...$prediction->stones,
+            new Stone(
+                'system',
+                false,
+                'The stick is still in and comes first: the installer starts from the beginning.',
+            ),
+        ];
 
-        return new Prediction(Outcome::InstallLoop, $prediction->device, $stones, Ground::Standard, $prediction->rests, $prediction->passed);
+        return new Prediction(
+            Outcome::InstallLoop,
+            $prediction->device,
+            $stones,
+            Ground::Standard,
+            $prediction->rests,
+            $prediction->passed,
+        );
     }
 }

@@ -13,8 +13,12 @@ use Cobblestone\Runbook\Wants;
 /** What a model was seen to do where something else was predicted (rule B); as often as it was seen. */
 final readonly class Quirk
 {
-    public function __construct(public Wants $wants, public Outcome $predicted, public Outcome $seen, public int $times)
-    {
+    public function __construct(
+        public Wants $wants,
+        public Outcome $predicted,
+        public Outcome $seen,
+        public int $times,
+    ) {
     }
 
     public function fits(Wants $wants, Outcome $predicted): bool
@@ -48,6 +52,11 @@ final readonly class Quirk
     /** @return array<string, string|int> */
     public function toArray(): array
     {
-        return ['wants' => $this->wants->value, 'predicted' => $this->predicted->value, 'seen' => $this->seen->value, 'times' => $this->times];
+        return [
+            'wants' => $this->wants->value,
+            'predicted' => $this->predicted->value,
+            'seen' => $this->seen->value,
+            'times' => $this->times,
+        ];
     }
 }

@@ -21,9 +21,15 @@ final class Reality
      */
     public static function accuracy(array $observations): array
     {
-        $right = count(array_filter($observations, static fn (array $one): bool => $one['predicted'] === $one['seen']));
+        $right = count(
+            array_filter($observations, static fn (array $one): bool => $one['predicted'] === $one['seen']),
+        );
 
-        return ['right' => $right, 'of' => count($observations), 'percent' => $observations === [] ? null : round(100 * $right / count($observations), 1)];
+        return [
+            'right' => $right,
+            'of' => count($observations),
+            'percent' => $observations === [] ? null : round((100 * $right) / count($observations), 1),
+        ];
     }
 
     /**
@@ -37,7 +43,8 @@ final class Reality
         $counts = [];
         foreach ($observations as $one) {
             if ($one['predicted'] !== $one['seen']) {
-                $counts["{$one['wants']} {$one['predicted']} {$one['seen']}"] = ($counts["{$one['wants']} {$one['predicted']} {$one['seen']}"] ?? 0) + 1;
+                $counts["{$one['wants']} {$one['predicted']} {$one['seen']}"] =
+                    ($counts["{$one['wants']} {$one['predicted']} {$one['seen']}"] ?? 0) + 1;
             }
         }
         arsort($counts);
@@ -59,10 +66,42 @@ final class Reality
     public static function choices(Wants $wants, Outcome $predicted, array $possible): array
     {
         $usual = match ($wants) {
-            Wants::Installer => [Outcome::InstallerStarts, Outcome::RefusedBySecureBoot, Outcome::NoBootableDevice, Outcome::OldSystemStarts, Outcome::Silent, Outcome::LoaderStopped, Outcome::StopsInSetup, Outcome::RecoveryKeyPrompt, Outcome::InstallerSeesNoDrive, Outcome::StickUnreadable],
-            Wants::NextPart, Wants::System => [Outcome::WantedSystemStarts, Outcome::NoBootableDevice, Outcome::InstallLoop, Outcome::RecoveryKeyPrompt, Outcome::Silent, Outcome::RefusedBySecureBoot, Outcome::StopsInSetup, Outcome::OldSystemStarts, Outcome::RecoveryStarts],
-            Wants::Recovery => [Outcome::RecoveryStarts, Outcome::OldSystemStarts, Outcome::RecoveryKeyPrompt, Outcome::Silent, Outcome::StopsInSetup],
-            Wants::Setup => [Outcome::StopsInSetup, Outcome::OldSystemStarts, Outcome::Silent, Outcome::RecoveryKeyPrompt],
+            Wants::Installer => [
+                Outcome::InstallerStarts,
+                Outcome::RefusedBySecureBoot,
+                Outcome::NoBootableDevice,
+                Outcome::OldSystemStarts,
+                Outcome::Silent,
+                Outcome::LoaderStopped,
+                Outcome::StopsInSetup,
+                Outcome::RecoveryKeyPrompt,
+                Outcome::InstallerSeesNoDrive,
+                Outcome::StickUnreadable,
+            ],
+            Wants::NextPart, Wants::System => [
+                Outcome::WantedSystemStarts,
+                Outcome::NoBootableDevice,
+                Outcome::InstallLoop,
+                Outcome::RecoveryKeyPrompt,
+                Outcome::Silent,
+                Outcome::RefusedBySecureBoot,
+                Outcome::StopsInSetup,
+                Outcome::OldSystemStarts,
+                Outcome::RecoveryStarts,
+            ],
+            Wants::Recovery => [
+                Outcome::RecoveryStarts,
+                Outcome::OldSystemStarts,
+                Outcome::RecoveryKeyPrompt,
+                Outcome::Silent,
+                Outcome::StopsInSetup,
+            ],
+            Wants::Setup => [
+                Outcome::StopsInSetup,
+                Outcome::OldSystemStarts,
+                Outcome::Silent,
+                Outcome::RecoveryKeyPrompt,
+            ],
         };
         $all = [];
         foreach ([...$possible, ...$usual] as $outcome) {
@@ -104,7 +143,12 @@ final class Reality
                 continue;
             }
             $fix = Advice::forOutcome($outcome);
-            $lines = ["Last time: {$outcome->title()}. ".($outcome === Outcome::NoBootableDevice || $outcome === Outcome::OldSystemStarts ? self::NOT_LISTED : "First: {$fix->fix}")];
+            $lines = [
+                "Last time: {$outcome->title()}. ".
+                ($outcome === Outcome::NoBootableDevice || $outcome === Outcome::OldSystemStarts
+                    ? self::NOT_LISTED
+                    : "First: {$fix->fix}"),
+            ];
             break;
         }
 

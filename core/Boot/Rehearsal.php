@@ -76,7 +76,9 @@ final class Rehearsal
         $device = $possible->likeliest()->device;
         $device = $device === null ? null : $this->state->device($device);
         if ($device?->medium->seal !== null) {
-            $this->state = $this->state->withDevice($device->with($device->medium->sealed($device->medium->seal->started())));
+            $this->state = $this->state->withDevice(
+                $device->with($device->medium->sealed($device->medium->seal->started())),
+            );
         }
     }
 
@@ -92,7 +94,7 @@ final class Rehearsal
                 'order' => $this->order($value),
                 'encryption' => $this->encryption($value),
                 'defaults' => $this->defaults($value),
-                default => $this->state = $this->state->knowing([$what => $value]),
+                default => ($this->state = $this->state->knowing([$what => $value])),
             };
         }
     }
@@ -106,7 +108,8 @@ final class Rehearsal
     private function fill(string $id, ?Medium $medium): void
     {
         $device = $this->state->device($id);
-        $this->state = $device === null || $medium === null ? $this->state : $this->state->withDevice($device->with($medium));
+        $this->state =
+            $device === null || $medium === null ? $this->state : $this->state->withDevice($device->with($medium));
     }
 
     private function target(string $what): void
@@ -118,14 +121,25 @@ final class Rehearsal
         }
         $this->fill(BootScene::TARGET, $this->scene->system?->sealed(null));
         if ($this->scene->systemEntry !== null) {
-            $this->state = $this->state->entered(new BootEntry('system', $this->scene->systemEntry->title, BootScene::TARGET, $this->scene->systemEntry->partition, $this->scene->systemEntry->path));
+            $this->state = $this->state->entered(
+                new BootEntry(
+                    'system',
+                    $this->scene->systemEntry->title,
+                    BootScene::TARGET,
+                    $this->scene->systemEntry->partition,
+                    $this->scene->systemEntry->path,
+                ),
+            );
         }
     }
 
     private function others(bool $in): void
     {
         foreach ($this->state->devices as $device) {
-            if ($device->kind === BootDevice::DRIVE && ! in_array($device->id, [BootScene::TARGET, 'recovery'], true)) {
+            if (
+                $device->kind === BootDevice::DRIVE &&
+                ! in_array($device->id, [BootScene::TARGET, 'recovery'], true)
+            ) {
                 $this->state = $this->state->withDevice($device->with(attached: $in));
             }
         }
@@ -164,17 +178,33 @@ final class Rehearsal
         $target = $this->state->device(BootScene::TARGET);
         if ($target !== null && $target->medium->leads === Leads::WantedSystem) {
             $now = Measurement::of($this->state);
-            $this->state = $this->state->withDevice($target->with($target->medium->sealed(new Seal(Protection::Chip, $now['secure boot'] === 'in force' ? Binding::Keys : Binding::Measured, $now))));
+            $this->state = $this->state->withDevice(
+                $target->with(
+                    $target->medium->sealed(
+                        new Seal(
+                            Protection::Chip,
+                            $now['secure boot'] === 'in force' ? Binding::Keys : Binding::Measured,
+                            $now,
+                        ),
+                    ),
+                ),
+            );
         }
     }
 
     /** Loaded by an update, or entered again as they were before the first step. */
     private function defaults(string $what): void
     {
-        $facts = $what === 'loaded' ? $this->scene->defaults : array_intersect_key($this->first->facts, $this->scene->defaults);
+        $facts =
+            $what === 'loaded'
+                ? $this->scene->defaults
+                : array_intersect_key($this->first->facts, $this->scene->defaults);
         $this->state = $this->state->knowing($facts);
         if ($what !== 'loaded') {
-            $this->state = $this->state->ordered([...array_values(array_intersect($this->first->order, $this->state->order)), ...array_values(array_diff($this->state->order, $this->first->order))]);
+            $this->state = $this->state->ordered([
+                ...array_values(array_intersect($this->first->order, $this->state->order)),
+                ...array_values(array_diff($this->state->order, $this->first->order)),
+            ]);
         }
     }
 }

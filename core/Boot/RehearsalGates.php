@@ -34,8 +34,20 @@ final class RehearsalGates
         return array_map(static function (Step $step) use ($blocked): Step {
             $start = $blocked[$step->id] ?? null;
 
-            return $start === null ? $step : $step->gated(new Gate($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}", Fact::answered($id), 'The rehearsal says: '.lcfirst($start->sentence()), '', ['technician', 'lead'],
-                kind: GateKind::Hold, opens: OpensBy::Answer, rule: 'B'));
+            return $start === null
+                ? $step
+                : $step->gated(
+                    new Gate(
+                        ($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}"),
+                        Fact::answered($id),
+                        'The rehearsal says: '.lcfirst($start->sentence()),
+                        '',
+                        ['technician', 'lead'],
+                        kind: GateKind::Hold,
+                        opens: OpensBy::Answer,
+                        rule: 'B',
+                    ),
+                );
         }, $steps);
     }
 }

@@ -14,8 +14,14 @@ final readonly class RehearsalHead
      * @param  int  $otherwise  that went otherwise at the machine
      * @param  int  $looked  that somebody looked at
      */
-    private function __construct(public int $of, public int $fails, public int $hang, public int $through, public int $otherwise, public int $looked)
-    {
+    private function __construct(
+        public int $of,
+        public int $fails,
+        public int $hang,
+        public int $through,
+        public int $otherwise,
+        public int $looked,
+    ) {
     }
 
     /**

@@ -24,9 +24,23 @@ final readonly class StickStart
      * @param  list<string>  $assumed
      * @param  list<string>  $trusted  signers by the catalogue's names
      */
-    public static function predict(Medium $medium, array $facts, array $assumed = [], array $trusted = []): Possibilities
-    {
-        return Possibilities::of(new BootState($facts, $assumed, $trusted, [new BootDevice('stick', 'The stick', BootDevice::STICK, $medium)], [], ['stick'], 'stick'));
+    public static function predict(
+        Medium $medium,
+        array $facts,
+        array $assumed = [],
+        array $trusted = [],
+    ): Possibilities {
+        return Possibilities::of(
+            new BootState(
+                $facts,
+                $assumed,
+                $trusted,
+                [new BootDevice('stick', 'The stick', BootDevice::STICK, $medium)],
+                [],
+                ['stick'],
+                'stick',
+            ),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -44,9 +58,20 @@ final readonly class StickStart
             'cause' => $first->cause(),
             'fix' => $advice->fix,
             'who' => $advice->fix === '' ? null : $advice->who,
-            'possible' => array_values(array_unique(array_map(static fn (Outcome $outcome): string => $outcome->ofAStick(), $possible->outcomes()))),
+            'possible' => array_values(
+                array_unique(
+                    array_map(static fn (Outcome $outcome): string => $outcome->ofAStick(), $possible->outcomes()),
+                ),
+            ),
             'settled_by' => $possible->settledBy(),
-            'otherwise' => array_map(static fn (array $other): array => ['if' => $other['fact'], 'is' => $other['value'], 'outcome' => $other['prediction']->outcome->ofAStick()], $possible->otherwise),
+            'otherwise' => array_map(
+                static fn (array $other): array => [
+                    'if' => $other['fact'],
+                    'is' => $other['value'],
+                    'outcome' => $other['prediction']->outcome->ofAStick(),
+                ],
+                $possible->otherwise,
+            ),
         ];
     }
 }

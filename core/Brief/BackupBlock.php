@@ -55,8 +55,16 @@ final readonly class BackupBlock
     public function withDestination(BackupDestination $destination): self
     {
         return new self(
-            $this->keep, $this->folders, $this->bytes, $this->files, $this->sourceMbS, $destination,
-            $this->seenFolders, $this->excluded, $this->largestBytes, $this->existing,
+            $this->keep,
+            $this->folders,
+            $this->bytes,
+            $this->files,
+            $this->sourceMbS,
+            $destination,
+            $this->seenFolders,
+            $this->excluded,
+            $this->largestBytes,
+            $this->existing,
         );
     }
 

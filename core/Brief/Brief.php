@@ -68,7 +68,10 @@ final readonly class Brief
         self::mustBegin($fields);
         $machine = MachineBlock::read($fields->block('machine'));
         if (($machine->model === null) === ($machine->kind === null)) {
-            throw BriefFault::at('machine', 'give either "model" (from the catalogue) or "kind" (for a machine it does not hold).');
+            throw BriefFault::at(
+                'machine',
+                'give either "model" (from the catalogue) or "kind" (for a machine it does not hold).',
+            );
         }
 
         return new self(
@@ -81,7 +84,7 @@ final readonly class Brief
             edition: $fields->optionalString('edition'),
             image: self::named($fields, 'image') ?? $fields->optional('image', SystemDefaults::image(...)),
             sticks: $fields->has('sticks') ? $fields->strings('sticks') : null,
-            backup: $fields->optional('backup', BackupBlock::read(...)) ?? new BackupBlock,
+            backup: $fields->optional('backup', BackupBlock::read(...)) ?? new BackupBlock(),
             policy: $fields->words('policy'),
             emptyCatalogue: $fields->optionalString('catalogue') === 'none',
             readAt: $fields->optionalString('read_at'),
@@ -100,11 +103,14 @@ final readonly class Brief
     {
         $document = Written::of($this);
         unset($document['empty_catalogue']);
-        $described = array_filter([
-            'system' => $this->system instanceof SystemProfile ? SystemDefaults::told($this->system) : null,
-            'image' => $this->image instanceof Image ? SystemDefaults::told($this->image) : null,
-            'catalogue' => $this->emptyCatalogue ? 'none' : null,
-        ], static fn (mixed $value): bool => $value !== null);
+        $described = array_filter(
+            [
+                'system' => $this->system instanceof SystemProfile ? SystemDefaults::told($this->system) : null,
+                'image' => $this->image instanceof Image ? SystemDefaults::told($this->image) : null,
+                'catalogue' => $this->emptyCatalogue ? 'none' : null,
+            ],
+            static fn (mixed $value): bool => $value !== null,
+        );
 
         return ['brief' => self::FORMAT, ...$document, ...$described];
     }

@@ -14,21 +14,14 @@ final readonly class ExistingBackup
     /**
      * @param  int|null  $samples  files opened from it
      */
-    public function __construct(
-        public string $date,
-        public bool $proven,
-        public ?int $samples = null,
-    ) {
+    public function __construct(public string $date, public bool $proven, public ?int $samples = null)
+    {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self(
-            $fields->string('date'),
-            $fields->bool('proven'),
-            $fields->optionalInt('samples'),
-        );
+        return new self($fields->string('date'), $fields->bool('proven'), $fields->optionalInt('samples'));
     }
 
     /** @return array<string, mixed> the same as a document */

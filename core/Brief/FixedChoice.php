@@ -33,7 +33,10 @@ final class FixedChoice
 
     private static function first(MachineBlock $machine, string $path): ?Drive
     {
-        $texts = [$machine->lsblk, ...array_map(static fn (Reading $reading): ?string => $reading->lsblk, $machine->readings)];
+        $texts = [
+            $machine->lsblk,
+            ...array_map(static fn (Reading $reading): ?string => $reading->lsblk, $machine->readings),
+        ];
         foreach ($texts as $text) {
             try {
                 $drives = $text === null ? [] : LsblkReader::read($text)->drives;

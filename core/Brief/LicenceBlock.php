@@ -14,10 +14,8 @@ final readonly class LicenceBlock
     /**
      * @param  string|null  $edition  the edition it is for
      */
-    public function __construct(
-        public string $kind,
-        public ?string $edition = null,
-    ) {
+    public function __construct(public string $kind, public ?string $edition = null)
+    {
     }
 
     /** @throws FieldFault */

@@ -75,8 +75,15 @@ final readonly class MachineBlock
     public function withFacts(array $facts): self
     {
         return new self(
-            $this->model, $this->kind, $this->title, $this->ports, $facts,
-            $this->factsFrom, $this->lsblk, $this->settled, $this->readings,
+            $this->model,
+            $this->kind,
+            $this->title,
+            $this->ports,
+            $facts,
+            $this->factsFrom,
+            $this->lsblk,
+            $this->settled,
+            $this->readings,
         );
     }
 

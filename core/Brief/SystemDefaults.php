@@ -19,7 +19,16 @@ use Cobblestone\Document\Fields;
 final class SystemDefaults
 {
     /** What a brief can tell of an image besides its name. */
-    private const OF_AN_IMAGE = ['bytes', 'kind', 'expanded_bytes', 'architecture', 'files', 'loader', 'sha256', 'models'];
+    private const OF_AN_IMAGE = [
+        'bytes',
+        'kind',
+        'expanded_bytes',
+        'architecture',
+        'files',
+        'loader',
+        'sha256',
+        'models',
+    ];
 
     /**
      * @param  Fields  $given  what the brief tells of it
@@ -34,7 +43,10 @@ final class SystemDefaults
         }
 
         return new SystemProfile(
-            id: 'described-system', name: $name, asOf: 'this job', source: 'kind defaults',
+            id: 'described-system',
+            name: $name,
+            asOf: 'this job',
+            source: 'kind defaults',
             firmware: new SystemFirmware('either', 'any'),
             partitions: [
                 new SystemPartition('EFI system', 'efi', 'efi-system', 'fat32', 260),
@@ -44,11 +56,14 @@ final class SystemDefaults
                 new InstallPhase('Copy files', [8, 20, 45], true),
                 new InstallPhase('First start', [1, 4, 12], false),
             ]),
-            firstBoot: new FirstBootProfile([3, 8, 20], [
-                new FirstBootRow('Region and keyboard', 'as the owner uses them'),
-                new FirstBootRow('Account', 'the owner\'s name; the owner types the password'),
-                new FirstBootRow('Diagnostic data and offers', 'as little as it allows'),
-            ]),
+            firstBoot: new FirstBootProfile(
+                [3, 8, 20],
+                [
+                    new FirstBootRow('Region and keyboard', 'as the owner uses them'),
+                    new FirstBootRow('Account', 'the owner\'s name; the owner types the password'),
+                    new FirstBootRow('Diagnostic data and offers', 'as little as it allows'),
+                ],
+            ),
             updates: new UpdateProfile([5, 20, 60], 1),
         );
     }
@@ -70,10 +85,19 @@ final class SystemDefaults
         }
         $told = array_intersect_key($given->all(), array_flip(self::OF_AN_IMAGE));
 
-        return Image::read(Fields::of([
-            'kind' => 'optical-hybrid', ...$told, 'kind_assumed' => ! $given->has('kind'),
-            'id' => 'described-image', 'name' => $name, 'file' => $name,
-        ], 'image'));
+        return Image::read(
+            Fields::of(
+                [
+                    'kind' => 'optical-hybrid',
+                    ...$told,
+                    'kind_assumed' => ! $given->has('kind'),
+                    'id' => 'described-image',
+                    'name' => $name,
+                    'file' => $name,
+                ],
+                'image',
+            ),
+        );
     }
 
     /**

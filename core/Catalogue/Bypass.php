@@ -12,17 +12,22 @@ use Cobblestone\Document\Written;
 final readonly class Bypass
 {
     private const NEEDS = [
-        'memory', 'cores', 'clock_mhz', 'uefi', 'secure_boot', 'security_chip', 'graphics_feature', 'display_pixels',
+        'memory',
+        'cores',
+        'clock_mhz',
+        'uefi',
+        'secure_boot',
+        'security_chip',
+        'graphics_feature',
+        'display_pixels',
     ];
 
     /**
      * @param  list<string>  $of
      * @param  list<string>  $consequences
      */
-    public function __construct(
-        public array $of,
-        public array $consequences,
-    ) {
+    public function __construct(public array $of, public array $consequences)
+    {
     }
 
     /** @throws FieldFault */
@@ -30,10 +35,7 @@ final readonly class Bypass
     {
         $fields->wants('of', 'consequences');
 
-        return new self(
-            $fields->strings('of', self::NEEDS),
-            $fields->strings('consequences'),
-        );
+        return new self($fields->strings('of', self::NEEDS), $fields->strings('consequences'));
     }
 
     /** @return array<string, mixed> the same as a document */

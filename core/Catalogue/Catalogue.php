@@ -9,7 +9,19 @@ use Cobblestone\Machine\Model\MachineModel;
 /** What the bench knows about systems, machines, sticks, images and driver packages, by identifier. */
 final class Catalogue
 {
-    public const KINDS = ['systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers', 'encryption'];
+    public const KINDS = [
+        'systems',
+        'machines',
+        'sticks',
+        'images',
+        'drivers',
+        'health',
+        'routes',
+        'issues',
+        'signers',
+        'makers',
+        'encryption',
+    ];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
     private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers'];
@@ -70,7 +82,7 @@ final class Catalogue
         $rules = [];
         foreach ($this->each('health', HealthTable::class, HealthTable::fromArray(...)) as $entry) {
             foreach ($entry->rules as $kind => $list) {
-                $rules[$kind] = [...($rules[$kind] ?? []), ...$list];
+                $rules[$kind] = [...$rules[$kind] ?? [], ...$list];
             }
         }
 
@@ -90,8 +102,8 @@ final class Catalogue
     /** @throws UnknownEntry */
     public function system(string $id): SystemProfile
     {
-        return $this->one('systems', $id, SystemProfile::class, SystemProfile::fromArray(...))
-            ?? throw $this->unknown('systems', 'system', 'system', $id);
+        return $this->one('systems', $id, SystemProfile::class, SystemProfile::fromArray(...)) ??
+            throw $this->unknown('systems', 'system', 'system', $id);
     }
 
     /** @return array<string, SystemProfile> by identifier */
@@ -103,8 +115,8 @@ final class Catalogue
     /** @throws UnknownEntry */
     public function machine(string $id): MachineModel
     {
-        return $this->one('machines', $id, MachineModel::class, MachineModel::fromArray(...))
-            ?? throw $this->unknown('machines', 'machine.model', 'machine', $id);
+        return $this->one('machines', $id, MachineModel::class, MachineModel::fromArray(...)) ??
+            throw $this->unknown('machines', 'machine.model', 'machine', $id);
     }
 
     /** @return array<string, MachineModel> by identifier */
@@ -128,8 +140,8 @@ final class Catalogue
     /** @throws UnknownEntry */
     public function image(string $id): Image
     {
-        return $this->one('images', $id, Image::class, Image::fromArray(...))
-            ?? throw $this->unknown('images', 'image', 'image', $id);
+        return $this->one('images', $id, Image::class, Image::fromArray(...)) ??
+            throw $this->unknown('images', 'image', 'image', $id);
     }
 
     /** @return array<string, Image> by identifier */
@@ -160,8 +172,12 @@ final class Catalogue
     {
         $all = $this->each('sticks', Stick::class, Stick::fromArray(...));
 
-        return $only === null ? array_values($all)
-            : array_map(fn (string $id): Stick => $all[$id] ?? throw $this->unknown('sticks', 'sticks', 'stick', $id), $only);
+        return $only === null
+            ? array_values($all)
+            : array_map(
+                fn (string $id): Stick => $all[$id] ?? throw $this->unknown('sticks', 'sticks', 'stick', $id),
+                $only,
+            );
     }
 
     /** @return list<DriverPackage> */

@@ -11,19 +11,14 @@ use Cobblestone\Document\Written;
 /** What an edition uses at most (rule A2). */
 final readonly class Ceiling
 {
-    public function __construct(
-        public ?int $memoryBytes = null,
-        public ?int $sockets = null,
-    ) {
+    public function __construct(public ?int $memoryBytes = null, public ?int $sockets = null)
+    {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self(
-            $fields->optionalInt('memory_bytes'),
-            $fields->optionalInt('sockets'),
-        );
+        return new self($fields->optionalInt('memory_bytes'), $fields->optionalInt('sockets'));
     }
 
     /** @return array<string, mixed> the same as a document */

@@ -17,8 +17,12 @@ final readonly class Condition
      * @param  list<bool|int|float|string>  $values
      * @param  string  $else  why it is out where the condition fails, in words
      */
-    private function __construct(public string $fact, public string $test, public array $values, public string $else)
-    {
+    private function __construct(
+        public string $fact,
+        public string $test,
+        public array $values,
+        public string $else,
+    ) {
     }
 
     /**
@@ -50,7 +54,11 @@ final readonly class Condition
     {
         $else = $this->else === '' ? [] : ['else' => $this->else];
 
-        return ['fact' => $this->fact, $this->test => $this->test === 'in' ? $this->values : $this->values[0], ...$else];
+        return [
+            'fact' => $this->fact,
+            $this->test => $this->test === 'in' ? $this->values : $this->values[0],
+            ...$else,
+        ];
     }
 
     /** true, false, or null while the fact is unknown. */

@@ -90,7 +90,8 @@ final readonly class DriverPackage
 
     public function fits(string $system, ?string $model): bool
     {
-        return in_array($system, $this->systems, true) && ($this->models === [] || in_array($model, $this->models, true));
+        return in_array($system, $this->systems, true) &&
+            ($this->models === [] || in_array($model, $this->models, true));
     }
 
     public function isLocked(): bool

@@ -16,10 +16,8 @@ final readonly class FirstBootProfile
      * @param  list<int|float>  $minutes  least, likely, most
      * @param  list<FirstBootRow>  $rows
      */
-    public function __construct(
-        public array $minutes,
-        public array $rows,
-    ) {
+    public function __construct(public array $minutes, public array $rows)
+    {
     }
 
     /** @throws FieldFault */
@@ -27,10 +25,7 @@ final readonly class FirstBootProfile
     {
         $fields->wants('minutes', 'rows');
 
-        return new self(
-            $fields->numbers('minutes'),
-            $fields->each('rows', FirstBootRow::read(...)),
-        );
+        return new self($fields->numbers('minutes'), $fields->each('rows', FirstBootRow::read(...)));
     }
 
     public function estimate(): Estimate

@@ -11,19 +11,14 @@ use Cobblestone\Document\Written;
 /** What the first start asks, and the answer we give. */
 final readonly class FirstBootRow
 {
-    public function __construct(
-        public string $ask,
-        public string $answer,
-    ) {
+    public function __construct(public string $ask, public string $answer)
+    {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self(
-            $fields->string('ask'),
-            $fields->string('answer'),
-        );
+        return new self($fields->string('ask'), $fields->string('answer'));
     }
 
     /** @return array<string, mixed> the same as a document */

@@ -39,7 +39,8 @@ final readonly class HealthRule
     public static function read(Fields $fields): self
     {
         return new self(
-            self::figure($fields, 'figure') ?? throw FieldFault::at($fields->path('figure'), 'a number or name is wanted.'),
+            self::figure($fields, 'figure') ??
+                throw FieldFault::at($fields->path('figure'), 'a number or name is wanted.'),
             $fields->string('title'),
             $fields->oneOf('when', self::WHEN),
             $fields->enum('grade', HealthGrade::class),
@@ -58,7 +59,9 @@ final readonly class HealthRule
     {
         $value = $fields->optionalScalar($name);
 
-        return $value === null || is_int($value) || is_string($value) ? $value : throw FieldFault::at($fields->path($name), 'a whole number or a name is wanted.');
+        return $value === null || is_int($value) || is_string($value)
+            ? $value
+            : throw FieldFault::at($fields->path($name), 'a whole number or a name is wanted.');
     }
 
     /**
@@ -87,7 +90,10 @@ final readonly class HealthRule
         }
         $grown = $this->when === 'rising' ? ", {$was} at the reading before" : '';
         // One reading cannot say that a figure stands still.
-        $because = $this->when === 'stable' && $was === null ? 'Only one reading: a second reading in some days shows whether it rises.' : $this->because;
+        $because =
+            $this->when === 'stable' && $was === null
+                ? 'Only one reading: a second reading in some days shows whether it rises.'
+                : $this->because;
 
         return "{$this->title}: {$value}{$grown}. {$because}";
     }

@@ -50,7 +50,10 @@ final readonly class HealthTable
     {
         $rules = $fields->block('rules')->wants('ata', 'nvme');
 
-        return ['ata' => $rules->each('ata', HealthRule::read(...)), 'nvme' => $rules->each('nvme', HealthRule::read(...))];
+        return [
+            'ata' => $rules->each('ata', HealthRule::read(...)),
+            'nvme' => $rules->each('nvme', HealthRule::read(...)),
+        ];
     }
 
     /** @return array<string, mixed> the same as a document */

@@ -14,9 +14,8 @@ final readonly class InstallProfile
     /**
      * @param  list<InstallPhase>  $phases
      */
-    public function __construct(
-        public array $phases,
-    ) {
+    public function __construct(public array $phases)
+    {
     }
 
     /** @throws FieldFault */
@@ -24,9 +23,7 @@ final readonly class InstallProfile
     {
         $fields->wants('phases');
 
-        return new self(
-            $fields->each('phases', InstallPhase::read(...)),
-        );
+        return new self($fields->each('phases', InstallPhase::read(...)));
     }
 
     /** @return array<string, mixed> the same as a document */

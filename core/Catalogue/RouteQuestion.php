@@ -14,10 +14,8 @@ final readonly class RouteQuestion
     /**
      * @param  array<string, string>  $options
      */
-    public function __construct(
-        public string $text,
-        public array $options,
-    ) {
+    public function __construct(public string $text, public array $options)
+    {
     }
 
     /** @throws FieldFault */
@@ -25,10 +23,7 @@ final readonly class RouteQuestion
     {
         $fields->wants('options');
 
-        return new self(
-            $fields->string('text'),
-            $fields->words('options'),
-        );
+        return new self($fields->string('text'), $fields->words('options'));
     }
 
     /** @return array<string, mixed> the same as a document */

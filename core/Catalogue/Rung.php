@@ -71,7 +71,9 @@ final readonly class Rung
     public function against(FactSheet $facts): array
     {
         $tried = $facts->get('tried')->value;
-        $against = in_array($this->id, is_array($tried) ? $tried : explode(', ', (string) $tried), true) ? ['Tried already, and it did not help.'] : [];
+        $against = in_array($this->id, is_array($tried) ? $tried : explode(', ', (string) $tried), true)
+            ? ['Tried already, and it did not help.']
+            : [];
         foreach ($this->onlyIf as $condition) {
             if ($condition->holds($facts) === false) {
                 $against[] = $condition->else;
@@ -84,6 +86,16 @@ final readonly class Rung
     /** @return list<string> facts that have to be known before it can be said to work */
     public function unknown(FactSheet $facts): array
     {
-        return array_values(array_unique(array_map(static fn (Condition $condition): string => $condition->fact, array_filter($this->onlyIf, static fn (Condition $condition): bool => $condition->holds($facts) === null))));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn (Condition $condition): string => $condition->fact,
+                    array_filter(
+                        $this->onlyIf,
+                        static fn (Condition $condition): bool => $condition->holds($facts) === null,
+                    ),
+                ),
+            ),
+        );
     }
 }

@@ -84,7 +84,8 @@ final readonly class Stick
     public function asNow(string $health, ?string $contents, ?DataRate $write, ?DataRate $read): self
     {
         return Copy::of($this, get_object_vars($this), [
-            'health' => $health, 'contents' => $contents,
+            'health' => $health,
+            'contents' => $contents,
             'writeMbS' => $write === null ? $this->writeMbS : $write->bytesPerSecond / 1e6,
             'readMbS' => $read === null ? $this->readMbS : $read->bytesPerSecond / 1e6,
         ]);

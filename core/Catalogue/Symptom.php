@@ -99,6 +99,8 @@ final readonly class Symptom
     /** "normal for up to 30 min", "not normal" */
     public function standing(): string
     {
-        return $this->worryAfterMinutes === null ? self::NORMAL[$this->normal] : self::NORMAL[$this->normal].', worry after '.(int) ceil($this->worryAfterMinutes).' min';
+        return $this->worryAfterMinutes === null
+            ? self::NORMAL[$this->normal]
+            : self::NORMAL[$this->normal].', worry after '.(int) ceil($this->worryAfterMinutes).' min';
     }
 }

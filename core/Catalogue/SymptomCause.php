@@ -11,19 +11,14 @@ use Cobblestone\Document\Written;
 /** What may be behind something that is seen, and what helps. */
 final readonly class SymptomCause
 {
-    public function __construct(
-        public string $cause,
-        public string $fix,
-    ) {
+    public function __construct(public string $cause, public string $fix)
+    {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self(
-            $fields->string('cause'),
-            $fields->string('fix'),
-        );
+        return new self($fields->string('cause'), $fields->string('fix'));
     }
 
     /** @return array<string, mixed> the same as a document */

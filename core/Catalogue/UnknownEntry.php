@@ -22,7 +22,10 @@ final class UnknownEntry extends OutOfBoundsException
         $hint = match (true) {
             $known === [] => "The catalogue holds no {$kind} at all: describe it in the brief instead.",
             $near !== null => "Did you mean \"{$near}\"?",
-            default => 'It holds: '.implode(', ', array_slice($known, 0, 8)).(count($known) > 8 ? ', …' : '').'.',
+            default => 'It holds: '.
+                implode(', ', array_slice($known, 0, 8)).
+                (count($known) > 8 ? ', …' : '').
+                '.',
         };
 
         return new self("{$field}: the catalogue holds no {$kind} \"{$shown}\". {$hint}", $field);

@@ -15,10 +15,8 @@ final readonly class UpdateProfile
     /**
      * @param  list<int|float>  $minutes  least, likely, most
      */
-    public function __construct(
-        public array $minutes,
-        public ?int $restarts = null,
-    ) {
+    public function __construct(public array $minutes, public ?int $restarts = null)
+    {
     }
 
     /** @throws FieldFault */
@@ -26,10 +24,7 @@ final readonly class UpdateProfile
     {
         $fields->wants('minutes');
 
-        return new self(
-            $fields->numbers('minutes'),
-            $fields->optionalInt('restarts'),
-        );
+        return new self($fields->numbers('minutes'), $fields->optionalInt('restarts'));
     }
 
     public function estimate(): Estimate

@@ -27,7 +27,9 @@ final readonly class Fields
     {
         $document = $document instanceof stdClass ? (array) $document : $document;
 
-        return is_array($document) ? new self($document, $at) : throw FieldFault::at($at, 'a block of fields is wanted.');
+        return is_array($document)
+            ? new self($document, $at)
+            : throw FieldFault::at($at, 'a block of fields is wanted.');
     }
 
     public function has(string $name): bool
@@ -108,7 +110,9 @@ final readonly class Fields
     {
         $value = $this->values[$name] ?? null;
 
-        return $value === null || is_scalar($value) ? $value : throw $this->missing($name, 'a single value is wanted.');
+        return $value === null || is_scalar($value)
+            ? $value
+            : throw $this->missing($name, 'a single value is wanted.');
     }
 
     /**
@@ -145,8 +149,8 @@ final readonly class Fields
      */
     public function enum(string $name, string $enum): BackedEnum
     {
-        return $this->optionalEnum($name, $enum)
-            ?? throw $this->missing($name, self::choose(array_map(self::caseValue(...), $enum::cases())));
+        return $this->optionalEnum($name, $enum) ??
+            throw $this->missing($name, self::choose(array_map(self::caseValue(...), $enum::cases())));
     }
 
     /**
@@ -164,14 +168,17 @@ final readonly class Fields
             return null;
         }
 
-        return (is_string($value) ? $enum::tryFrom($value) : null)
-            ?? throw $this->missing($name, self::choose(array_map(self::caseValue(...), $enum::cases())));
+        return (is_string($value) ? $enum::tryFrom($value) : null) ??
+            throw $this->missing($name, self::choose(array_map(self::caseValue(...), $enum::cases())));
     }
 
     /** @throws FieldFault */
     public function block(string $name): self
     {
-        return self::of($this->values[$name] ?? throw $this->missing($name, 'a block of fields is wanted.'), $this->path($name));
+        return self::of(
+            $this->values[$name] ?? throw $this->missing($name, 'a block of fields is wanted.'),
+            $this->path($name),
+        );
     }
 
     /** @throws FieldFault */

@@ -20,7 +20,10 @@ final class Written
         foreach (get_object_vars($value) as $property => $held) {
             $name = strtolower((string) preg_replace('/(?<=[a-z0-9])[A-Z]/', '_$0', $property));
             $plain = self::plain($held);
-            if (in_array($name, $keep, true) || ($plain !== null && $plain !== false && $plain !== [] && $plain !== '')) {
+            if (
+                in_array($name, $keep, true) ||
+                ($plain !== null && $plain !== false && $plain !== [] && $plain !== '')
+            ) {
                 $document[$name] = $plain;
             }
         }

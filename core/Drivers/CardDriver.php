@@ -30,9 +30,22 @@ final readonly class CardDriver
     {
         $identifier = strtolower($card->id ?? '');
         $name = mb_strtolower($card->new);
-        $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $system !== null && $package->fits($system, $model)
-            && ($package->isFor($identifier) || mb_strtolower($package->name) === $name)));
-        usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [$a->isLocked(), $a->date, $b->id]);
+        $fit = array_values(
+            array_filter(
+                $shelf,
+                static fn (DriverPackage $package): bool => $system !== null &&
+                    $package->fits($system, $model) &&
+                    ($package->isFor($identifier) || mb_strtolower($package->name) === $name),
+            ),
+        );
+        usort(
+            $fit,
+            static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [
+                $a->isLocked(),
+                $a->date,
+                $b->id,
+            ],
+        );
 
         return new self($fit[0] ?? null, $card->new);
     }
@@ -40,21 +53,55 @@ final readonly class CardDriver
     /** "Ostler V5 graphics 31.5", or "the driver of ..." where the shelf holds none. */
     public function title(): string
     {
-        return $this->package === null ? "the driver of {$this->card}" : "{$this->package->name} {$this->package->version}";
+        return $this->package === null
+            ? "the driver of {$this->card}"
+            : "{$this->package->name} {$this->package->version}";
     }
 
     public function fetch(): Step
     {
         $package = $this->package;
-        $lines = $package === null
-            ? ["The shelf holds no package for {$this->card} and this system: fetch it from the part maker by the card's exact name.", 'Put it on a stick, and write down its file, size and checksum.']
-            : ["Take {$package->name} {$package->version} from the shelf: {$package->size()->decimal()}.", "`sha256sum` must print `{$package->sha256}`.", 'Put it on a stick.'];
+        $lines =
+            $package === null
+                ? [
+                    "The shelf holds no package for {$this->card} and this system: fetch it from the part maker by the card's exact name.",
+                    'Put it on a stick, and write down its file, size and checksum.',
+                ]
+                : [
+                    "Take {$package->name} {$package->version} from the shelf: {$package->size()->decimal()}.",
+                    "`sha256sum` must print `{$package->sha256}`.",
+                    'Put it on a stick.',
+                ];
 
-        return new Step('drivers.fetch', Stage::FetchDrivers, 'Fetch the new driver', Presence::Hands, Estimate::minutes(3, 6, 20), $lines,
-            before: [Fact::GATHERED], after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'network'], because: [new Reason('It is installed before the network is back.', 'D6', $package === null ? '' : "shelf, {$package->date}")],
-            evidence: [$package === null
-                ? new Evidence('fetched', 'File, size and checksum', EvidenceKind::Text)
-                : new Evidence('checksum', 'The checksum', EvidenceKind::Choice, ['equal' => 'is equal', 'differs' => 'differs'], expected: new Expected('equal', source: Expected::CATALOGUE), remedy: 'Fetch it again.')],
+        return new Step(
+            'drivers.fetch',
+            Stage::FetchDrivers,
+            'Fetch the new driver',
+            Presence::Hands,
+            Estimate::minutes(3, 6, 20),
+            $lines,
+            before: [Fact::GATHERED],
+            after: [Fact::DRIVERS_FETCHED],
+            needs: ['hands', 'network'],
+            because: [
+                new Reason(
+                    'It is installed before the network is back.',
+                    'D6',
+                    $package === null ? '' : "shelf, {$package->date}",
+                ),
+            ],
+            evidence: [
+                $package === null
+                    ? new Evidence('fetched', 'File, size and checksum', EvidenceKind::Text)
+                    : new Evidence(
+                        'checksum',
+                        'The checksum',
+                        EvidenceKind::Choice,
+                        ['equal' => 'is equal', 'differs' => 'differs'],
+                        expected: new Expected('equal', source: Expected::CATALOGUE),
+                        remedy: 'Fetch it again.',
+                    ),
+            ],
         );
     }
 }

@@ -21,7 +21,13 @@ final class DriverOrder
      */
     public static function by(string $school, array $packages): array
     {
-        usort($packages, static fn (DriverPackage $a, DriverPackage $b): int => [self::rank($school, $a), $a->id] <=> [self::rank($school, $b), $b->id]);
+        usort(
+            $packages,
+            static fn (DriverPackage $a, DriverPackage $b): int => [self::rank($school, $a), $a->id] <=> [
+                self::rank($school, $b),
+                $b->id,
+            ],
+        );
         $ordered = [];
         while ($packages !== []) {
             $open = array_map(static fn (DriverPackage $package): string => $package->id, $packages);

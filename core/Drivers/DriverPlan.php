@@ -20,8 +20,14 @@ final readonly class DriverPlan
      * @param  list<Device>  $unresolved
      * @param  string  $online  why it gets online, in one sentence; empty while nobody knows
      */
-    public function __construct(public array $ordered, public array $offline, public array $builtIn, public array $unresolved, public Contribution $contribution, public string $online = '')
-    {
+    public function __construct(
+        public array $ordered,
+        public array $offline,
+        public array $builtIn,
+        public array $unresolved,
+        public Contribution $contribution,
+        public string $online = '',
+    ) {
     }
 
     public function offlineSize(): Bytes

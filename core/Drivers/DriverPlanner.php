@@ -37,12 +37,22 @@ final class DriverPlanner
         $bySchool = DriverOrder::by($policy->school('driver_order'), array_values($packages));
         // What gets it online is installed from the stick before anything that may be fetched: decision and path say the same order.
         $isOffline = static fn (DriverPackage $package): bool => isset($offline[$package->id]);
-        $ordered = [...array_filter($bySchool, $isOffline), ...array_filter($bySchool, static fn (DriverPackage $package): bool => ! $isOffline($package))];
+        $ordered = [
+            ...array_filter($bySchool, $isOffline),
+            ...array_filter($bySchool, static fn (DriverPackage $package): bool => ! $isOffline($package)),
+        ];
         $offline = array_values($offline);
 
         $network = NetworkWay::of($machine, $system, $offline, $unresolved);
 
-        return new DriverPlan($ordered, $offline, $builtIn, $unresolved, self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network), $network->because);
+        return new DriverPlan(
+            $ordered,
+            $offline,
+            $builtIn,
+            $unresolved,
+            self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network),
+            $network->because,
+        );
     }
 
     /**
@@ -52,8 +62,21 @@ final class DriverPlanner
      */
     private static function match(Device $device, string $system, ?string $model, array $shelf): ?DriverPackage
     {
-        $fit = array_values(array_filter($shelf, static fn (DriverPackage $package): bool => $package->claimsDevice($device) && $package->fits($system, $model)));
-        usort($fit, static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [$a->isLocked(), $a->date, $b->id]);
+        $fit = array_values(
+            array_filter(
+                $shelf,
+                static fn (DriverPackage $package): bool => $package->claimsDevice($device) &&
+                    $package->fits($system, $model),
+            ),
+        );
+        usort(
+            $fit,
+            static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [
+                $a->isLocked(),
+                $a->date,
+                $b->id,
+            ],
+        );
 
         return $fit[0] ?? null;
     }
@@ -91,7 +114,10 @@ final class DriverPlanner
     private static function offlineSet(array $packages, SystemProfile $system): array
     {
         $offline = [];
-        $queue = array_filter($packages, static fn (DriverPackage $package): bool => $package->family === 'network' && ! $system->brings('network'));
+        $queue = array_filter(
+            $packages,
+            static fn (DriverPackage $package): bool => $package->family === 'network' && ! $system->brings('network'),
+        );
         while ($queue !== []) {
             $package = array_shift($queue);
             $offline[$package->id] = $package;
@@ -110,23 +136,44 @@ final class DriverPlanner
      * @param  list<DriverPackage>  $offline
      * @param  list<Device>  $unresolved
      */
-    private static function contribution(Machine $machine, array $ordered, array $offline, array $unresolved, Policy $policy, NetworkWay $network): Contribution
-    {
+    private static function contribution(
+        Machine $machine,
+        array $ordered,
+        array $offline,
+        array $unresolved,
+        Policy $policy,
+        NetworkWay $network,
+    ): Contribution {
         $school = $policy->school('driver_order');
         $names = array_map(static fn (DriverPackage $package): string => $package->name, $ordered);
         $decisions = [];
         if ($ordered !== []) {
             $others = array_diff(array_keys(Policy::SCHOOLS['driver_order']), [$school]);
-            $decisions[] = new Decision('drivers.order', 'Order of drivers', implode(', then ', $names), ["The bench policy is \"{$school}\"; packages that need another come after it.", ...($offline === [] ? [] : ['What gets it online comes first, from the stick.'])], array_fill_keys($others, ['Another school; a job can depart from the policy.']), ["policy driver_order = {$school}"], 'D4');
+            $decisions[] = new Decision(
+                'drivers.order',
+                'Order of drivers',
+                implode(', then ', $names),
+                [
+                    "The bench policy is \"{$school}\"; packages that need another come after it.",
+                    ...$offline === [] ? [] : ['What gets it online comes first, from the stick.'],
+                ],
+                array_fill_keys($others, ['Another school; a job can depart from the policy.']),
+                ["policy driver_order = {$school}"],
+                'D4',
+            );
         }
         $decisions[] = $network->decision;
 
-        return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(new Contribution(decisions: $decisions, questions: $network->questions));
+        return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(
+            new Contribution(decisions: $decisions, questions: $network->questions),
+        );
     }
 
     /** @param  list<DriverPackage>  $packages */
     public static function size(array $packages): Bytes
     {
-        return Bytes::of(array_sum(array_map(static fn (DriverPackage $package): int => $package->size()->count, $packages)));
+        return Bytes::of(
+            array_sum(array_map(static fn (DriverPackage $package): int => $package->size()->count, $packages)),
+        );
     }
 }

@@ -32,15 +32,29 @@ final class DriverSteps
     public static function for(array $ordered, array $offline, array $unresolved, bool $devicesUnknown): Contribution
     {
         $offlineIds = array_map(static fn (DriverPackage $package): string => $package->id, $offline);
-        $restarts = DriverOrder::restarts(array_values(array_filter($ordered, static fn (DriverPackage $package): bool => ! in_array($package->id, $offlineIds, true))));
+        $restarts = DriverOrder::restarts(
+            array_values(
+                array_filter(
+                    $ordered,
+                    static fn (DriverPackage $package): bool => ! in_array($package->id, $offlineIds, true),
+                ),
+            ),
+        );
         $steps = [];
         foreach ($ordered as $package) {
             $isOffline = in_array($package->id, $offlineIds, true);
-            $steps[] = self::install($package, $ordered, $isOffline, isset($restarts[$package->id]) || ($isOffline && $package->restart === 'at-once'));
+            $steps[] = self::install(
+                $package,
+                $ordered,
+                $isOffline,
+                isset($restarts[$package->id]) || ($isOffline && $package->restart === 'at-once'),
+            );
         }
         $steps[] = self::audit($ordered, $unresolved, $devicesUnknown);
 
-        return $ordered === [] ? new Contribution($steps, initial: [Fact::DRIVERS_FETCHED]) : new Contribution([self::fetch($ordered, $offline), ...$steps]);
+        return $ordered === []
+            ? new Contribution($steps, initial: [Fact::DRIVERS_FETCHED])
+            : new Contribution([self::fetch($ordered, $offline), ...$steps]);
     }
 
     /**
@@ -51,11 +65,39 @@ final class DriverSteps
     {
         $size = DriverPlanner::size($ordered);
 
-        return new Step('drivers.fetch', Stage::FetchDrivers, 'Lay drivers ready', Presence::Hands, Estimate::minutes(1, 2, 5),
-            ['Take these from the shelf and compare their checksums:', ...array_map(static fn (DriverPackage $package): string => "{$package->name} {$package->version} · {$package->size()->decimal()} · sha256 `".substr($package->sha256, 0, 12).'…`', $ordered),
-                $offline === [] ? 'None of them has to travel on the stick.' : 'On the stick, in a folder of their own: '.implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline)).'.'],
-            after: [Fact::DRIVERS_FETCHED], needs: ['hands', 'bench computer'],
-            because: [new Reason(count($ordered)." packages, {$size->decimal()}, matched by identifier to this model's devices.", 'D3, D5')],
+        return new Step(
+            'drivers.fetch',
+            Stage::FetchDrivers,
+            'Lay drivers ready',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 5),
+            [
+                'Take these from the shelf and compare their checksums:',
+                ...array_map(
+                    static fn (
+                        DriverPackage $package,
+                    ): string => "{$package->name} {$package->version} · {$package->size()->decimal()} · sha256 `".
+                        substr($package->sha256, 0, 12).
+                        '…`',
+                    $ordered,
+                ),
+                $offline === []
+                    ? 'None of them has to travel on the stick.'
+                    : 'On the stick, in a folder of their own: '.
+                        implode(
+                            ', ',
+                            array_map(static fn (DriverPackage $package): string => $package->name, $offline),
+                        ).
+                        '.',
+            ],
+            after: [Fact::DRIVERS_FETCHED],
+            needs: ['hands', 'bench computer'],
+            because: [
+                new Reason(
+                    count($ordered)." packages, {$size->decimal()}, matched by identifier to this model's devices.",
+                    'D3, D5',
+                ),
+            ],
         );
     }
 
@@ -64,13 +106,50 @@ final class DriverSteps
     {
         $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
         $needs = array_values(array_map(Fact::driver(...), array_intersect($package->needs, $present)));
-        $do = [$offline ? 'Open the driver folder on the stick.' : 'Open the driver folder, or fetch the package from the shelf.', "Install {$package->name} {$package->version}.", $restart ? 'Restart now.' : ($package->restart === 'after' ? 'It wants a restart: that comes later, once for all.' : 'No restart.')];
+        $do = [
+            $offline
+                ? 'Open the driver folder on the stick.'
+                : 'Open the driver folder, or fetch the package from the shelf.',
+            "Install {$package->name} {$package->version}.",
+            $restart
+                ? 'Restart now.'
+                : ($package->restart === 'after'
+                    ? 'It wants a restart: that comes later, once for all.'
+                    : 'No restart.'),
+        ];
 
-        return new Step("drivers.{$package->id}", $offline ? Stage::Network : Stage::Drivers, $package->name, Presence::Hands, Estimate::minutes(...array_map(static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0), $package->minutes)),
-            $do, before: [Fact::FIRST_BOOT_DONE, ...($offline ? [] : [Fact::ONLINE, Fact::UPDATED]), ...$needs], after: [Fact::driver($package->id)], needs: ['hands'],
-            done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"), acts: [Act::WriteSystem],
-            because: [new Reason('Claims '.implode(', ', $package->claims).', which this model has.', 'D3', "shelf, {$package->date}"), ...($package->needs === [] ? [] : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')])],
-            waiting: new Waiting(['the screen flickers or goes black for some seconds'], 'Wait two minutes; then restart once.', $restart ? 1 : 0),
+        return new Step(
+            "drivers.{$package->id}",
+            $offline ? Stage::Network : Stage::Drivers,
+            $package->name,
+            Presence::Hands,
+            Estimate::minutes(
+                ...array_map(
+                    static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0),
+                    $package->minutes,
+                ),
+            ),
+            $do,
+            before: [Fact::FIRST_BOOT_DONE, ...$offline ? [] : [Fact::ONLINE, Fact::UPDATED], ...$needs],
+            after: [Fact::driver($package->id)],
+            needs: ['hands'],
+            done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"),
+            acts: [Act::WriteSystem],
+            because: [
+                new Reason(
+                    'Claims '.implode(', ', $package->claims).', which this model has.',
+                    'D3',
+                    "shelf, {$package->date}",
+                ),
+                ...$package->needs === []
+                    ? []
+                    : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')],
+            ],
+            waiting: new Waiting(
+                ['the screen flickers or goes black for some seconds'],
+                'Wait two minutes; then restart once.',
+                $restart ? 1 : 0,
+            ),
         );
     }
 
@@ -80,14 +159,55 @@ final class DriverSteps
      */
     private static function audit(array $ordered, array $unresolved, bool $devicesUnknown): Step
     {
-        $open = array_map(static fn (Device $device): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's page for exactly this model.", $unresolved);
+        $open = array_map(
+            static fn (
+                Device $device,
+            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's page for exactly this model.",
+            $unresolved,
+        );
 
-        return new Step('drivers.audit', Stage::Drivers, 'Look drivers over', Presence::Hands, Estimate::minutes(1, 3, 10),
-            ['List the devices: none may be left without a driver.', ...($devicesUnknown ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.'] : $open)],
-            before: [Fact::ONLINE, Fact::UPDATED, ...array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $ordered)], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'],
+        return new Step(
+            'drivers.audit',
+            Stage::Drivers,
+            'Look drivers over',
+            Presence::Hands,
+            Estimate::minutes(1, 3, 10),
+            [
+                'List the devices: none may be left without a driver.',
+                ...$devicesUnknown
+                    ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.']
+                    : $open,
+            ],
+            before: [
+                Fact::ONLINE,
+                Fact::UPDATED,
+                ...array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $ordered),
+            ],
+            after: [Fact::DRIVERS_COMPLETE],
+            needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
-            evidence: [new Evidence('without_driver', 'Devices without a driver', EvidenceKind::Count, expected: new Expected((string) count($unresolved)), overruledBy: ['lead'], remedy: $unresolved === [] ? 'Look for its package by identifier; its row says which device.' : 'The shelf has none for '.count($unresolved).' of them.')],
-            because: [new Reason($devicesUnknown ? 'What is inside is only known once a system runs.' : ($unresolved === [] ? 'Every device of this model has a package or is served by the system.' : count($unresolved).' devices have no package on the shelf.'), 'D7')],
+            evidence: [
+                new Evidence(
+                    'without_driver',
+                    'Devices without a driver',
+                    EvidenceKind::Count,
+                    expected: new Expected((string) count($unresolved)),
+                    overruledBy: ['lead'],
+                    remedy: $unresolved === []
+                        ? 'Look for its package by identifier; its row says which device.'
+                        : 'The shelf has none for '.count($unresolved).' of them.',
+                ),
+            ],
+            because: [
+                new Reason(
+                    $devicesUnknown
+                        ? 'What is inside is only known once a system runs.'
+                        : ($unresolved === []
+                            ? 'Every device of this model has a package or is served by the system.'
+                            : count($unresolved).' devices have no package on the shelf.'),
+                    'D7',
+                ),
+            ],
         );
     }
 }

@@ -34,7 +34,9 @@ final readonly class NetworkWay
      */
     public static function of(Machine $machine, SystemProfile $system, array $offline, array $unresolved): self
     {
-        $adapters = array_values(array_filter($machine->devices, static fn (Device $device): bool => $device->family === 'network'));
+        $adapters = array_values(
+            array_filter($machine->devices, static fn (Device $device): bool => $device->family === 'network'),
+        );
         $facts = array_map(static fn (Device $device): string => "{$device->name} {$device->identifier}", $adapters);
         $without = array_filter($unresolved, static fn (Device $device): bool => $device->family === 'network');
         $answer = $machine->fact(self::FACT)->text();
@@ -42,12 +44,38 @@ final readonly class NetworkWay
         $unknown = $offline === [] && ($adapters === [] || count($without) === count($adapters));
 
         return match (true) {
-            $offline !== [] => self::as("{$names} on the stick", "{$system->name} does not bring the network driver, and without it nothing can be fetched.", 'Its driver came from the stick.', $facts, ['fetch it later' => ['There is no network before it.']]),
+            $offline !== [] => self::as(
+                "{$names} on the stick",
+                "{$system->name} does not bring the network driver, and without it nothing can be fetched.",
+                'Its driver came from the stick.',
+                $facts,
+                ['fetch it later' => ['There is no network before it.']],
+            ),
             $unknown && ! isset(self::ANSWERS[$answer]) => self::asked($machine, $system, $adapters, $facts),
-            $unknown && $answer === 'beside' => self::as('by another adapter or a phone', "{$system->name} has no driver for this machine's own adapter; what it drives lies ready.", 'Through the adapter or phone that was laid ready.', $facts),
-            $unknown && $answer === 'stick' => self::as('by a driver put onto the stick by hand', 'The shelf holds none; somebody puts it there before the drive is erased.', 'Its driver was put onto the stick by hand.', $facts),
-            $unknown => self::as('nothing extra on the stick', "{$system->name} drives this adapter: {$machine->fact(self::FACT)->origin}.", 'The system drives this adapter.', $facts),
-            default => self::as('nothing extra on the stick', "{$system->name} brings a driver for network adapters such as this one.", "{$system->name} brings its driver.", $facts),
+            $unknown && $answer === 'beside' => self::as(
+                'by another adapter or a phone',
+                "{$system->name} has no driver for this machine's own adapter; what it drives lies ready.",
+                'Through the adapter or phone that was laid ready.',
+                $facts,
+            ),
+            $unknown && $answer === 'stick' => self::as(
+                'by a driver put onto the stick by hand',
+                'The shelf holds none; somebody puts it there before the drive is erased.',
+                'Its driver was put onto the stick by hand.',
+                $facts,
+            ),
+            $unknown => self::as(
+                'nothing extra on the stick',
+                "{$system->name} drives this adapter: {$machine->fact(self::FACT)->origin}.",
+                'The system drives this adapter.',
+                $facts,
+            ),
+            default => self::as(
+                'nothing extra on the stick',
+                "{$system->name} brings a driver for network adapters such as this one.",
+                "{$system->name} brings its driver.",
+                $facts,
+            ),
         };
     }
 
@@ -55,9 +83,26 @@ final readonly class NetworkWay
      * @param  list<string>  $facts
      * @param  array<string, list<string>>  $refused
      */
-    private static function as(string $chosen, string $reason, string $because, array $facts, array $refused = []): self
-    {
-        return new self(new Decision('drivers.online', 'Getting online after the install', $chosen, [$reason], $refused, $facts, 'D5'), [], $because);
+    private static function as(
+        string $chosen,
+        string $reason,
+        string $because,
+        array $facts,
+        array $refused = [],
+    ): self {
+        return new self(
+            new Decision(
+                'drivers.online',
+                'Getting online after the install',
+                $chosen,
+                [$reason],
+                $refused,
+                $facts,
+                'D5',
+            ),
+            [],
+            $because,
+        );
     }
 
     /**
@@ -66,9 +111,34 @@ final readonly class NetworkWay
      */
     private static function asked(Machine $machine, SystemProfile $system, array $adapters, array $facts): self
     {
-        $which = $adapters === [] ? 'this machine\'s network adapter, which nobody has read' : implode(', ', array_map(static fn (Device $device): string => $device->name, $adapters));
-        $question = new Question(self::FACT, "Does {$system->name} bring a driver for {$which}?", self::ANSWERS, 'whether the machine can be put online once its drive is erased', 'D5', 45, [Act::Erase]);
+        $which =
+            $adapters === []
+                ? 'this machine\'s network adapter, which nobody has read'
+                : implode(', ', array_map(static fn (Device $device): string => $device->name, $adapters));
+        $question = new Question(
+            self::FACT,
+            "Does {$system->name} bring a driver for {$which}?",
+            self::ANSWERS,
+            'whether the machine can be put online once its drive is erased',
+            'D5',
+            45,
+            [Act::Erase],
+        );
 
-        return new self(new Decision('drivers.online', 'Getting online after the install', 'not known yet', ["Nobody knows whether {$system->name} drives {$which}; without a network nothing can be fetched afterwards."], [], $facts, 'D5'), [$question], '');
+        return new self(
+            new Decision(
+                'drivers.online',
+                'Getting online after the install',
+                'not known yet',
+                [
+                    "Nobody knows whether {$system->name} drives {$which}; without a network nothing can be fetched afterwards.",
+                ],
+                [],
+                $facts,
+                'D5',
+            ),
+            [$question],
+            '',
+        );
     }
 }

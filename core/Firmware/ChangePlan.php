@@ -39,7 +39,11 @@ final readonly class ChangePlan
 
                 continue;
             }
-            $conflicts[] = $conflict = new NeedConflict((string) $id, $settings[$id]->title ?? Setting::undescribed((string) $id)->title, $several);
+            $conflicts[] = $conflict = new NeedConflict(
+                (string) $id,
+                $settings[$id]->title ?? Setting::undescribed((string) $id)->title,
+                $several,
+            );
             $wanted[$id] = $conflict->chosen($machine);
         }
         // What waits for a person's choice is left as it is.
@@ -51,9 +55,14 @@ final readonly class ChangePlan
             $absent = $settings !== [] && ! isset($settings[$id]);
             if ($was->is($need->value) && ($was->isKnown() || $absent || ! $need->weakens)) {
                 // Nothing is set to what it is; what is only assumed is looked at. What is weakened for the job is put back, so it counts.
-                $looks = $was->isKnown() || $absent ? $looks : [...$looks, $settings[$id] ?? Setting::undescribed($id)];
+                $looks =
+                    $was->isKnown() || $absent ? $looks : [...$looks, $settings[$id] ?? Setting::undescribed($id)];
             } else {
-                $changes[$id] = ['setting' => $settings[$id] ?? Setting::undescribed($id), 'need' => $need, 'was' => $was];
+                $changes[$id] = [
+                    'setting' => $settings[$id] ?? Setting::undescribed($id),
+                    'need' => $need,
+                    'was' => $was,
+                ];
             }
         }
 
@@ -63,7 +72,12 @@ final readonly class ChangePlan
     /** @return list<NeedConflict> those that nobody has decided yet */
     public function openConflicts(Machine $machine): array
     {
-        return array_values(array_filter($this->conflicts, static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null));
+        return array_values(
+            array_filter(
+                $this->conflicts,
+                static fn (NeedConflict $conflict): bool => $conflict->chosen($machine) === null,
+            ),
+        );
     }
 
     public function isEmpty(): bool
@@ -76,7 +90,8 @@ final readonly class ChangePlan
     {
         $settings = [];
         foreach ($this->changes as $change) {
-            $settings[$change['setting']->id === 'boot_order' ? 'order' : "firmware.{$change['setting']->id}"] = $change['need']->value;
+            $settings[$change['setting']->id === 'boot_order' ? 'order' : "firmware.{$change['setting']->id}"] =
+                $change['need']->value;
         }
 
         return $settings;
@@ -105,18 +120,27 @@ final readonly class ChangePlan
     /** @return list<array<string, string>> rows of the table a person works through */
     public function rows(): array
     {
-        return array_map(static fn (array $change): array => [
-            'where' => $change['setting']->place === '' ? $change['setting']->title : "{$change['setting']->place} › {$change['setting']->title}",
-            'was' => match (true) {
-                $change['was']->isUnknown() => 'look and record',
-                $change['was']->isKnown() => $change['was']->spoken(),
-                $change['was']->is($change['need']->value) => 'look and record',
-                default => "{$change['was']->spoken()} (assumed: look)",
-            },
-            'becomes' => $change['need']->value,
-            'because' => $change['need']->because,
-            'put back' => $change['need']->weakens && ! $change['need']->stays ? 'at the end' : ($change['need']->weakens ? 'stays, signed' : 'stays'),
-        ], $this->changes);
+        return array_map(
+            static fn (array $change): array => [
+                'where' => $change['setting']->place === ''
+                        ? $change['setting']->title
+                        : "{$change['setting']->place} › {$change['setting']->title}",
+                'was' => match (true) {
+                    $change['was']->isUnknown() => 'look and record',
+                    $change['was']->isKnown() => $change['was']->spoken(),
+                    $change['was']->is($change['need']->value) => 'look and record',
+                    default => "{$change['was']->spoken()} (assumed: look)",
+                },
+                'becomes' => $change['need']->value,
+                'because' => $change['need']->because,
+                'put back' => $change['need']->weakens && ! $change['need']->stays
+                        ? 'at the end'
+                        : ($change['need']->weakens
+                            ? 'stays, signed'
+                            : 'stays'),
+            ],
+            $this->changes,
+        );
     }
 
     /**
@@ -127,7 +151,11 @@ final readonly class ChangePlan
     private static function add(array &$wanted, Need $need, array $settings, array $chain): void
     {
         if (in_array($need->setting, $chain, true)) {
-            throw new DomainException('Firmware settings require each other in a loop: '.implode(' → ', [...$chain, $need->setting]).'. Mend "requires" in the machine\'s catalogue file.');
+            throw new DomainException(
+                'Firmware settings require each other in a loop: '.
+                    implode(' → ', [...$chain, $need->setting]).
+                    '. Mend "requires" in the machine\'s catalogue file.',
+            );
         }
         $wanted[$need->setting][] = $need;
         $setting = $settings[$need->setting] ?? null;
@@ -136,7 +164,12 @@ final readonly class ChangePlan
             return;
         }
         foreach ($setting->requires as $other => $value) {
-            self::add($wanted, new Need($other, $value, "{$setting->title} cannot be chosen before.", 'F2', whose: $need->whose), $settings, [...$chain, $need->setting]);
+            self::add(
+                $wanted,
+                new Need($other, $value, "{$setting->title} cannot be chosen before.", 'F2', whose: $need->whose),
+                $settings,
+                [...$chain, $need->setting],
+            );
         }
     }
 
@@ -147,7 +180,9 @@ final readonly class ChangePlan
      */
     private static function common(array $needs): ?Need
     {
-        $values = array_values(array_intersect(...array_map(static fn (Need $need): array => $need->values(), [...$needs, $needs[0]])));
+        $values = array_values(
+            array_intersect(...array_map(static fn (Need $need): array => $need->values(), [...$needs, $needs[0]])),
+        );
 
         return $values === [] ? null : ($needs[0]->value === $values[0] ? $needs[0] : $needs[0]->as($values[0]));
     }
@@ -158,7 +193,13 @@ final readonly class ChangePlan
      */
     private static function sorted(array $changes): array
     {
-        uasort($changes, static fn (array $a, array $b): int => [$a['setting']->rank(), $a['setting']->id] <=> [$b['setting']->rank(), $b['setting']->id]);
+        uasort(
+            $changes,
+            static fn (array $a, array $b): int => [$a['setting']->rank(), $a['setting']->id] <=> [
+                $b['setting']->rank(),
+                $b['setting']->id,
+            ],
+        );
         $sorted = [];
         while ($changes !== []) {
             foreach ($changes as $id => $change) {
@@ -169,7 +210,9 @@ final readonly class ChangePlan
                     continue 2;
                 }
             }
-            throw new DomainException('Firmware settings require each other in a loop: '.implode(', ', array_keys($changes)).'.');
+            throw new DomainException(
+                'Firmware settings require each other in a loop: '.implode(', ', array_keys($changes)).'.',
+            );
         }
 
         return $sorted;

@@ -16,11 +16,37 @@ final class FirmwareNeeds
      * @param  bool  $permanent  whether the stick is started by the permanent order
      * @return list<Need>
      */
-    public static function of(Machine $machine, SystemProfile $system, Image $image, array $secureBoot, bool $permanent): array
-    {
-        $order = $permanent ? [new Need('boot_order', 'stick first', 'The bench policy starts sticks by permanent order.', 'F1', stays: false, weakens: true, whose: 'policy')] : [];
+    public static function of(
+        Machine $machine,
+        SystemProfile $system,
+        Image $image,
+        array $secureBoot,
+        bool $permanent,
+    ): array {
+        $order = $permanent
+            ? [
+                new Need(
+                    'boot_order',
+                    'stick first',
+                    'The bench policy starts sticks by permanent order.',
+                    'F1',
+                    stays: false,
+                    weakens: true,
+                    whose: 'policy',
+                ),
+            ]
+            : [];
 
-        return [...self::systemNeeds($system), ...self::driveNeeds($machine, $system), ...self::mediumNeeds($image), ...self::stickNeeds($machine), ...$secureBoot, ...HandheldNeeds::of($machine, $system), ...MemoryNeed::of($machine), ...$order];
+        return [
+            ...self::systemNeeds($system),
+            ...self::driveNeeds($machine, $system),
+            ...self::mediumNeeds($image),
+            ...self::stickNeeds($machine),
+            ...$secureBoot,
+            ...HandheldNeeds::of($machine, $system),
+            ...MemoryNeed::of($machine),
+            ...$order,
+        ];
     }
 
     /** @return list<Need> */
@@ -48,7 +74,19 @@ final class FirmwareNeeds
         $has = $machine->setting('controller_mode')->values ?? [];
         $both = array_values(array_intersect($modes, $has));
 
-        return $both === [] ? [] : [new Need('controller_mode', $both[0], "{$system->name} has drive drivers for ".implode(' and ', $modes).' only; with another mode its installer sees no drive.', 'I7', accepts: array_slice($both, 1))];
+        return $both === []
+            ? []
+            : [
+                new Need(
+                    'controller_mode',
+                    $both[0],
+                    "{$system->name} has drive drivers for ".
+                        implode(' and ', $modes).
+                        ' only; with another mode its installer sees no drive.',
+                    'I7',
+                    accepts: array_slice($both, 1),
+                ),
+            ];
     }
 
     /**
@@ -60,12 +98,37 @@ final class FirmwareNeeds
     {
         $off = $machine->fact('firmware.usb_start')->is('off') || $machine->setting('usb_start') !== null;
 
-        return $off ? [new Need('usb_start', 'on', 'While starting from USB is off the stick is not listed.', 'F9', stays: false, weakens: true, whose: 'medium')] : [];
+        return $off
+            ? [
+                new Need(
+                    'usb_start',
+                    'on',
+                    'While starting from USB is off the stick is not listed.',
+                    'F9',
+                    stays: false,
+                    weakens: true,
+                    whose: 'medium',
+                ),
+            ]
+            : [];
     }
 
     /** @return list<Need> */
     private static function mediumNeeds(Image $image): array
     {
-        return $image->startsByUefi() ? [] : [new Need('boot_mode', 'legacy', "{$image->name} has no loader for UEFI: it starts the old way only.", 'F2', stays: false, weakens: true, accepts: ['both'], whose: 'medium')];
+        return $image->startsByUefi()
+            ? []
+            : [
+                new Need(
+                    'boot_mode',
+                    'legacy',
+                    "{$image->name} has no loader for UEFI: it starts the old way only.",
+                    'F2',
+                    stays: false,
+                    weakens: true,
+                    accepts: ['both'],
+                    whose: 'medium',
+                ),
+            ];
     }
 }

@@ -29,7 +29,15 @@ final class FirmwarePutBack
         foreach ($changes->changes as $change) {
             $need = $change['need'];
             if ($need->weakens) {
-                $entries[] = new PutBack(str_replace('_', '-', $need->setting), "{$change['setting']->title}: {$need->value}", $need->stays && $need->setting === 'secure_boot' ? "{$need->because} It stays: {$system->name} does not start with it on." : $need->because, $need->stays ? 'put-back.sign' : 'put-back.'.str_replace('_', '-', $need->setting), $need->stays);
+                $entries[] = new PutBack(
+                    str_replace('_', '-', $need->setting),
+                    "{$change['setting']->title}: {$need->value}",
+                    $need->stays && $need->setting === 'secure_boot'
+                        ? "{$need->because} It stays: {$system->name} does not start with it on."
+                        : $need->because,
+                    $need->stays ? 'put-back.sign' : 'put-back.'.str_replace('_', '-', $need->setting),
+                    $need->stays,
+                );
             }
         }
 
@@ -47,12 +55,37 @@ final class FirmwarePutBack
         $steps = [];
         foreach (array_filter($entries, static fn (PutBack $entry): bool => ! $entry->stays) as $entry) {
             $early = $bindsItself && Trigger::ofSetting(str_replace('-', '_', $entry->id)) !== null;
-            $steps[] = new Step($entry->closedBy, Stage::PutBack, 'Put back: '.lcfirst(explode(':', $entry->what)[0]), Presence::Hands, Estimate::minutes(1, 2, 6),
-                [...WayIn::setup($machine)->instructions('the setup'), "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once."],
-                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN], after: [Fact::putBack($entry->id)], needs: ['hands'],
-                done: DoneWords::of('Put back: '.lcfirst(explode(':', $entry->what)[0])), acts: [Act::ChangeSettings],
-                because: [new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'), ...($early ? [new Reason('The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.', 'A7')] : [])],
-                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::change($back[$entry->id] ?? []), BootEvent::start(Wants::System)],
+            $steps[] = new Step(
+                $entry->closedBy,
+                Stage::PutBack,
+                'Put back: '.lcfirst(explode(':', $entry->what)[0]),
+                Presence::Hands,
+                Estimate::minutes(1, 2, 6),
+                [
+                    ...WayIn::setup($machine)->instructions('the setup'),
+                    "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once.",
+                ],
+                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN],
+                after: [Fact::putBack($entry->id)],
+                needs: ['hands'],
+                done: DoneWords::of('Put back: '.lcfirst(explode(':', $entry->what)[0])),
+                acts: [Act::ChangeSettings],
+                because: [
+                    new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'),
+                    ...$early
+                        ? [
+                            new Reason(
+                                'The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.',
+                                'A7',
+                            ),
+                        ]
+                        : [],
+                ],
+                boots: [
+                    BootEvent::start(Wants::Setup, BootEvent::BY_KEY),
+                    BootEvent::change($back[$entry->id] ?? []),
+                    BootEvent::start(Wants::System),
+                ],
             );
         }
 

@@ -26,6 +26,8 @@ final class GraphicsShare
         }
 
         // Firmware counts in powers of 1024, whatever its page says.
-        return is_string($share) && preg_match('/^(\d+)\s*G(?:i?B)?$/i', trim($share), $m) === 1 ? Bytes::gibi((int) $m[1]) : null;
+        return is_string($share) && preg_match('/^(\d+)\s*G(?:i?B)?$/i', trim($share), $m) === 1
+            ? Bytes::gibi((int) $m[1])
+            : null;
     }
 }

@@ -31,11 +31,28 @@ final class HandheldNeeds
         if ($share !== null && is_int($memory)) {
             $value = self::graphics($share, $memory, $system->needs->memoryBytes ?? 0);
             if ($value !== null) {
-                $needs[] = new Need('graphics_memory', $value, Bytes::of($memory)->binary().' of memory: at most a quarter goes to the graphics, and '.$system->name.' keeps what it needs and half as much again.', 'F4', whose: 'model');
+                $needs[] = new Need(
+                    'graphics_memory',
+                    $value,
+                    Bytes::of($memory)->binary().
+                        ' of memory: at most a quarter goes to the graphics, and '.
+                        $system->name.
+                        ' keeps what it needs and half as much again.',
+                    'F4',
+                    whose: 'model',
+                );
             }
         }
         if ($mode !== null && in_array('balanced', $mode->values, true)) {
-            $needs[] = new Need('power_mode', 'balanced', 'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.', 'F8', stays: false, weakens: true, whose: 'model');
+            $needs[] = new Need(
+                'power_mode',
+                'balanced',
+                'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.',
+                'F8',
+                stays: false,
+                weakens: true,
+                whose: 'model',
+            );
         }
 
         return $needs;

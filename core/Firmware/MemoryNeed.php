@@ -22,20 +22,45 @@ final class MemoryNeed
         if (! in_array('rated', $values, true) || $rate === null || $tested === 'no') {
             return [];
         }
-        $set = min(array_filter(array_map(static fn (MemoryModule $module): int => $module->setTransfers ?? 0, $machine->modules)) ?: [0]);
+        $set = min(
+            array_filter(
+                array_map(static fn (MemoryModule $module): int => $module->setTransfers ?? 0, $machine->modules),
+            ) ?: [0],
+        );
         if ($set >= $rate) {
             return [];
         }
         $ways = MemoryProfile::ways($rate, $machine->model->firmware->multiplierCountsTransfers ?? false);
 
-        return [new Need(self::SETTING, 'rated', "The modules are rated at {$rate} million transfers a second".($set > 0 ? " and run at {$set}" : '').'. '.($ways === [] ? 'Choose the profile; no multiplier meets the rate exactly.' : 'Without a profile by hand: '.lcfirst($ways[0]->sentence())), 'F4', whose: 'model')];
+        return [
+            new Need(
+                self::SETTING,
+                'rated',
+                "The modules are rated at {$rate} million transfers a second".
+                    ($set > 0 ? " and run at {$set}" : '').
+                    '. '.
+                    ($ways === []
+                        ? 'Choose the profile; no multiplier meets the rate exactly.'
+                        : 'Without a profile by hand: '.lcfirst($ways[0]->sentence())),
+                'F4',
+                whose: 'model',
+            ),
+        ];
     }
 
     /** A changed memory profile makes the next start long and black. */
     public static function waiting(ChangePlan $changes): ?Waiting
     {
         return isset($changes->becomes()['firmware.'.self::SETTING])
-            ? new Waiting(['black for several minutes after saving, while memory is trained', 'it restarts by itself once or twice'], 'Do not cut the power. After fifteen minutes of black: settings back to their defaults by the board\'s jumper, then standard speed.', 1) : null;
+            ? new Waiting(
+                [
+                    'black for several minutes after saving, while memory is trained',
+                    'it restarts by itself once or twice',
+                ],
+                'Do not cut the power. After fifteen minutes of black: settings back to their defaults by the board\'s jumper, then standard speed.',
+                1,
+            )
+            : null;
     }
 
     /** The rate that all modules can do, in million transfers a second; null where one does not say. */

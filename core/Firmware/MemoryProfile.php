@@ -18,8 +18,13 @@ final readonly class MemoryProfile
      * @param  string  $reference  in words, MHz
      * @param  float  $clock  memory clock in MHz
      */
-    private function __construct(public int $rate, public string $reference, public int $multiplier, public float $clock, public bool $countsTransfers)
-    {
+    private function __construct(
+        public int $rate,
+        public string $reference,
+        public int $multiplier,
+        public float $clock,
+        public bool $countsTransfers,
+    ) {
     }
 
     /**
@@ -34,11 +39,17 @@ final readonly class MemoryProfile
         $ways = [];
         foreach (self::REFERENCES as $name => $thirds) {
             $step = $countsTransfers ? $thirds : 2 * $thirds;
-            $multiplier = (int) round($rate * 3 / $step);
+            $multiplier = (int) round(($rate * 3) / $step);
             // A label cuts the thirds off or rounds them: at most one million transfers away.
             if ($multiplier > 0 && abs($multiplier * $step - $rate * 3) <= 3) {
-                $clock = $multiplier * $step / 6;
-                $ways[] = new self($rate, $name === 133 ? '133⅓ MHz' : '100 MHz', $multiplier, round($clock, 2), $countsTransfers);
+                $clock = ($multiplier * $step) / 6;
+                $ways[] = new self(
+                    $rate,
+                    $name === 133 ? '133⅓ MHz' : '100 MHz',
+                    $multiplier,
+                    round($clock, 2),
+                    $countsTransfers,
+                );
             }
         }
 
@@ -54,13 +65,15 @@ final readonly class MemoryProfile
     {
         $thirds = self::REFERENCES[$reference] ?? 3 * $reference;
 
-        return round($multiplier * $thirds * ($countsTransfers ? 1 : 2) / 3, 1);
+        return round(($multiplier * $thirds * ($countsTransfers ? 1 : 2)) / 3, 1);
     }
 
     public function sentence(): string
     {
         $half = rtrim(rtrim(number_format($this->clock, 2, '.', ''), '0'), '.');
 
-        return "Reference {$this->reference} × {$this->multiplier}".($this->countsTransfers ? ', the multiplier counts transfers' : '')." = {$this->rate} million transfers a second; a tool may show {$half} MHz, which is the clock and half of it.";
+        return "Reference {$this->reference} × {$this->multiplier}".
+            ($this->countsTransfers ? ', the multiplier counts transfers' : '').
+            " = {$this->rate} million transfers a second; a tool may show {$half} MHz, which is the clock and half of it.";
     }
 }

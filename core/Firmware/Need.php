@@ -13,8 +13,16 @@ final readonly class Need
      * @param  list<string>  $accepts  further values that would do as well
      * @param  string  $whose  system, medium, policy or model: who needs it
      */
-    public function __construct(public string $setting, public string $value, public string $because, public string $rule, public bool $stays = true, public bool $weakens = false, public array $accepts = [], public string $whose = 'system')
-    {
+    public function __construct(
+        public string $setting,
+        public string $value,
+        public string $because,
+        public string $rule,
+        public bool $stays = true,
+        public bool $weakens = false,
+        public array $accepts = [],
+        public string $whose = 'system',
+    ) {
     }
 
     /** @return list<string> every value that would do, the wanted one first */
@@ -26,6 +34,15 @@ final readonly class Need
     /** The same need with another of the values that would do. */
     public function as(string $value): self
     {
-        return new self($this->setting, $value, $this->because, $this->rule, $this->stays, $this->weakens, $this->accepts, $this->whose);
+        return new self(
+            $this->setting,
+            $value,
+            $this->because,
+            $this->rule,
+            $this->stays,
+            $this->weakens,
+            $this->accepts,
+            $this->whose,
+        );
     }
 }

@@ -42,8 +42,15 @@ final readonly class NeedConflict
             $options[$need->value] = "{$need->value}: {$need->because}";
         }
 
-        return new Question(self::fact($this->setting), "{$this->title} is needed in two ways. Which one counts?", $options, 'which of the two has to give way; with the other value it will not start, and the rehearsal shows it', 'F3', 88,
-            [Act::ChangeSettings]);
+        return new Question(
+            self::fact($this->setting),
+            "{$this->title} is needed in two ways. Which one counts?",
+            $options,
+            'which of the two has to give way; with the other value it will not start, and the rehearsal shows it',
+            'F3',
+            88,
+            [Act::ChangeSettings],
+        );
     }
 
     public function decision(Machine $machine): Decision
@@ -56,6 +63,14 @@ final readonly class NeedConflict
             }
         }
 
-        return new Decision("firmware.conflict.{$this->setting}", "{$this->title}, needed in two ways", $chosen->value ?? 'open: somebody has to choose', [$chosen->because ?? 'No value meets both needs.'], $refused, array_map(static fn (Need $need): string => "{$need->whose} needs {$need->value}", $this->needs), 'F3');
+        return new Decision(
+            "firmware.conflict.{$this->setting}",
+            "{$this->title}, needed in two ways",
+            $chosen->value ?? 'open: somebody has to choose',
+            [$chosen->because ?? 'No value meets both needs.'],
+            $refused,
+            array_map(static fn (Need $need): string => "{$need->whose} needs {$need->value}", $this->needs),
+            'F3',
+        );
     }
 }

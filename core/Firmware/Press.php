@@ -8,7 +8,11 @@ namespace Cobblestone\Firmware;
 final readonly class Press
 {
     /** @param  bool  $tapped  pressed again and again in that time instead of held */
-    public function __construct(public string $what, public float $from, public float $to, public bool $tapped = false)
-    {
+    public function __construct(
+        public string $what,
+        public float $from,
+        public float $to,
+        public bool $tapped = false,
+    ) {
     }
 }

@@ -38,14 +38,22 @@ final readonly class PressSequence
 
             return new self(
                 [new Press($way->key, 0, $held), new Press($press, self::BEFORE, self::BEFORE + self::SHORT)],
-                [['at' => 0.0, 'words' => "Fully off. Hold {$way->key}."], ['at' => self::BEFORE, 'words' => "Press {$press} once, keep holding {$way->key}."], ['at' => $held, 'words' => "Let go of {$way->key}."]],
+                [
+                    ['at' => 0.0, 'words' => "Fully off. Hold {$way->key}."],
+                    ['at' => self::BEFORE, 'words' => "Press {$press} once, keep holding {$way->key}."],
+                    ['at' => $held, 'words' => "Let go of {$way->key}."],
+                ],
                 $held + 1,
             );
         }
 
         return new self(
             [new Press('power', 0, self::SHORT), new Press($way->key, self::SHORT, self::LISTENS, true)],
-            [['at' => 0.0, 'words' => 'Press power.'], ['at' => self::SHORT, 'words' => "Tap {$way->key}, twice a second."], ['at' => self::LISTENS, 'words' => 'Nothing yet? Missed: power fully off, once more, earlier.']],
+            [
+                ['at' => 0.0, 'words' => 'Press power.'],
+                ['at' => self::SHORT, 'words' => "Tap {$way->key}, twice a second."],
+                ['at' => self::LISTENS, 'words' => 'Nothing yet? Missed: power fully off, once more, earlier.'],
+            ],
             self::LISTENS + 1,
         );
     }

@@ -21,8 +21,13 @@ final readonly class RankedWay
     /** A first belief counts as much as so many tries. */
     private const WEIGHT = 2;
 
-    private function __construct(public KnownWay $way, public string $from, public int $worked, public int $missed, public float $confidence)
-    {
+    private function __construct(
+        public KnownWay $way,
+        public string $from,
+        public int $worked,
+        public int $missed,
+        public float $confidence,
+    ) {
     }
 
     /**
@@ -57,6 +62,12 @@ final readonly class RankedWay
         // Each place further down a list is a little less likely.
         $first = self::FIRST[$from] / (1 + 0.25 * $place);
 
-        return new self($way, $from, $worked, $missed, ($worked + self::WEIGHT * $first) / ($worked + $missed + self::WEIGHT));
+        return new self(
+            $way,
+            $from,
+            $worked,
+            $missed,
+            ($worked + self::WEIGHT * $first) / ($worked + $missed + self::WEIGHT),
+        );
     }
 }

@@ -23,7 +23,10 @@ final class ReleasePath
         while ($queue !== []) {
             [$at, $way] = array_shift($queue);
             foreach ($releases as $release) {
-                $reachable = ($release->from === null || version_compare($at, $release->from, '>=')) && version_compare($release->version, $at, '>') && version_compare($release->version, $to, '<=');
+                $reachable =
+                    ($release->from === null || version_compare($at, $release->from, '>=')) &&
+                    version_compare($release->version, $at, '>') &&
+                    version_compare($release->version, $to, '<=');
                 if (! $reachable || isset($seen[$release->version])) {
                     continue;
                 }
@@ -45,7 +48,10 @@ final class ReleasePath
      */
     public static function lowestGiving(array $releases, ?string $need): ?string
     {
-        $giving = array_filter($releases, static fn (Release $release): bool => $need === null || in_array($need, $release->gives, true));
+        $giving = array_filter(
+            $releases,
+            static fn (Release $release): bool => $need === null || in_array($need, $release->gives, true),
+        );
         $versions = array_map(static fn (Release $release): string => $release->version, array_values($giving));
         usort($versions, static fn (string $a, string $b): int => version_compare($a, $b));
 

@@ -19,24 +19,65 @@ final readonly class SecureBootChoice
 
     public static function decide(Machine $machine, SystemProfile $system, Image $image): self
     {
-        $facts = ["firmware.secure_boot = {$machine->fact('firmware.secure_boot')->spoken()}", 'loader '.match ($image->loaderSigned()) {
-            true => "signed by the {$image->signer()} signer", false => 'unsigned', null => 'not inspected',
-        }, $system->dated()];
+        $facts = [
+            "firmware.secure_boot = {$machine->fact('firmware.secure_boot')->spoken()}",
+            'loader '.
+            match ($image->loaderSigned()) {
+                true => "signed by the {$image->signer()} signer",
+                false => 'unsigned',
+                null => 'not inspected',
+            },
+            $system->dated(),
+        ];
 
         return match (true) {
-            $machine->fact('firmware.kind')->is('bios') => new self(self::decision('does not apply', ['This firmware starts the old way only and asks for no signature.'], [], $facts, 'F2'), []),
-            $machine->fact('stick.refused')->is('yes') && $image->loaderSigned() !== false && $image->signer() !== 'third-party' => self::refused($system, $image, $facts),
+            $machine->fact('firmware.kind')->is('bios') => new self(
+                self::decision(
+                    'does not apply',
+                    ['This firmware starts the old way only and asks for no signature.'],
+                    [],
+                    $facts,
+                    'F2',
+                ),
+                [],
+            ),
+            $machine->fact('stick.refused')->is('yes') &&
+                $image->loaderSigned() !== false &&
+                $image->signer() !== 'third-party' => self::refused($system, $image, $facts),
             $image->loaderSigned() === null => self::unknown($facts),
             $image->loaderSigned() === false => self::unsigned($system, $image, $facts),
             $image->signer() === 'third-party' => self::thirdParty($machine, $system, $facts),
-            default => new self(self::decision('on', ['The stick\'s loader is signed by a signer this model trusts.', "{$system->name} is signed too, so it stays on."], ['off' => ['Nothing on this path needs it off.']], $facts, 'F10'), self::after($system)),
+            default => new self(
+                self::decision(
+                    'on',
+                    [
+                        'The stick\'s loader is signed by a signer this model trusts.',
+                        "{$system->name} is signed too, so it stays on.",
+                    ],
+                    ['off' => ['Nothing on this path needs it off.']],
+                    $facts,
+                    'F10',
+                ),
+                self::after($system),
+            ),
         };
     }
 
     /** @param  list<string>  $facts */
     private static function unknown(array $facts): self
     {
-        return new self(self::decision('leave as it is', ['Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything is erased.'], ['off' => ['Not before there is a reason: the loader may well be signed.']], $facts, 'M2'), []);
+        return new self(
+            self::decision(
+                'leave as it is',
+                [
+                    'Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything is erased.',
+                ],
+                ['off' => ['Not before there is a reason: the loader may well be signed.']],
+                $facts,
+                'M2',
+            ),
+            [],
+        );
     }
 
     /**
@@ -49,8 +90,33 @@ final readonly class SecureBootChoice
         $stays = $system->firmware->secureBootAfter === 'off';
 
         return new self(
-            self::decision($stays ? 'off, and it stays off' : 'off for the stick, back on after', ["This machine has refused {$image->name} at a start.", $stays ? "{$system->name} is unsigned too, so it stays off: signed once at the end." : 'It goes back on as soon as the stick is out.'], ['on' => ['It was tried.'], 'enrol a signer' => ['Possible where the setup lets keys be added; the smaller change where it does.']], [...$facts, 'stick.refused = yes'], 'F10'),
-            [new Need('secure_boot', 'off', 'This machine refused the stick\'s loader.', 'F10', stays: $stays, weakens: true)],
+            self::decision(
+                $stays ? 'off, and it stays off' : 'off for the stick, back on after',
+                [
+                    "This machine has refused {$image->name} at a start.",
+                    $stays
+                        ? "{$system->name} is unsigned too, so it stays off: signed once at the end."
+                        : 'It goes back on as soon as the stick is out.',
+                ],
+                [
+                    'on' => ['It was tried.'],
+                    'enrol a signer' => [
+                        'Possible where the setup lets keys be added; the smaller change where it does.',
+                    ],
+                ],
+                [...$facts, 'stick.refused = yes'],
+                'F10',
+            ),
+            [
+                new Need(
+                    'secure_boot',
+                    'off',
+                    'This machine refused the stick\'s loader.',
+                    'F10',
+                    stays: $stays,
+                    weakens: true,
+                ),
+            ],
         );
     }
 
@@ -58,11 +124,31 @@ final readonly class SecureBootChoice
     private static function unsigned(SystemProfile $system, Image $image, array $facts): self
     {
         $stays = $system->firmware->secureBootAfter === 'off';
-        $after = $stays ? "{$system->name} is unsigned too, so it stays off: signed once at the end." : "{$system->name} itself is signed, so it goes back on at the end.";
+        $after = $stays
+            ? "{$system->name} is unsigned too, so it stays off: signed once at the end."
+            : "{$system->name} itself is signed, so it goes back on at the end.";
 
         return new self(
-            self::decision($stays ? 'off, and it stays off' : 'off for the stick, back on after', ["The loader of {$image->name} carries no signature: with Secure Boot on this machine refuses it.", $after], ['on' => ['The stick would be refused.'], 'enrol a signer' => ['There is no signature to enrol.']], $facts, 'F10'),
-            [new Need('secure_boot', 'off', 'The loader on the stick is unsigned.', 'F10', stays: $stays, weakens: true)],
+            self::decision(
+                $stays ? 'off, and it stays off' : 'off for the stick, back on after',
+                [
+                    "The loader of {$image->name} carries no signature: with Secure Boot on this machine refuses it.",
+                    $after,
+                ],
+                ['on' => ['The stick would be refused.'], 'enrol a signer' => ['There is no signature to enrol.']],
+                $facts,
+                'F10',
+            ),
+            [
+                new Need(
+                    'secure_boot',
+                    'off',
+                    'The loader on the stick is unsigned.',
+                    'F10',
+                    stays: $stays,
+                    weakens: true,
+                ),
+            ],
         );
     }
 
@@ -72,12 +158,51 @@ final readonly class SecureBootChoice
         $switch = $machine->setting('third_party_signer');
         $facts[] = "firmware.third_party_signer = {$machine->fact('firmware.third_party_signer')->spoken()}";
         if ($switch === null && $machine->isCatalogued() && ! ($machine->model->firmware->trustsThirdParty ?? false)) {
-            return new self(self::decision('off, and it stays off', ['This model does not know the signer of the stick and has no switch for it.'], ['on' => ['The stick would be refused.']], $facts, 'F10'), [new Need('secure_boot', 'off', 'This model does not trust the loader\'s signer.', 'F10', stays: true, weakens: true)]);
+            return new self(
+                self::decision(
+                    'off, and it stays off',
+                    ['This model does not know the signer of the stick and has no switch for it.'],
+                    ['on' => ['The stick would be refused.']],
+                    $facts,
+                    'F10',
+                ),
+                [
+                    new Need(
+                        'secure_boot',
+                        'off',
+                        'This model does not trust the loader\'s signer.',
+                        'F10',
+                        stays: true,
+                        weakens: true,
+                    ),
+                ],
+            );
         }
-        $needs = $switch === null ? [] : [new Need('third_party_signer', 'trusted', 'The loader is signed by the third-party signer, which this model trusts by a switch.', 'F10')];
+        $needs =
+            $switch === null
+                ? []
+                : [
+                    new Need(
+                        'third_party_signer',
+                        'trusted',
+                        'The loader is signed by the third-party signer, which this model trusts by a switch.',
+                        'F10',
+                    ),
+                ];
 
         return new self(
-            self::decision('on, with the third-party signer trusted', ['The loader is signed by the third-party signer.', $switch === null ? 'This model trusts it.' : 'This model has a switch for that signer; it is the smaller change.'], ['off' => ['It would lower protection for every start, and only the signer is missing.']], $facts, 'F10'),
+            self::decision(
+                'on, with the third-party signer trusted',
+                [
+                    'The loader is signed by the third-party signer.',
+                    $switch === null
+                        ? 'This model trusts it.'
+                        : 'This model has a switch for that signer; it is the smaller change.',
+                ],
+                ['off' => ['It would lower protection for every start, and only the signer is missing.']],
+                $facts,
+                'F10',
+            ),
             [...$needs, ...self::after($system)],
         );
     }
@@ -85,7 +210,9 @@ final readonly class SecureBootChoice
     /** @return list<Need> */
     private static function after(SystemProfile $system): array
     {
-        return $system->firmware->secureBootAfter === 'on' ? [new Need('secure_boot', 'on', "{$system->name} is signed: it is left with Secure Boot on.", 'F6')] : [];
+        return $system->firmware->secureBootAfter === 'on'
+            ? [new Need('secure_boot', 'on', "{$system->name} is signed: it is left with Secure Boot on.", 'F6')]
+            : [];
     }
 
     /**
@@ -93,8 +220,13 @@ final readonly class SecureBootChoice
      * @param  array<string, list<string>>  $refused
      * @param  list<string>  $facts
      */
-    private static function decision(string $chosen, array $reasons, array $refused, array $facts, string $rule): Decision
-    {
+    private static function decision(
+        string $chosen,
+        array $reasons,
+        array $refused,
+        array $facts,
+        string $rule,
+    ): Decision {
         return new Decision('firmware.secure-boot', 'Secure Boot', $chosen, $reasons, $refused, $facts, $rule);
     }
 }

@@ -22,7 +22,9 @@ final readonly class SecureBootState
         }
         $state = self::fromValues($values);
 
-        return $state->inForce === true && ! $facts->get('firmware.secure_boot')->isKnown() ? new self(true, 'It is taken to be set; nobody has looked at this machine yet.') : $state;
+        return $state->inForce === true && ! $facts->get('firmware.secure_boot')->isKnown()
+            ? new self(true, 'It is taken to be set; nobody has looked at this machine yet.')
+            : $state;
     }
 
     /** @param  array<string, bool|int|float|string|null>  $facts  named as on the fact sheet; a setting the machine does not have is not among them */
@@ -34,9 +36,18 @@ final readonly class SecureBootState
             $value('kind') === 'bios' => new self(false, 'This firmware does not know it.'),
             $value('secure_boot') === null => new self(null, 'Nobody has looked at it yet.'),
             $value('secure_boot') !== 'on' => new self(false, 'It is off.'),
-            $value('key_mode') === 'setup' => new self(false, 'It is set, but there is no platform key: the machine stands in setup mode.'),
-            $value('older_devices') === 'allowed' => new self(false, 'It is set, but older devices are allowed beside it.'),
-            in_array($value('boot_mode'), ['both', 'legacy'], true) => new self(false, 'It is set, but the machine does not start by UEFI alone.'),
+            $value('key_mode') === 'setup' => new self(
+                false,
+                'It is set, but there is no platform key: the machine stands in setup mode.',
+            ),
+            $value('older_devices') === 'allowed' => new self(
+                false,
+                'It is set, but older devices are allowed beside it.',
+            ),
+            in_array($value('boot_mode'), ['both', 'legacy'], true) => new self(
+                false,
+                'It is set, but the machine does not start by UEFI alone.',
+            ),
             default => new self(true, 'It is set, and nothing stands against it.'),
         };
     }

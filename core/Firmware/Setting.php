@@ -11,19 +11,45 @@ use Cobblestone\Machine\Model\FirmwareSetting;
 final readonly class Setting
 {
     /** Order in which settings are changed in one visit (rule F3). */
-    public const ORDER = ['boot_mode', 'older_devices', 'secure_boot', 'third_party_signer', 'security_chip', 'controller_mode', 'boot_order', 'memory_profile', 'graphics_memory', 'power_mode', 'usb_start', 'fast_start'];
+    public const ORDER = [
+        'boot_mode',
+        'older_devices',
+        'secure_boot',
+        'third_party_signer',
+        'security_chip',
+        'controller_mode',
+        'boot_order',
+        'memory_profile',
+        'graphics_memory',
+        'power_mode',
+        'usb_start',
+        'fast_start',
+    ];
 
     /**
      * @param  list<string>  $values
      * @param  array<string, string>  $requires  other settings and the values they must have first
      */
-    private function __construct(public string $id, public string $title, public string $place, public array $values, public array $requires, public ?string $default = null)
-    {
+    private function __construct(
+        public string $id,
+        public string $title,
+        public string $place,
+        public array $values,
+        public array $requires,
+        public ?string $default = null,
+    ) {
     }
 
     public static function of(FirmwareSetting $setting): self
     {
-        return new self($setting->id, $setting->title, $setting->place, $setting->values, $setting->requires, $setting->default);
+        return new self(
+            $setting->id,
+            $setting->title,
+            $setting->place,
+            $setting->values,
+            $setting->requires,
+            $setting->default,
+        );
     }
 
     /** @return list<self> the settings of a machine, as its model words them */
@@ -33,7 +59,15 @@ final readonly class Setting
     }
 
     /** What a start rests on, whatever the model; asked for where nobody has described it. */
-    public const USUAL = ['boot_mode', 'secure_boot', 'older_devices', 'third_party_signer', 'controller_mode', 'security_chip', 'usb_start'];
+    public const USUAL = [
+        'boot_mode',
+        'secure_boot',
+        'older_devices',
+        'third_party_signer',
+        'controller_mode',
+        'security_chip',
+        'usb_start',
+    ];
 
     /** Not a model's own, but what decides whether anything can be set, and whether Secure Boot is in force (rule F2). */
     public const BESIDES = ['key_mode', 'supervisor_password'];
@@ -41,10 +75,33 @@ final readonly class Setting
     /** A setting that most firmware has under some name, with the values we tell apart. */
     public static function usual(string $id): self
     {
-        $values = ['boot_mode' => ['uefi', 'both', 'legacy'], 'older_devices' => ['off', 'allowed'], 'third_party_signer' => ['trusted', 'not trusted'], 'controller_mode' => ['plain', 'array'], 'key_mode' => ['factory', 'custom', 'setup'], 'supervisor_password' => ['none', 'known', 'lost']];
-        $titles = ['boot_mode' => 'Start mode', 'secure_boot' => 'Secure Boot', 'older_devices' => 'Older devices (compatibility)', 'third_party_signer' => 'Third-party signer', 'controller_mode' => 'Drive controller', 'security_chip' => 'Security chip', 'usb_start' => 'Start from USB', 'key_mode' => 'Key mode', 'supervisor_password' => 'Supervisor password'];
+        $values = [
+            'boot_mode' => ['uefi', 'both', 'legacy'],
+            'older_devices' => ['off', 'allowed'],
+            'third_party_signer' => ['trusted', 'not trusted'],
+            'controller_mode' => ['plain', 'array'],
+            'key_mode' => ['factory', 'custom', 'setup'],
+            'supervisor_password' => ['none', 'known', 'lost'],
+        ];
+        $titles = [
+            'boot_mode' => 'Start mode',
+            'secure_boot' => 'Secure Boot',
+            'older_devices' => 'Older devices (compatibility)',
+            'third_party_signer' => 'Third-party signer',
+            'controller_mode' => 'Drive controller',
+            'security_chip' => 'Security chip',
+            'usb_start' => 'Start from USB',
+            'key_mode' => 'Key mode',
+            'supervisor_password' => 'Supervisor password',
+        ];
 
-        return new self($id, $titles[$id] ?? ucfirst(str_replace('_', ' ', $id)), '', $values[$id] ?? ['on', 'off'], []);
+        return new self(
+            $id,
+            $titles[$id] ?? ucfirst(str_replace('_', ' ', $id)),
+            '',
+            $values[$id] ?? ['on', 'off'],
+            [],
+        );
     }
 
     /** For a model nobody has described: the name of the thing, and where to look. */

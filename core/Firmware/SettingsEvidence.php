@@ -26,9 +26,16 @@ final class SettingsEvidence
      */
     public static function recorded(Machine $machine, array $besides = []): array
     {
-        $evidence = array_map(static fn (Setting $setting): Evidence => self::reading($setting, "firmware.{$setting->id}"), self::settings($machine, $besides));
+        $evidence = array_map(
+            static fn (Setting $setting): Evidence => self::reading($setting, "firmware.{$setting->id}"),
+            self::settings($machine, $besides),
+        );
         if (Setting::ofMachine($machine) === []) {
-            $evidence[] = new Evidence('settings', 'What the other pages show, or where the photo of each page lies', EvidenceKind::Text);
+            $evidence[] = new Evidence(
+                'settings',
+                'What the other pages show, or where the photo of each page lies',
+                EvidenceKind::Text,
+            );
         }
 
         return $evidence;
@@ -44,8 +51,16 @@ final class SettingsEvidence
         return array_map(static function (Setting $setting): Evidence {
             $reading = self::reading($setting, '');
 
-            return new Evidence($reading->id, $reading->label, $reading->kind, $reading->options, $reading->hint,
-                expected: Expected::asIn(self::STEP, $reading->id), overruledBy: ['lead'], remedy: 'Enter it again as it was recorded.');
+            return new Evidence(
+                $reading->id,
+                $reading->label,
+                $reading->kind,
+                $reading->options,
+                $reading->hint,
+                expected: Expected::asIn(self::STEP, $reading->id),
+                overruledBy: ['lead'],
+                remedy: 'Enter it again as it was recorded.',
+            );
         }, self::settings($machine, []));
     }
 
@@ -68,6 +83,13 @@ final class SettingsEvidence
     {
         $values = $setting->values === [] ? Setting::usual($setting->id)->values : $setting->values;
 
-        return new Evidence("set_{$setting->id}", $setting->title, EvidenceKind::Choice, [...array_combine($values, $values), self::ABSENT => 'it is not there'], $setting->place, fact: $fact);
+        return new Evidence(
+            "set_{$setting->id}",
+            $setting->title,
+            EvidenceKind::Choice,
+            [...array_combine($values, $values), self::ABSENT => 'it is not there'],
+            $setting->place,
+            fact: $fact,
+        );
     }
 }

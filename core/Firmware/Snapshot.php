@@ -13,7 +13,10 @@ final readonly class Snapshot
     private const MOST_LINES = 400;
 
     /** What people write for a value, where a model's own word is another. */
-    private const SYNONYMS = ['on' => ['enabled', 'enable', 'yes', 'true', 'active', 'x'], 'off' => ['disabled', 'disable', 'no', 'false', 'inactive', 'none']];
+    private const SYNONYMS = [
+        'on' => ['enabled', 'enable', 'yes', 'true', 'active', 'x'],
+        'off' => ['disabled', 'disable', 'no', 'false', 'inactive', 'none'],
+    ];
 
     /**
      * @param  array<string, string>  $values  setting => value
@@ -39,7 +42,12 @@ final readonly class Snapshot
             $setting = $known[$id] ?? null;
             $own = $setting === null ? mb_substr($value, 0, 80) : self::ownWord($setting, $value);
             if ($setting !== null && $own === null) {
-                $notes[] = "{$setting->title}: \"".mb_substr($value, 0, 40).'" is none of '.implode(', ', $setting->values).'.';
+                $notes[] =
+                    "{$setting->title}: \"".
+                    mb_substr($value, 0, 40).
+                    '" is none of '.
+                    implode(', ', $setting->values).
+                    '.';
             } elseif ($own !== null) {
                 $kept[$id] = $own;
             }
@@ -56,7 +64,9 @@ final readonly class Snapshot
     public static function fromText(string $text, array $settings): self
     {
         $values = $notes = [];
-        foreach (array_slice(preg_split('/\R/u', mb_scrub(substr($text, 0, self::LIMIT))) ?: [], 0, self::MOST_LINES) as $number => $line) {
+        foreach (
+            array_slice(preg_split('/\R/u', mb_scrub(substr($text, 0, self::LIMIT))) ?: [], 0, self::MOST_LINES) as $number => $line
+        ) {
             $line = trim($line);
             if ($line === '' || str_starts_with($line, '#')) {
                 continue;
@@ -69,11 +79,22 @@ final readonly class Snapshot
             $setting = self::named($found[1], $settings);
             $own = $setting === null ? null : self::ownWord($setting, $found[2]);
             if ($setting === null) {
-                $notes[] = 'Line '.($number + 1).': this model has no setting "'.mb_substr($found[1], 0, 60).'".';
+                $notes[] =
+                    'Line '.($number + 1).': this model has no setting "'.mb_substr($found[1], 0, 60).'".';
             } elseif ($own === null) {
-                $notes[] = 'Line '.($number + 1).": {$setting->title} cannot be \"".mb_substr($found[2], 0, 40).'"; it can be '.implode(', ', $setting->values).'.';
+                $notes[] =
+                    'Line '.
+                    ($number + 1).
+                    ": {$setting->title} cannot be \"".
+                    mb_substr($found[2], 0, 40).
+                    '"; it can be '.
+                    implode(', ', $setting->values).
+                    '.';
             } elseif (isset($values[$setting->id]) && $values[$setting->id] !== $own) {
-                $notes[] = 'Line '.($number + 1).": {$setting->title} was \"{$values[$setting->id]}\" further up; that was kept.";
+                $notes[] =
+                    'Line '.
+                    ($number + 1).
+                    ": {$setting->title} was \"{$values[$setting->id]}\" further up; that was kept.";
             } else {
                 $values[$setting->id] = $own;
             }
@@ -145,7 +166,17 @@ final readonly class Snapshot
     {
         $name = self::plain($name);
         foreach ($settings as $setting) {
-            if (in_array($name, [self::plain($setting->title), self::plain($setting->id), self::plain("{$setting->place} {$setting->title}")], true)) {
+            if (
+                in_array(
+                    $name,
+                    [
+                        self::plain($setting->title),
+                        self::plain($setting->id),
+                        self::plain("{$setting->place} {$setting->title}"),
+                    ],
+                    true,
+                )
+            ) {
                 return $setting;
             }
         }
@@ -164,6 +195,10 @@ final readonly class Snapshot
      */
     private static function byId(array $settings): array
     {
-        return array_column(array_map(static fn (Setting $setting): array => ['id' => $setting->id, 'setting' => $setting], $settings), 'setting', 'id');
+        return array_column(
+            array_map(static fn (Setting $setting): array => ['id' => $setting->id, 'setting' => $setting], $settings),
+            'setting',
+            'id',
+        );
     }
 }

@@ -25,8 +25,13 @@ final readonly class UpdatePath
      * @param  list<array{version: string, because: string}>  $leftOut  releases that cannot be used here, and why
      * @param  string  $because  why this target
      */
-    private function __construct(public array $stops, public ?string $target, public ?string $fault, public array $leftOut, public string $because = '')
-    {
+    private function __construct(
+        public array $stops,
+        public ?string $target,
+        public ?string $fault,
+        public array $leftOut,
+        public string $because = '',
+    ) {
     }
 
     /**
@@ -38,21 +43,56 @@ final readonly class UpdatePath
      * @param  string|null  $revision  of the board; null where nobody knows
      * @param  string|null  $next  family of the processor that comes in afterwards; null where none does
      */
-    public static function find(array $releases, string $from, ?string $to, ?string $gives, ?string $processor = null, ?string $revision = null, ?string $next = null): self
-    {
+    public static function find(
+        array $releases,
+        string $from,
+        ?string $to,
+        ?string $gives,
+        ?string $processor = null,
+        ?string $revision = null,
+        ?string $next = null,
+    ): self {
         [$usable, $leftOut] = self::usable($releases, $processor, $revision);
         $runsNext = static fn (Release $release): bool => $next === null || $release->runs($next);
-        $possible = array_values(array_filter($usable, static fn (Release $release): bool => $runsNext($release) && (version_compare($release->version, $from, '>') || $gives !== null)));
+        $possible = array_values(
+            array_filter(
+                $usable,
+                static fn (Release $release): bool => $runsNext($release) &&
+                    (version_compare($release->version, $from, '>') || $gives !== null),
+            ),
+        );
         // A processor that comes in is itself what is needed: the lowest release that runs it.
-        $target = $to ?? ($next !== null && $gives === null ? self::lowest($possible) : ReleasePath::lowestGiving($possible, $gives));
+        $target =
+            $to ??
+            ($next !== null && $gives === null
+                ? self::lowest($possible)
+                : ReleasePath::lowestGiving($possible, $gives));
         if ($target === null && $next !== null) {
-            return new self([], null, "No release for this board runs the processor that comes in ({$next})".($gives === null ? '.' : " and brings \"{$gives}\"."), $leftOut);
+            return new self(
+                [],
+                null,
+                "No release for this board runs the processor that comes in ({$next})".
+                    ($gives === null ? '.' : " and brings \"{$gives}\"."),
+                $leftOut,
+            );
         }
         if ($target === null) {
-            return new self([], null, $gives === null ? 'The catalogue holds no release that could be written to this board.' : "No release for this board brings \"{$gives}\".", $leftOut);
+            return new self(
+                [],
+                null,
+                $gives === null
+                    ? 'The catalogue holds no release that could be written to this board.'
+                    : "No release for this board brings \"{$gives}\".",
+                $leftOut,
+            );
         }
         if (version_compare($from, $target, '>=')) {
-            return new self([], $target, "Firmware {$from} is there already; {$target} would bring nothing.", $leftOut);
+            return new self(
+                [],
+                $target,
+                "Firmware {$from} is there already; {$target} would bring nothing.",
+                $leftOut,
+            );
         }
         if (! in_array($target, self::versions($releases), true)) {
             return new self([], $target, "The catalogue holds no release {$target} for this board.", $leftOut);
@@ -61,7 +101,26 @@ final readonly class UpdatePath
         $why = array_column($leftOut, 'because', 'version')[$target] ?? null;
 
         return $stops === null
-            ? new self([], $target, $why !== null ? "{$target} cannot be written here: {$why}" : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".($leftOut === [] ? '.' : ', or cannot be used here ('.implode('; ', array_map(static fn (array $one): string => "{$one['version']}: ".rtrim($one['because'], '.'), $leftOut)).').'), $leftOut)
+            ? new self(
+                [],
+                $target,
+                $why !== null
+                    ? "{$target} cannot be written here: {$why}"
+                    : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".
+                        ($leftOut === []
+                            ? '.'
+                            : ', or cannot be used here ('.
+                                implode(
+                                    '; ',
+                                    array_map(
+                                        static fn (array $one): string => "{$one['version']}: ".
+                                            rtrim($one['because'], '.'),
+                                        $leftOut,
+                                    ),
+                                ).
+                                ').'),
+                $leftOut,
+            )
             : new self($stops, $target, null, $leftOut, self::why($target, $to, $gives, $next));
     }
 
@@ -87,7 +146,8 @@ final readonly class UpdatePath
     {
         return match (true) {
             $to !== null => "{$target} was asked for.",
-            $next !== null => "{$target} is the lowest that runs the processor that comes in ({$next})".($gives === null ? '.' : ' and gives what is needed.'),
+            $next !== null => "{$target} is the lowest that runs the processor that comes in ({$next})".
+                ($gives === null ? '.' : ' and gives what is needed.'),
             $gives !== null => "{$target} is the lowest that gives what is needed.",
             default => "{$target} is the newest that can be used here.",
         };
@@ -96,7 +156,11 @@ final readonly class UpdatePath
     /** Minutes of writing alone, for the supply that has to last through it. */
     public function writing(): Duration
     {
-        return Duration::minutes(array_sum(array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes(), $this->stops)));
+        return Duration::minutes(
+            array_sum(
+                array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes(), $this->stops),
+            ),
+        );
     }
 
     /**
@@ -106,7 +170,11 @@ final readonly class UpdatePath
      */
     public function total(int $settings): Duration
     {
-        $each = array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes() + ($stop->restartMinutes ?? self::RESTART), $this->stops);
+        $each = array_map(
+            static fn (Release $stop): float => $stop->estimate()->likely->inMinutes() +
+                ($stop->restartMinutes ?? self::RESTART),
+            $this->stops,
+        );
 
         return Duration::minutes(array_sum($each) + ($settings > 0 ? self::VISIT + $settings * self::RE_APPLY : 0));
     }
@@ -123,7 +191,9 @@ final readonly class UpdatePath
         foreach ($releases as $release) {
             $because = match (true) {
                 $release->withdrawn => 'the maker has withdrawn it.',
-                $revision !== null && ! $release->isFor($revision) => 'it is for revision '.implode(' and ', $release->revisions)." of the board, this is revision {$revision}.",
+                $revision !== null && ! $release->isFor($revision) => 'it is for revision '.
+                    implode(' and ', $release->revisions).
+                    " of the board, this is revision {$revision}.",
                 $processor !== null && ! $release->runs($processor) => "it does not run the processor that is fitted ({$processor}).",
                 default => null,
             };

@@ -16,8 +16,12 @@ final readonly class WayIn
      * @param  list<KnownWay>  $ways  those to try, ranked
      * @param  list<RankedWay>  $ranking  every way that is known of the model, its maker and its kind
      */
-    private function __construct(public array $ways, public bool $forThisModel, public string $source, public array $ranking)
-    {
+    private function __construct(
+        public array $ways,
+        public bool $forThisModel,
+        public string $source,
+        public array $ranking,
+    ) {
     }
 
     public static function setup(Machine $machine): self
@@ -52,17 +56,36 @@ final readonly class WayIn
     private static function of(Machine $machine, string $which): self
     {
         $makers = $machine->makerWays;
-        $ways = $machine->model->firmware->waysIn ?? new WaysIn;
-        $ranking = RankedWay::rank($ways->to($which), $makers->to($which), KindDefaults::waysIn($machine->kind)->to($which));
-        $own = array_values(array_filter($ranking, static fn (RankedWay $way): bool => $way->from === RankedWay::MODEL));
+        $ways = $machine->model->firmware->waysIn ?? new WaysIn();
+        $ranking = RankedWay::rank(
+            $ways->to($which),
+            $makers->to($which),
+            KindDefaults::waysIn($machine->kind)->to($which),
+        );
+        $own = array_values(
+            array_filter($ranking, static fn (RankedWay $way): bool => $way->from === RankedWay::MODEL),
+        );
         if ($own !== []) {
             $worked = $own[0]->worked;
-            $confirmed = $worked > 0 ? ' Worked '.($worked === 1 ? 'once' : "{$worked} times").' on this model.' : '';
+            $confirmed =
+                $worked > 0 ? ' Worked '.($worked === 1 ? 'once' : "{$worked} times").' on this model.' : '';
 
-            return new self(array_map(static fn (RankedWay $way): KnownWay => $way->way, $own), true, "catalogue, {$machine->title}, as of {$machine->model?->asOf}.{$confirmed}", $ranking);
+            return new self(
+                array_map(static fn (RankedWay $way): KnownWay => $way->way, $own),
+                true,
+                "catalogue, {$machine->title}, as of {$machine->model?->asOf}.{$confirmed}",
+                $ranking,
+            );
         }
-        $usual = $makers->isEmpty() ? "usual for a {$machine->kind->value}" : "usual for {$machine->model?->maker}, then for a {$machine->kind->value}";
+        $usual = $makers->isEmpty()
+            ? "usual for a {$machine->kind->value}"
+            : "usual for {$machine->model?->maker}, then for a {$machine->kind->value}";
 
-        return new self(array_map(static fn (RankedWay $way): KnownWay => $way->way, $ranking), false, "{$usual}, most common first; which one worked is worth a note", $ranking);
+        return new self(
+            array_map(static fn (RankedWay $way): KnownWay => $way->way, $ranking),
+            false,
+            "{$usual}, most common first; which one worked is worth a note",
+            $ranking,
+        );
     }
 }

@@ -16,7 +16,9 @@ final class EvidenceWords
         $digits = str_replace([' ', '_', "\u{a0}", '%'], '', $value);
         $number = ctype_digit($digits) && strlen($digits) <= 18 ? (int) $digits : null;
         $spoken = match (true) {
-            $number !== null && in_array($wanted->kind, [EvidenceKind::Bytes, EvidenceKind::Size], true) => Bytes::of($number)->decimal(),
+            $number !== null && in_array($wanted->kind, [EvidenceKind::Bytes, EvidenceKind::Size], true) => Bytes::of(
+                $number,
+            )->decimal(),
             $number !== null && $wanted->kind === EvidenceKind::Percent => "{$number} %",
             $number !== null && $wanted->kind === EvidenceKind::Count => number_format($number, 0, '.', ' '),
             $wanted->kind === EvidenceKind::Choice => $wanted->options[$value] ?? $value,

@@ -23,15 +23,18 @@ final class FilesWords
         $copies = $plan->step('protect.back-up') !== null;
         $not = $backup->strings('not_covered');
         if ($laid !== []) {
-            return [...$laid, ...($not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')])];
+            return [...$laid, ...$not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')]];
         }
         $words = match (true) {
             $goal === JobKind::MediaOnly, $backup->optionalString('keep') === 'blank' => null,
             $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
             $copies => $progress->isComplete() ? null : 'Not copied yet.',
-            $goal === JobKind::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true) ? 'They are on your old drive, which was not erased.' : null,
+            $goal === JobKind::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true)
+                ? 'They are on your old drive, which was not erased.'
+                : null,
             $backup->optionalString('keep') === 'nothing' && in_array(Fact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
-            $goal->keepsSystem(), $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
+            $goal->keepsSystem(),
+            $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
             default => null,
         };
 

@@ -23,7 +23,14 @@ final class IntroWords
         $revives = $progress->plan->step('install.revive') !== null;
 
         return match (true) {
-            $goal === JobKind::MediaOnly => 'A stick'.($job->stick === null ? '' : ", {$job->stick},").(in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').' with '.($job->image ?? $system).' for '.($job->machineKind === 'any' ? 'any machine that it fits' : "a {$job->machine}").", made for {$job->owner}.",
+            $goal === JobKind::MediaOnly => 'A stick'.
+                ($job->stick === null ? '' : ", {$job->stick},").
+                (in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').
+                ' with '.
+                ($job->image ?? $system).
+                ' for '.
+                ($job->machineKind === 'any' ? 'any machine that it fits' : "a {$job->machine}").
+                ", made for {$job->owner}.",
             $goal === JobKind::CleanInstall => "{$machine} {$carries}, installed fresh.",
             $goal === JobKind::DriveSwap => "{$machine} {$carries}, installed fresh on a new drive.",
             $goal === JobKind::FirstPowerOn => "{$machine} It is a new build. {$carries}.",

@@ -19,11 +19,21 @@ final readonly class CardPower
     private const REST_W = 75;
 
     private const ASKED = [
-        'watts' => 'How many watts does the new card draw?', 'supply_w' => 'How many watts does the power supply give? It stands on its label.',
+        'watts' => 'How many watts does the new card draw?',
+        'supply_w' => 'How many watts does the power supply give? It stands on its label.',
         'processor_w' => 'How many watts does the processor draw at most?',
     ];
 
-    private const LEADS = ['none' => 'none', '6-pin' => 'one with 6 pins', '8-pin' => 'one with 8 pins', '8-pin, 6-pin' => 'one with 8 and one with 6 pins', '8-pin, 8-pin' => 'two with 8 pins', '8-pin, 8-pin, 8-pin' => 'three with 8 pins', '16-pin:450' => 'one with 16 pins, 450 W', '16-pin:600' => 'one with 16 pins, 600 W'];
+    private const LEADS = [
+        'none' => 'none',
+        '6-pin' => 'one with 6 pins',
+        '8-pin' => 'one with 8 pins',
+        '8-pin, 6-pin' => 'one with 8 and one with 6 pins',
+        '8-pin, 8-pin' => 'two with 8 pins',
+        '8-pin, 8-pin, 8-pin' => 'three with 8 pins',
+        '16-pin:450' => 'one with 16 pins, 450 W',
+        '16-pin:600' => 'one with 16 pins, 600 W',
+    ];
 
     /** What must not be done before it is known. */
     private const SHUTS = [Act::ChangeOldSystem, Act::OpenMachine, Act::FitPart];
@@ -31,13 +41,17 @@ final readonly class CardPower
     public static function judge(Machine $machine, CardBlock $card): Contribution
     {
         $known = [];
-        foreach (['watts' => $card->watts, 'supply_w' => $card->supplyW, 'processor_w' => $card->processorW] as $what => $said) {
+        foreach (
+            ['watts' => $card->watts, 'supply_w' => $card->supplyW, 'processor_w' => $card->processorW] as $what => $said
+        ) {
             $value = $said ?? $machine->fact("card.{$what}")->value;
             $known[$what] = is_numeric($value) && $value > 0 ? (float) $value : null;
         }
         $rest = (float) ($card->restW ?? self::REST_W);
 
-        return self::supply($card, $known, $rest)->and(self::leads($card, $known['watts'], self::given($machine, $card)));
+        return self::supply($card, $known, $rest)->and(
+            self::leads($card, $known['watts'], self::given($machine, $card)),
+        );
     }
 
     /**
@@ -48,19 +62,60 @@ final readonly class CardPower
         $questions = [];
         foreach (self::ASKED as $what => $text) {
             if ($known[$what] === null) {
-                $questions[] = new Question("card.{$what}", $text, [], 'whether the power supply carries the card', 'H5', 62, self::SHUTS);
+                $questions[] = new Question(
+                    "card.{$what}",
+                    $text,
+                    [],
+                    'whether the power supply carries the card',
+                    'H5',
+                    62,
+                    self::SHUTS,
+                );
             }
         }
         if ($known['watts'] === null || $known['processor_w'] === null || $known['supply_w'] === null) {
-            return new Contribution(decisions: [new Decision('hardware.supply', 'Power supply for the card', 'not known yet', ['Card, processor and supply are not all known in watts.'], [], [], 'H5')], questions: $questions);
+            return new Contribution(
+                decisions: [
+                    new Decision(
+                        'hardware.supply',
+                        'Power supply for the card',
+                        'not known yet',
+                        ['Card, processor and supply are not all known in watts.'],
+                        [],
+                        [],
+                        'H5',
+                    ),
+                ],
+                questions: $questions,
+            );
         }
         $need = CardSupply::required($known['watts'], $known['processor_w'], $rest);
         $words = "({$known['watts']} + {$known['processor_w']} + {$rest}) W × 1.25 = {$need} W; the supply gives {$known['supply_w']} W.";
         $short = $need > $known['supply_w'];
 
-        return new Contribution(decisions: [new Decision('hardware.supply', 'Power supply for the card', $short ? 'not enough' : 'enough', [$words], [], [], 'H5')],
-            blockers: $short ? [Blocker::stop('card-supply', "The power supply is too small for {$card->new}: {$words}", 'H5',
-                ["card {$known['watts']} W", "processor {$known['processor_w']} W", "rest {$rest} W", "supply {$known['supply_w']} W"])] : []);
+        return new Contribution(
+            decisions: [
+                new Decision(
+                    'hardware.supply',
+                    'Power supply for the card',
+                    $short ? 'not enough' : 'enough',
+                    [$words],
+                    [],
+                    [],
+                    'H5',
+                ),
+            ],
+            blockers: $short
+                ? [
+                    Blocker::stop('card-supply', "The power supply is too small for {$card->new}: {$words}", 'H5', [
+                        "card {$known['watts']} W",
+                        "processor {$known['processor_w']} W",
+                        "rest {$rest} W",
+                        "supply {$known['supply_w']} W",
+                    ]),
+                ]
+                : [],
+        );
     }
 
     /**
@@ -69,19 +124,75 @@ final readonly class CardPower
     private static function leads(CardBlock $card, ?float $watts, ?array $leads): Contribution
     {
         if ($leads === null) {
-            return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', 'not known yet', ['Nobody has said which leads the supply has for it.'], [], [], 'H5')],
-                questions: [new Question('card.leads', 'Which power leads does the supply have for the card, each on its own cable?', self::LEADS, 'whether the leads carry the card', 'H5', 61, self::SHUTS)]);
+            return new Contribution(
+                decisions: [
+                    new Decision(
+                        'hardware.leads',
+                        'Power leads for the card',
+                        'not known yet',
+                        ['Nobody has said which leads the supply has for it.'],
+                        [],
+                        [],
+                        'H5',
+                    ),
+                ],
+                questions: [
+                    new Question(
+                        'card.leads',
+                        'Which power leads does the supply have for the card, each on its own cable?',
+                        self::LEADS,
+                        'whether the leads carry the card',
+                        'H5',
+                        61,
+                        self::SHUTS,
+                    ),
+                ],
+            );
         }
         $carry = CardSupply::leads($leads);
         $named = $leads === [] ? 'no lead' : implode(' and ', $leads);
         if ($watts === null) {
-            return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', "carry {$carry} W", ["The slot and {$named}; what the card draws is not known."], [], $leads, 'H5')]);
+            return new Contribution(
+                decisions: [
+                    new Decision(
+                        'hardware.leads',
+                        'Power leads for the card',
+                        "carry {$carry} W",
+                        ["The slot and {$named}; what the card draws is not known."],
+                        [],
+                        $leads,
+                        'H5',
+                    ),
+                ],
+            );
         }
         $words = "Slot and {$named} carry {$carry} W, it draws {$watts} W.";
 
-        return new Contribution(decisions: [new Decision('hardware.leads', 'Power leads for the card', $carry < $watts ? 'not enough' : 'enough', [$words], [], $leads, 'H5')],
-            blockers: $carry < $watts ? [Blocker::stop('card-leads', "The power leads are not enough for {$card->new}: ".lcfirst($words).' Use separate leads of the supply.', 'H5',
-                ["leads: {$named}", "card {$watts} W"])] : []);
+        return new Contribution(
+            decisions: [
+                new Decision(
+                    'hardware.leads',
+                    'Power leads for the card',
+                    $carry < $watts ? 'not enough' : 'enough',
+                    [$words],
+                    [],
+                    $leads,
+                    'H5',
+                ),
+            ],
+            blockers: $carry < $watts
+                ? [
+                    Blocker::stop(
+                        'card-leads',
+                        "The power leads are not enough for {$card->new}: ".
+                            lcfirst($words).
+                            ' Use separate leads of the supply.',
+                        'H5',
+                        ["leads: {$named}", "card {$watts} W"],
+                    ),
+                ]
+                : [],
+        );
     }
 
     /**

@@ -26,7 +26,10 @@ final class CardSupply
     {
         $watts = self::LEADS['slot'];
         foreach ($leads as $lead) {
-            $watts += preg_match('/^16-pin:([0-9]{2,4})$/', $lead, $match) === 1 ? (int) $match[1] : (self::LEADS[$lead] ?? 0);
+            $watts +=
+                preg_match('/^16-pin:([0-9]{2,4})$/', $lead, $match) === 1
+                    ? (int) $match[1]
+                    : self::LEADS[$lead] ?? 0;
         }
 
         return $watts;

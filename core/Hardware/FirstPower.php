@@ -29,33 +29,87 @@ final class FirstPower
         foreach (['memory_bytes' => 'Memory', 'cores' => 'Cores'] as $fact => $title) {
             $value = $machine->fact($fact);
             if (is_int($value->value)) {
-                $rows[] = ['seen in setup' => $title, 'must be' => $fact === 'memory_bytes' ? Bytes::of($value->value)->binary() : (string) $value->value];
+                $rows[] = [
+                    'seen in setup' => $title,
+                    'must be' => $fact === 'memory_bytes' ? Bytes::of($value->value)->binary() : (string) $value->value,
+                ];
             }
         }
         $rows[] = ['seen in setup' => 'Drive', 'must be' => 'listed, with its size'];
-        $rows[] = ['seen in setup' => 'Processor temperature', 'must be' => 'standing still below 60 °C after five minutes'];
+        $rows[] = [
+            'seen in setup' => 'Processor temperature',
+            'must be' => 'standing still below 60 °C after five minutes',
+        ];
 
-        return new Contribution([
-            new Step('hardware.look-over', Stage::Hardware, 'Look the build over', Presence::Hands, Estimate::minutes(4, 8, 20),
-                ['Both power leads of the board in until they click; the processor\'s fan on its own header.', 'Memory in the slots the board names for this count, both ends locked.', 'Card seated, its own power leads in, the picture cable on the card.', 'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.'],
-                before: [Fact::MACHINE_IDENTIFIED], after: ['hardware.looked-over'], needs: ['hands', 'screwdriver'], acts: [Act::OpenMachine],
-                because: [new Reason('Most new builds that stay dead have a lead or a module that is not fully in.', 'H4')],
-                cautions: OpenedCase::cautions($machine->kind),
-            ),
-            new Step('hardware.first-power', Stage::Hardware, 'First power', Presence::StayNear, Estimate::minutes(1, 5, 15),
-                ['Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.', 'Go into the setup and compare the table.', 'Then shut down and power off.'],
-                before: ['hardware.looked-over'], after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN], needs: ['slot', 'power'],
-                done: DoneWords::of('It was started for the first time, and its parts were counted'), acts: [Act::FitPart],
-                because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
-                rows: $rows,
-                waiting: new Waiting(['black for several minutes while memory is tried out', 'it restarts by itself once or twice'], 'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.', 1),
-                boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
-            ),
-            new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10),
-                ['Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.'],
-                before: [Fact::POWERED_ONCE], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
-                because: [new Reason('It is closed only once everything was seen in setup.', 'H3')],
-            ),
-        ], gather: [new GatherItem('screwdriver and a tray', 'the case is open; screws out = screws in')]);
+        return new Contribution(
+            [
+                new Step(
+                    'hardware.look-over',
+                    Stage::Hardware,
+                    'Look the build over',
+                    Presence::Hands,
+                    Estimate::minutes(4, 8, 20),
+                    [
+                        'Both power leads of the board in until they click; the processor\'s fan on its own header.',
+                        'Memory in the slots the board names for this count, both ends locked.',
+                        'Card seated, its own power leads in, the picture cable on the card.',
+                        'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.',
+                    ],
+                    before: [Fact::MACHINE_IDENTIFIED],
+                    after: ['hardware.looked-over'],
+                    needs: ['hands', 'screwdriver'],
+                    acts: [Act::OpenMachine],
+                    because: [
+                        new Reason(
+                            'Most new builds that stay dead have a lead or a module that is not fully in.',
+                            'H4',
+                        ),
+                    ],
+                    cautions: OpenedCase::cautions($machine->kind),
+                ),
+                new Step(
+                    'hardware.first-power',
+                    Stage::Hardware,
+                    'First power',
+                    Presence::StayNear,
+                    Estimate::minutes(1, 5, 15),
+                    [
+                        'Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.',
+                        'Go into the setup and compare the table.',
+                        'Then shut down and power off.',
+                    ],
+                    before: ['hardware.looked-over'],
+                    after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN],
+                    needs: ['slot', 'power'],
+                    done: DoneWords::of('It was started for the first time, and its parts were counted'),
+                    acts: [Act::FitPart],
+                    because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
+                    rows: $rows,
+                    waiting: new Waiting(
+                        [
+                            'black for several minutes while memory is tried out',
+                            'it restarts by itself once or twice',
+                        ],
+                        'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.',
+                        1,
+                    ),
+                    boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+                ),
+                new Step(
+                    'hardware.close',
+                    Stage::Hardware,
+                    'Close the case',
+                    Presence::Hands,
+                    Estimate::minutes(2, 4, 10),
+                    ['Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.'],
+                    before: [Fact::POWERED_ONCE],
+                    after: [Fact::CASE_CLOSED],
+                    needs: ['hands', 'screwdriver'],
+                    acts: [Act::CloseMachine],
+                    because: [new Reason('It is closed only once everything was seen in setup.', 'H3')],
+                ),
+            ],
+            gather: [new GatherItem('screwdriver and a tray', 'the case is open; screws out = screws in')],
+        );
     }
 }

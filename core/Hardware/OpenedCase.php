@@ -13,9 +13,15 @@ final class OpenedCase
     public static function cautions(Kind $kind): array
     {
         if ($kind->isPortable()) {
-            return ['Fully off, charger out, and first of all inside the battery lead. Wait, and discharge yourself.', 'A swollen cell: stop, do not charge, follow the local disposal rules.'];
+            return [
+                'Fully off, charger out, and first of all inside the battery lead. Wait, and discharge yourself.',
+                'A swollen cell: stop, do not charge, follow the local disposal rules.',
+            ];
         }
 
-        return ['Fully off, mains out. Wait, and discharge yourself.', 'Mains parts inside power supplies are for qualified people.'];
+        return [
+            'Fully off, mains out. Wait, and discharge yourself.',
+            'Mains parts inside power supplies are for qualified people.',
+        ];
     }
 }

@@ -19,7 +19,13 @@ final class Screws
     /** @param  string  $opened  id of the step that took them out */
     public static function in(string $opened): Evidence
     {
-        return new Evidence('screws_in', 'Screws put in, by type', EvidenceKind::Tally, expected: Expected::asIn($opened, 'screws_out'),
-            overruledBy: ['technician', 'lead'], remedy: 'Look for it in the tray and in the machine: a loose screw shorts a board.');
+        return new Evidence(
+            'screws_in',
+            'Screws put in, by type',
+            EvidenceKind::Tally,
+            expected: Expected::asIn($opened, 'screws_out'),
+            overruledBy: ['technician', 'lead'],
+            remedy: 'Look for it in the tray and in the machine: a loose screw shorts a board.',
+        );
     }
 }

@@ -30,27 +30,84 @@ final class FirstBoot
      * @param  string  $online  why its network adapter works, where that is known
      * @param  string  $autoEncryption  the bench's policy: off or owner-keeps-key
      */
-    public static function plan(SystemProfile $system, array $offline, bool $cable, string $autoEncryption = 'off', string $online = ''): Contribution
-    {
+    public static function plan(
+        SystemProfile $system,
+        array $offline,
+        bool $cable,
+        string $autoEncryption = 'off',
+        string $online = '',
+    ): Contribution {
         $steps = [
-            new Step('first-boot.answers', Stage::FirstBoot, 'First boot', Presence::Hands, $system->firstBoot->estimate(),
+            new Step(
+                'first-boot.answers',
+                Stage::FirstBoot,
+                'First boot',
+                Presence::Hands,
+                $system->firstBoot->estimate(),
                 ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
-                before: [Fact::SYSTEM_INSTALLED], after: [Fact::FIRST_BOOT_DONE], needs: ['hands'], acts: [Act::WriteSystem],
-                because: [new Reason('These are the questions this system asks and what the bench answers.', 'I4', $system->dated())],
-                rows: [...array_map(static fn (FirstBootRow $row): array => ['asked' => $row->ask, 'answer' => $row->answer], $system->firstBoot->rows), ...self::encryptionRow($system, $autoEncryption)],
+                before: [Fact::SYSTEM_INSTALLED],
+                after: [Fact::FIRST_BOOT_DONE],
+                needs: ['hands'],
+                acts: [Act::WriteSystem],
+                because: [
+                    new Reason(
+                        'These are the questions this system asks and what the bench answers.',
+                        'I4',
+                        $system->dated(),
+                    ),
+                ],
+                rows: [
+                    ...array_map(
+                        static fn (FirstBootRow $row): array => ['asked' => $row->ask, 'answer' => $row->answer],
+                        $system->firstBoot->rows,
+                    ),
+                    ...self::encryptionRow($system, $autoEncryption),
+                ],
             ),
-            new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(1, 2, 10),
-                [$cable ? 'Plug in the network cable, or join the bench\'s wireless network.' : 'Join the bench\'s wireless network.', 'Open one page to see that it answers.'],
-                before: [Fact::FIRST_BOOT_DONE, ...$offline], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem],
-                because: [new Reason($online === '' ? 'Updates, drivers and activation come over it.' : $online, 'D5')],
-                boots: $system->autoEncryption && $autoEncryption === 'owner-keeps-key' ? [BootEvent::change(['encryption' => 'bound'])] : [],
+            new Step(
+                'network.online',
+                Stage::Network,
+                'Get online',
+                Presence::Hands,
+                Estimate::minutes(1, 2, 10),
+                [
+                    $cable
+                        ? 'Plug in the network cable, or join the bench\'s wireless network.'
+                        : 'Join the bench\'s wireless network.',
+                    'Open one page to see that it answers.',
+                ],
+                before: [Fact::FIRST_BOOT_DONE, ...$offline],
+                after: [Fact::ONLINE],
+                needs: ['hands', 'network'],
+                acts: [Act::WriteSystem],
+                because: [
+                    new Reason($online === '' ? 'Updates, drivers and activation come over it.' : $online, 'D5'),
+                ],
+                boots: $system->autoEncryption && $autoEncryption === 'owner-keeps-key'
+                    ? [BootEvent::change(['encryption' => 'bound'])]
+                    : [],
             ),
-            new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->updates->estimate(),
-                ['Start the update, let it restart as often as it wants.', 'Look for updates once more: it must find none.'],
-                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem],
+            new Step(
+                'updates.system',
+                Stage::Updates,
+                'System updates',
+                Presence::WalkAway,
+                $system->updates->estimate(),
+                [
+                    'Start the update, let it restart as often as it wants.',
+                    'Look for updates once more: it must find none.',
+                ],
+                before: [Fact::ONLINE],
+                after: [Fact::UPDATED],
+                needs: ['network', 'power'],
+                acts: [Act::WriteSystem],
                 done: DoneWords::of('System updates were installed'),
                 because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
-                waiting: new Waiting(['the same percentage twice', 'a restart in between'], 'Restart once and look again.', $system->updates->restarts ?? 1),
+                waiting: new Waiting(
+                    ['the same percentage twice', 'a restart in between'],
+                    'Restart once and look again.',
+                    $system->updates->restarts ?? 1,
+                ),
                 boots: array_fill(0, max(0, $system->updates->restarts ?? 1), BootEvent::start(Wants::System)),
             ),
         ];
@@ -59,21 +116,66 @@ final class FirstBoot
         }
         $on = $autoEncryption === 'owner-keeps-key';
         if ($on) {
-            $steps[] = new Step('first-boot.new-key', Stage::FirstBoot, 'New recovery key', Presence::Hands, Estimate::minutes(1, 3, 10),
-                ['Have the system show where the new recovery key went, or save it to a stick of the owner\'s.', 'The owner keeps it; write down only where.'],
-                before: [Fact::ONLINE], after: [Fact::NEW_KEY_KEPT], needs: ['hands'],
+            $steps[] = new Step(
+                'first-boot.new-key',
+                Stage::FirstBoot,
+                'New recovery key',
+                Presence::Hands,
+                Estimate::minutes(1, 3, 10),
+                [
+                    'Have the system show where the new recovery key went, or save it to a stick of the owner\'s.',
+                    'The owner keeps it; write down only where.',
+                ],
+                before: [Fact::ONLINE],
+                after: [Fact::NEW_KEY_KEPT],
+                needs: ['hands'],
                 done: DoneWords::of('The new recovery key was given to you', 'new_key_kept'),
-                because: [new Reason("{$system->name} encrypts its drive by itself; without the key the next repair could lock it for good.", 'A7', $system->dated())],
+                because: [
+                    new Reason(
+                        "{$system->name} encrypts its drive by itself; without the key the next repair could lock it for good.",
+                        'A7',
+                        $system->dated(),
+                    ),
+                ],
                 evidence: [new Evidence('new_key_kept', 'Where the owner keeps the new key', 'text')],
             );
         }
 
-        return new Contribution($steps, [new Decision('install.encryption', 'Automatic drive encryption', $on ? 'on, the owner keeps the key' : 'off', [$on ? 'The bench\'s policy leaves it on.' : 'The bench\'s policy switches it off during the first start.'], [$on ? 'off' : 'on' => [$on ? 'A lost machine would show its data to anybody.' : 'A key nobody keeps locks the owner out one day.']], ["policy auto_encryption = {$autoEncryption}"], 'A7')]);
+        return new Contribution($steps, [
+            new Decision(
+                'install.encryption',
+                'Automatic drive encryption',
+                $on ? 'on, the owner keeps the key' : 'off',
+                [
+                    $on
+                        ? 'The bench\'s policy leaves it on.'
+                        : 'The bench\'s policy switches it off during the first start.',
+                ],
+                [
+                    $on ? 'off' : 'on' => [
+                        $on
+                            ? 'A lost machine would show its data to anybody.'
+                            : 'A key nobody keeps locks the owner out one day.',
+                    ],
+                ],
+                ["policy auto_encryption = {$autoEncryption}"],
+                'A7',
+            ),
+        ]);
     }
 
     /** @return list<array<string, string>> */
     private static function encryptionRow(SystemProfile $system, string $policy): array
     {
-        return $system->autoEncryption ? [['asked' => 'Drive encryption', 'answer' => $policy === 'owner-keeps-key' ? 'on; the owner keeps the key' : 'off, before the first restart']] : [];
+        return $system->autoEncryption
+            ? [
+                [
+                    'asked' => 'Drive encryption',
+                    'answer' => $policy === 'owner-keeps-key'
+                            ? 'on; the owner keeps the key'
+                            : 'off, before the first restart',
+                ],
+            ]
+            : [];
     }
 }

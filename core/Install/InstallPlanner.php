@@ -30,12 +30,32 @@ final class InstallPlanner
      * @param  list<Gate>  $gates  what the erasing step waits for
      * @param  list<string>  $waitsFor  facts the erasing step waits for besides
      */
-    public static function plan(Machine $machine, SystemProfile $system, TargetDrive $target, array $gates, array $waitsFor, string $owner): Contribution
-    {
+    public static function plan(
+        Machine $machine,
+        SystemProfile $system,
+        TargetDrive $target,
+        array $gates,
+        array $waitsFor,
+        string $owner,
+    ): Contribution {
         $detach = DetachSteps::for($machine, $target);
-        $erase = TargetSteps::erase($machine, $system, $target, $gates, [...$waitsFor, ...($detach->steps === [] ? [] : [Fact::DRIVES_DETACHED])], $owner);
+        $erase = TargetSteps::erase(
+            $machine,
+            $system,
+            $target,
+            $gates,
+            [...$waitsFor, ...$detach->steps === [] ? [] : [Fact::DRIVES_DETACHED]],
+            $owner,
+        );
 
-        return $detach->and(new Contribution([TargetSteps::find($target), $erase, ...self::phases($system, $machine->kind)], $target->decisions, $target->questions, blockers: $target->blockers));
+        return $detach->and(
+            new Contribution(
+                [TargetSteps::find($target), $erase, ...self::phases($system, $machine->kind)],
+                $target->decisions,
+                $target->questions,
+                blockers: $target->blockers,
+            ),
+        );
     }
 
     /** How long the stick stays in: start, erasing, and every phase up to the one after which it comes out. */
@@ -61,20 +81,63 @@ final class InstallPlanner
         foreach ($system->install->phases as $index => $phase) {
             $last = $index === count($system->install->phases) - 1;
             $after = $last ? Fact::SYSTEM_INSTALLED : "install.phase-{$index}";
-            $steps[] = new Step("install.phase-{$index}", Stage::Install, $phase->name, Presence::WalkAway, $phase->estimate(),
+            $steps[] = new Step(
+                "install.phase-{$index}",
+                Stage::Install,
+                $phase->name,
+                Presence::WalkAway,
+                $phase->estimate(),
                 $phase->do === [] ? [$kind->leftAlone()] : $phase->do,
-                before: $index > 0 && ! $out ? [$fact] : [$fact, ...($out ? [Fact::STICK_OUT] : [])], after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after], needs: ['slot', 'power'], acts: [Act::WriteSystem],
-                because: [new Reason('Phase '.($index + 1).' of '.count($system->install->phases).($phase->restart ? ', ends with a restart.' : '.'), 'I5', $system->dated())],
-                waiting: new Waiting($phase->usual === [] ? ['the percentage stands still for minutes'] : $phase->usual, $phase->nextTest ?? 'Look whether the drive light still moves; then wait the same time once more before touching anything.', $phase->restart ? 1 : 0),
+                before: $index > 0 && ! $out ? [$fact] : [$fact, ...$out ? [Fact::STICK_OUT] : []],
+                after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after],
+                needs: ['slot', 'power'],
+                acts: [Act::WriteSystem],
+                because: [
+                    new Reason(
+                        'Phase '.
+                            ($index + 1).
+                            ' of '.
+                            count($system->install->phases).
+                            ($phase->restart ? ', ends with a restart.' : '.'),
+                        'I5',
+                        $system->dated(),
+                    ),
+                ],
+                waiting: new Waiting(
+                    $phase->usual === [] ? ['the percentage stands still for minutes'] : $phase->usual,
+                    $phase->nextTest ??
+                        'Look whether the drive light still moves; then wait the same time once more before touching anything.',
+                    $phase->restart ? 1 : 0,
+                ),
                 done: $last ? DoneWords::of("{$system->name} was installed") : null,
-                boots: [...($index === 0 ? [BootEvent::change(['target' => 'installed'])] : []), ...($phase->restart && $out ? [BootEvent::start(Wants::NextPart)] : [])],
+                boots: [
+                    ...$index === 0 ? [BootEvent::change(['target' => 'installed'])] : [],
+                    ...$phase->restart && $out ? [BootEvent::start(Wants::NextPart)] : [],
+                ],
             );
             $fact = $after;
             if ($phase->restart && ! $out) {
-                $steps[] = new Step('install.stick-out', Stage::Install, 'Stick out', Presence::Hands, Estimate::minutes(0.2, 0.5, 2),
-                    ['At the restart, as soon as the screen goes dark, pull the stick.', '"No bootable device" afterwards: pick the system once in the one-time menu.'],
-                    before: [$after], after: [Fact::STICK_OUT], needs: ['hands'], acts: [Act::WriteSystem],
-                    because: [new Reason('With the stick still in, the machine would start the installer again.', 'I5', $system->dated())],
+                $steps[] = new Step(
+                    'install.stick-out',
+                    Stage::Install,
+                    'Stick out',
+                    Presence::Hands,
+                    Estimate::minutes(0.2, 0.5, 2),
+                    [
+                        'At the restart, as soon as the screen goes dark, pull the stick.',
+                        '"No bootable device" afterwards: pick the system once in the one-time menu.',
+                    ],
+                    before: [$after],
+                    after: [Fact::STICK_OUT],
+                    needs: ['hands'],
+                    acts: [Act::WriteSystem],
+                    because: [
+                        new Reason(
+                            'With the stick still in, the machine would start the installer again.',
+                            'I5',
+                            $system->dated(),
+                        ),
+                    ],
                     boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::NextPart)],
                 );
                 $out = true;

@@ -71,8 +71,17 @@ final readonly class NamedDrive
             $bytes = null;
         }
         if ($bytes !== null && ! $drive->size->matchesLabel($bytes)) {
-            return new self(null, [Blocker::stop("{$whose}-disagrees", "Serial and size name two drives. Typed: {$bytes->exact()}. Read: ".DriveWords::full($drive).'. Read the drives again, and the label.', 'K2',
-                ["{$whose}.bytes = {$typed->spoken()}", DriveWords::full($drive)], OpensBy::Reading)]);
+            return new self(null, [
+                Blocker::stop(
+                    "{$whose}-disagrees",
+                    "Serial and size name two drives. Typed: {$bytes->exact()}. Read: ".
+                        DriveWords::full($drive).
+                        '. Read the drives again, and the label.',
+                    'K2',
+                    ["{$whose}.bytes = {$typed->spoken()}", DriveWords::full($drive)],
+                    OpensBy::Reading,
+                ),
+            ]);
         }
 
         return new self($drive, [], $by);
@@ -83,7 +92,12 @@ final readonly class NamedDrive
     {
         $now = implode('; ', array_map(DriveWords::full(...), $drives));
 
-        return Blocker::stop("{$whose}-gone", "The drive that was chosen, {$name}, is not in the newest reading. It shows: {$now}. Look which drives are in, read them again, or choose anew.", 'K2',
-            [$name, $now], OpensBy::Reading);
+        return Blocker::stop(
+            "{$whose}-gone",
+            "The drive that was chosen, {$name}, is not in the newest reading. It shows: {$now}. Look which drives are in, read them again, or choose anew.",
+            'K2',
+            [$name, $now],
+            OpensBy::Reading,
+        );
     }
 }

@@ -28,9 +28,15 @@ final readonly class OldDrive
         $named = NamedDrive::among($internal, $machine, 'swap');
         $only = count($internal) === 1 && $named->blockers === [] ? $internal[0] : null;
         $drive = $named->drive ?? $only;
-        $asked = $drive === null && $named->blockers === [] && $internal !== []
-            ? [TargetDrive::which($internal, 'Which drive comes out?', 'swap.drive', [Act::OpenMachine, Act::FitPart])]
-            : [];
+        $asked =
+            $drive === null && $named->blockers === [] && $internal !== []
+                ? [
+                    TargetDrive::which($internal, 'Which drive comes out?', 'swap.drive', [
+                        Act::OpenMachine,
+                        Act::FitPart,
+                    ]),
+                ]
+                : [];
 
         return new self($drive, $asked, $named->blockers);
     }

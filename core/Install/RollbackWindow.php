@@ -45,7 +45,9 @@ final readonly class RollbackWindow
             'lost' => 'Cannot be taken back any more: the old system\'s folder is gone.',
             'over' => "Could be taken back until {$this->deadline->spoken()}; that is over.",
             'ends today' => "Can be taken back until today, {$this->deadline->spoken()}.",
-            default => "Can be taken back until {$this->deadline->spoken()}, {$now->daysUntil($this->deadline)} days from now.",
+            default => "Can be taken back until {$this->deadline->spoken()}, {$now->daysUntil(
+                $this->deadline,
+            )} days from now.",
         };
     }
 }

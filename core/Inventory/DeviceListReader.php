@@ -12,13 +12,32 @@ final class DeviceListReader
     /** Column => words its heading may be. */
     private const COLUMNS = [
         'name' => ['name', 'device', 'device name', 'friendly name', 'description'],
-        'id' => ['hardware identifiers', 'hardware identifier', 'hardware id', 'hardware ids', 'hardwareid', 'identifiers', 'id', 'instance id', 'device id'],
+        'id' => [
+            'hardware identifiers',
+            'hardware identifier',
+            'hardware id',
+            'hardware ids',
+            'hardwareid',
+            'identifiers',
+            'id',
+            'instance id',
+            'device id',
+        ],
         'status' => ['status', 'state', 'problem'],
         'driver' => ['driver version', 'driverversion', 'driver'],
         'class' => ['class', 'kind', 'type'],
     ];
 
-    private const FAMILIES = ['/display|graphic|video/i' => 'graphics', '/net|wireless|ethernet|bluetooth/i' => 'network', '/audio|sound|media/i' => 'audio', '/camera|image/i' => 'camera', '/storage|scsi|disk|hdc/i' => 'storage', '/keyboard|mouse|touch|hid|input/i' => 'input', '/system|chipset/i' => 'chipset', '/sensor|biometric/i' => 'sensor'];
+    private const FAMILIES = [
+        '/display|graphic|video/i' => 'graphics',
+        '/net|wireless|ethernet|bluetooth/i' => 'network',
+        '/audio|sound|media/i' => 'audio',
+        '/camera|image/i' => 'camera',
+        '/storage|scsi|disk|hdc/i' => 'storage',
+        '/keyboard|mouse|touch|hid|input/i' => 'input',
+        '/system|chipset/i' => 'chipset',
+        '/sensor|biometric/i' => 'sensor',
+    ];
 
     public static function recognises(string $text): bool
     {
@@ -38,15 +57,28 @@ final class DeviceListReader
                 continue;
             }
             $cells = str_getcsv($line, $separator, '"', '');
-            $cell = static fn (string $column): ?string => isset($columns[$column]) ? Plain::word($cells[$columns[$column]] ?? null) : null;
+            $cell = static fn (string $column): ?string => isset($columns[$column])
+                ? Plain::word($cells[$columns[$column]] ?? null)
+                : null;
             $identifier = self::identifier((string) $cell('id'));
             if ($identifier === null) {
-                $notes[] = 'device list, line '.($index + 2).': "'.mb_substr((string) ($cell('name') ?? trim($line)), 0, 40).'" has no hardware identifier that can be read; left out.';
+                $notes[] =
+                    'device list, line '.
+                    ($index + 2).
+                    ': "'.
+                    mb_substr((string) ($cell('name') ?? trim($line)), 0, 40).
+                    '" has no hardware identifier that can be read; left out.';
 
                 continue;
             }
             $name = $cell('name') ?? $identifier;
-            $devices[] = new Device($name, $identifier, self::family((string) ($cell('class') ?? $name)), null, $cell('status'));
+            $devices[] = new Device(
+                $name,
+                $identifier,
+                self::family((string) ($cell('class') ?? $name)),
+                null,
+                $cell('status'),
+            );
         }
 
         return new Reading('device-list', 'pasted', devices: $devices, notes: $notes);
@@ -56,10 +88,16 @@ final class DeviceListReader
     private static function identifier(string $cell): ?string
     {
         return match (true) {
-            preg_match('/PCI\\\\VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1, preg_match('/\bpci:v0000([0-9A-F]{4})d0000([0-9A-F]{4})/i', $cell, $m) === 1, preg_match('/\bpci:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("pci:{$m[1]}:{$m[2]}"),
-            preg_match('/USB\\\\VID_([0-9A-F]{4})&PID_([0-9A-F]{4})/i', $cell, $m) === 1, preg_match('/\busb:v([0-9A-F]{4})p([0-9A-F]{4})/i', $cell, $m) === 1, preg_match('/\busb:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("usb:{$m[1]}:{$m[2]}"),
-            preg_match('/HDAUDIO\\\\FUNC_01&VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1, preg_match('/\bhdaudio:v?([0-9a-f]{4})([0-9a-f]{4})/i', $cell, $m) === 1 => strtolower("hdaudio:{$m[1]}{$m[2]}"),
-            preg_match('/ACPI\\\\(?:VEN_)?([A-Z]{3,4})(?:&DEV_)?([0-9A-F]{4})/i', $cell, $m) === 1, preg_match('/\bacpi:([A-Z]{3,4})([0-9A-F]{4})/i', $cell, $m) === 1 => strtolower("acpi:{$m[1]}{$m[2]}"),
+            preg_match('/PCI\\\\VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1,
+            preg_match('/\bpci:v0000([0-9A-F]{4})d0000([0-9A-F]{4})/i', $cell, $m) === 1,
+            preg_match('/\bpci:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("pci:{$m[1]}:{$m[2]}"),
+            preg_match('/USB\\\\VID_([0-9A-F]{4})&PID_([0-9A-F]{4})/i', $cell, $m) === 1,
+            preg_match('/\busb:v([0-9A-F]{4})p([0-9A-F]{4})/i', $cell, $m) === 1,
+            preg_match('/\busb:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("usb:{$m[1]}:{$m[2]}"),
+            preg_match('/HDAUDIO\\\\FUNC_01&VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1,
+            preg_match('/\bhdaudio:v?([0-9a-f]{4})([0-9a-f]{4})/i', $cell, $m) === 1 => strtolower("hdaudio:{$m[1]}{$m[2]}"),
+            preg_match('/ACPI\\\\(?:VEN_)?([A-Z]{3,4})(?:&DEV_)?([0-9A-F]{4})/i', $cell, $m) === 1,
+            preg_match('/\bacpi:([A-Z]{3,4})([0-9A-F]{4})/i', $cell, $m) === 1 => strtolower("acpi:{$m[1]}{$m[2]}"),
             default => null,
         };
     }
@@ -79,7 +117,10 @@ final class DeviceListReader
     private static function heading(string $line): array
     {
         foreach ([',', ';', "\t"] as $separator) {
-            $cells = array_map(static fn (?string $cell): string => mb_strtolower(trim((string) $cell)), str_getcsv($line, $separator, '"', ''));
+            $cells = array_map(
+                static fn (?string $cell): string => mb_strtolower(trim((string) $cell)),
+                str_getcsv($line, $separator, '"', ''),
+            );
             $columns = [];
             foreach (self::COLUMNS as $column => $words) {
                 foreach ($cells as $place => $cell) {

@@ -37,16 +37,24 @@ final class DmidecodeReader
 
     public static function read(string $text): Reading
     {
-        $reader = new self;
+        $reader = new self();
         foreach (self::structures($text, $reader->notes) as [$type, $fields, $line]) {
             $reader->structure($type, $fields, $line);
         }
-        $installed = array_sum(array_map(static fn (MemoryModule $module): int => $module->size->count ?? 0, $reader->modules));
+        $installed = array_sum(
+            array_map(static fn (MemoryModule $module): int => $module->size->count ?? 0, $reader->modules),
+        );
         if ($installed > 0) {
             $reader->facts['memory_bytes'] = $installed;
         }
 
-        return new Reading('dmidecode', 'pasted', facts: $reader->facts, modules: $reader->modules, notes: $reader->notes);
+        return new Reading(
+            'dmidecode',
+            'pasted',
+            facts: $reader->facts,
+            modules: $reader->modules,
+            notes: $reader->notes,
+        );
     }
 
     /**
@@ -59,17 +67,30 @@ final class DmidecodeReader
         $at = -1;
         foreach (explode("\n", $text) as $index => $line) {
             $line = rtrim($line);
-            if (preg_match('/^Handle 0x[0-9A-Fa-f]{4}, DMI type ([0-9]{1,3}), [0-9]+ bytes\.?$/', $line, $match) === 1) {
+            if (
+                preg_match('/^Handle 0x[0-9A-Fa-f]{4}, DMI type ([0-9]{1,3}), [0-9]+ bytes\.?$/', $line, $match) === 1
+            ) {
                 $at++;
                 [$types[$at], $fields[$at], $lines[$at]] = [(int) $match[1], [], $index + 1];
             } elseif ($at >= 0 && preg_match('/^\t([A-Za-z][^:\t]*):\s*(.*)$/', $line, $match) === 1) {
                 $fields[$at][$match[1]] ??= $match[2];
-            } elseif ($at >= 0 && preg_match('/^(\s|#|$|End Of Table|Invalid entry|[A-Z][A-Za-z0-9 \/-]+$)/', $line) !== 1) {
-                $notes[] = 'dmidecode, line '.($index + 1).': "'.mb_substr(trim($line), 0, 40).'" was not understood; left out.';
+            } elseif (
+                $at >= 0 &&
+                preg_match('/^(\s|#|$|End Of Table|Invalid entry|[A-Z][A-Za-z0-9 \/-]+$)/', $line) !== 1
+            ) {
+                $notes[] =
+                    'dmidecode, line '.
+                    ($index + 1).
+                    ': "'.
+                    mb_substr(trim($line), 0, 40).
+                    '" was not understood; left out.';
             }
         }
 
-        return array_map(static fn (int $one): array => [$types[$one], $fields[$one], $lines[$one]], array_keys($types));
+        return array_map(
+            static fn (int $one): array => [$types[$one], $fields[$one], $lines[$one]],
+            array_keys($types),
+        );
     }
 
     /** @param  array<string, string>  $fields */
@@ -77,7 +98,12 @@ final class DmidecodeReader
     {
         match ($type) {
             self::BIOS => $this->words($fields, ['Version' => 'firmware.version', 'Release Date' => 'firmware.date']),
-            self::SYSTEM => $this->words($fields, ['Manufacturer' => 'machine.maker', 'Product Name' => 'machine.product', 'Serial Number' => 'machine.serial', 'SKU Number' => 'machine.sku']),
+            self::SYSTEM => $this->words($fields, [
+                'Manufacturer' => 'machine.maker',
+                'Product Name' => 'machine.product',
+                'Serial Number' => 'machine.serial',
+                'SKU Number' => 'machine.sku',
+            ]),
             self::BOARD => $this->words($fields, ['Product Name' => 'board.name', 'Version' => 'board.revision']),
             self::PROCESSOR => $this->processor($fields),
             self::MEMORY_ARRAY => $this->memoryArray($fields),
@@ -129,7 +155,8 @@ final class DmidecodeReader
             $this->facts['memory.max_bytes'] = (int) ($this->facts['memory.max_bytes'] ?? 0) + $most;
         }
         if (ctype_digit($fields['Number Of Devices'] ?? '')) {
-            $this->facts['memory.slots'] = (int) ($this->facts['memory.slots'] ?? 0) + (int) $fields['Number Of Devices'];
+            $this->facts['memory.slots'] =
+                (int) ($this->facts['memory.slots'] ?? 0) + (int) $fields['Number Of Devices'];
         }
     }
 
@@ -139,22 +166,34 @@ final class DmidecodeReader
         $size = $fields['Size'] ?? '';
         $bytes = Plain::memory($size);
         if ($bytes === null && ! in_array($size, ['No Module Installed', 'Not Installed', ''], true)) {
-            $this->notes[] = "dmidecode, line {$line}: memory size \"".mb_substr($size, 0, 30).'" was not understood; the module is left out.';
+            $this->notes[] =
+                "dmidecode, line {$line}: memory size \"".
+                mb_substr($size, 0, 30).
+                '" was not understood; the module is left out.';
 
             return;
         }
-        $set = Plain::transfers($fields['Configured Memory Speed'] ?? $fields['Configured Clock Speed'] ?? '');
+        $set = Plain::transfers($fields['Configured Memory Speed'] ?? ($fields['Configured Clock Speed'] ?? ''));
         $this->modules[] = new MemoryModule(
-            Plain::word($fields['Locator'] ?? null) ?? 'slot '.(count($this->modules) + 1), $bytes === null || $bytes === 0 ? null : Bytes::of($bytes),
-            Plain::word($fields['Type'] ?? null), Plain::word($fields['Manufacturer'] ?? null), Plain::word($fields['Part Number'] ?? null), Plain::word($fields['Serial Number'] ?? null),
-            Plain::transfers($fields['Speed'] ?? ''), $set, ($fields['Form Factor'] ?? '') === 'Row Of Chips',
+            Plain::word($fields['Locator'] ?? null) ?? 'slot '.(count($this->modules) + 1),
+            $bytes === null || $bytes === 0 ? null : Bytes::of($bytes),
+            Plain::word($fields['Type'] ?? null),
+            Plain::word($fields['Manufacturer'] ?? null),
+            Plain::word($fields['Part Number'] ?? null),
+            Plain::word($fields['Serial Number'] ?? null),
+            Plain::transfers($fields['Speed'] ?? ''),
+            $set,
+            ($fields['Form Factor'] ?? '') === 'Row Of Chips',
         );
     }
 
     /** @param  array<string, string>  $fields */
     private function battery(array $fields): void
     {
-        if (preg_match('/^([0-9]{3,7}) mWh$/', $fields['Design Capacity'] ?? '', $match) === 1 && (int) $match[1] > 0) {
+        if (
+            preg_match('/^([0-9]{3,7}) mWh$/', $fields['Design Capacity'] ?? '', $match) === 1 &&
+            (int) $match[1] > 0
+        ) {
             $this->facts['battery.design_wh'] = round((int) $match[1] / 1000, 1);
         }
     }

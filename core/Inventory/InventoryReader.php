@@ -9,8 +9,16 @@ final class InventoryReader
 {
     /** Tool => what makes it print the form that is read. */
     public const COMMANDS = [
-        'lsblk' => 'lsblk -J -b', 'lshw' => 'lshw -json', 'lspci' => 'lspci -vmmnn', 'lsusb' => 'lsusb', 'dmidecode' => 'dmidecode', 'smartctl' => 'smartctl -j -a',
-        'efibootmgr' => 'efibootmgr -v', 'mokutil' => 'mokutil --sb-state', 'device-list' => 'a list of devices as CSV', 'collector' => 'cobblestone-collect',
+        'lsblk' => 'lsblk -J -b',
+        'lshw' => 'lshw -json',
+        'lspci' => 'lspci -vmmnn',
+        'lsusb' => 'lsusb',
+        'dmidecode' => 'dmidecode',
+        'smartctl' => 'smartctl -j -a',
+        'efibootmgr' => 'efibootmgr -v',
+        'mokutil' => 'mokutil --sb-state',
+        'device-list' => 'a list of devices as CSV',
+        'collector' => 'cobblestone-collect',
     ];
 
     /** Bytes in which a text has to say what it is. */
@@ -74,7 +82,8 @@ final class InventoryReader
             preg_match('/^SecureBoot (enabled|disabled)|doesn\'t support Secure Boot/mi', $text) === 1 => 'mokutil',
             preg_match('/^EFI variables are not supported/mi', $text) === 1 => 'efibootmgr',
             preg_match('/^Bus [0-9]{3} Device [0-9]{3}: ID /m', $text) === 1 => 'lsusb',
-            preg_match('/^Slot:\s+[0-9a-f:.]+$/mi', $text) === 1 || preg_match('/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] /mi', $text) === 1 => 'lspci',
+            preg_match('/^Slot:\s+[0-9a-f:.]+$/mi', $text) === 1 ||
+                preg_match('/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] /mi', $text) === 1 => 'lspci',
             DeviceListReader::recognises($text) => 'device-list',
             default => null,
         };

@@ -21,7 +21,8 @@ final class JsonFault
     /** Walks tokens outside strings: the first character no token starts with, or the end where brackets stay open. */
     private static function firstFault(string $text): int
     {
-        $token = '/\G(?:\s+|[{}\[\],:]|"(?:[^"\\\\\x00-\x1f]|\\\\.)*+"|-?[0-9]+(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?|true|false|null)/';
+        $token =
+            '/\G(?:\s+|[{}\[\],:]|"(?:[^"\\\\\x00-\x1f]|\\\\.)*+"|-?[0-9]+(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?|true|false|null)/';
         $offset = 0;
         $open = [];
         $length = strlen($text);

@@ -19,7 +19,11 @@ final class LsblkContents
                 continue;
             }
             $children = is_array($entry['children'] ?? null) ? array_values($entry['children']) : [];
-            if (LsblkReader::text($entry, 'pttype') !== null || LsblkReader::text($entry, 'fstype') !== null || self::areShown($children)) {
+            if (
+                LsblkReader::text($entry, 'pttype') !== null ||
+                LsblkReader::text($entry, 'fstype') !== null ||
+                self::areShown($children)
+            ) {
                 return true;
             }
         }

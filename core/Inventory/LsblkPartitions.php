@@ -18,8 +18,13 @@ final class LsblkPartitions
      * @param  list<string>  $notes
      * @return list<Partition>
      */
-    public static function read(array $children, Bytes $drive, int $logicalSector, string $driveName, array &$notes): array
-    {
+    public static function read(
+        array $children,
+        Bytes $drive,
+        int $logicalSector,
+        string $driveName,
+        array &$notes,
+    ): array {
         $partitions = [];
         foreach ($children as $child) {
             if (! is_array($child)) {
@@ -30,7 +35,10 @@ final class LsblkPartitions
             $name = LsblkReader::text($child, 'name') ?? 'a partition';
             $size = LsblkReader::bytes($child, 'size', $name, $notes);
             if ($size === null || $size->isMoreThan($drive)) {
-                $notes[] = $size === null ? "{$name}: left out, its size cannot be used." : "{$name}: left out, it says it is larger than its drive {$driveName}.";
+                $notes[] =
+                    $size === null
+                        ? "{$name}: left out, its size cannot be used."
+                        : "{$name}: left out, it says it is larger than its drive {$driveName}.";
 
                 continue;
             }

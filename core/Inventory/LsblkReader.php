@@ -24,7 +24,7 @@ final class LsblkReader
     /** @throws UnreadableInventory when the text as a whole cannot be read; single entries become notes */
     public static function read(string $text): InventoryReading
     {
-        return (new self)->readAll($text);
+        return (new self())->readAll($text);
     }
 
     private function readAll(string $text): InventoryReading
@@ -64,7 +64,7 @@ final class LsblkReader
     /** @param  array<mixed>  $entry */
     private function drive(array $entry, int $index): ?Drive
     {
-        $name = self::text($entry, 'name') ?? self::text($entry, 'kname') ?? 'entry '.($index + 1);
+        $name = self::text($entry, 'name') ?? (self::text($entry, 'kname') ?? 'entry '.($index + 1));
         $type = self::text($entry, 'type') ?? 'disk';
         if ($type !== 'disk') {
             $this->notes[] = "{$name}: a {$type} device, not a drive; left out.";
@@ -73,7 +73,10 @@ final class LsblkReader
         }
         $size = self::bytes($entry, 'size', $name, $this->notes);
         if ($size === null || $size->count === 0) {
-            $this->notes[] = $size === null ? "{$name}: left out, its size cannot be used." : "{$name}: 0 bytes, a reader with no medium in it; left out.";
+            $this->notes[] =
+                $size === null
+                    ? "{$name}: left out, its size cannot be used."
+                    : "{$name}: 0 bytes, a reader with no medium in it; left out.";
 
             return null;
         }
@@ -142,7 +145,9 @@ final class LsblkReader
     {
         $value = $entry[$key] ?? null;
 
-        return is_int($value) || (is_string($value) && ctype_digit($value) && strlen($value) <= 18) ? (int) $value : null;
+        return is_int($value) || (is_string($value) && ctype_digit($value) && strlen($value) <= 18)
+            ? (int) $value
+            : null;
     }
 
     /**
@@ -161,7 +166,9 @@ final class LsblkReader
      */
     private function markRepeatedSerials(array $drives): array
     {
-        $count = array_count_values(array_filter(array_map(static fn (Drive $drive): ?string => $drive->serial, $drives)));
+        $count = array_count_values(
+            array_filter(array_map(static fn (Drive $drive): ?string => $drive->serial, $drives)),
+        );
 
         return array_map(function (Drive $drive) use ($count): Drive {
             if ($drive->serial === null || $count[$drive->serial] < 2) {

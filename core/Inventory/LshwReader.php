@@ -27,11 +27,14 @@ final class LshwReader
     {
         $data = JsonText::decode($text, 'lshw -json', self::DEPTH);
         $roots = array_is_list($data) ? $data : [$data];
-        $reader = new self;
+        $reader = new self();
         $notes = [];
         foreach ($roots as $index => $root) {
             if (! is_array($root) || ! isset($root['id'], $root['class'])) {
-                $notes[] = 'lshw: entry '.($index + 1).' has no "id" and "class", so it is not a node of lshw; left out.';
+                $notes[] =
+                    'lshw: entry '.
+                    ($index + 1).
+                    ' has no "id" and "class", so it is not a node of lshw; left out.';
 
                 continue;
             }
@@ -51,7 +54,9 @@ final class LshwReader
     /** @param  array<mixed>  $root */
     private function system(array $root): void
     {
-        foreach (['vendor' => 'machine.maker', 'product' => 'machine.product', 'serial' => 'machine.serial'] as $key => $fact) {
+        foreach (
+            ['vendor' => 'machine.maker', 'product' => 'machine.product', 'serial' => 'machine.serial'] as $key => $fact
+        ) {
             $value = Plain::word($root[$key] ?? null);
             if ($value !== null && ($root['class'] ?? '') === 'system') {
                 $this->facts[$fact] = $value;
@@ -90,7 +95,10 @@ final class LshwReader
         }
         foreach (['capacity', 'size'] as $key) {
             if (is_int($node[$key] ?? null) && ($node['units'] ?? 'Hz') === 'Hz') {
-                $this->facts['clock_mhz'] = max((int) ($this->facts['clock_mhz'] ?? 0), intdiv($node[$key], 1_000_000));
+                $this->facts['clock_mhz'] = max(
+                    (int) ($this->facts['clock_mhz'] ?? 0),
+                    intdiv($node[$key], 1_000_000),
+                );
             }
         }
     }
@@ -102,7 +110,12 @@ final class LshwReader
         if (str_starts_with($id, 'bank')) {
             $size = is_int($node['size'] ?? null) && $node['size'] > 0 ? Bytes::of($node['size']) : null;
             $this->modules[] = new MemoryModule(
-                Plain::word($node['slot'] ?? null) ?? $id, $size, null, Plain::word($node['vendor'] ?? null), Plain::word($node['product'] ?? null), Plain::word($node['serial'] ?? null),
+                Plain::word($node['slot'] ?? null) ?? $id,
+                $size,
+                null,
+                Plain::word($node['vendor'] ?? null),
+                Plain::word($node['product'] ?? null),
+                Plain::word($node['serial'] ?? null),
             );
         } elseif ($id === 'firmware') {
             foreach (['version' => 'firmware.version', 'date' => 'firmware.date'] as $key => $fact) {
@@ -114,7 +127,11 @@ final class LshwReader
             if (is_array($node['capabilities'] ?? null) && isset($node['capabilities']['uefi'])) {
                 $this->facts['firmware.uefi_capable'] = 'yes';
             }
-        } elseif (preg_match('/^memory(:[0-9]+)?$/', $id) === 1 && is_int($node['size'] ?? null) && ($node['units'] ?? 'bytes') === 'bytes') {
+        } elseif (
+            preg_match('/^memory(:[0-9]+)?$/', $id) === 1 &&
+            is_int($node['size'] ?? null) &&
+            ($node['units'] ?? 'bytes') === 'bytes'
+        ) {
             $this->facts['memory_bytes'] = (int) ($this->facts['memory_bytes'] ?? 0) + $node['size'];
         }
     }

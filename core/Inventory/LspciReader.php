@@ -35,7 +35,12 @@ final class LspciReader
             } elseif (preg_match('/^([A-Za-z]+):\s*(.*)$/', $line, $match) === 1) {
                 $tags[$match[1]] = $match[2];
             } else {
-                $notes[] = 'lspci, line '.($index + 1).': "'.mb_substr(trim($line), 0, 40).'" is not a tag and its value; left out.';
+                $notes[] =
+                    'lspci, line '.
+                    ($index + 1).
+                    ': "'.
+                    mb_substr(trim($line), 0, 40).
+                    '" is not a tag and its value; left out.';
             }
         }
 
@@ -49,7 +54,13 @@ final class LspciReader
      */
     private static function device(array $tags, int $line, array &$devices, array &$notes): void
     {
-        $number = static fn (string $tag): ?string => preg_match('/\[([0-9a-f]{4})\]$/i', $tags[$tag] ?? '', $match) === 1 ? strtolower($match[1]) : null;
+        $number = static fn (string $tag): ?string => preg_match(
+            '/\[([0-9a-f]{4})\]$/i',
+            $tags[$tag] ?? '',
+            $match,
+        ) === 1
+            ? strtolower($match[1])
+            : null;
         [$class, $vendor, $device] = [$number('Class'), $number('Vendor'), $number('Device')];
         if ($class === null || $vendor === null || $device === null) {
             $notes[] = "lspci, line {$line}: the record names no class, vendor and device number; run lspci with -nn. Left out.";
@@ -58,9 +69,20 @@ final class LspciReader
         }
         $family = PciClass::family($class);
         if ($family !== null) {
-            $words = static fn (string $tag): string => trim((string) preg_replace('/ ?\[[0-9a-f]{4}\]$/i', '', $tags[$tag] ?? ''));
-            $subsystem = $number('SVendor') !== null && $number('SDevice') !== null ? $number('SVendor').':'.$number('SDevice') : null;
-            $devices[] = new Device(self::name($words('Vendor'), $words('Device'), $family), "pci:{$vendor}:{$device}", $family, $subsystem, wired: $class === '0200');
+            $words = static fn (string $tag): string => trim(
+                (string) preg_replace('/ ?\[[0-9a-f]{4}\]$/i', '', $tags[$tag] ?? ''),
+            );
+            $subsystem =
+                $number('SVendor') !== null && $number('SDevice') !== null
+                    ? $number('SVendor').':'.$number('SDevice')
+                    : null;
+            $devices[] = new Device(
+                self::name($words('Vendor'), $words('Device'), $family),
+                "pci:{$vendor}:{$device}",
+                $family,
+                $subsystem,
+                wired: $class === '0200',
+            );
         }
     }
 
@@ -74,14 +96,29 @@ final class LspciReader
             if ($line === '' || preg_match('/^\s/', $line) === 1) {
                 continue;
             }
-            if (preg_match('/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) \[([0-9a-f]{4}):([0-9a-f]{4})\]/i', $line, $match) !== 1) {
-                $notes[] = 'lspci, line '.($index + 1).': "'.mb_substr($line, 0, 40).'" has no numbers in brackets; run lspci with -nn. Left out.';
+            if (
+                preg_match(
+                    '/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) \[([0-9a-f]{4}):([0-9a-f]{4})\]/i',
+                    $line,
+                    $match,
+                ) !== 1
+            ) {
+                $notes[] =
+                    'lspci, line '.
+                    ($index + 1).
+                    ': "'.
+                    mb_substr($line, 0, 40).
+                    '" has no numbers in brackets; run lspci with -nn. Left out.';
 
                 continue;
             }
             $family = PciClass::family(strtolower($match[1]));
             if ($family !== null) {
-                $devices[] = new Device(mb_substr($match[2], 0, 120), strtolower("pci:{$match[3]}:{$match[4]}"), $family);
+                $devices[] = new Device(
+                    mb_substr($match[2], 0, 120),
+                    strtolower("pci:{$match[3]}:{$match[4]}"),
+                    $family,
+                );
             }
         }
 

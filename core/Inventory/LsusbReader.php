@@ -24,13 +24,22 @@ final class LsusbReader
                 continue;
             }
             if (preg_match(self::LINE, $line, $match) !== 1) {
-                $notes[] = 'lsusb, line '.($index + 1).': "'.mb_substr($line, 0, 40).'" does not read "Bus … Device …: ID …"; left out.';
+                $notes[] =
+                    'lsusb, line '.
+                    ($index + 1).
+                    ': "'.
+                    mb_substr($line, 0, 40).
+                    '" does not read "Bus … Device …: ID …"; left out.';
 
                 continue;
             }
             if (strtolower($match[1]) !== self::ROOT_HUB) {
                 $name = trim($match[3] ?? '');
-                $devices[] = new Device($name === '' ? 'USB device' : mb_substr($name, 0, 120), strtolower("usb:{$match[1]}:{$match[2]}"), self::family($name));
+                $devices[] = new Device(
+                    $name === '' ? 'USB device' : mb_substr($name, 0, 120),
+                    strtolower("usb:{$match[1]}:{$match[2]}"),
+                    self::family($name),
+                );
             }
         }
 
@@ -40,7 +49,17 @@ final class LsusbReader
     /** lsusb prints no class, so the name is all there is to go by. */
     private static function family(string $name): string
     {
-        foreach (['camera' => '/cam(era)?\b/i', 'network' => '/wireless|ethernet|wlan|bluetooth|modem|network/i', 'audio' => '/audio|sound|headset|microphone/i', 'input' => '/keyboard|mouse|pointer|touch|pad\b|controller|receiver/i', 'storage' => '/storage|disk|reader|stick|drive/i', 'hub' => '/hub/i', 'sensor' => '/fingerprint|sensor/i'] as $family => $pattern) {
+        foreach (
+            [
+                'camera' => '/cam(era)?\b/i',
+                'network' => '/wireless|ethernet|wlan|bluetooth|modem|network/i',
+                'audio' => '/audio|sound|headset|microphone/i',
+                'input' => '/keyboard|mouse|pointer|touch|pad\b|controller|receiver/i',
+                'storage' => '/storage|disk|reader|stick|drive/i',
+                'hub' => '/hub/i',
+                'sensor' => '/fingerprint|sensor/i',
+            ] as $family => $pattern
+        ) {
             if (preg_match($pattern, $name) === 1) {
                 return $family;
             }

@@ -30,7 +30,8 @@ final class Plain
             return null;
         }
 
-        return (int) $match[1] * ['bytes' => 1, 'k' => 1024, 'M' => 1024 ** 2, 'G' => 1024 ** 3, 'T' => 1024 ** 4][$match[2]];
+        return (int) $match[1] *
+            ['bytes' => 1, 'k' => 1024, 'M' => 1024 ** 2, 'G' => 1024 ** 3, 'T' => 1024 ** 4][$match[2]];
     }
 
     /** "3200 MT/s", "2400 MHz" (as older versions call the same figure), "3200". */

@@ -14,7 +14,16 @@ use Cobblestone\Machine\MemoryModule;
 final readonly class Reading
 {
     private const TOOLS = [
-        'lsblk', 'lshw', 'lspci', 'lsusb', 'dmidecode', 'smartctl', 'efibootmgr', 'mokutil', 'device-list', 'collector',
+        'lsblk',
+        'lshw',
+        'lspci',
+        'lsusb',
+        'dmidecode',
+        'smartctl',
+        'efibootmgr',
+        'mokutil',
+        'device-list',
+        'collector',
     ];
 
     /**
@@ -43,7 +52,11 @@ final readonly class Reading
     /** Whether anything of it was understood. */
     public function isEmpty(): bool
     {
-        return $this->facts === [] && $this->devices === [] && $this->modules === [] && $this->health === [] && $this->lsblk === null;
+        return $this->facts === [] &&
+            $this->devices === [] &&
+            $this->modules === [] &&
+            $this->health === [] &&
+            $this->lsblk === null;
     }
 
     /** What the reading is about: a newer reading with the same key takes the place of this one. */
@@ -57,10 +70,22 @@ final readonly class Reading
     /** The same reading with the origin and time that the caller knows. */
     public function from(string $origin, ?string $at): self
     {
-        return new self($this->tool, $origin, $this->at ?? $at, $this->facts, $this->devices, $this->modules, array_map(
-            static fn (HealthReading $one): HealthReading => $one->at !== null || $at === null ? $one : HealthReading::fromArray([...$one->toArray(), 'at' => $at]),
-            $this->health,
-        ), $this->notes, $this->lsblk);
+        return new self(
+            $this->tool,
+            $origin,
+            $this->at ?? $at,
+            $this->facts,
+            $this->devices,
+            $this->modules,
+            array_map(
+                static fn (HealthReading $one): HealthReading => $one->at !== null || $at === null
+                    ? $one
+                    : HealthReading::fromArray([...$one->toArray(), 'at' => $at]),
+                $this->health,
+            ),
+            $this->notes,
+            $this->lsblk,
+        );
     }
 
     /**
@@ -92,12 +117,19 @@ final readonly class Reading
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return array_filter([
-            'tool' => $this->tool, 'origin' => $this->origin, 'at' => $this->at, 'facts' => $this->facts,
-            'devices' => array_map(static fn (Device $device): array => $device->toArray(), $this->devices),
-            'modules' => array_map(static fn (MemoryModule $module): array => $module->toArray(), $this->modules),
-            'health' => array_map(static fn (HealthReading $one): array => $one->toArray(), $this->health),
-            'notes' => $this->notes, 'lsblk' => $this->lsblk,
-        ], static fn ($value): bool => $value !== null && $value !== []);
+        return array_filter(
+            [
+                'tool' => $this->tool,
+                'origin' => $this->origin,
+                'at' => $this->at,
+                'facts' => $this->facts,
+                'devices' => array_map(static fn (Device $device): array => $device->toArray(), $this->devices),
+                'modules' => array_map(static fn (MemoryModule $module): array => $module->toArray(), $this->modules),
+                'health' => array_map(static fn (HealthReading $one): array => $one->toArray(), $this->health),
+                'notes' => $this->notes,
+                'lsblk' => $this->lsblk,
+            ],
+            static fn ($value): bool => $value !== null && $value !== [],
+        );
     }
 }

@@ -53,7 +53,9 @@ final readonly class ReadingSet
     private static function isKnown(Reading $reading, array $byKey): bool
     {
         foreach ($byKey as $other) {
-            $sameDay = $reading->health === [] || substr((string) $reading->at, 0, 10) === substr((string) $other->at, 0, 10);
+            $sameDay =
+                $reading->health === [] ||
+                substr((string) $reading->at, 0, 10) === substr((string) $other->at, 0, 10);
             if ($other->tool === $reading->tool && $sameDay && self::content($other) === self::content($reading)) {
                 return true;
             }
@@ -66,7 +68,10 @@ final readonly class ReadingSet
     private static function content(Reading $reading): string
     {
         $content = array_diff_key($reading->toArray(), ['origin' => 1, 'at' => 1, 'health' => 1]);
-        $content['health'] = array_map(static fn (HealthReading $one): array => array_diff_key($one->toArray(), ['at' => 1]), $reading->health);
+        $content['health'] = array_map(
+            static fn (HealthReading $one): array => array_diff_key($one->toArray(), ['at' => 1]),
+            $reading->health,
+        );
 
         return (string) json_encode($content);
     }

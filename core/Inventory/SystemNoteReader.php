@@ -9,7 +9,15 @@ final class SystemNoteReader
 {
     public const HEAD = 'cobblestone-collect 1';
 
-    private const ARCHITECTURES = ['x86_64' => 'x86-64', 'amd64' => 'x86-64', 'i386' => 'x86-32', 'i586' => 'x86-32', 'i686' => 'x86-32', 'aarch64' => 'arm-64', 'arm64' => 'arm-64'];
+    private const ARCHITECTURES = [
+        'x86_64' => 'x86-64',
+        'amd64' => 'x86-64',
+        'i386' => 'x86-32',
+        'i586' => 'x86-32',
+        'i686' => 'x86-32',
+        'aarch64' => 'arm-64',
+        'arm64' => 'arm-64',
+    ];
 
     public static function read(string $text): Reading
     {
@@ -24,13 +32,21 @@ final class SystemNoteReader
             [$key, $value] = array_pad(array_map(trim(...), explode(':', $line, 2)), 2, '');
             switch ($key) {
                 case 'time':
-                    $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?Z$/', $value) === 1 ? substr($value, 0, 16).'Z' : null;
+                    $at =
+                        preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?Z$/', $value) === 1
+                            ? substr($value, 0, 16).'Z'
+                            : null;
                     break;
                 case 'architecture':
-                    isset(self::ARCHITECTURES[$value]) ? $facts['architecture'] = self::ARCHITECTURES[$value] : $notes[] = "The collector ran on \"{$value}\", an architecture that is not known here.";
+                    isset(self::ARCHITECTURES[$value])
+                        ? ($facts['architecture'] = self::ARCHITECTURES[$value])
+                        : ($notes[] = "The collector ran on \"{$value}\", an architecture that is not known here.");
                     break;
                 case 'efi folder':
-                    $facts += $value === 'present' ? ['firmware.kind' => 'uefi', 'boot.started_by' => 'uefi'] : ['boot.started_by' => 'legacy'];
+                    $facts +=
+                        $value === 'present'
+                            ? ['firmware.kind' => 'uefi', 'boot.started_by' => 'uefi']
+                            : ['boot.started_by' => 'legacy'];
                     break;
                 case 'battery':
                     $facts += self::battery($value);
@@ -42,7 +58,12 @@ final class SystemNoteReader
                     $notes[] = "The collector was not allowed to run {$value}; start it as root for more.";
                     break;
                 default:
-                    $notes[] = 'system.txt, line '.($index + 1).': "'.mb_substr($line, 0, 40).'" was not understood; left out.';
+                    $notes[] =
+                        'system.txt, line '.
+                        ($index + 1).
+                        ': "'.
+                        mb_substr($line, 0, 40).
+                        '" was not understood; left out.';
             }
         }
 

@@ -25,7 +25,14 @@ use Cobblestone\Runbook\JobKind;
 final readonly class BootSceneOf
 {
     /** Facts besides the firmware's settings that a start may rest on. */
-    private const FACTS = ['architecture', 'firmware.kind', 'firmware.boot_mode', 'firmware.secure_boot', 'firmware.version', 'board.serial'];
+    private const FACTS = [
+        'architecture',
+        'firmware.kind',
+        'firmware.boot_mode',
+        'firmware.secure_boot',
+        'firmware.version',
+        'board.serial',
+    ];
 
     public static function job(JobContext $context, PathDraft $draft): BootScene
     {
@@ -35,28 +42,67 @@ final readonly class BootSceneOf
         $installs = ! $context->goal->keepsSystem();
         $blank = in_array($context->goal, [JobKind::FirstPowerOn], true);
         $old = $blank ? Medium::blank() : $media->present($installs);
-        $devices[] = new BootDevice(BootScene::TARGET, $context->goal === JobKind::DriveSwap ? 'The new drive' : 'The drive', BootDevice::DRIVE, $old);
-        if (! $blank && $facts['firmware.kind'] !== 'sealed' && $old->volumes !== [] && $old->volumes[0]->guid !== null) {
-            $entries[] = new BootEntry('present', 'The system on the drive', BootScene::TARGET, $old->volumes[0]->guid, SceneMedia::PRESENT_PATH);
+        $devices[] = new BootDevice(
+            BootScene::TARGET,
+            $context->goal === JobKind::DriveSwap ? 'The new drive' : 'The drive',
+            BootDevice::DRIVE,
+            $old,
+        );
+        if (
+            ! $blank &&
+            $facts['firmware.kind'] !== 'sealed' &&
+            $old->volumes !== [] &&
+            $old->volumes[0]->guid !== null
+        ) {
+            $entries[] = new BootEntry(
+                'present',
+                'The system on the drive',
+                BootScene::TARGET,
+                $old->volumes[0]->guid,
+                SceneMedia::PRESENT_PATH,
+            );
             $order[] = 'present';
         }
         $order[] = BootScene::TARGET;
         foreach ($installs && ! $blank ? $media->others() : [] as $index => $other) {
-            $devices[] = new BootDevice('drive-'.($index + 2), $other['title'], BootDevice::DRIVE, $other['medium']);
+            $devices[] = new BootDevice(
+                'drive-'.($index + 2),
+                $other['title'],
+                BootDevice::DRIVE,
+                $other['medium'],
+            );
             $order[] = 'drive-'.($index + 2);
         }
         if ($context->goal === JobKind::FactoryRestore) {
-            $devices[] = new BootDevice('recovery', 'The recovery on the drive', BootDevice::DRIVE, $media->recovery());
+            $devices[] = new BootDevice(
+                'recovery',
+                'The recovery on the drive',
+                BootDevice::DRIVE,
+                $media->recovery(),
+            );
         }
         $stick = $context->image === null || $facts['firmware.kind'] === 'sealed' ? null : $media->stick();
         if ($stick !== null) {
-            $devices[] = new BootDevice('stick', $draft->stick === null ? 'The stick' : "Stick {$draft->stick}", BootDevice::STICK, Medium::blank(), attached: false);
+            $devices[] = new BootDevice(
+                'stick',
+                $draft->stick === null ? 'The stick' : "Stick {$draft->stick}",
+                BootDevice::STICK,
+                Medium::blank(),
+                attached: false,
+            );
             $order[] = 'stick';
         }
         $state = new BootState($facts, $assumed, self::trusted($context), $devices, $entries, $order);
         $state = self::sealed($state, $draft);
 
-        return new BootScene($state, $stick, $media->system($installs), $installs ? $media->systemEntry() : null, self::defaults($context), self::quirks($context));
+        return new BootScene(
+            $state,
+            $stick,
+            $media->system($installs),
+            $installs ? $media->systemEntry() : null,
+            self::defaults($context),
+            self::quirks($context),
+        );
     }
 
     /** @return array{0: array<string, bool|int|float|string|null>, 1: list<string>} */
@@ -64,10 +110,19 @@ final readonly class BootSceneOf
     {
         $values = $assumed = [];
         $sheet = $context->machine->facts;
-        $names = [...self::FACTS, ...array_map(static fn (FirmwareSetting $setting): string => $setting->fact(), $context->machine->settings())];
+        $names = [
+            ...self::FACTS,
+            ...array_map(
+                static fn (FirmwareSetting $setting): string => $setting->fact(),
+                $context->machine->settings(),
+            ),
+        ];
         $known = array_keys($sheet->all());
         sort($known);
-        array_push($names, ...array_filter($known, static fn (string $name): bool => str_starts_with($name, 'firmware.')));
+        array_push(
+            $names,
+            ...array_filter($known, static fn (string $name): bool => str_starts_with($name, 'firmware.')),
+        );
         if (! $context->machine->isCatalogued()) {
             $names[] = 'firmware.third_party_signer';
         }
@@ -88,7 +143,8 @@ final readonly class BootSceneOf
      */
     private static function canBeLookedAt(JobContext $context, string $fact): bool
     {
-        return ! $context->goal->keepsSystem() && (! $context->machine->isCatalogued() || $context->machine->setting(substr($fact, 9)) !== null);
+        return ! $context->goal->keepsSystem() &&
+            (! $context->machine->isCatalogued() || $context->machine->setting(substr($fact, 9)) !== null);
     }
 
     /** @return list<string> */
@@ -96,7 +152,10 @@ final readonly class BootSceneOf
     {
         $known = (new KnownSigners($context->catalogue->signers()))->trustedByDefault();
 
-        return [...($known === [] ? ['platform'] : $known), ...(($context->machine->model->firmware->trustsThirdParty ?? false) ? ['third-party'] : [])];
+        return [
+            ...$known === [] ? ['platform'] : $known,
+            ...$context->machine->model->firmware->trustsThirdParty ?? false ? ['third-party'] : [],
+        ];
     }
 
     /** The volume of the present system, bound to the machine as it stands. */
@@ -110,7 +169,9 @@ final readonly class BootSceneOf
         }
         $binding = $encryption->optionalEnum('bound_to', Binding::class) ?? Binding::Unknown;
 
-        return $state->withDevice($device->with($device->medium->sealed(new Seal($protection, $binding, Measurement::of($state)))));
+        return $state->withDevice(
+            $device->with($device->medium->sealed(new Seal($protection, $binding, Measurement::of($state)))),
+        );
     }
 
     /** @return array<string, string> */

@@ -33,25 +33,76 @@ final class ClosingSteps
         $stays = array_values(array_filter($entries, static fn (PutBack $entry): bool => $entry->stays));
         $steps = [];
         if ($stays !== []) {
-            $steps[] = new Step('put-back.sign', Stage::PutBack, 'Sign what stays', Presence::Hands, Estimate::minutes(0.5, 1, 4),
-                ["Tell {$owner} what stays changed and why. It is printed on the handover sheet.", ...array_map(static fn (PutBack $entry): string => "{$entry->what}: {$entry->why}", $stays)],
-                before: [Fact::PROVEN], after: [Fact::STAYS_SIGNED, ...array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $stays)], needs: ['hands'],
+            $steps[] = new Step(
+                'put-back.sign',
+                Stage::PutBack,
+                'Sign what stays',
+                Presence::Hands,
+                Estimate::minutes(0.5, 1, 4),
+                [
+                    "Tell {$owner} what stays changed and why. It is printed on the handover sheet.",
+                    ...array_map(static fn (PutBack $entry): string => "{$entry->what}: {$entry->why}", $stays),
+                ],
+                before: [Fact::PROVEN],
+                after: [
+                    Fact::STAYS_SIGNED,
+                    ...array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $stays),
+                ],
+                needs: ['hands'],
                 because: [new Reason('Lowered protection that stays is a decision of a person, signed once.', 'J4')],
                 evidence: [new Evidence('signed_by', 'Signed by', 'text')],
             );
         }
         $copied = in_array(Fact::BACKUP_COPIED, $brings, true);
-        $gates = array_map(static fn (PutBack $entry): Gate => new Gate("put-back-{$entry->id}", Fact::putBack($entry->id), ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what, $entry->closedBy), $entries);
-        $steps[] = new Step('hand-over.give-back', Stage::HandOver, 'Hand over', Presence::Hands, Estimate::minutes(2, 4, 10),
-            ['Print the handover sheet.',
-                ...(in_array(Fact::FIRST_BOOT_DONE, $brings, true) ? ['The owner sets their own password now, while you look away.'] : []),
+        $gates = array_map(
+            static fn (PutBack $entry): Gate => new Gate(
+                "put-back-{$entry->id}",
+                Fact::putBack($entry->id),
+                ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what,
+                $entry->closedBy,
+            ),
+            $entries,
+        );
+        $steps[] = new Step(
+            'hand-over.give-back',
+            Stage::HandOver,
+            'Hand over',
+            Presence::Hands,
+            Estimate::minutes(2, 4, 10),
+            [
+                'Print the handover sheet.',
+                ...in_array(Fact::FIRST_BOOT_DONE, $brings, true)
+                    ? ['The owner sets their own password now, while you look away.']
+                    : [],
                 'Tick out the accessories; start it once and show that it works.',
-                ...($copied ? ['Agree on which day the copy of their files is deleted.'] : [])],
-            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT], after: [Fact::HANDED_OVER], needs: ['hands'],
-            done: DoneWords::of('You got it back', 'received_by'), acts: [Act::HandOver], gates: $gates,
-            because: [new Reason($entries === [] ? 'Nothing was weakened for this job, so nothing is left to put back.' : 'What was weakened for the job is put back or signed before the machine leaves.', 'J4, I11')],
-            evidence: [new Evidence('accessories_back', 'What came with it goes back', EvidenceKind::Ticks, expected: Expected::asIn('intake.take-in', 'accessories'), overruledBy: ['technician', 'lead'], remedy: 'Look for it in the slot and on the shelf of this job.'), new Evidence('received_by', 'Received by', 'text'),
-                ...($copied ? [new Evidence('delete_by', 'The copy is deleted on', EvidenceKind::Date)] : [])],
+                ...$copied ? ['Agree on which day the copy of their files is deleted.'] : [],
+            ],
+            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT],
+            after: [Fact::HANDED_OVER],
+            needs: ['hands'],
+            done: DoneWords::of('You got it back', 'received_by'),
+            acts: [Act::HandOver],
+            gates: $gates,
+            because: [
+                new Reason(
+                    $entries === []
+                        ? 'Nothing was weakened for this job, so nothing is left to put back.'
+                        : 'What was weakened for the job is put back or signed before the machine leaves.',
+                    'J4, I11',
+                ),
+            ],
+            evidence: [
+                new Evidence(
+                    'accessories_back',
+                    'What came with it goes back',
+                    EvidenceKind::Ticks,
+                    expected: Expected::asIn('intake.take-in', 'accessories'),
+                    overruledBy: ['technician', 'lead'],
+                    remedy: 'Look for it in the slot and on the shelf of this job.',
+                ),
+                new Evidence('received_by', 'Received by', 'text'),
+                ...$copied ? [new Evidence('delete_by', 'The copy is deleted on', EvidenceKind::Date)] : [],
+            ],
             boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],
         );
 

@@ -15,7 +15,10 @@ final class GatherList
     public static function forMachine(Machine $machine): array
     {
         return match ($machine->kind) {
-            Kind::Desktop => [new GatherItem('wired keyboard and pointer', 'radio ones may not work before the system is up'), new GatherItem('screen and its cable', 'on the socket the graphics come from')],
+            Kind::Desktop => [
+                new GatherItem('wired keyboard and pointer', 'radio ones may not work before the system is up'),
+                new GatherItem('screen and its cable', 'on the socket the graphics come from'),
+            ],
             Kind::Handheld => [new GatherItem('wired keyboard', 'touch may not work in setup and installer')],
             default => [],
         };

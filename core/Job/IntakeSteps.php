@@ -21,24 +21,68 @@ final class IntakeSteps
     public static function first(Machine $machine, Step $ownersWord): array
     {
         $ports = array_count_values(array_map(static fn ($port): string => $port->connector, $machine->ports));
-        $count = implode(', ', array_map(static fn (string $connector, int $n): string => "{$n} × {$connector}", array_keys($ports), $ports));
+        $count = implode(
+            ', ',
+            array_map(
+                static fn (string $connector, int $n): string => "{$n} × {$connector}",
+                array_keys($ports),
+                $ports,
+            ),
+        );
 
         $portable = $machine->kind->isPortable();
         // A tower has no cell to swell and no charger to forget.
         $things = $portable ? 'charger, bag, adapter' : 'power lead, keyboard, adapter';
 
         return [
-            new Step('intake.take-in', Stage::Intake, 'Take in', Presence::Hands, Estimate::minutes(1, 3, 8),
-                ['Look the machine over together with whoever brings it; note scratches, missing screws'.($portable ? ', a swollen case.' : ', dents.'), "Note what came with it: {$things}."],
-                after: [Fact::TAKEN_IN], needs: ['hands'],
+            new Step(
+                'intake.take-in',
+                Stage::Intake,
+                'Take in',
+                Presence::Hands,
+                Estimate::minutes(1, 3, 8),
+                [
+                    'Look the machine over together with whoever brings it; note scratches, missing screws'.
+                    ($portable ? ', a swollen case.' : ', dents.'),
+                    "Note what came with it: {$things}.",
+                ],
+                after: [Fact::TAKEN_IN],
+                needs: ['hands'],
                 because: [new Reason('Condition and accessories are ticked out again at pick-up.', 'L6')],
                 cautions: $portable ? ['A swollen case means a damaged battery: stop, do not charge.'] : [],
-                evidence: [new Evidence('condition', 'Condition: scratches, screws'.($portable ? ', cell' : ''), 'text'), new Evidence('accessories', 'What came with it', 'text', hint: "one by one with commas: {$things}; or \"nothing\"")],
+                evidence: [
+                    new Evidence('condition', 'Condition: scratches, screws'.($portable ? ', cell' : ''), 'text'),
+                    new Evidence(
+                        'accessories',
+                        'What came with it',
+                        'text',
+                        hint: "one by one with commas: {$things}; or \"nothing\"",
+                    ),
+                ],
             ),
-            new Step('identify.look', Stage::Identify, 'Look at the label', Presence::Hands, Estimate::minutes(0.5, 1, 3),
-                [$machine->isCatalogued() ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another suffix is another machine." : 'Note maker, model, suffix and revision from the label.', $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}."],
-                before: [Fact::TAKEN_IN], after: [Fact::MACHINE_IDENTIFIED], needs: ['hands'],
-                because: [new Reason($machine->isCatalogued() ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone has looked.' : 'Nothing is known of this model yet; what is found here can be kept for the next one.', 'J7')],
+            new Step(
+                'identify.look',
+                Stage::Identify,
+                'Look at the label',
+                Presence::Hands,
+                Estimate::minutes(0.5, 1, 3),
+                [
+                    $machine->isCatalogued()
+                        ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another suffix is another machine."
+                        : 'Note maker, model, suffix and revision from the label.',
+                    $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}.",
+                ],
+                before: [Fact::TAKEN_IN],
+                after: [Fact::MACHINE_IDENTIFIED],
+                needs: ['hands'],
+                because: [
+                    new Reason(
+                        $machine->isCatalogued()
+                            ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone has looked.'
+                            : 'Nothing is known of this model yet; what is found here can be kept for the next one.',
+                        'J7',
+                    ),
+                ],
             ),
             $ownersWord,
         ];
@@ -47,9 +91,19 @@ final class IntakeSteps
     /** @param  list<GatherItem>  $items */
     public static function gather(array $items): Step
     {
-        return new Step('gather.lay-out', Stage::Gather, 'Lay out tools', Presence::Hands, Estimate::minutes(1, 3, 8),
-            array_map(static fn (GatherItem $item): string => ($item->count > 1 ? "{$item->count} × " : '')."{$item->what}: {$item->why}", $items),
-            after: [Fact::GATHERED], needs: ['hands'],
+        return new Step(
+            'gather.lay-out',
+            Stage::Gather,
+            'Lay out tools',
+            Presence::Hands,
+            Estimate::minutes(1, 3, 8),
+            array_map(
+                static fn (GatherItem $item): string => ($item->count > 1 ? "{$item->count} × " : '').
+                    "{$item->what}: {$item->why}",
+                $items,
+            ),
+            after: [Fact::GATHERED],
+            needs: ['hands'],
             because: [new Reason('Worked out from this machine\'s sockets, the stick and the backup.', 'J5')],
         );
     }

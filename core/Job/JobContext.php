@@ -42,13 +42,19 @@ final readonly class JobContext
         $system = match (true) {
             is_string($brief->system) => $catalogue->system($brief->system),
             $brief->system !== null => $brief->system,
-            $goal->wantsSystem() => throw BriefFault::at('system', "for \"{$goal->title()}\" the system has to be named."),
+            $goal->wantsSystem() => throw BriefFault::at(
+                'system',
+                "for \"{$goal->title()}\" the system has to be named.",
+            ),
             default => null,
         };
         $image = match (true) {
             is_string($brief->image) => $catalogue->image($brief->image),
             $brief->image !== null => self::described($brief->image, $machine, $goal),
-            $goal->wantsImage() => throw BriefFault::at('image', "for \"{$goal->title()}\" an image has to be chosen."),
+            $goal->wantsImage() => throw BriefFault::at(
+                'image',
+                "for \"{$goal->title()}\" an image has to be chosen.",
+            ),
             default => null,
         };
 

@@ -51,17 +51,38 @@ final class JobPlanner
         $draft = self::draft($context);
         $machine = $context->machine;
         $part = $draft->contribution;
-        $steps = $context->goal === JobKind::MediaOnly ? $part->steps : [...$part->steps, ...ClosingSteps::for(self::opened($part->steps), $brief->owner, array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)))];
+        $steps =
+            $context->goal === JobKind::MediaOnly
+                ? $part->steps
+                : [
+                    ...$part->steps,
+                    ...ClosingSteps::for(
+                        self::opened($part->steps),
+                        $brief->owner,
+                        array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)),
+                    ),
+                ];
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
-        $ordered = array_map(static fn (Step $step): Step => Reality::advise($step, $brief->seen), Planner::order($steps, $part->initial));
+        $ordered = array_map(
+            static fn (Step $step): Step => Reality::advise($step, $brief->seen),
+            Planner::order($steps, $part->initial),
+        );
         $scene = BootSceneOf::job($context, $draft);
         $rehearsed = Rehearsal::run($scene, $ordered);
 
         return new Plan(
             job: new PlannedJob(
-                $brief->title, $context->goal, $brief->owner, $machine->title, $machine->model?->id, $machine->kind->value,
-                $context->system?->name, $brief->edition, $context->image?->name, $draft->stick,
+                $brief->title,
+                $context->goal,
+                $brief->owner,
+                $machine->title,
+                $machine->model?->id,
+                $machine->kind->value,
+                $context->system?->name,
+                $brief->edition,
+                $context->image?->name,
+                $draft->stick,
             ),
             blockers: $blockers,
             questions: self::heaviest($questions),
@@ -74,7 +95,25 @@ final class JobPlanner
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: $context->policy->toArray(),
             later: array_slice($questions, self::FIRST_QUESTIONS),
-            assessment: [...$draft->assessment, 'contradictions' => array_map(static fn (Contradiction $one): array => $one->toArray(), $machine->facts->contradictions), 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS), ...($context->goal === JobKind::MediaOnly && $scene->stick !== null ? ['kinds' => KindTable::of($scene->stick, $context->image()->architecture ?? 'x86-64', $scene->state->trusted)] : []), 'boot' => $scene->toArray(), 'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed)],
+            assessment: [
+                ...$draft->assessment,
+                'contradictions' => array_map(
+                    static fn (Contradiction $one): array => $one->toArray(),
+                    $machine->facts->contradictions,
+                ),
+                'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS),
+                ...$context->goal === JobKind::MediaOnly && $scene->stick !== null
+                    ? [
+                        'kinds' => KindTable::of(
+                            $scene->stick,
+                            $context->image()->architecture ?? 'x86-64',
+                            $scene->state->trusted,
+                        ),
+                    ]
+                    : [],
+                'boot' => $scene->toArray(),
+                'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed),
+            ],
         );
     }
 

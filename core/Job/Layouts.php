@@ -23,8 +23,13 @@ final class Layouts
      * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
      * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<Blocker>} layouts, decisions, blockers
      */
-    public static function of(Machine $machine, SystemProfile $system, ?Drive $target, MediaPlan $media, bool $newDrive = false): array
-    {
+    public static function of(
+        Machine $machine,
+        SystemProfile $system,
+        ?Drive $target,
+        MediaPlan $media,
+        bool $newDrive = false,
+    ): array {
         $stick = self::stick($media);
         $assumed = $machine->fact('drive_bytes')->value;
         $bytes = $target !== null ? $target->size : (is_int($assumed) && ! $newDrive ? Bytes::of($assumed) : null);
@@ -34,26 +39,67 @@ final class Layouts
         [$scheme, $decision] = PartitionPlan::scheme($machine, $system, $bytes);
         $sector = $target !== null ? $target->logicalSector : 512;
         try {
-            $after = PartitionPlan::wipe($system, $scheme, $bytes, $sector, 'target '.($target->serial ?? $machine->title))->toArray();
+            $after = PartitionPlan::wipe(
+                $system,
+                $scheme,
+                $bytes,
+                $sector,
+                'target '.($target->serial ?? $machine->title),
+            )->toArray();
         } catch (LayoutImpossible $e) {
-            return [['stick' => $stick, 'target' => null], [$decision], [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem])]];
+            return [
+                ['stick' => $stick, 'target' => null],
+                [$decision],
+                [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem])],
+            ];
         }
 
-        return [['stick' => $stick, 'target' => ['bytes' => $bytes->count, 'sector_bytes' => $sector, 'assumed' => $target === null, 'proven' => $target?->hasProof() === true, 'read' => $target?->detailed === true, 'sector_assumed' => $target?->sectorRead !== true, 'model' => $target?->model, 'now' => $target === null || ! $target->detailed ? null : self::now($target), 'after' => $after]], [$decision], []];
+        return [
+            [
+                'stick' => $stick,
+                'target' => [
+                    'bytes' => $bytes->count,
+                    'sector_bytes' => $sector,
+                    'assumed' => $target === null,
+                    'proven' => $target?->hasProof() === true,
+                    'read' => $target?->detailed === true,
+                    'sector_assumed' => $target?->sectorRead !== true,
+                    'model' => $target?->model,
+                    'now' => $target === null || ! $target->detailed ? null : self::now($target),
+                    'after' => $after,
+                ],
+            ],
+            [$decision],
+            [],
+        ];
     }
 
     /** @return array<string, mixed>|null */
     public static function stick(MediaPlan $media): ?array
     {
-        return $media->stick === null ? null : ['name' => $media->stick->name, 'bytes' => $media->stick->size()->count, 'contents' => $media->stick->contents, 'after' => $media->layout];
+        return $media->stick === null
+            ? null
+            : [
+                'name' => $media->stick->name,
+                'bytes' => $media->stick->size()->count,
+                'contents' => $media->stick->contents,
+                'after' => $media->layout,
+            ];
     }
 
     /** @return list<array<string, mixed>> */
     private static function now(Drive $drive): array
     {
-        return array_map(static fn (Partition $partition): array => [
-            'name' => $partition->title(), 'first_sector' => $partition->startSector, 'sectors' => intdiv($partition->size->count, $drive->logicalSector), 'bytes' => $partition->size->count,
-            'file_system' => $partition->fileSystem, 'encrypted' => $partition->encrypted,
-        ], $drive->partitions);
+        return array_map(
+            static fn (Partition $partition): array => [
+                'name' => $partition->title(),
+                'first_sector' => $partition->startSector,
+                'sectors' => intdiv($partition->size->count, $drive->logicalSector),
+                'bytes' => $partition->size->count,
+                'file_system' => $partition->fileSystem,
+                'encrypted' => $partition->encrypted,
+            ],
+            $drive->partitions,
+        );
     }
 }

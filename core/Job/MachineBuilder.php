@@ -36,24 +36,47 @@ final class MachineBuilder
     public static function build(Brief $brief, Catalogue $catalogue): array
     {
         $model = $brief->machine->model === null ? null : $catalogue->machine($brief->machine->model);
-        $kind = $model->kind ?? Kind::tryFrom($brief->machine->kind ?? '') ?? throw BriefFault::at('machine.kind', 'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.');
+        $kind =
+            $model->kind ??
+            (Kind::tryFrom($brief->machine->kind ?? '') ??
+                throw BriefFault::at(
+                    'machine.kind',
+                    'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.',
+                ));
         $readings = $brief->machine->newest();
         $drives = self::drives($brief, $readings);
         $facts = MachineFacts::of($brief, $model, $kind, $readings);
         $machine = new Machine(
-            title: $model?->title() ?? $brief->machine->title ?? "Unknown {$kind->value}",
+            title: $model?->title() ?? ($brief->machine->title ?? "Unknown {$kind->value}"),
             kind: $kind,
             facts: $facts,
-            drives: array_map(static fn (Drive $drive): Drive => $drive->marking($catalogue->encryptedFileSystems()), $drives->drives),
+            drives: array_map(
+                static fn (Drive $drive): Drive => $drive->marking($catalogue->encryptedFileSystems()),
+                $drives->drives,
+            ),
             ports: self::ports($brief, $model),
             devices: self::devices($model->devices ?? [], $readings),
-            battery: self::battery($model?->battery, $facts->get('battery.design_wh')->value, $facts->get('battery.health')->value),
+            battery: self::battery(
+                $model?->battery,
+                $facts->get('battery.design_wh')->value,
+                $facts->get('battery.health')->value,
+            ),
             model: $model,
             modules: self::modules($readings),
-            health: array_merge(...array_map(static fn (Reading $reading): array => $reading->health, $readings), ...[[]]),
-            makerWays: $model === null ? new WaysIn : $catalogue->maker($model->maker)->waysIn ?? new WaysIn,
+            health: array_merge(
+                ...array_map(static fn (Reading $reading): array => $reading->health, $readings),
+                ...[[]],
+            ),
+            makerWays: $model === null ? new WaysIn() : $catalogue->maker($model->maker)->waysIn ?? new WaysIn(),
         );
-        $notes = array_merge(KnownFacts::notUnderstood($brief->machine, $catalogue), $drives->notes, ...array_map(static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes, $readings));
+        $notes = array_merge(
+            KnownFacts::notUnderstood($brief->machine, $catalogue),
+            $drives->notes,
+            ...array_map(
+                static fn (Reading $reading): array => $reading->tool === 'lsblk' ? [] : $reading->notes,
+                $readings,
+            ),
+        );
 
         return [$machine, $notes];
     }
@@ -99,7 +122,12 @@ final class MachineBuilder
             }
         }
 
-        return [...$devices, ...array_values(array_filter($read, static fn (Device $device): bool => in_array($device->family, self::DRIVEN, true)))];
+        return [
+            ...$devices,
+            ...array_values(
+                array_filter($read, static fn (Device $device): bool => in_array($device->family, self::DRIVEN, true)),
+            ),
+        ];
     }
 
     /**
@@ -124,7 +152,9 @@ final class MachineBuilder
         $wattHours = is_numeric($design) && $design > 0 ? Energy::wattHours((float) $design) : $new?->design;
         $left = is_numeric($health) && $health > 0 ? (float) $health : $new->health ?? 1.0;
 
-        return $wattHours === null ? null : new Battery($wattHours, $new?->draw, $left, $new->usable ?? Battery::USABLE);
+        return $wattHours === null
+            ? null
+            : new Battery($wattHours, $new?->draw, $left, $new->usable ?? Battery::USABLE);
     }
 
     /** @return list<Port> */

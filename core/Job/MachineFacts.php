@@ -34,7 +34,11 @@ final class MachineFacts
      */
     public static function of(Brief $brief, ?MachineModel $model, Kind $kind, array $readings): FactSheet
     {
-        $sheet = FactSheet::empty()->with($model === null ? Fact::of('machine.kind', $kind->value, Source::Person, 'this job', $brief->readAt) : Fact::of('machine.kind', $kind->value, Source::Catalogue, $model->dated()));
+        $sheet = FactSheet::empty()->with(
+            $model === null
+                ? Fact::of('machine.kind', $kind->value, Source::Person, 'this job', $brief->readAt)
+                : Fact::of('machine.kind', $kind->value, Source::Catalogue, $model->dated()),
+        );
         foreach (KindDefaults::facts($kind) as $name => $value) {
             $sheet = $sheet->with(Fact::of($name, $value, Source::KindDefault, "usual for a {$kind->value}"));
         }
@@ -49,10 +53,26 @@ final class MachineFacts
             }
         }
         foreach ($brief->machine->facts as $name => $value) {
-            $sheet = $sheet->with(Fact::of($name, self::plain($name, $value), Source::Person, $brief->machine->factsFrom ?? 'entered at the bench', $brief->readAt));
+            $sheet = $sheet->with(
+                Fact::of(
+                    $name,
+                    self::plain($name, $value),
+                    Source::Person,
+                    $brief->machine->factsFrom ?? 'entered at the bench',
+                    $brief->readAt,
+                ),
+            );
         }
         foreach ($brief->machine->settled as $name => $value) {
-            $sheet = $sheet->with(Fact::of($name, self::plain($name, $value), Source::Settled, $brief->machine->factsFrom ?? 'a person at the machine', $brief->readAt));
+            $sheet = $sheet->with(
+                Fact::of(
+                    $name,
+                    self::plain($name, $value),
+                    Source::Settled,
+                    $brief->machine->factsFrom ?? 'a person at the machine',
+                    $brief->readAt,
+                ),
+            );
         }
 
         return $sheet;
@@ -69,10 +89,16 @@ final class MachineFacts
     private static function modelFacts(MachineModel $model): array
     {
         $facts = [
-            'architecture' => $model->architecture, 'memory_bytes' => $model->memoryBytes, 'cores' => $model->cores,
-            'drive_bytes' => $model->driveBytes, 'clock_mhz' => $model->clockMhz, 'processor' => $model->processor,
-            'security_chip.version' => $model->securityChipVersion, 'graphics.features' => $model->graphicsFeatures,
-            'display.pixels' => $model->displayPixels, 'firmware.kind' => $model->firmware?->kind,
+            'architecture' => $model->architecture,
+            'memory_bytes' => $model->memoryBytes,
+            'cores' => $model->cores,
+            'drive_bytes' => $model->driveBytes,
+            'clock_mhz' => $model->clockMhz,
+            'processor' => $model->processor,
+            'security_chip.version' => $model->securityChipVersion,
+            'graphics.features' => $model->graphicsFeatures,
+            'display.pixels' => $model->displayPixels,
+            'firmware.kind' => $model->firmware?->kind,
         ];
         foreach ($model->settings() as $setting) {
             $facts[$setting->fact()] = $setting->default;
@@ -90,9 +116,23 @@ final class MachineFacts
         $words = self::WORDS[$name] ?? null;
         $word = is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value;
         if ($words !== null && ! isset($words[$word]) && $word !== 'unknown') {
-            throw BriefFault::at("machine.facts.{$name}", '"'.mb_substr($word, 0, 40).'" is not one of '.implode(', ', array_keys($words)).' and unknown.');
+            throw BriefFault::at(
+                "machine.facts.{$name}",
+                '"'.
+                    mb_substr($word, 0, 40).
+                    '" is not one of '.
+                    implode(', ', array_keys($words)).
+                    ' and unknown.',
+            );
         }
-        if (is_string($value) && preg_match('/^(memory_bytes|drive_bytes|cores|threads|clock_mhz|memory\.(slots|max_bytes|pool_size))$/', $name) === 1 && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
+        if (
+            is_string($value) &&
+            preg_match(
+                '/^(memory_bytes|drive_bytes|cores|threads|clock_mhz|memory\.(slots|max_bytes|pool_size))$/',
+                $name,
+            ) === 1 &&
+            preg_match('/^[0-9]{1,18}$/', $value) === 1
+        ) {
             return (int) $value;
         }
 

@@ -42,7 +42,10 @@ final class MachineFaults
         foreach ($settings as $index => $setting) {
             $at = "firmware.settings.{$index}";
             if (! in_array($setting->default, $setting->values, true)) {
-                $faults[] = "{$at}.default: \"{$setting->default}\" is none of the values ".implode(', ', $setting->values).'.';
+                $faults[] =
+                    "{$at}.default: \"{$setting->default}\" is none of the values ".
+                    implode(', ', $setting->values).
+                    '.';
             }
             foreach ($setting->requires as $other => $value) {
                 if (! isset($known[$other])) {
@@ -109,8 +112,10 @@ final class MachineFaults
             }
             if (version_compare($release->from, $release->version, '>=')) {
                 $faults[] = "{$at}: {$release->version} cannot be written over {$release->from}, which is not older.";
-            } elseif (version_compare($release->from, $versions[0], '>')
-                && ReleasePath::shortest($releases, $versions[0], $release->version) === null) {
+            } elseif (
+                version_compare($release->from, $versions[0], '>') &&
+                ReleasePath::shortest($releases, $versions[0], $release->version) === null
+            ) {
                 $faults[] = "{$at}: no release leads to {$release->from} or newer, so nothing leads to {$release->version}.";
             }
         }
@@ -152,10 +157,15 @@ final class MachineFaults
             if ($move->release !== null && ! in_array($move->release, $held, true)) {
                 $faults[] = "recovery.sequence.{$index}.release: \"{$move->release}\" is let go before anything took hold of it.";
             }
-            $held = array_values(array_diff([...$held, ...array_filter([$move->hold], is_string(...))], [$move->release]));
+            $held = array_values(
+                array_diff([...$held, ...array_filter([$move->hold], is_string(...))], [$move->release]),
+            );
         }
         $port = $model->recovery?->portId;
-        if ($port !== null && ! in_array($port, array_map(static fn (Port $one): string => $one->id, $model->ports), true)) {
+        if (
+            $port !== null &&
+            ! in_array($port, array_map(static fn (Port $one): string => $one->id, $model->ports), true)
+        ) {
             $faults[] = "recovery.port_id: there is no port \"{$port}\".";
         }
 

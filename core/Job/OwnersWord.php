@@ -22,8 +22,13 @@ final class OwnersWord
      * @param  BackupPlan|null  $backup  null where this kind of job copies nothing
      * @param  list<string>  $gaps  what the owner will miss on the new system
      */
-    public static function step(DriveFate $fate, ?Drive $drive, string $owner, ?BackupPlan $backup, array $gaps = []): Step
-    {
+    public static function step(
+        DriveFate $fate,
+        ?Drive $drive,
+        string $owner,
+        ?BackupPlan $backup,
+        array $gaps = [],
+    ): Step {
         $fate = $fate === DriveFate::Erased && $drive?->isBlank() === true ? DriveFate::Empty : $fate;
         $nothing = $backup?->keep === 'nothing';
         $copies = $backup !== null && $backup->copies();
@@ -35,23 +40,48 @@ final class OwnersWord
             default => [],
         };
 
-        return new Step('protect.owner-word', Stage::Protect, 'The owner\'s word', Presence::Hands, Estimate::minutes(1, 3, 10),
+        return new Step(
+            'protect.owner-word',
+            Stage::Protect,
+            'The owner\'s word',
+            Presence::Hands,
+            Estimate::minutes(1, 3, 10),
             [
                 self::told($fate, $drive, $owner, $copies),
                 ...$asks,
-                ...($notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.']),
-                ...($gaps === [] ? [] : ['Say aloud what they will miss: '.implode('; ', $gaps).'.']),
+                ...$notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.'],
+                ...$gaps === [] ? [] : ['Say aloud what they will miss: '.implode('; ', $gaps).'.'],
             ],
-            before: [Fact::TAKEN_IN], after: $nothing || $fate === DriveFate::Empty ? [Fact::OWNER_AGREED, Fact::BACKUP_SETTLED] : [Fact::OWNER_AGREED], needs: ['hands'],
-            done: DoneWords::of(match (true) {
-                $fate === DriveFate::Erased && $nothing => 'You agreed that nothing had to be kept',
-                $fate === DriveFate::Erased => 'You agreed to what would be lost',
-                default => 'You were told what would be done',
-            }, 'agreed_by', 'promised'),
-            because: [new Reason($fate === DriveFate::Erased ? 'A drive is erased only after its owner has agreed, and the record says who, when and how.' : 'What was promised is on record: who agreed, when and how.', 'J9')],
+            before: [Fact::TAKEN_IN],
+            after: $nothing || $fate === DriveFate::Empty
+                ? [Fact::OWNER_AGREED, Fact::BACKUP_SETTLED]
+                : [Fact::OWNER_AGREED],
+            needs: ['hands'],
+            done: DoneWords::of(
+                match (true) {
+                    $fate === DriveFate::Erased && $nothing => 'You agreed that nothing had to be kept',
+                    $fate === DriveFate::Erased => 'You agreed to what would be lost',
+                    default => 'You were told what would be done',
+                },
+                'agreed_by',
+                'promised',
+            ),
+            because: [
+                new Reason(
+                    $fate === DriveFate::Erased
+                        ? 'A drive is erased only after its owner has agreed, and the record says who, when and how.'
+                        : 'What was promised is on record: who agreed, when and how.',
+                    'J9',
+                ),
+            ],
             evidence: [
-                new Evidence('agreed_by', 'Who agreed', 'text'), new Evidence('promised', 'What was promised', 'text', hint: 'in their words'),
-                new Evidence('agreed_how', 'How', 'choice', ['in-writing' => 'in writing', 'in-person' => 'in person', 'by-phone' => 'by phone']),
+                new Evidence('agreed_by', 'Who agreed', 'text'),
+                new Evidence('promised', 'What was promised', 'text', hint: 'in their words'),
+                new Evidence('agreed_how', 'How', 'choice', [
+                    'in-writing' => 'in writing',
+                    'in-person' => 'in person',
+                    'by-phone' => 'by phone',
+                ]),
             ],
         );
     }
@@ -64,7 +94,10 @@ final class OwnersWord
             DriveFate::Stays => "Tell {$owner} what is done and what could go wrong; files and programs are meant to stay.",
             DriveFate::Empty => "Tell {$owner} what is done. Nothing of theirs is on the drive.",
             DriveFate::ComesOut => "Tell {$owner} that the old drive comes out and is not erased; programs, settings and sign-ins have to be set up anew.",
-            DriveFate::Erased => "Tell {$owner}: lost is everything on {$on}".($copies ? ' that is not copied before: programs, settings, sign-ins, and files outside the agreed folders.' : ': programs, settings, sign-ins and files.'),
+            DriveFate::Erased => "Tell {$owner}: lost is everything on {$on}".
+                ($copies
+                    ? ' that is not copied before: programs, settings, sign-ins, and files outside the agreed folders.'
+                    : ': programs, settings, sign-ins and files.'),
         };
     }
 }

@@ -26,7 +26,12 @@ final class RepairFacts
             $facts = self::unless($facts, $name, $value, "it starts: {$starts->spoken()}");
         }
         if ($facts->get('symptom.powers_up')->is('no')) {
-            $facts = self::unless(self::unless($facts, 'symptom.picture', 'no', 'it does not power up'), 'symptom.starts', 'no', 'it does not power up');
+            $facts = self::unless(
+                self::unless($facts, 'symptom.picture', 'no', 'it does not power up'),
+                'symptom.starts',
+                'no',
+                'it does not power up',
+            );
         }
 
         return $facts;
@@ -44,20 +49,36 @@ final class RepairFacts
         $language = $facts->get('present.language')->value;
         $images = $context->image !== null ? [$context->image] : array_values($context->catalogue->images());
         foreach ($images as $image) {
-            $matches = $image->system === $system->id && strcasecmp($image->edition ?? '', $edition) === 0
-                && (! is_string($language) || in_array($image->language ?? 'all', ['all', $language], true))
-                && ($image->architecture === null || $facts->get('architecture')->isUnknown() || $facts->get('architecture')->is($image->architecture))
-                && version_compare($image->version ?? '0', (string) $build, '>=');
+            $matches =
+                $image->system === $system->id &&
+                strcasecmp($image->edition ?? '', $edition) === 0 &&
+                (! is_string($language) || in_array($image->language ?? 'all', ['all', $language], true)) &&
+                ($image->architecture === null ||
+                    $facts->get('architecture')->isUnknown() ||
+                    $facts->get('architecture')->is($image->architecture)) &&
+                version_compare($image->version ?? '0', (string) $build, '>=');
             if ($matches) {
-                return self::unless($facts, 'image.matches', 'yes', "{$image->name}, version {$image->version} against build {$build}");
+                return self::unless(
+                    $facts,
+                    'image.matches',
+                    'yes',
+                    "{$image->name}, version {$image->version} against build {$build}",
+                );
             }
         }
 
-        return self::unless($facts, 'image.matches', 'no', "no image of edition {$edition} at or above build {$build} on the shelf");
+        return self::unless(
+            $facts,
+            'image.matches',
+            'no',
+            "no image of edition {$edition} at or above build {$build} on the shelf",
+        );
     }
 
     private static function unless(FactSheet $facts, string $name, string $value, string $origin): FactSheet
     {
-        return $facts->get($name)->isUnknown() ? $facts->with(Fact::of($name, $value, Source::Reading, $origin)) : $facts;
+        return $facts->get($name)->isUnknown()
+            ? $facts->with(Fact::of($name, $value, Source::Reading, $origin))
+            : $facts;
     }
 }

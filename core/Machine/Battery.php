@@ -52,7 +52,12 @@ final readonly class Battery
     {
         $draw = $this->draw === null ? [] : ['draw_w' => $this->draw->milliwatts / 1000];
 
-        return ['design_wh' => $this->design->milliwattHours / 1000, ...$draw, 'health' => $this->health, 'usable' => $this->usable];
+        return [
+            'design_wh' => $this->design->milliwattHours / 1000,
+            ...$draw,
+            'health' => $this->health,
+            'usable' => $this->usable,
+        ];
     }
 
     /** What a full charge holds today. */

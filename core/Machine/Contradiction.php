@@ -41,6 +41,11 @@ final readonly class Contradiction
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fact' => $this->kept->name, 'kept' => $this->kept->toArray(), 'set_aside' => $this->setAside->toArray(), 'settled_by' => $this->settledBy];
+        return [
+            'fact' => $this->kept->name,
+            'kept' => $this->kept->toArray(),
+            'set_aside' => $this->setAside->toArray(),
+            'settled_by' => $this->settledBy,
+        ];
     }
 }

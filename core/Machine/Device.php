@@ -19,8 +19,14 @@ final readonly class Device
      * @param  bool  $wired  whether a network adapter takes a cable
      * @param  string|null  $status  what the running system says of it, in its words
      */
-    public function __construct(public string $name, public string $identifier, public string $family, public ?string $subsystem = null, public ?string $status = null, public bool $wired = false)
-    {
+    public function __construct(
+        public string $name,
+        public string $identifier,
+        public string $family,
+        public ?string $subsystem = null,
+        public ?string $status = null,
+        public bool $wired = false,
+    ) {
     }
 
     /** The bus of the identifier: pci, usb, acpi, hdaudio. */
@@ -43,8 +49,12 @@ final readonly class Device
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('name'), strtolower($fields->string('id')), $fields->string('family'),
-            $fields->optionalString('subsystem'), $fields->optionalString('status'), $fields->optionalBool('wired') ?? false,
+            $fields->string('name'),
+            strtolower($fields->string('id')),
+            $fields->string('family'),
+            $fields->optionalString('subsystem'),
+            $fields->optionalString('status'),
+            $fields->optionalBool('wired') ?? false,
         );
     }
 
@@ -59,9 +69,16 @@ final readonly class Device
     /** @return array<string, mixed> the same as a document */
     public function toArray(): array
     {
-        return array_filter([
-            'name' => $this->name, 'id' => $this->identifier, 'family' => $this->family, 'subsystem' => $this->subsystem,
-            'status' => $this->status, 'wired' => $this->wired,
-        ], static fn (mixed $value): bool => is_string($value) || $value === true);
+        return array_filter(
+            [
+                'name' => $this->name,
+                'id' => $this->identifier,
+                'family' => $this->family,
+                'subsystem' => $this->subsystem,
+                'status' => $this->status,
+                'wired' => $this->wired,
+            ],
+            static fn (mixed $value): bool => is_string($value) || $value === true,
+        );
     }
 }

@@ -33,8 +33,10 @@ final readonly class Drive
     /** Same serial and exactly the same byte count; a missing or repeated serial proves nothing (rule M10). */
     public function isSameDeviceAs(self $other): bool
     {
-        return $this->hasProof() && $other->hasProof()
-            && $this->serial === $other->serial && $this->size->count === $other->size->count;
+        return $this->hasProof() &&
+            $other->hasProof() &&
+            $this->serial === $other->serial &&
+            $this->size->count === $other->size->count;
     }
 
     /** Whether the serial can name this drive and no other. */
@@ -50,7 +52,16 @@ final readonly class Drive
      */
     public function marking(array $words): self
     {
-        $marked = array_map(static fn (Partition $partition): Partition => in_array(strtolower((string) $partition->fileSystem), $words, true) ? $partition->asEncrypted() : $partition, $this->partitions);
+        $marked = array_map(
+            static fn (Partition $partition): Partition => in_array(
+                strtolower((string) $partition->fileSystem),
+                $words,
+                true,
+            )
+                ? $partition->asEncrypted()
+                : $partition,
+            $this->partitions,
+        );
 
         return Copy::of($this, get_object_vars($this), ['partitions' => $marked]);
     }
@@ -64,7 +75,8 @@ final readonly class Drive
     /** Whether that is its serial or its WWN; a serial that another drive reports too is nobody's. */
     public function isNamed(string $name): bool
     {
-        return ($this->hasProof() && strcasecmp((string) $this->serial, $name) === 0) || ($this->wwn !== null && strcasecmp($this->wwn, $name) === 0);
+        return ($this->hasProof() && strcasecmp((string) $this->serial, $name) === 0) ||
+            ($this->wwn !== null && strcasecmp($this->wwn, $name) === 0);
     }
 
     /** Internal: neither removable nor attached from outside. */
@@ -76,7 +88,10 @@ final readonly class Drive
     /** No table, no partition, no file system, from a reading that was able to show them. */
     public function isBlank(): bool
     {
-        return $this->detailed && $this->table === null && $this->partitions === [] && $this->wholeFileSystem === null;
+        return $this->detailed &&
+            $this->table === null &&
+            $this->partitions === [] &&
+            $this->wholeFileSystem === null;
     }
 
     /** Bytes in use where every partition reports it; null where one does not. */

@@ -10,7 +10,14 @@ use Cobblestone\Runbook\Confirmation;
 /** How a drive is named: in full, so that nobody confuses twins; only the target hides the characters that are typed (rule K2). */
 final class DriveWords
 {
-    private const CONNECTIONS = ['nvme' => 'NVMe slot', 'sata' => 'SATA socket', 'ata' => 'ATA socket', 'usb' => 'USB socket', 'sas' => 'SAS socket', 'mmc' => 'soldered or card'];
+    private const CONNECTIONS = [
+        'nvme' => 'NVMe slot',
+        'sata' => 'SATA socket',
+        'ata' => 'ATA socket',
+        'usb' => 'USB socket',
+        'sas' => 'SAS socket',
+        'mmc' => 'soldered or card',
+    ];
 
     /** "sda · Kelpbed 2T · 2.0 TB · serial KB-9917-4402 · SATA socket · holds Timetables". */
     public static function full(Drive $drive): string
@@ -47,18 +54,32 @@ final class DriveWords
         $in = static fn (float $unit, int $digits): string => number_format($bytes->count / $unit, $digits, '.', '');
 
         return [
-            'bytes' => number_format($bytes->count, 0, '.', "\u{a0}"), 'GB' => $in(1000 ** 3, 1), 'GiB' => $in(1024 ** 3, 1), 'TiB' => $in(1024 ** 4, 3),
+            'bytes' => number_format($bytes->count, 0, '.', "\u{a0}"),
+            'GB' => $in(1000 ** 3, 1),
+            'GiB' => $in(1024 ** 3, 1),
+            'TiB' => $in(1024 ** 4, 3),
         ];
     }
 
     private static function words(Drive $drive, ?string $serial): string
     {
         $number = match (true) {
-            $serial !== null => "serial {$serial}".($drive->serialRepeated ? ', which another drive reports too' : ''),
+            $serial !== null => "serial {$serial}".
+                ($drive->serialRepeated ? ', which another drive reports too' : ''),
             $drive->wwn !== null => "no serial, WWN {$drive->wwn}",
             default => 'no serial',
         };
 
-        return implode(' · ', array_filter([$drive->path, $drive->model, $drive->size->decimal(), $number, self::CONNECTIONS[$drive->transport ?? ''] ?? null, self::contents($drive)]));
+        return implode(
+            ' · ',
+            array_filter([
+                $drive->path,
+                $drive->model,
+                $drive->size->decimal(),
+                $number,
+                self::CONNECTIONS[$drive->transport ?? ''] ?? null,
+                self::contents($drive),
+            ]),
+        );
     }
 }

@@ -23,8 +23,13 @@ final readonly class Fact
      * @param  string  $origin  the file, tool or person, in words
      * @param  string|null  $at  when, as given by the caller
      */
-    public static function of(string $name, bool|int|float|string|array $value, Source $source, string $origin, ?string $at = null): self
-    {
+    public static function of(
+        string $name,
+        bool|int|float|string|array $value,
+        Source $source,
+        string $origin,
+        ?string $at = null,
+    ): self {
         return new self($name, $value, $source->certainty(), $source, $origin, $at);
     }
 
@@ -72,6 +77,13 @@ final readonly class Fact
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'value' => $this->value, 'certainty' => $this->certainty->value, 'source' => $this->source?->value, 'origin' => $this->origin, 'at' => $this->at];
+        return [
+            'name' => $this->name,
+            'value' => $this->value,
+            'certainty' => $this->certainty->value,
+            'source' => $this->source?->value,
+            'origin' => $this->origin,
+            'at' => $this->at,
+        ];
     }
 }

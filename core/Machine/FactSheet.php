@@ -35,7 +35,15 @@ final readonly class FactSheet
             $source = Source::tryFrom($fields->optionalString('source') ?? '');
             $value = $fields->told('value');
             if ($source !== null && $value !== null) {
-                $sheet = $sheet->with(Fact::of($fields->string('name'), $value, $source, $fields->string('origin'), $fields->optionalString('at')));
+                $sheet = $sheet->with(
+                    Fact::of(
+                        $fields->string('name'),
+                        $value,
+                        $source,
+                        $fields->string('origin'),
+                        $fields->optionalString('at'),
+                    ),
+                );
             }
         }
 
@@ -53,8 +61,17 @@ final readonly class FactSheet
         $kept = $wins ? $fact : $present;
         $contradictions = $this->contradictions;
         $weak = $present->source === Source::KindDefault || $fact->source === Source::KindDefault;
-        if ($fact->source === Source::Settled && array_filter($contradictions, static fn (Contradiction $one): bool => $one->kept->name === $fact->name) !== []) {
-            $contradictions = array_map(static fn (Contradiction $one): Contradiction => $one->kept->name === $fact->name ? $one->settled($fact) : $one, $contradictions);
+        if (
+            $fact->source === Source::Settled &&
+            array_filter($contradictions, static fn (Contradiction $one): bool => $one->kept->name === $fact->name) !==
+                []
+        ) {
+            $contradictions = array_map(
+                static fn (Contradiction $one): Contradiction => $one->kept->name === $fact->name
+                    ? $one->settled($fact)
+                    : $one,
+                $contradictions,
+            );
         } elseif (! $weak && ! self::agree($fact, $present)) {
             $contradictions[] = new Contradiction($kept, $wins ? $present : $fact, self::settledBy($fact, $present));
         }
@@ -65,7 +82,10 @@ final readonly class FactSheet
     /** A reading in MHz or a rounded figure of another tool is the same fact said otherwise; words differ only by case. */
     private static function agree(Fact $a, Fact $b): bool
     {
-        return $a->value === $b->value || (is_scalar($a->value) && is_scalar($b->value) && mb_strtolower(trim((string) $a->value)) === mb_strtolower(trim((string) $b->value)));
+        return $a->value === $b->value ||
+            (is_scalar($a->value) &&
+                is_scalar($b->value) &&
+                mb_strtolower(trim((string) $a->value)) === mb_strtolower(trim((string) $b->value)));
     }
 
     private static function settledBy(Fact $a, Fact $b): ?string
@@ -86,7 +106,9 @@ final readonly class FactSheet
     /** @return list<Contradiction> those that wait for a person */
     public function open(): array
     {
-        return array_values(array_filter($this->contradictions, static fn (Contradiction $one): bool => $one->isOpen()));
+        return array_values(
+            array_filter($this->contradictions, static fn (Contradiction $one): bool => $one->isOpen()),
+        );
     }
 
     /** @return array<string, Fact> */

@@ -48,8 +48,14 @@ final readonly class HealthReading
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('serial'), $fields->string('model'), $fields->oneOf('kind', self::KINDS), self::figures($fields),
-            $fields->optionalBool('passed'), $fields->optionalBool('rotating'), $fields->optionalInt('bytes'), $fields->optionalString('at'),
+            $fields->string('serial'),
+            $fields->string('model'),
+            $fields->oneOf('kind', self::KINDS),
+            self::figures($fields),
+            $fields->optionalBool('passed'),
+            $fields->optionalBool('rotating'),
+            $fields->optionalInt('bytes'),
+            $fields->optionalString('at'),
         );
     }
 
@@ -67,9 +73,18 @@ final readonly class HealthReading
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return array_filter([
-            'serial' => $this->serial, 'model' => $this->model, 'kind' => $this->kind, 'figures' => $this->figures === [] ? null : $this->figures,
-            'passed' => $this->passed, 'rotating' => $this->rotating, 'bytes' => $this->bytes, 'at' => $this->at,
-        ], static fn ($value): bool => $value !== null);
+        return array_filter(
+            [
+                'serial' => $this->serial,
+                'model' => $this->model,
+                'kind' => $this->kind,
+                'figures' => $this->figures === [] ? null : $this->figures,
+                'passed' => $this->passed,
+                'rotating' => $this->rotating,
+                'bytes' => $this->bytes,
+                'at' => $this->at,
+            ],
+            static fn ($value): bool => $value !== null,
+        );
     }
 }

@@ -26,6 +26,8 @@ enum Kind: string
     /** What is left alone while it works by itself: only a laptop has a lid. */
     public function leftAlone(): string
     {
-        return $this === self::Laptop ? 'Leave it alone: no key, no lid, no power button.' : 'Leave it alone: no key, no power button.';
+        return $this === self::Laptop
+            ? 'Leave it alone: no key, no lid, no power button.'
+            : 'Leave it alone: no key, no power button.';
     }
 }

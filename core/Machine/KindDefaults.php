@@ -14,7 +14,11 @@ final class KindDefaults
     public static function facts(Kind $kind): array
     {
         return match ($kind) {
-            Kind::Desktop, Kind::Laptop, Kind::Handheld => ['architecture' => 'x86-64', 'firmware.kind' => 'uefi', 'firmware.boot_mode' => 'uefi'],
+            Kind::Desktop, Kind::Laptop, Kind::Handheld => [
+                'architecture' => 'x86-64',
+                'firmware.kind' => 'uefi',
+                'firmware.boot_mode' => 'uefi',
+            ],
             Kind::Sealed => ['firmware.kind' => 'sealed'],
             Kind::Any => [],
         };
@@ -32,7 +36,7 @@ final class KindDefaults
                 [new KnownWay('hold', 'volume down', 'power', 5)],
                 [new KnownWay('hold', 'volume up', 'power', 5)],
             ),
-            Kind::Sealed, Kind::Any => new WaysIn,
+            Kind::Sealed, Kind::Any => new WaysIn(),
         };
     }
 }

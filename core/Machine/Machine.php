@@ -30,7 +30,7 @@ final readonly class Machine
         public ?MachineModel $model = null,
         public array $modules = [],
         public array $health = [],
-        public WaysIn $makerWays = new WaysIn,
+        public WaysIn $makerWays = new WaysIn(),
     ) {
     }
 

@@ -35,7 +35,9 @@ final readonly class MemoryModule
 
     public function title(): string
     {
-        return $this->size === null ? "{$this->slot}, empty" : trim("{$this->slot}, {$this->size->binary()} {$this->part}");
+        return $this->size === null
+            ? "{$this->slot}, empty"
+            : trim("{$this->slot}, {$this->size->binary()} {$this->part}");
     }
 
     /**
@@ -54,18 +56,34 @@ final readonly class MemoryModule
         $bytes = $fields->optionalInt('bytes');
 
         return new self(
-            $fields->string('slot'), $bytes === null ? null : Bytes::of($bytes), $fields->optionalString('type'),
-            $fields->optionalString('maker'), $fields->optionalString('part'), $fields->optionalString('serial'),
-            $fields->optionalInt('rated_mt_s'), $fields->optionalInt('set_mt_s'), $fields->optionalBool('soldered') ?? false,
+            $fields->string('slot'),
+            $bytes === null ? null : Bytes::of($bytes),
+            $fields->optionalString('type'),
+            $fields->optionalString('maker'),
+            $fields->optionalString('part'),
+            $fields->optionalString('serial'),
+            $fields->optionalInt('rated_mt_s'),
+            $fields->optionalInt('set_mt_s'),
+            $fields->optionalBool('soldered') ?? false,
         );
     }
 
     /** @return array<string, mixed> what is known of it */
     public function toArray(): array
     {
-        return array_filter([
-            'slot' => $this->slot, 'bytes' => $this->size?->count, 'type' => $this->type, 'maker' => $this->maker, 'part' => $this->part,
-            'serial' => $this->serial, 'rated_mt_s' => $this->ratedTransfers, 'set_mt_s' => $this->setTransfers, 'soldered' => $this->soldered ?: null,
-        ], static fn ($value): bool => $value !== null);
+        return array_filter(
+            [
+                'slot' => $this->slot,
+                'bytes' => $this->size?->count,
+                'type' => $this->type,
+                'maker' => $this->maker,
+                'part' => $this->part,
+                'serial' => $this->serial,
+                'rated_mt_s' => $this->ratedTransfers,
+                'set_mt_s' => $this->setTransfers,
+                'soldered' => $this->soldered ?: null,
+            ],
+            static fn ($value): bool => $value !== null,
+        );
     }
 }

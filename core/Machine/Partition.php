@@ -28,11 +28,14 @@ final readonly class Partition
     /** What a person would call it. */
     public function title(): string
     {
-        return $this->label ?? match (true) {
-            $this->encrypted => 'encrypted volume',
-            PartitionType::fromGuid((string) $this->type) !== null => PartitionType::fromGuid((string) $this->type)->title(),
-            default => $this->fileSystem ?? 'unnamed',
-        };
+        return $this->label ??
+            match (true) {
+                $this->encrypted => 'encrypted volume',
+                PartitionType::fromGuid((string) $this->type) !== null => PartitionType::fromGuid(
+                    (string) $this->type,
+                )->title(),
+                default => $this->fileSystem ?? 'unnamed',
+            };
     }
 
     public function asEncrypted(): self

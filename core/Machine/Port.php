@@ -53,9 +53,13 @@ final readonly class Port
         $along = $fields->optionalNumber('along');
 
         return new self(
-            $fields->string('id'), $fields->oneOf('connector', ['usb-a', 'usb-c']), $fields->string('where'),
-            $fields->optionalInt('megabits_per_second') ?? self::USUAL_RATE, $fields->optionalBool('charges') ?? false,
-            $fields->optionalOneOf('side', self::SIDES) ?? '', $along === null ? null : (float) $along,
+            $fields->string('id'),
+            $fields->oneOf('connector', ['usb-a', 'usb-c']),
+            $fields->string('where'),
+            $fields->optionalInt('megabits_per_second') ?? self::USUAL_RATE,
+            $fields->optionalBool('charges') ?? false,
+            $fields->optionalOneOf('side', self::SIDES) ?? '',
+            $along === null ? null : (float) $along,
         );
     }
 

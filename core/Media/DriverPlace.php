@@ -22,8 +22,18 @@ final readonly class DriverPlace
 
     public static function sameStick(int $packages): self
     {
-        return new self(new Decision('media.drivers', 'Where the drivers travel', 'the same stick, in a folder of their own', ['Files are copied, and the drivers fit beside them.'],
-            ['a second stick' => ['One stick is less to lose and to plug in.']], ["{$packages} packages go along"], 'M8'), null);
+        return new self(
+            new Decision(
+                'media.drivers',
+                'Where the drivers travel',
+                'the same stick, in a folder of their own',
+                ['Files are copied, and the drivers fit beside them.'],
+                ['a second stick' => ['One stick is less to lose and to plug in.']],
+                ["{$packages} packages go along"],
+                'M8',
+            ),
+            null,
+        );
     }
 
     /**
@@ -32,11 +42,36 @@ final readonly class DriverPlace
      * @param  string  $why  why they cannot go onto the first
      * @param  list<string>  $connectors
      */
-    public static function secondStick(array $sticks, ?Stick $first, Bytes $drivers, int $packages, string $why, string $school, array $connectors): self
-    {
+    public static function secondStick(
+        array $sticks,
+        ?Stick $first,
+        Bytes $drivers,
+        int $packages,
+        string $why,
+        string $school,
+        array $connectors,
+    ): self {
         $others = array_values(array_filter($sticks, static fn (Stick $stick): bool => $stick->id !== $first?->id));
-        $choice = StickChoice::decide('media.drivers', 'Where the drivers travel', $others, $drivers->plus(Bytes::mebi(64)), $school, $connectors)->decision;
+        $choice = StickChoice::decide(
+            'media.drivers',
+            'Where the drivers travel',
+            $others,
+            $drivers->plus(Bytes::mebi(64)),
+            $school,
+            $connectors,
+        )->decision;
 
-        return new self(new Decision('media.drivers', 'Where the drivers travel', "a second stick: {$choice->chosen}", [$why, ...$choice->reasons], ['the same stick' => [$why], ...$choice->refused], [...$choice->facts, "{$packages} packages go along"], 'M8'), $choice->chosen);
+        return new self(
+            new Decision(
+                'media.drivers',
+                'Where the drivers travel',
+                "a second stick: {$choice->chosen}",
+                [$why, ...$choice->reasons],
+                ['the same stick' => [$why], ...$choice->refused],
+                [...$choice->facts, "{$packages} packages go along"],
+                'M8',
+            ),
+            $choice->chosen,
+        );
     }
 }

@@ -11,7 +11,20 @@ final class FatLabel
 
     private const FORBIDDEN = '"*+,./:;<=>?[\\]|';
 
-    private const LETTERS = ['Ä' => 'AE', 'Ö' => 'OE', 'Ü' => 'UE', 'ß' => 'SS', 'ẞ' => 'SS', 'Æ' => 'AE', 'Ø' => 'O', 'Å' => 'A', 'Œ' => 'OE', 'Þ' => 'TH', 'Ð' => 'D', 'Ł' => 'L'];
+    private const LETTERS = [
+        'Ä' => 'AE',
+        'Ö' => 'OE',
+        'Ü' => 'UE',
+        'ß' => 'SS',
+        'ẞ' => 'SS',
+        'Æ' => 'AE',
+        'Ø' => 'O',
+        'Å' => 'A',
+        'Œ' => 'OE',
+        'Þ' => 'TH',
+        'Ð' => 'D',
+        'Ł' => 'L',
+    ];
 
     /**
      * Upper-case, transliterated, trailing digits kept, at most 11 characters, unlike the others.

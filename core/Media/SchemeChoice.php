@@ -23,17 +23,46 @@ final class SchemeChoice
             default => $uefiOnly ? Scheme::Gpt : Scheme::Mbr,
         };
         $source = "firmware.kind = {$firmware->spoken()} ({$firmware->origin})";
-        $legacy = $image->hasLegacyLoader() ? 'The image also brings a legacy loader, so both start paths work.' : 'The image brings no legacy loader: the stick starts by UEFI only.';
+        $legacy = $image->hasLegacyLoader()
+            ? 'The image also brings a legacy loader, so both start paths work.'
+            : 'The image brings no legacy loader: the stick starts by UEFI only.';
         $reasons = match (true) {
             $school === 'modern' => ['The bench policy is "modern".'],
             $school === 'widest' => ['The bench policy is "widest": one stick for the most machines.', $legacy],
             $uefiOnly => ['This machine starts by UEFI, and the bench policy is "match the machine".'],
-            default => ['It is not certain how this machine starts, so the stick carries the table that both can read.', $legacy],
+            default => [
+                'It is not certain how this machine starts, so the stick carries the table that both can read.',
+                $legacy,
+            ],
         };
-        $against = $scheme === Scheme::Gpt
-            ? ['MBR' => [$uefiOnly ? 'Only older machines need it, and this one is not one.' : 'The policy keeps older machines on their own stick.']]
-            : ['GPT' => [$school === 'widest' ? 'A machine with older firmware would not start from it.' : 'If this machine starts the old way, it would find nothing to start.']];
+        $against =
+            $scheme === Scheme::Gpt
+                ? [
+                    'MBR' => [
+                        $uefiOnly
+                            ? 'Only older machines need it, and this one is not one.'
+                            : 'The policy keeps older machines on their own stick.',
+                    ],
+                ]
+                : [
+                    'GPT' => [
+                        $school === 'widest'
+                            ? 'A machine with older firmware would not start from it.'
+                            : 'If this machine starts the old way, it would find nothing to start.',
+                    ],
+                ];
 
-        return [$scheme, new Decision('media.scheme', 'Partition scheme of the stick', $scheme->title(), $reasons, $against, [$source, "policy scheme = {$school}"], 'M4')];
+        return [
+            $scheme,
+            new Decision(
+                'media.scheme',
+                'Partition scheme of the stick',
+                $scheme->title(),
+                $reasons,
+                $against,
+                [$source, "policy scheme = {$school}"],
+                'M4',
+            ),
+        ];
     }
 }

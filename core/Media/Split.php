@@ -24,11 +24,16 @@ final readonly class Split
     public static function of(string $path, Bytes $size, Bytes $part, string $pattern): self
     {
         if ($part->count < 1 || $part->count > Fat32Geometry::MAX_FILE) {
-            throw new InvalidArgumentException("A part of {$part->exact()} is not a legal FAT32 file; at most 4 095 MiB.");
+            throw new InvalidArgumentException(
+                "A part of {$part->exact()} is not a legal FAT32 file; at most 4 095 MiB.",
+            );
         }
         $parts = [];
         for ($i = 0; $i < $size->portions($part); $i++) {
-            $parts[] = ['name' => sprintf($pattern, $i + 1), 'bytes' => min($part->count, $size->count - $i * $part->count)];
+            $parts[] = [
+                'name' => sprintf($pattern, $i + 1),
+                'bytes' => min($part->count, $size->count - $i * $part->count),
+            ];
         }
 
         return new self($path, $size, $parts);
@@ -41,6 +46,15 @@ final readonly class Split
 
     public function describe(): string
     {
-        return implode(', ', array_map(static fn (array $part): string => $part['name'].' '.number_format($part['bytes'], 0, '.', ' ').' B', $this->parts));
+        return implode(
+            ', ',
+            array_map(
+                static fn (array $part): string => $part['name'].
+                    ' '.
+                    number_format($part['bytes'], 0, '.', ' ').
+                    ' B',
+                $this->parts,
+            ),
+        );
     }
 }

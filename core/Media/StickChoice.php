@@ -21,8 +21,14 @@ final readonly class StickChoice
      * @param  Bytes  $need  bytes the stick must have, spare included
      * @param  list<string>  $connectors  what the machine's ports take; empty while unknown
      */
-    public static function decide(string $id, string $title, array $sticks, Bytes $need, string $school, array $connectors): self
-    {
+    public static function decide(
+        string $id,
+        string $title,
+        array $sticks,
+        Bytes $need,
+        string $school,
+        array $connectors,
+    ): self {
         $refused = [];
         $fit = [];
         foreach ($sticks as $stick) {
@@ -35,10 +41,39 @@ final readonly class StickChoice
         }
         $facts = ["need {$need->exact()}", "policy stick = {$school}"];
         if ($fit === []) {
-            return new self(null, new Decision($id, $title, "any stick of at least {$need->decimal()}", [$sticks === [] ? 'The register holds no sticks yet: any one of this size will do.' : 'No stick in the register can take it.'], $refused, $facts, 'M7'));
+            return new self(
+                null,
+                new Decision(
+                    $id,
+                    $title,
+                    "any stick of at least {$need->decimal()}",
+                    [
+                        $sticks === []
+                            ? 'The register holds no sticks yet: any one of this size will do.'
+                            : 'No stick in the register can take it.',
+                    ],
+                    $refused,
+                    $facts,
+                    'M7',
+                ),
+            );
         }
-        usort($fit, static fn (Stick $a, Stick $b): int => [self::isOnWatch($a), self::needsAdapter($a, $connectors), $a->size()->count, -$a->writeRate()->bytesPerSecond, $a->id]
-            <=> [self::isOnWatch($b), self::needsAdapter($b, $connectors), $b->size()->count, -$b->writeRate()->bytesPerSecond, $b->id]);
+        usort(
+            $fit,
+            static fn (Stick $a, Stick $b): int => [
+                self::isOnWatch($a),
+                self::needsAdapter($a, $connectors),
+                $a->size()->count,
+                -$a->writeRate()->bytesPerSecond,
+                $a->id,
+            ] <=> [
+                self::isOnWatch($b),
+                self::needsAdapter($b, $connectors),
+                $b->size()->count,
+                -$b->writeRate()->bytesPerSecond,
+                $b->id,
+            ],
+        );
         $chosen = $school === 'next-up' ? self::nextSizeUp($fit) : $fit[0];
         foreach ($fit as $stick) {
             if ($stick !== $chosen) {
@@ -46,7 +81,11 @@ final readonly class StickChoice
             }
         }
         $history = $chosen->health === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
-        $reasons = [...$history, "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.", "It writes at {$chosen->writeRate()->label()}, and its contents may go."];
+        $reasons = [
+            ...$history,
+            "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.",
+            "It writes at {$chosen->writeRate()->label()}, and its contents may go.",
+        ];
 
         return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
     }
@@ -54,7 +93,18 @@ final readonly class StickChoice
     /** Nobody knows how large the image is once expanded: no size is a need that nobody has measured (rule M2). */
     public static function unmeasured(string $id, string $title, Image $image): self
     {
-        return new self(null, new Decision($id, $title, 'once the image is measured', ["{$image->name} is compressed in a way that does not tell its expanded size."], [], [$image->dated()], 'M2, M7'));
+        return new self(
+            null,
+            new Decision(
+                $id,
+                $title,
+                'once the image is measured',
+                ["{$image->name} is compressed in a way that does not tell its expanded size."],
+                [],
+                [$image->dated()],
+                'M2, M7',
+            ),
+        );
     }
 
     /** @return list<string> */

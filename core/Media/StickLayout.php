@@ -23,9 +23,22 @@ final class StickLayout
     /** One FAT32 partition over the whole stick, active where MBR wants it. */
     public static function copied(Stick $stick, Scheme $scheme, string $label): Layout
     {
-        return LayoutBuilder::build($scheme, SectorSize::from($stick->sectorBytes), $stick->size(), [
-            new PartitionRequest($label, PartitionType::BasicData, null, 'fat32', 'installer', $scheme === Scheme::Mbr),
-        ], "stick {$stick->id}");
+        return LayoutBuilder::build(
+            $scheme,
+            SectorSize::from($stick->sectorBytes),
+            $stick->size(),
+            [
+                new PartitionRequest(
+                    $label,
+                    PartitionType::BasicData,
+                    null,
+                    'fat32',
+                    'installer',
+                    $scheme === Scheme::Mbr,
+                ),
+            ],
+            "stick {$stick->id}",
+        );
     }
 
     /** Upper bound of what the image's files and a driver folder take on a volume with that cluster. */
@@ -33,7 +46,12 @@ final class StickLayout
     {
         $files = $image->counted();
 
-        return Fat32Need::atMost($files->count + $extraFiles, $files->directories + ($extraFiles > 0 ? 1 : 0), Bytes::of($files->bytes)->plus($extra), $cluster);
+        return Fat32Need::atMost(
+            $files->count + $extraFiles,
+            $files->directories + ($extraFiles > 0 ? 1 : 0),
+            Bytes::of($files->bytes)->plus($extra),
+            $cluster,
+        );
     }
 
     /**
@@ -41,7 +59,10 @@ final class StickLayout
      */
     public static function deviceNeed(Image $image, Bytes $extra, int $extraFiles, float $spare): Bytes
     {
-        $cluster = Fat32Geometry::clusterFor(self::need($image, Bytes::of(4096), $extra, $extraFiles)->withMargin($spare + 0.05), SectorSize::B512);
+        $cluster = Fat32Geometry::clusterFor(
+            self::need($image, Bytes::of(4096), $extra, $extraFiles)->withMargin($spare + 0.05),
+            SectorSize::B512,
+        );
         $need = self::need($image, $cluster, $extra, $extraFiles)->withMargin($spare);
         $tables = 2 * 4 * ($need->portions($cluster) + 2);
 

@@ -48,14 +48,38 @@ final readonly class Policy
         ],
     ];
 
-    private const TITLES = ['scheme' => 'Partition scheme of a stick', 'stick' => 'Which stick', 'driver_order' => 'Order of drivers', 'boot' => 'How the stick is started', 'bypass' => 'Bypassing requirements', 'extras' => 'What comes from elsewhere', 'auto_encryption' => 'Automatic drive encryption', 'keys' => 'Recovery and licence keys'];
+    private const TITLES = [
+        'scheme' => 'Partition scheme of a stick',
+        'stick' => 'Which stick',
+        'driver_order' => 'Order of drivers',
+        'boot' => 'How the stick is started',
+        'bypass' => 'Bypassing requirements',
+        'extras' => 'What comes from elsewhere',
+        'auto_encryption' => 'Automatic drive encryption',
+        'keys' => 'Recovery and licence keys',
+    ];
 
-    private const RULES = ['scheme' => 'M4', 'stick' => 'M7', 'driver_order' => 'D4', 'boot' => 'F1', 'bypass' => 'A2', 'extras' => 'A15', 'auto_encryption' => 'A7', 'keys' => 'A7, A8'];
+    private const RULES = [
+        'scheme' => 'M4',
+        'stick' => 'M7',
+        'driver_order' => 'D4',
+        'boot' => 'F1',
+        'bypass' => 'A2',
+        'extras' => 'A15',
+        'auto_encryption' => 'A7',
+        'keys' => 'A7, A8',
+    ];
 
     /** Figures the rulebook calls default. */
     private const FIGURES = [
-        'backup_margin' => 0.10, 'stick_spare' => 0.10, 'part_mebibytes' => 3800, 'seconds_per_file' => 0.015,
-        'host_read_mb_s' => 500, 'host_port_mb_s' => 400, 'hash_mb_s' => 450, 'expand_mb_s' => 180,
+        'backup_margin' => 0.1,
+        'stick_spare' => 0.1,
+        'part_mebibytes' => 3800,
+        'seconds_per_file' => 0.015,
+        'host_read_mb_s' => 500,
+        'host_port_mb_s' => 400,
+        'hash_mb_s' => 450,
+        'expand_mb_s' => 180,
     ];
 
     /**
@@ -76,10 +100,16 @@ final readonly class Policy
         $schools = array_map(static fn (array $options): string => (string) array_key_first($options), self::SCHOOLS);
         foreach ($chosen as $school => $option) {
             if (! isset(self::SCHOOLS[$school])) {
-                throw BriefFault::at("policy.{$school}", 'there is no such school. Schools: '.implode(', ', array_keys(self::SCHOOLS)).'.');
+                throw BriefFault::at(
+                    "policy.{$school}",
+                    'there is no such school. Schools: '.implode(', ', array_keys(self::SCHOOLS)).'.',
+                );
             }
             if (! is_string($option) || ! isset(self::SCHOOLS[$school][$option])) {
-                throw BriefFault::at("policy.{$school}", 'choose one of '.implode(', ', array_keys(self::SCHOOLS[$school])).'.');
+                throw BriefFault::at(
+                    "policy.{$school}",
+                    'choose one of '.implode(', ', array_keys(self::SCHOOLS[$school])).'.',
+                );
             }
             $schools[$school] = $option;
         }

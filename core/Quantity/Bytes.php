@@ -16,8 +16,15 @@ final readonly class Bytes implements JsonSerializable
     public const GIBI = 1_073_741_824;
 
     private const UNITS = [
-        'b' => 1, 'kb' => 1000, 'mb' => 1_000_000, 'gb' => 1_000_000_000, 'tb' => 1_000_000_000_000,
-        'kib' => self::KIBI, 'mib' => self::MEBI, 'gib' => self::GIBI, 'tib' => 1_099_511_627_776,
+        'b' => 1,
+        'kb' => 1000,
+        'mb' => 1_000_000,
+        'gb' => 1_000_000_000,
+        'tb' => 1_000_000_000_000,
+        'kib' => self::KIBI,
+        'mib' => self::MEBI,
+        'gib' => self::GIBI,
+        'tib' => 1_099_511_627_776,
     ];
 
     private function __construct(public int $count)
@@ -53,7 +60,9 @@ final readonly class Bytes implements JsonSerializable
         if (preg_match('/^\s*(-?[0-9][0-9_ ]*)\s*$/', $text, $whole) === 1) {
             $digits = str_replace(['_', ' '], '', $whole[1]);
 
-            return (string) (int) $digits === $digits ? self::of((int) $digits) : throw InvalidQuantity::tooLarge('This size');
+            return (string) (int) $digits === $digits
+                ? self::of((int) $digits)
+                : throw InvalidQuantity::tooLarge('This size');
         }
         if (preg_match('/^\s*([0-9]+(?:\.[0-9]+)?)\s*([kmgt]i?b|b)\s*$/i', $text, $parts) !== 1) {
             throw InvalidQuantity::notReadable('a size', $text);
@@ -77,7 +86,9 @@ final readonly class Bytes implements JsonSerializable
     /** How many portions of this size hold all of it: ceil(this / portion). */
     public function portions(self $portion): int
     {
-        return $portion->count === 0 ? throw InvalidQuantity::tooSmall('A portion', 'one byte', 0) : intdiv($this->count + $portion->count - 1, $portion->count);
+        return $portion->count === 0
+            ? throw InvalidQuantity::tooSmall('A portion', 'one byte', 0)
+            : intdiv($this->count + $portion->count - 1, $portion->count);
     }
 
     /** This many bytes and a share more, rounded up. $share 0.10 is ten percent; it counts to the thousandth, in whole numbers. */

@@ -14,7 +14,9 @@ final readonly class DataRate
     /** @throws InvalidQuantity below one byte per second */
     public static function of(int $bytesPerSecond): self
     {
-        return $bytesPerSecond < 1 ? throw InvalidQuantity::tooSmall('A data rate', '1 B/s', $bytesPerSecond) : new self($bytesPerSecond);
+        return $bytesPerSecond < 1
+            ? throw InvalidQuantity::tooSmall('A data rate', '1 B/s', $bytesPerSecond)
+            : new self($bytesPerSecond);
     }
 
     /** MB/s as data sheets and tools print it: powers of 1000. */

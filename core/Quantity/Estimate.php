@@ -18,7 +18,9 @@ final readonly class Estimate implements JsonSerializable
     public static function of(Duration $low, Duration $likely, Duration $high): self
     {
         if ($low->seconds > $likely->seconds || $likely->seconds > $high->seconds) {
-            throw new InvalidArgumentException("An estimate needs low ≤ likely ≤ high, got {$low->seconds}, {$likely->seconds}, {$high->seconds} s.");
+            throw new InvalidArgumentException(
+                "An estimate needs low ≤ likely ≤ high, got {$low->seconds}, {$likely->seconds}, {$high->seconds} s.",
+            );
         }
 
         return new self($low, $likely, $high);
@@ -36,7 +38,10 @@ final readonly class Estimate implements JsonSerializable
      */
     public static function fromMinutes(array $minutes): self
     {
-        [$low, $likely, $high] = count($minutes) === 3 ? $minutes : throw new InvalidArgumentException('An estimate is three numbers: at best, likely, at most.');
+        [$low, $likely, $high] =
+            count($minutes) === 3
+                ? $minutes
+                : throw new InvalidArgumentException('An estimate is three numbers: at best, likely, at most.');
 
         return self::minutes($low, $likely, $high);
     }
@@ -49,12 +54,20 @@ final readonly class Estimate implements JsonSerializable
 
     public function plus(self $other): self
     {
-        return new self($this->low->plus($other->low), $this->likely->plus($other->likely), $this->high->plus($other->high));
+        return new self(
+            $this->low->plus($other->low),
+            $this->likely->plus($other->likely),
+            $this->high->plus($other->high),
+        );
     }
 
     /** @return array{low: float, likely: float, high: float} minutes, one decimal */
     public function jsonSerialize(): array
     {
-        return ['low' => $this->low->inMinutes(), 'likely' => $this->likely->inMinutes(), 'high' => $this->high->inMinutes()];
+        return [
+            'low' => $this->low->inMinutes(),
+            'likely' => $this->likely->inMinutes(),
+            'high' => $this->high->inMinutes(),
+        ];
     }
 }

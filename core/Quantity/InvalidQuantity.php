@@ -23,7 +23,9 @@ final class InvalidQuantity extends InvalidArgumentException
     {
         $shown = mb_substr($text, 0, 40);
 
-        return new self("\"{$shown}\" cannot be read as {$what}. Write a whole number, or a number with a unit such as \"64 GB\" or \"59.6 GiB\".");
+        return new self(
+            "\"{$shown}\" cannot be read as {$what}. Write a whole number, or a number with a unit such as \"64 GB\" or \"59.6 GiB\".",
+        );
     }
 
     public static function tooLarge(string $what): self
@@ -33,6 +35,10 @@ final class InvalidQuantity extends InvalidArgumentException
 
     public static function notAMoment(string $text): self
     {
-        return new self('"'.mb_substr($text, 0, 40).'" is not a date. Write year, month and day, such as 2026-11-24 or 2026-11-24T15:40.');
+        return new self(
+            '"'.
+                mb_substr($text, 0, 40).
+                '" is not a date. Write year, month and day, such as 2026-11-24 or 2026-11-24T15:40.',
+        );
     }
 }

@@ -24,7 +24,10 @@ final readonly class Moment
      */
     public static function of(string $text, string $zone = 'UTC'): self
     {
-        if (preg_match(self::FORM, $text) !== 1 || ! checkdate((int) substr($text, 5, 2), (int) substr($text, 8, 2), (int) substr($text, 0, 4))) {
+        if (
+            preg_match(self::FORM, $text) !== 1 ||
+            ! checkdate((int) substr($text, 5, 2), (int) substr($text, 8, 2), (int) substr($text, 0, 4))
+        ) {
             throw InvalidQuantity::notAMoment($text);
         }
         $zoneOf = new DateTimeZone($zone);

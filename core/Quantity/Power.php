@@ -24,7 +24,7 @@ final readonly class Power
     /** Energy drawn over a time, rounded up to whole milliwatt-hours. */
     public function over(Duration $time): Energy
     {
-        return Energy::milliwattHours((int) ceil($this->milliwatts * $time->seconds / 3600));
+        return Energy::milliwattHours((int) ceil(($this->milliwatts * $time->seconds) / 3600));
     }
 
     public function label(): string

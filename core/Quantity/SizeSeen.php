@@ -21,7 +21,14 @@ final readonly class SizeSeen
     public static function parse(string $text): ?self
     {
         $plain = strtolower(str_replace(["\u{a0}", ' ', '_', ','], ['', '', '', '.'], trim($text)));
-        if (preg_match('/^(?<digits>\d{1,20}(?:\.(?<part>\d{1,6}))?)(?<unit>[kmgt]?)(?<binary>i?)(?:b|bytes)?$/', $plain, $m) !== 1 || ($m['unit'] === '' && $m['binary'] !== '')) {
+        if (
+            preg_match(
+                '/^(?<digits>\d{1,20}(?:\.(?<part>\d{1,6}))?)(?<unit>[kmgt]?)(?<binary>i?)(?:b|bytes)?$/',
+                $plain,
+                $m,
+            ) !== 1 ||
+            ($m['unit'] === '' && $m['binary'] !== '')
+        ) {
             return null;
         }
         if ($m['unit'] === '') {
@@ -53,7 +60,10 @@ final readonly class SizeSeen
     /** Whether one of its readings is within that share of the bytes. */
     public function isNear(int $bytes, float $share): bool
     {
-        return array_filter($this->ranges, static fn (array $range): bool => $range[1] >= $bytes * (1 - $share) && $range[0] <= $bytes * (1 + $share)) !== [];
+        return array_filter(
+            $this->ranges,
+            static fn (array $range): bool => $range[1] >= $bytes * (1 - $share) && $range[0] <= $bytes * (1 + $share),
+        ) !== [];
     }
 
     /** Whether every reading of it is below that share of the bytes. */

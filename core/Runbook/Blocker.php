@@ -36,7 +36,13 @@ final readonly class Blocker
      * @param  list<string>  $waivableBy
      */
     public static function stop(
-        string $id, string $reason, string $rule, array $facts = [], OpensBy $opens = OpensBy::Answer, array $besides = [], array $waivableBy = [],
+        string $id,
+        string $reason,
+        string $rule,
+        array $facts = [],
+        OpensBy $opens = OpensBy::Answer,
+        array $besides = [],
+        array $waivableBy = [],
     ): self {
         return new self($id, $reason, $rule, $facts, [...Act::changing(), ...$besides], $opens, $waivableBy);
     }
@@ -49,7 +55,13 @@ final readonly class Blocker
      * @param  list<string>  $waivableBy
      */
     public static function narrow(
-        string $id, string $reason, string $rule, array $unsafe, array $facts = [], OpensBy $opens = OpensBy::Answer, array $waivableBy = [],
+        string $id,
+        string $reason,
+        string $rule,
+        array $unsafe,
+        array $facts = [],
+        OpensBy $opens = OpensBy::Answer,
+        array $waivableBy = [],
     ): self {
         return new self($id, $reason, $rule, $facts, [...$unsafe, Act::HandOver], $opens, $waivableBy);
     }
@@ -73,16 +85,30 @@ final readonly class Blocker
 
     public function gate(): Gate
     {
-        return new Gate("stop-{$this->id}", Fact::cleared($this->id), $this->reason, '', $this->waivableBy,
-            kind: $this->isStop() ? GateKind::Stop : GateKind::Hold, opens: $this->opens, rule: $this->rule, facts: $this->facts);
+        return new Gate(
+            "stop-{$this->id}",
+            Fact::cleared($this->id),
+            $this->reason,
+            '',
+            $this->waivableBy,
+            kind: $this->isStop() ? GateKind::Stop : GateKind::Hold,
+            opens: $this->opens,
+            rule: $this->rule,
+            facts: $this->facts,
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'reason' => $this->reason, 'rule' => $this->rule, 'facts' => $this->facts,
-            'unsafe' => array_column($this->unsafe, 'value'), 'opens_by' => $this->opens->value, 'waivable_by' => $this->waivableBy,
+            'id' => $this->id,
+            'reason' => $this->reason,
+            'rule' => $this->rule,
+            'facts' => $this->facts,
+            'unsafe' => array_column($this->unsafe, 'value'),
+            'opens_by' => $this->opens->value,
+            'waivable_by' => $this->waivableBy,
         ];
     }
 
@@ -104,9 +130,13 @@ final readonly class Blocker
         $unsafe = $fields->enums('unsafe', Act::class);
 
         return new self(
-            $fields->string('id'), $fields->string('reason'), $fields->string('rule'), $fields->strings('facts'),
+            $fields->string('id'),
+            $fields->string('reason'),
+            $fields->string('rule'),
+            $fields->strings('facts'),
             $unsafe === [] ? throw FieldFault::at($fields->path('unsafe'), 'something it shuts is wanted.') : $unsafe,
-            $fields->enum('opens_by', OpensBy::class), $fields->strings('waivable_by'),
+            $fields->enum('opens_by', OpensBy::class),
+            $fields->strings('waivable_by'),
         );
     }
 }

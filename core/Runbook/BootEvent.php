@@ -38,7 +38,9 @@ final readonly class BootEvent
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return $this->wants === null ? ['change' => (object) $this->changes] : ['start' => $this->wants->value, 'by' => $this->by];
+        return $this->wants === null
+            ? ['change' => (object) $this->changes]
+            : ['start' => $this->wants->value, 'by' => $this->by];
     }
 
     /**

@@ -14,7 +14,11 @@ final readonly class Confirmation
     public const TYPED = 4;
 
     /** Where a serial can be read: a closed laptop or handheld shows no label. */
-    public const READ_FROM = ['label' => 'on the drive\'s label', 'setup' => 'in the firmware\'s setup', 'console' => 'in the installer\'s console'];
+    public const READ_FROM = [
+        'label' => 'on the drive\'s label',
+        'setup' => 'in the firmware\'s setup',
+        'console' => 'in the installer\'s console',
+    ];
 
     public function __construct(
         public string $device,
@@ -47,13 +51,21 @@ final readonly class Confirmation
     /** The serial with the part hidden that has to be read from the drive. */
     public static function mask(string $serial): string
     {
-        return mb_substr($serial, 0, max(0, mb_strlen($serial) - self::TYPED)).str_repeat('•', min(self::TYPED, mb_strlen($serial)));
+        return mb_substr($serial, 0, max(0, mb_strlen($serial) - self::TYPED)).
+            str_repeat('•', min(self::TYPED, mb_strlen($serial)));
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['device' => $this->device, 'bytes' => $this->bytes, 'serial' => $this->serial, 'loses' => $this->loses, 'for_whom' => $this->forWhom, 'typed' => $this->typed];
+        return [
+            'device' => $this->device,
+            'bytes' => $this->bytes,
+            'serial' => $this->serial,
+            'loses' => $this->loses,
+            'for_whom' => $this->forWhom,
+            'typed' => $this->typed,
+        ];
     }
 
     /**
@@ -70,8 +82,12 @@ final readonly class Confirmation
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('device'), $fields->int('bytes'), $fields->optionalString('serial'), $fields->string('loses'),
-            $fields->string('for_whom'), $fields->bool('typed'),
+            $fields->string('device'),
+            $fields->int('bytes'),
+            $fields->optionalString('serial'),
+            $fields->string('loses'),
+            $fields->string('for_whom'),
+            $fields->bool('typed'),
         );
     }
 }

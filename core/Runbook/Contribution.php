@@ -34,8 +34,12 @@ final readonly class Contribution
     public function and(self $other): self
     {
         return new self(
-            [...$this->steps, ...$other->steps], [...$this->decisions, ...$other->decisions], [...$this->questions, ...$other->questions],
-            [...$this->gather, ...$other->gather], [...$this->initial, ...$other->initial], [...$this->blockers, ...$other->blockers],
+            [...$this->steps, ...$other->steps],
+            [...$this->decisions, ...$other->decisions],
+            [...$this->questions, ...$other->questions],
+            [...$this->gather, ...$other->gather],
+            [...$this->initial, ...$other->initial],
+            [...$this->blockers, ...$other->blockers],
         );
     }
 }

@@ -28,7 +28,11 @@ final readonly class Decision
 
     public function asReason(): Reason
     {
-        return new Reason("{$this->title}: {$this->chosen}. ".implode(' ', $this->reasons), $this->rule, implode(', ', $this->facts));
+        return new Reason(
+            "{$this->title}: {$this->chosen}. ".implode(' ', $this->reasons),
+            $this->rule,
+            implode(', ', $this->facts),
+        );
     }
 
     /**
@@ -50,8 +54,13 @@ final readonly class Decision
         }
 
         return new self(
-            $fields->string('id'), $fields->string('title'), $fields->string('chosen'), $fields->strings('reasons'),
-            $refused, $fields->strings('facts'), $fields->string('rule'),
+            $fields->string('id'),
+            $fields->string('title'),
+            $fields->string('chosen'),
+            $fields->strings('reasons'),
+            $refused,
+            $fields->strings('facts'),
+            $fields->string('rule'),
         );
     }
 
@@ -63,6 +72,14 @@ final readonly class Decision
             $refused[] = ['option' => (string) $option, 'reasons' => $reasons];
         }
 
-        return ['id' => $this->id, 'title' => $this->title, 'chosen' => $this->chosen, 'reasons' => $this->reasons, 'refused' => $refused, 'facts' => $this->facts, 'rule' => $this->rule];
+        return [
+            'id' => $this->id,
+            'title' => $this->title,
+            'chosen' => $this->chosen,
+            'reasons' => $this->reasons,
+            'refused' => $refused,
+            'facts' => $this->facts,
+            'rule' => $this->rule,
+        ];
     }
 }

@@ -41,9 +41,17 @@ final readonly class Evidence
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'label' => $this->label, 'kind' => $this->kind->value, 'options' => (object) $this->options, 'hint' => $this->hint,
-            'least' => $this->least, 'expected' => $this->expected?->toArray(), 'overruled_by' => $this->overruledBy, 'remedy' => $this->remedy,
-            'fact' => $this->fact, 'may_be_open' => $this->mayBeOpen,
+            'id' => $this->id,
+            'label' => $this->label,
+            'kind' => $this->kind->value,
+            'options' => (object) $this->options,
+            'hint' => $this->hint,
+            'least' => $this->least,
+            'expected' => $this->expected?->toArray(),
+            'overruled_by' => $this->overruledBy,
+            'remedy' => $this->remedy,
+            'fact' => $this->fact,
+            'may_be_open' => $this->mayBeOpen,
         ];
     }
 
@@ -61,9 +69,16 @@ final readonly class Evidence
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('id'), $fields->string('label'), $fields->enum('kind', EvidenceKind::class), $fields->words('options'),
-            $fields->optionalString('hint'), $fields->optionalInt('least'), $fields->optional('expected', Expected::read(...)),
-            $fields->strings('overruled_by'), $fields->optionalString('remedy') ?? '', $fields->optionalString('fact') ?? '',
+            $fields->string('id'),
+            $fields->string('label'),
+            $fields->enum('kind', EvidenceKind::class),
+            $fields->words('options'),
+            $fields->optionalString('hint'),
+            $fields->optionalInt('least'),
+            $fields->optional('expected', Expected::read(...)),
+            $fields->strings('overruled_by'),
+            $fields->optionalString('remedy') ?? '',
+            $fields->optionalString('fact') ?? '',
             $fields->optionalBool('may_be_open') ?? false,
         );
     }

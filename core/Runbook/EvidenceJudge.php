@@ -24,7 +24,9 @@ final class EvidenceJudge
 
         return match (true) {
             $value === '' => "Write down: {$wanted->label}.",
-            mb_strlen($value) > self::TEXT_LIMIT => "{$wanted->label}: no more than ".self::TEXT_LIMIT.' characters.',
+            mb_strlen($value) > self::TEXT_LIMIT => "{$wanted->label}: no more than ".
+                self::TEXT_LIMIT.
+                ' characters.',
             self::isLeftOpen($wanted, $value) => null,
             $wanted->kind->isNumber() && self::number($value) === null => "{$wanted->label}: {$wanted->kind->wants()} is wanted, \"{$short}\" is none.",
             $wanted->kind === EvidenceKind::Percent && self::number($value) > 100 => "{$wanted->label}: percent end at 100, {$short} is more.",
@@ -44,7 +46,12 @@ final class EvidenceJudge
     {
         $expected = $wanted->expected?->resolved($earlier);
         if (self::isLeftOpen($wanted, $value)) {
-            return new Finding($wanted, FindingVerdict::NotRead, '', $expected === null ? '' : self::spoken($wanted, $expected->value));
+            return new Finding(
+                $wanted,
+                FindingVerdict::NotRead,
+                '',
+                $expected === null ? '' : self::spoken($wanted, $expected->value),
+            );
         }
         if ($expected === null || $expected->value === '') {
             return new Finding($wanted, FindingVerdict::Noted, $value);
@@ -67,7 +74,8 @@ final class EvidenceJudge
 
     private static function isDay(string $value): bool
     {
-        return preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $value, $m) === 1 && checkdate((int) $m[2], (int) $m[3], (int) $m[1]);
+        return preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $value, $m) === 1 &&
+            checkdate((int) $m[2], (int) $m[3], (int) $m[1]);
     }
 
     private static function number(string $value): ?int
@@ -88,7 +96,12 @@ final class EvidenceJudge
             default => FindingVerdict::Differs,
         };
         $by = number_format(abs($off), 0, '.', ' ');
-        $words = $off === 0 ? 'as expected' : self::spoken($wanted, (string) $is)." read, {$spoken} expected ({$expected->source}): {$by} ".($off < 0 ? 'less' : 'more');
+        $words =
+            $off === 0
+                ? 'as expected'
+                : self::spoken($wanted, (string) $is).
+                    " read, {$spoken} expected ({$expected->source}): {$by} ".
+                    ($off < 0 ? 'less' : 'more');
 
         return new Finding($wanted, $verdict, (string) $is, $spoken, $words);
     }
@@ -102,7 +115,9 @@ final class EvidenceJudge
             $number !== null && $wanted->kind === EvidenceKind::Percent => "{$number} %",
             $number !== null => number_format($number, 0, '.', ' '),
             $wanted->kind === EvidenceKind::Choice => $wanted->options[$value] ?? $value,
-            $wanted->kind === EvidenceKind::Size => ctype_digit($value) ? Bytes::of((int) $value)->decimal().' or '.Bytes::of((int) $value)->binary() : $value,
+            $wanted->kind === EvidenceKind::Size => ctype_digit($value)
+                ? Bytes::of((int) $value)->decimal().' or '.Bytes::of((int) $value)->binary()
+                : $value,
             $wanted->kind === EvidenceKind::Serial => '',
             default => $value,
         };
@@ -111,16 +126,29 @@ final class EvidenceJudge
     private static function tally(Evidence $wanted, string $value, Expected $expected): Finding
     {
         [$is, $should] = [Tally::parse($value), Tally::parse($expected->value)];
-        $differences = $is === null || $should === null ? ["{$value}, not {$expected->value}"] : $is->against($should);
+        $differences =
+            $is === null || $should === null ? ["{$value}, not {$expected->value}"] : $is->against($should);
 
-        return new Finding($wanted, $differences === [] ? FindingVerdict::Equal : FindingVerdict::Differs, $value, $expected->value, $differences === [] ? 'as expected' : implode('; ', $differences));
+        return new Finding(
+            $wanted,
+            $differences === [] ? FindingVerdict::Equal : FindingVerdict::Differs,
+            $value,
+            $expected->value,
+            $differences === [] ? 'as expected' : implode('; ', $differences),
+        );
     }
 
     private static function ticks(Evidence $wanted, string $value, Expected $expected): Finding
     {
         $missing = array_values(array_diff(self::items($expected->value), self::items($value)));
 
-        return new Finding($wanted, $missing === [] ? FindingVerdict::Equal : FindingVerdict::Differs, $value, $expected->value, $missing === [] ? 'all of it' : 'missing: '.implode(', ', $missing));
+        return new Finding(
+            $wanted,
+            $missing === [] ? FindingVerdict::Equal : FindingVerdict::Differs,
+            $value,
+            $expected->value,
+            $missing === [] ? 'all of it' : 'missing: '.implode(', ', $missing),
+        );
     }
 
     /**
@@ -130,28 +158,52 @@ final class EvidenceJudge
      */
     public static function items(string $list): array
     {
-        $items = array_map(static fn (string $item): string => trim($item, " \t.\"'"), preg_split('/[,;\n]+/u', $list) ?: []);
+        $items = array_map(
+            static fn (string $item): string => trim($item, " \t.\"'"),
+            preg_split('/[,;\n]+/u', $list) ?: [],
+        );
 
-        return array_values(array_unique(array_filter($items, static fn (string $item): bool => ! in_array(mb_strtolower($item), ['', 'nothing', 'none', 'nothing else', '-'], true))));
+        return array_values(
+            array_unique(
+                array_filter(
+                    $items,
+                    static fn (string $item): bool => ! in_array(
+                        mb_strtolower($item),
+                        ['', 'nothing', 'none', 'nothing else', '-'],
+                        true,
+                    ),
+                ),
+            ),
+        );
     }
 
     private static function serial(Evidence $wanted, string $value, Expected $expected): Finding
     {
         $equal = Confirmation::isSerial($value, $expected->value);
 
-        return new Finding($wanted, $equal ? FindingVerdict::Equal : FindingVerdict::Differs, $equal ? 'as expected' : 'another one', '', $equal ? 'as expected' : 'not the serial of this drive');
+        return new Finding(
+            $wanted,
+            $equal ? FindingVerdict::Equal : FindingVerdict::Differs,
+            $equal ? 'as expected' : 'another one',
+            '',
+            $equal ? 'as expected' : 'not the serial of this drive',
+        );
     }
 
     private static function size(Evidence $wanted, string $value, Expected $expected): Finding
     {
         $seen = SizeSeen::parse($value);
         $bytes = (int) $expected->value;
-        $fits = $seen !== null && match (true) {
-            $expected->atLeast => ! $seen->isClearlyLess($bytes, 1.0),
-            $expected->tolerance > 0 => $seen->isNear($bytes, $expected->tolerance),
-            default => $seen->canBe($bytes),
-        };
-        $alike = array_keys(array_filter($expected->others, static fn (int $other): bool => $seen?->canBe($other) ?? false));
+        $fits =
+            $seen !== null &&
+            match (true) {
+                $expected->atLeast => ! $seen->isClearlyLess($bytes, 1.0),
+                $expected->tolerance > 0 => $seen->isNear($bytes, $expected->tolerance),
+                default => $seen->canBe($bytes),
+            };
+        $alike = array_keys(
+            array_filter($expected->others, static fn (int $other): bool => $seen?->canBe($other) ?? false),
+        );
         $words = match (true) {
             $fits && $alike === [] => 'as expected',
             $alike !== [] => ($fits ? 'it could as well be ' : 'it looks like ').implode(' or ', $alike),
@@ -160,7 +212,13 @@ final class EvidenceJudge
             default => 'not '.self::spoken($wanted, $expected->value),
         };
 
-        return new Finding($wanted, $fits && $alike === [] ? FindingVerdict::Within : FindingVerdict::Differs, $value, self::spoken($wanted, $expected->value), $words);
+        return new Finding(
+            $wanted,
+            $fits && $alike === [] ? FindingVerdict::Within : FindingVerdict::Differs,
+            $value,
+            self::spoken($wanted, $expected->value),
+            $words,
+        );
     }
 
     private static function words(Evidence $wanted, string $value, Expected $expected): Finding
@@ -171,7 +229,16 @@ final class EvidenceJudge
         $equal = in_array($plain($value), array_map($plain, $right), true);
         $spoken = implode(' or ', array_map(static fn (string $one): string => self::spoken($wanted, $one), $right));
 
-        return new Finding($wanted, $equal ? FindingVerdict::Equal : FindingVerdict::Differs, self::spoken($wanted, $value), $spoken,
-            $equal ? 'as expected' : '"'.mb_substr(self::spoken($wanted, $value), 0, 80)."\" read, \"{$spoken}\" expected ({$expected->source})");
+        return new Finding(
+            $wanted,
+            $equal ? FindingVerdict::Equal : FindingVerdict::Differs,
+            self::spoken($wanted, $value),
+            $spoken,
+            $equal
+                ? 'as expected'
+                : '"'.
+                    mb_substr(self::spoken($wanted, $value), 0, 80).
+                    "\" read, \"{$spoken}\" expected ({$expected->source})",
+        );
     }
 }

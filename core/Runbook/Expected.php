@@ -57,15 +57,22 @@ final readonly class Expected
         [$step, $evidence] = explode(':', $this->from, 2);
         $value = $earlier[$step][$evidence] ?? null;
 
-        return $value === null ? null : new self($value, $this->tolerance, $this->source, '', $this->hidden, $this->atLeast, $this->others);
+        return $value === null
+            ? null
+            : new self($value, $this->tolerance, $this->source, '', $this->hidden, $this->atLeast, $this->others);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'value' => $this->value, 'tolerance' => $this->tolerance, 'source' => $this->source, 'from' => $this->from, 'hidden' => $this->hidden,
-            'at_least' => $this->atLeast, 'others' => (object) $this->others,
+            'value' => $this->value,
+            'tolerance' => $this->tolerance,
+            'source' => $this->source,
+            'from' => $this->from,
+            'hidden' => $this->hidden,
+            'at_least' => $this->atLeast,
+            'others' => (object) $this->others,
         ];
     }
 
@@ -83,8 +90,13 @@ final readonly class Expected
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('value'), (float) $fields->number('tolerance'), $fields->string('source'), $fields->string('from'),
-            $fields->bool('hidden'), $fields->bool('at_least'), array_map(intval(...), $fields->scalars('others')),
+            $fields->string('value'),
+            (float) $fields->number('tolerance'),
+            $fields->string('source'),
+            $fields->string('from'),
+            $fields->bool('hidden'),
+            $fields->bool('at_least'),
+            array_map(intval(...), $fields->scalars('others')),
         );
     }
 }

@@ -12,7 +12,11 @@ final readonly class Finding
      * @param  string  $words  by how much it differs, or that it does not
      */
     public function __construct(
-        public Evidence $wanted, public FindingVerdict $verdict, public string $observed, public string $expected = '', public string $words = '',
+        public Evidence $wanted,
+        public FindingVerdict $verdict,
+        public string $observed,
+        public string $expected = '',
+        public string $words = '',
     ) {
     }
 
@@ -29,7 +33,10 @@ final readonly class Finding
     public function toArray(): array
     {
         return [
-            'verdict' => $this->verdict->value, 'expected' => $this->expected, 'observed' => $this->observed, 'words' => $this->words,
+            'verdict' => $this->verdict->value,
+            'expected' => $this->expected,
+            'observed' => $this->observed,
+            'words' => $this->words,
             'source' => $this->wanted->expected->source ?? '',
         ];
     }

@@ -47,8 +47,16 @@ final readonly class Gate
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'fact' => $this->fact, 'title' => $this->title, 'opens_by' => $this->opensBy, 'waivable_by' => $this->waivableBy,
-            'waives' => $this->waives, 'kind' => $this->kind->value, 'opens' => $this->opens->value, 'rule' => $this->rule, 'facts' => $this->facts,
+            'id' => $this->id,
+            'fact' => $this->fact,
+            'title' => $this->title,
+            'opens_by' => $this->opensBy,
+            'waivable_by' => $this->waivableBy,
+            'waives' => $this->waives,
+            'kind' => $this->kind->value,
+            'opens' => $this->opens->value,
+            'rule' => $this->rule,
+            'facts' => $this->facts,
         ];
     }
 
@@ -66,9 +74,16 @@ final readonly class Gate
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('id'), $fields->string('fact'), $fields->string('title'), $fields->string('opens_by'),
-            $fields->strings('waivable_by'), $fields->strings('waives'), $fields->optionalEnum('kind', GateKind::class),
-            $fields->optionalEnum('opens', OpensBy::class), $fields->optionalString('rule') ?? 'J12', $fields->strings('facts'),
+            $fields->string('id'),
+            $fields->string('fact'),
+            $fields->string('title'),
+            $fields->string('opens_by'),
+            $fields->strings('waivable_by'),
+            $fields->strings('waives'),
+            $fields->optionalEnum('kind', GateKind::class),
+            $fields->optionalEnum('opens', OpensBy::class),
+            $fields->optionalString('rule') ?? 'J12',
+            $fields->strings('facts'),
         );
     }
 }

@@ -23,10 +23,15 @@ final readonly class JobState
         $until = 0;
         foreach ($entries as $entry) {
             match ($entry->kind) {
-                EntryKind::Waiting => $waiting = ['for' => $entry->said('for'), 'since' => $entry->at, 'remind' => is_int($entry->data['remind'] ?? null) ? $entry->data['remind'] : null, 'text' => $entry->said('text')],
-                EntryKind::Resumed => $waiting = null,
-                EntryKind::RollbackLost => $lost = true,
-                EntryKind::Reminded => $until = $entry->at,
+                EntryKind::Waiting => ($waiting = [
+                    'for' => $entry->said('for'),
+                    'since' => $entry->at,
+                    'remind' => is_int($entry->data['remind'] ?? null) ? $entry->data['remind'] : null,
+                    'text' => $entry->said('text'),
+                ]),
+                EntryKind::Resumed => ($waiting = null),
+                EntryKind::RollbackLost => ($lost = true),
+                EntryKind::Reminded => ($until = $entry->at),
                 default => null,
             };
         }

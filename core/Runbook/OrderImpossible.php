@@ -17,7 +17,10 @@ final class OrderImpossible extends DomainException
 
     public static function unmeetable(string $step, string $fact): self
     {
-        return new self("Step \"{$step}\" waits for \"{$fact}\", but no step brings it about and it does not hold at the start.", [$step]);
+        return new self(
+            "Step \"{$step}\" waits for \"{$fact}\", but no step brings it about and it does not hold at the start.",
+            [$step],
+        );
     }
 
     /** @param  list<string>  $steps in the order of waiting, first one repeated at the end */

@@ -148,7 +148,10 @@ final readonly class Plan
     /** @return array<string, mixed> the plan format of docs/guide/plan.md */
     public function toArray(): array
     {
-        $list = static fn (array $items): array => array_map(static fn (Question|Decision|Blocker|GatherItem $item): array => $item->toArray(), $items);
+        $list = static fn (array $items): array => array_map(
+            static fn (Question|Decision|Blocker|GatherItem $item): array => $item->toArray(),
+            $items,
+        );
         $putBack = [];
         foreach ($this->steps as $step) {
             foreach ($step->opens as $entry) {
@@ -186,8 +189,12 @@ final readonly class Plan
     {
         $shut = $this->shut();
 
-        return array_map(static fn (Step $step): array => [
-            ...$step->toArray(), 'shut_by' => array_map(static fn (Shut $one): array => $one->toArray(), $shut->on($step)),
-        ], $this->steps);
+        return array_map(
+            static fn (Step $step): array => [
+                ...$step->toArray(),
+                'shut_by' => array_map(static fn (Shut $one): array => $one->toArray(), $shut->on($step)),
+            ],
+            $this->steps,
+        );
     }
 }

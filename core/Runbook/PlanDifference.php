@@ -15,13 +15,23 @@ final readonly class PlanDifference
      * @param  list<string>  $opened  stops and holds that are gone
      * @param  list<string>  $shut  stops and holds that came up
      */
-    private function __construct(public array $added, public array $dropped, public array $changed, public array $decided, public array $opened = [], public array $shut = [])
-    {
+    private function __construct(
+        public array $added,
+        public array $dropped,
+        public array $changed,
+        public array $decided,
+        public array $opened = [],
+        public array $shut = [],
+    ) {
     }
 
     public static function between(Plan $old, Plan $new): self
     {
-        $titles = static fn (Plan $plan): array => array_column(array_map(static fn (Step $step): array => [$step->id, $step->title], $plan->steps), 1, 0);
+        $titles = static fn (Plan $plan): array => array_column(
+            array_map(static fn (Step $step): array => [$step->id, $step->title], $plan->steps),
+            1,
+            0,
+        );
         [$before, $after] = [$titles($old), $titles($new)];
         $changed = [];
         foreach ($new->steps as $step) {
@@ -44,7 +54,12 @@ final readonly class PlanDifference
 
     public function isEmpty(): bool
     {
-        return $this->added === [] && $this->dropped === [] && $this->changed === [] && $this->decided === [] && $this->opened === [] && $this->shut === [];
+        return $this->added === [] &&
+            $this->dropped === [] &&
+            $this->changed === [] &&
+            $this->decided === [] &&
+            $this->opened === [] &&
+            $this->shut === [];
     }
 
     /** @return array<string, mixed> */
@@ -104,7 +119,9 @@ final readonly class PlanDifference
         $decided = [];
         foreach ($new->decisions as $decision) {
             if (($before[$decision->id] ?? null) !== $decision->chosen) {
-                $decided[] = isset($before[$decision->id]) ? "{$decision->title}: {$before[$decision->id]} → {$decision->chosen}" : "{$decision->title}: {$decision->chosen}";
+                $decided[] = isset($before[$decision->id])
+                    ? "{$decision->title}: {$before[$decision->id]} → {$decision->chosen}"
+                    : "{$decision->title}: {$decision->chosen}";
             }
         }
 

@@ -33,9 +33,16 @@ final readonly class PlannedJob
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('title'), $fields->enum('goal', JobKind::class), $fields->string('owner'), $fields->string('machine'),
-            $fields->optionalString('model'), $fields->string('kind'), $fields->optionalString('system'),
-            $fields->optionalString('edition'), $fields->optionalString('image'), $fields->optionalString('stick'),
+            $fields->string('title'),
+            $fields->enum('goal', JobKind::class),
+            $fields->string('owner'),
+            $fields->string('machine'),
+            $fields->optionalString('model'),
+            $fields->string('kind'),
+            $fields->optionalString('system'),
+            $fields->optionalString('edition'),
+            $fields->optionalString('image'),
+            $fields->optionalString('stick'),
         );
     }
 
@@ -43,9 +50,17 @@ final readonly class PlannedJob
     public function toArray(): array
     {
         return [
-            'title' => $this->title, 'goal' => $this->kind->value, 'goal_title' => $this->kind->title(), 'owner' => $this->owner,
-            'machine' => $this->machine, 'model' => $this->model, 'kind' => $this->machineKind, 'system' => $this->system,
-            'edition' => $this->edition, 'image' => $this->image, 'stick' => $this->stick,
+            'title' => $this->title,
+            'goal' => $this->kind->value,
+            'goal_title' => $this->kind->title(),
+            'owner' => $this->owner,
+            'machine' => $this->machine,
+            'model' => $this->model,
+            'kind' => $this->machineKind,
+            'system' => $this->system,
+            'edition' => $this->edition,
+            'image' => $this->image,
+            'stick' => $this->stick,
         ];
     }
 }

@@ -80,7 +80,10 @@ final class Planner
             }
             foreach ($step->removes as $fact) {
                 foreach ($steps as $other) {
-                    if ($other->id !== $step->id && (in_array($fact, $other->required(), true) || in_array($fact, $other->after, true))) {
+                    if (
+                        $other->id !== $step->id &&
+                        (in_array($fact, $other->required(), true) || in_array($fact, $other->after, true))
+                    ) {
                         $edges[$step->id][$other->id] = true;
                     }
                 }

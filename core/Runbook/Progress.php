@@ -24,7 +24,12 @@ final class Progress
     {
         $this->job = JobState::of($entries);
         $this->record = StoneRecord::of($plan, $entries);
-        $this->facts = array_values(array_unique([...HeldFacts::of($plan, $this->record->done, array_keys($this->record->waivedSteps)), ...array_keys($this->record->overruled)]));
+        $this->facts = array_values(
+            array_unique([
+                ...HeldFacts::of($plan, $this->record->done, array_keys($this->record->waivedSteps)),
+                ...array_keys($this->record->overruled),
+            ]),
+        );
     }
 
     /** @param  list<LogEntry>  $entries oldest first */
@@ -84,8 +89,12 @@ final class Progress
     {
         $laid = array_filter($this->plan->steps, fn (Step $step): bool => $this->laidBy($step->id) !== null);
 
-        return array_values(array_filter($this->plan->questions,
-            static fn (Question $question): bool => array_filter($laid, $question->endsWith(...)) === []));
+        return array_values(
+            array_filter(
+                $this->plan->questions,
+                static fn (Question $question): bool => array_filter($laid, $question->endsWith(...)) === [],
+            ),
+        );
     }
 
     /** The first open stone that somebody has to open itself, wherever the job stands; null where the path is free. */
@@ -103,7 +112,9 @@ final class Progress
     /** @return list<Step> stones that are neither laid nor fallen away */
     public function open(): array
     {
-        return array_values(array_filter($this->plan->steps, fn (Step $step): bool => ! $this->state($step)->isClosed()));
+        return array_values(
+            array_filter($this->plan->steps, fn (Step $step): bool => ! $this->state($step)->isClosed()),
+        );
     }
 
     private function shutStones(): ShutStones
@@ -120,7 +131,9 @@ final class Progress
     /** @return list<Gate> gates of the step that are shut */
     public function shutGates(Step $step): array
     {
-        return array_values(array_filter($step->gates, fn (Gate $gate): bool => ! in_array($gate->fact, $this->facts, true)));
+        return array_values(
+            array_filter($step->gates, fn (Gate $gate): bool => ! in_array($gate->fact, $this->facts, true)),
+        );
     }
 
     /** @return array<string, array<string, string>> what was written down so far: step => evidence => value */
@@ -189,13 +202,17 @@ final class Progress
     /** The last done that can still be taken back at that moment. */
     public function takeBackable(int $now): ?LogEntry
     {
-        return $this->record->lastDone !== null && $now - $this->record->lastDone->at <= self::TAKE_BACK ? $this->record->lastDone : null;
+        return $this->record->lastDone !== null && $now - $this->record->lastDone->at <= self::TAKE_BACK
+            ? $this->record->lastDone
+            : null;
     }
 
     /** Whether the step has run past the mark after which to worry. */
     public function isOverdue(Step $step, int $now): bool
     {
-        return ! isset($this->record->done[$step->id]) && isset($this->record->started[$step->id]) && $now - $this->record->started[$step->id] > $step->time->high->seconds;
+        return ! isset($this->record->done[$step->id]) &&
+            isset($this->record->started[$step->id]) &&
+            $now - $this->record->started[$step->id] > $step->time->high->seconds;
     }
 
     /** @return list<array{entry: PutBack, step: string}> opened and not yet closed */

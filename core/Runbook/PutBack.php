@@ -26,7 +26,13 @@ final readonly class PutBack
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'what' => $this->what, 'why' => $this->why, 'closed_by' => $this->closedBy, 'stays' => $this->stays];
+        return [
+            'id' => $this->id,
+            'what' => $this->what,
+            'why' => $this->why,
+            'closed_by' => $this->closedBy,
+            'stays' => $this->stays,
+        ];
     }
 
     /**
@@ -43,7 +49,11 @@ final readonly class PutBack
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('id'), $fields->string('what'), $fields->string('why'), $fields->string('closed_by'), $fields->bool('stays'),
+            $fields->string('id'),
+            $fields->string('what'),
+            $fields->string('why'),
+            $fields->string('closed_by'),
+            $fields->bool('stays'),
         );
     }
 }

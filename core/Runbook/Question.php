@@ -72,9 +72,17 @@ final readonly class Question
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('fact'), $fields->string('text'), $fields->words('options'), $fields->string('decides'),
-            $fields->string('rule'), $fields->int('weight'),
-            $fields->has('shuts') ? $fields->enums('shuts', Act::class) : ($fields->optionalBool('holds') === true ? [Act::Erase] : []),
+            $fields->string('fact'),
+            $fields->string('text'),
+            $fields->words('options'),
+            $fields->string('decides'),
+            $fields->string('rule'),
+            $fields->int('weight'),
+            $fields->has('shuts')
+                ? $fields->enums('shuts', Act::class)
+                : ($fields->optionalBool('holds') === true
+                    ? [Act::Erase]
+                    : []),
             $fields->enums('until', Act::class),
         );
     }
@@ -82,7 +90,16 @@ final readonly class Question
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fact' => $this->fact, 'text' => $this->text, 'options' => (object) $this->options, 'decides' => $this->decides, 'rule' => $this->rule, 'weight' => $this->weight,
-            'holds' => $this->holds(), 'shuts' => array_column($this->shuts, 'value'), 'until' => array_column($this->until, 'value')];
+        return [
+            'fact' => $this->fact,
+            'text' => $this->text,
+            'options' => (object) $this->options,
+            'decides' => $this->decides,
+            'rule' => $this->rule,
+            'weight' => $this->weight,
+            'holds' => $this->holds(),
+            'shuts' => array_column($this->shuts, 'value'),
+            'until' => array_column($this->until, 'value'),
+        ];
     }
 }

@@ -14,8 +14,12 @@ final class Refused extends DomainException
      * @param  array<string, string>  $fields  further fields with their own sentences
      * @param  bool  $quick  whether it only asks whether the stone was laid before its clock ran
      */
-    private function __construct(string $message, public readonly string $field = 'step', public readonly array $fields = [], public readonly bool $quick = false)
-    {
+    private function __construct(
+        string $message,
+        public readonly string $field = 'step',
+        public readonly array $fields = [],
+        public readonly bool $quick = false,
+    ) {
         parent::__construct($message);
     }
 
@@ -27,7 +31,11 @@ final class Refused extends DomainException
     /** @param  list<string>  $missing */
     public static function notReady(Step $step, array $missing): self
     {
-        return new self("\"{$step->title}\" cannot start yet: first ".implode(', and ', array_map(Fact::spoken(...), $missing)).'. You can read it ahead.');
+        return new self(
+            "\"{$step->title}\" cannot start yet: first ".
+                implode(', and ', array_map(Fact::spoken(...), $missing)).
+                '. You can read it ahead.',
+        );
     }
 
     /** @param  non-empty-list<Shut>  $shut */
@@ -35,16 +43,25 @@ final class Refused extends DomainException
     {
         $lines = array_map(static fn (Shut $one): string => $one->sentence().' '.$one->opens->spoken(), $shut);
 
-        return new self("\"{$step->title}\" is shut. ".implode(' ', array_map(ucfirst(...), $lines)).' You can read it ahead.');
+        return new self(
+            "\"{$step->title}\" is shut. ".
+                implode(' ', array_map(ucfirst(...), $lines)).
+                ' You can read it ahead.',
+        );
     }
 
     /** @param  non-empty-list<Step>  $open */
     public static function stillOpen(Step $step, array $open): self
     {
-        $names = implode(', ', array_map(static fn (Step $one): string => "\"{$one->title}\"", array_slice($open, 0, 3)));
+        $names = implode(
+            ', ',
+            array_map(static fn (Step $one): string => "\"{$one->title}\"", array_slice($open, 0, 3)),
+        );
         $more = count($open) > 3 ? ' and '.(count($open) - 3).' more' : '';
 
-        return new self("\"{$step->title}\" comes last: {$names}{$more} ".(count($open) === 1 ? 'is' : 'are').' still open.');
+        return new self(
+            "\"{$step->title}\" comes last: {$names}{$more} ".(count($open) === 1 ? 'is' : 'are').' still open.',
+        );
     }
 
     public static function notWaivable(Gate $gate): self
@@ -64,12 +81,17 @@ final class Refused extends DomainException
 
     public static function wrongSerial(): self
     {
-        return new self('These are not the last four of this drive\'s serial. Read them from the label on the drive itself; if they still differ, stop: this is another drive.', 'serial');
+        return new self(
+            'These are not the last four of this drive\'s serial. Read them from the label on the drive itself; if they still differ, stop: this is another drive.',
+            'serial',
+        );
     }
 
     public static function inTrouble(Step $step): self
     {
-        return new self("\"{$step->title}\" has a problem open. Choose \"try again\" when you start over, then it can be done.");
+        return new self(
+            "\"{$step->title}\" has a problem open. Choose \"try again\" when you start over, then it can be done.",
+        );
     }
 
     public static function evidence(string $field, string $sentence): self
@@ -83,7 +105,10 @@ final class Refused extends DomainException
         $fields = [];
         foreach ($findings as $finding) {
             $who = $finding->wanted->overruledBy;
-            $how = $who === [] ? ' Nobody may accept this.' : ' A '.implode(' or a ', $who).' may accept it, with a reason.';
+            $how =
+                $who === []
+                    ? ' Nobody may accept this.'
+                    : ' A '.implode(' or a ', $who).' may accept it, with a reason.';
             $fields[$finding->wanted->id] = $finding->sentence().$how;
         }
 
@@ -92,12 +117,20 @@ final class Refused extends DomainException
 
     public static function tooQuick(Step $step, int $seconds): self
     {
-        return new self("\"{$step->title}\" took {$seconds} s, and at least {$step->time->low->label()} is usual. Was it done before the clock ran?", 'before_clock', quick: true);
+        return new self(
+            "\"{$step->title}\" took {$seconds} s, and at least {$step->time->low->label()} is usual. Was it done before the clock ran?",
+            'before_clock',
+            quick: true,
+        );
     }
 
     public static function tooLate(): self
     {
-        return new self('A done can be taken back for '.Progress::TAKE_BACK.' seconds. Write a note saying what was different; the log keeps both.');
+        return new self(
+            'A done can be taken back for '.
+                Progress::TAKE_BACK.
+                ' seconds. Write a note saying what was different; the log keeps both.',
+        );
     }
 
     public static function role(string $action, string $roles): self

@@ -14,7 +14,9 @@ final class Revision
      */
     public static function keeping(Plan $old, Plan $new, array $finished): Plan
     {
-        $kept = array_values(array_filter($old->steps, static fn (Step $step): bool => in_array($step->id, $finished, true)));
+        $kept = array_values(
+            array_filter($old->steps, static fn (Step $step): bool => in_array($step->id, $finished, true)),
+        );
         if ($kept === []) {
             return $new;
         }
@@ -22,7 +24,9 @@ final class Revision
         foreach ($kept as $step) {
             $facts = [...$facts, ...$step->after];
         }
-        $open = array_values(array_filter($new->steps, static fn (Step $step): bool => ! in_array($step->id, $finished, true)));
+        $open = array_values(
+            array_filter($new->steps, static fn (Step $step): bool => ! in_array($step->id, $finished, true)),
+        );
         $open = [...$open, ...self::stillOwed($old, $kept, $open, $finished)];
 
         return $new->withSteps([...$kept, ...Planner::order($open, $facts)]);
@@ -43,7 +47,10 @@ final class Revision
         foreach ($kept as $step) {
             foreach ($step->opens as $entry) {
                 $closing = $old->step($entry->closedBy);
-                if ($closing !== null && ! in_array($closing->id, [...$present, ...$finished, ...array_keys($owed)], true)) {
+                if (
+                    $closing !== null &&
+                    ! in_array($closing->id, [...$present, ...$finished, ...array_keys($owed)], true)
+                ) {
                     $owed[$closing->id] = $closing;
                 }
             }

@@ -25,7 +25,13 @@ final readonly class Shut
 
     public static function behind(Step $step): self
     {
-        return new self("behind-{$step->id}", "\"{$step->title}\" comes before it and is shut.", 'K1', GateKind::Proof, OpensBy::Step);
+        return new self(
+            "behind-{$step->id}",
+            "\"{$step->title}\" comes before it and is shut.",
+            'K1',
+            GateKind::Proof,
+            OpensBy::Step,
+        );
     }
 
     /** Whether somebody has to do something about it here, and not at a stone before. */
@@ -44,7 +50,11 @@ final readonly class Shut
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'reason' => $this->reason, 'rule' => $this->rule, 'opens_by' => $this->opens->value, 'waivable_by' => $this->waivableBy,
+            'id' => $this->id,
+            'reason' => $this->reason,
+            'rule' => $this->rule,
+            'opens_by' => $this->opens->value,
+            'waivable_by' => $this->waivableBy,
         ];
     }
 }

@@ -72,7 +72,16 @@ final readonly class ShutStones
                 continue;
             }
             $producer = $producers[$fact] ?? null;
-            $entry = $producer === null ? new Shut("fact-{$fact}", ucfirst(Fact::spoken($fact)).' is wanted first.', 'K1', GateKind::Hold, OpensBy::Nothing) : Shut::behind($producer);
+            $entry =
+                $producer === null
+                    ? new Shut(
+                        "fact-{$fact}",
+                        ucfirst(Fact::spoken($fact)).' is wanted first.',
+                        'K1',
+                        GateKind::Hold,
+                        OpensBy::Nothing,
+                    )
+                    : Shut::behind($producer);
             $shut[$entry->id] = $entry;
         }
         if (in_array(Fact::HANDED_OVER, $step->after, true)) {

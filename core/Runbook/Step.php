@@ -61,7 +61,12 @@ final readonly class Step
     /** @return list<string> facts that must hold, those behind gates included */
     public function required(): array
     {
-        return array_values(array_unique([...$this->before, ...array_map(static fn (Gate $gate): string => $gate->fact, $this->gates)]));
+        return array_values(
+            array_unique([
+                ...$this->before,
+                ...array_map(static fn (Gate $gate): string => $gate->fact, $this->gates),
+            ]),
+        );
     }
 
     /** @param  list<BootEvent>  $boots */
@@ -95,16 +100,34 @@ final readonly class Step
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $list = static fn (array $items): array => array_map(static fn (Gate|Reason|Evidence|PutBack|BootEvent $item): array => $item->toArray(), $items);
+        $list = static fn (array $items): array => array_map(
+            static fn (Gate|Reason|Evidence|PutBack|BootEvent $item): array => $item->toArray(),
+            $items,
+        );
 
         return [
-            'id' => $this->id, 'stage' => $this->stage->value, 'title' => $this->title, 'presence' => $this->presence->value,
-            'minutes' => $this->time->jsonSerialize(), 'one_way' => $this->isOneWay(), 'instructions' => $this->instructions,
-            'needs' => $this->needs, 'before' => $this->before, 'after' => $this->after, 'removes' => $this->removes,
-            'gates' => $list($this->gates), 'because' => $list($this->because), 'cautions' => $this->cautions,
-            'evidence' => $list($this->evidence), 'opens' => $list($this->opens), 'rows' => $this->rows,
-            'confirmation' => $this->confirmation?->toArray(), 'waiting' => $this->waiting?->toArray(), 'boots' => $list($this->boots),
-            'acts' => array_column($this->acts, 'value'), 'done' => $this->done?->toArray(),
+            'id' => $this->id,
+            'stage' => $this->stage->value,
+            'title' => $this->title,
+            'presence' => $this->presence->value,
+            'minutes' => $this->time->jsonSerialize(),
+            'one_way' => $this->isOneWay(),
+            'instructions' => $this->instructions,
+            'needs' => $this->needs,
+            'before' => $this->before,
+            'after' => $this->after,
+            'removes' => $this->removes,
+            'gates' => $list($this->gates),
+            'because' => $list($this->because),
+            'cautions' => $this->cautions,
+            'evidence' => $list($this->evidence),
+            'opens' => $list($this->opens),
+            'rows' => $this->rows,
+            'confirmation' => $this->confirmation?->toArray(),
+            'waiting' => $this->waiting?->toArray(),
+            'boots' => $list($this->boots),
+            'acts' => array_column($this->acts, 'value'),
+            'done' => $this->done?->toArray(),
         ];
     }
 
@@ -129,7 +152,9 @@ final readonly class Step
             $fields->string('title'),
             $fields->enum('presence', Presence::class),
             Estimate::minutes(
-                (float) $minutes->number('low'), (float) $minutes->number('likely'), (float) $minutes->number('high'),
+                (float) $minutes->number('low'),
+                (float) $minutes->number('likely'),
+                (float) $minutes->number('high'),
             ),
             $fields->strings('instructions'),
             $fields->strings('before'),

@@ -62,7 +62,10 @@ final class StoneRecord
         $id = $entry->step;
         $this->last = $entry->at;
         if ($entry->kind === EntryKind::Waived) {
-            $this->waive($entry->said('gate'), is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null);
+            $this->waive(
+                $entry->said('gate'),
+                is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null,
+            );
         }
         if ($id === null) {
             return;

@@ -21,7 +21,9 @@ final readonly class Tally
             if ($part === '') {
                 continue;
             }
-            $found = preg_match('/^(?<n>\d{1,4})\s*(?:[×x*]\s*)?(?<type>\D.*)?$/u', $part, $m) === 1 || preg_match('/^(?<type>.+?)\s*[:=]?\s*(?<n>\d{1,4})$/u', $part, $m) === 1;
+            $found =
+                preg_match('/^(?<n>\d{1,4})\s*(?:[×x*]\s*)?(?<type>\D.*)?$/u', $part, $m) === 1 ||
+                preg_match('/^(?<type>.+?)\s*[:=]?\s*(?<n>\d{1,4})$/u', $part, $m) === 1;
             if (! $found) {
                 return null;
             }

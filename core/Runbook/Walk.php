@@ -49,7 +49,12 @@ final class Walk
             return ['typed' => false, 'device' => $step->confirmation->device];
         }
         if (! isset(Confirmation::READ_FROM[$readFrom])) {
-            throw Refused::evidence('read_from', 'Say where the serial was read: '.implode(', ', Confirmation::READ_FROM).'. From our own screen it proves nothing.');
+            throw Refused::evidence(
+                'read_from',
+                'Say where the serial was read: '.
+                    implode(', ', Confirmation::READ_FROM).
+                    '. From our own screen it proves nothing.',
+            );
         }
 
         return ['typed' => true, 'device' => $step->confirmation->device, 'read_from' => $readFrom];
@@ -67,8 +72,14 @@ final class Walk
      *
      * @throws Refused
      */
-    public function done(Step $step, array $evidence, array $accepted = [], string $role = '', ?int $now = null, bool $beforeClock = false): array
-    {
+    public function done(
+        Step $step,
+        array $evidence,
+        array $accepted = [],
+        string $role = '',
+        ?int $now = null,
+        bool $beforeClock = false,
+    ): array {
         $this->start($step);
         if ($this->progress->state($step) === StepState::Trouble) {
             throw Refused::inTrouble($step);
@@ -145,7 +156,10 @@ final class Walk
                     throw Refused::role('waive this gate', 'a '.implode(' or a ', $gate->waivableBy));
                 }
                 if (trim($agreedBy) === '') {
-                    throw Refused::evidence('agreed_by', 'Say who agreed to the waiver: the owner or who speaks for the owner.');
+                    throw Refused::evidence(
+                        'agreed_by',
+                        'Say who agreed to the waiver: the owner or who speaks for the owner.',
+                    );
                 }
                 $this->words($text);
 
@@ -160,7 +174,9 @@ final class Walk
         if ($this->progress->state($step)->isClosed()) {
             throw Refused::alreadyDone($step);
         }
-        $shut = array_values(array_filter($this->progress->shut($step), static fn (Shut $one): bool => $one->isHere()));
+        $shut = array_values(
+            array_filter($this->progress->shut($step), static fn (Shut $one): bool => $one->isHere()),
+        );
         if ($shut !== []) {
             throw Refused::shut($step, $shut);
         }

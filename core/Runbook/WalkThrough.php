@@ -63,13 +63,27 @@ final class WalkThrough
      */
     private static function lay(Plan $plan, array $entries, Step $step): array
     {
-        $said = static fn (EntryKind $kind, array $data): LogEntry => new LogEntry(count($entries) + 1, $kind, $step->id, count($entries), 'technician', $data);
+        $said = static fn (EntryKind $kind, array $data): LogEntry => new LogEntry(
+            count($entries) + 1,
+            $kind,
+            $step->id,
+            count($entries),
+            'technician',
+            $data,
+        );
         if ($step->confirmation !== null) {
-            $data = (new Walk(Progress::of($plan, $entries)))->confirm($step, self::serial($step->confirmation->serial), (string) array_key_first(Confirmation::READ_FROM));
+            $data = (new Walk(Progress::of($plan, $entries)))->confirm(
+                $step,
+                self::serial($step->confirmation->serial),
+                (string) array_key_first(Confirmation::READ_FROM),
+            );
             $entries[] = $said(EntryKind::Confirmed, $data);
         }
         $progress = Progress::of($plan, $entries);
-        $entries[] = $said(EntryKind::Done, (new Walk($progress))->done($step, self::evidence($step, $progress->evidence())));
+        $entries[] = $said(
+            EntryKind::Done,
+            (new Walk($progress))->done($step, self::evidence($step, $progress->evidence())),
+        );
 
         return $entries;
     }
@@ -85,11 +99,14 @@ final class WalkThrough
         $given = [];
         foreach ($step->evidence as $wanted) {
             $expected = $wanted->expected?->resolved([...$earlier, $step->id => $given]);
-            $given[$wanted->id] = $expected === null || $expected->value === '' ? self::usual($wanted) : match ($wanted->kind) {
-                EvidenceKind::Choice => explode('|', $expected->value)[0],
-                EvidenceKind::Serial => self::serial($expected->value),
-                default => $expected->value,
-            };
+            $given[$wanted->id] =
+                $expected === null || $expected->value === ''
+                    ? self::usual($wanted)
+                    : match ($wanted->kind) {
+                        EvidenceKind::Choice => explode('|', $expected->value)[0],
+                        EvidenceKind::Serial => self::serial($expected->value),
+                        default => $expected->value,
+                    };
         }
 
         return $given;

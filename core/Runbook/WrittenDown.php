@@ -25,9 +25,16 @@ final class WrittenDown
 
         return [
             // A serial is compared and not kept.
-            'evidence' => array_map(static fn (Finding $one): string => $one->wanted->kind === EvidenceKind::Serial ? $one->observed : $given[$one->wanted->id], $findings),
-            ...($compared === [] ? [] : ['findings' => array_map(static fn (Finding $one): array => $one->toArray(), $compared)]),
-            ...($overruled === [] ? [] : ['overruled' => $overruled]),
+            'evidence' => array_map(
+                static fn (Finding $one): string => $one->wanted->kind === EvidenceKind::Serial
+                    ? $one->observed
+                    : $given[$one->wanted->id],
+                $findings,
+            ),
+            ...$compared === []
+                ? []
+                : ['findings' => array_map(static fn (Finding $one): array => $one->toArray(), $compared)],
+            ...$overruled === [] ? [] : ['overruled' => $overruled],
         ];
     }
 
@@ -44,7 +51,8 @@ final class WrittenDown
             $value = $evidence[$wanted->id] ?? '';
             if ($wanted->kind === EvidenceKind::Ticks) {
                 $value = is_array($value) ? implode(', ', array_filter($value, is_string(...))) : $value;
-                $given[$wanted->id] = is_scalar($value) && trim((string) $value) !== '' ? trim((string) $value) : 'nothing';
+                $given[$wanted->id] =
+                    is_scalar($value) && trim((string) $value) !== '' ? trim((string) $value) : 'nothing';
 
                 continue;
             }

@@ -12,7 +12,9 @@ final readonly class Extent
     public function __construct(public int $first, public int $count)
     {
         if ($first < 0 || $count < 1) {
-            throw new InvalidArgumentException("A run of sectors starts at 0 or later and has at least one sector; got {$first} and {$count}.");
+            throw new InvalidArgumentException(
+                "A run of sectors starts at 0 or later and has at least one sector; got {$first} and {$count}.",
+            );
         }
     }
 

@@ -93,8 +93,13 @@ final readonly class Fat32Geometry
     public function toArray(): array
     {
         return [
-            'sector_bytes' => $this->sector->value, 'sectors' => $this->sectors, 'sectors_per_cluster' => $this->sectorsPerCluster,
-            'reserved_sectors' => self::RESERVED_SECTORS, 'fats' => self::COPIES, 'fat_sectors' => $this->fatSectors, 'clusters' => $this->clusters,
+            'sector_bytes' => $this->sector->value,
+            'sectors' => $this->sectors,
+            'sectors_per_cluster' => $this->sectorsPerCluster,
+            'reserved_sectors' => self::RESERVED_SECTORS,
+            'fats' => self::COPIES,
+            'fat_sectors' => $this->fatSectors,
+            'clusters' => $this->clusters,
         ];
     }
 

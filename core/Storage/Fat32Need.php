@@ -46,7 +46,11 @@ final class Fat32Need
         }
         foreach ($entries as $path => $count) {
             if ($count > self::MAX_ENTRIES) {
-                throw LayoutImpossible::noRoom("the directory /{$path} with {$count} entries", Bytes::of($count * self::ENTRY_BYTES), Bytes::of(self::MAX_ENTRIES * self::ENTRY_BYTES));
+                throw LayoutImpossible::noRoom(
+                    "the directory /{$path} with {$count} entries",
+                    Bytes::of($count * self::ENTRY_BYTES),
+                    Bytes::of(self::MAX_ENTRIES * self::ENTRY_BYTES),
+                );
             }
             $clusters += max(1, Bytes::of($count * self::ENTRY_BYTES)->portions($cluster));
         }
@@ -57,9 +61,18 @@ final class Fat32Need
     /**
      * An upper bound where only totals are known: every file wastes at most one cluster, every name is as long as $longestName.
      */
-    public static function atMost(int $files, int $directories, Bytes $bytes, Bytes $cluster, int $longestName = 64): Bytes
-    {
-        $entries = ($files + $directories) * (1 + intdiv($longestName + self::UNITS_PER_LONG_ENTRY - 1, self::UNITS_PER_LONG_ENTRY)) + 2 * $directories + 1;
+    public static function atMost(
+        int $files,
+        int $directories,
+        Bytes $bytes,
+        Bytes $cluster,
+        int $longestName = 64,
+    ): Bytes {
+        $entries =
+            ($files + $directories) *
+                (1 + intdiv($longestName + self::UNITS_PER_LONG_ENTRY - 1, self::UNITS_PER_LONG_ENTRY)) +
+            2 * $directories +
+            1;
         $fileClusters = intdiv($bytes->count, $cluster->count) + $files;
         $directoryClusters = intdiv($entries * self::ENTRY_BYTES, $cluster->count) + $directories + 1;
 

@@ -30,20 +30,41 @@ final readonly class Guid
      */
     public static function fromBytes(string $bytes): self
     {
-        $hex = bin2hex(strrev(substr($bytes, 0, 4)).strrev(substr($bytes, 4, 2)).strrev(substr($bytes, 6, 2)).substr($bytes, 8));
+        $hex = bin2hex(
+            strrev(substr($bytes, 0, 4)).
+                strrev(substr($bytes, 4, 2)).
+                strrev(substr($bytes, 6, 2)).
+                substr($bytes, 8),
+        );
 
-        return self::of(implode('-', [substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 12, 4), substr($hex, 16, 4), substr($hex, 20)]));
+        return self::of(
+            implode('-', [
+                substr($hex, 0, 8),
+                substr($hex, 8, 4),
+                substr($hex, 12, 4),
+                substr($hex, 16, 4),
+                substr($hex, 20),
+            ]),
+        );
     }
 
     /** Always the same GUID for the same words (RFC 9562, version 8: a hash of our own choice), so that plans repeat. */
     public static function fromSeed(string $seed): self
     {
         $hash = sha1('cobblestone '.$seed, true);
-        $hash[6] = chr(ord($hash[6]) & 0x0F | 0x80);
-        $hash[8] = chr(ord($hash[8]) & 0x3F | 0x80);
+        $hash[6] = chr((ord($hash[6]) & 0x0F) | 0x80);
+        $hash[8] = chr((ord($hash[8]) & 0x3F) | 0x80);
         $hex = bin2hex(substr($hash, 0, 16));
 
-        return self::of(implode('-', [substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 12, 4), substr($hex, 16, 4), substr($hex, 20, 12)]));
+        return self::of(
+            implode('-', [
+                substr($hex, 0, 8),
+                substr($hex, 8, 4),
+                substr($hex, 12, 4),
+                substr($hex, 16, 4),
+                substr($hex, 20, 12),
+            ]),
+        );
     }
 
     /** 16 bytes, the first three fields little-endian. */
@@ -51,6 +72,10 @@ final readonly class Guid
     {
         [$a, $b, $c, $d, $e] = explode('-', $this->text);
 
-        return strrev((string) hex2bin($a)).strrev((string) hex2bin($b)).strrev((string) hex2bin($c)).hex2bin($d).hex2bin($e);
+        return strrev((string) hex2bin($a)).
+            strrev((string) hex2bin($b)).
+            strrev((string) hex2bin($c)).
+            hex2bin($d).
+            hex2bin($e);
     }
 }

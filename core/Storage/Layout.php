@@ -41,8 +41,13 @@ final readonly class Layout
         }
         $last = $layout->scheme->firstUsable($layout->sector) - 1;
         foreach ($layout->partitions as $partition) {
-            if ($partition->extent->first <= $last || $partition->extent->last() > $layout->scheme->lastUsable($layout->sector, $layout->sectors())) {
-                throw LayoutImpossible::notReadable("partition {$partition->number} overlaps another or leaves the device");
+            if (
+                $partition->extent->first <= $last ||
+                $partition->extent->last() > $layout->scheme->lastUsable($layout->sector, $layout->sectors())
+            ) {
+                throw LayoutImpossible::notReadable(
+                    "partition {$partition->number} overlaps another or leaves the device",
+                );
             }
             $last = $partition->extent->last();
         }
@@ -72,15 +77,23 @@ final readonly class Layout
             $extent = new Extent($part->int('first_sector'), $part->int('sectors'));
             $fileSystem = $part->string('file_system');
             $partitions[] = new PlannedPartition(
-                $part->int('number'), $part->string('name'), $part->enum('type', PartitionType::class), $extent,
-                $fileSystem, $part->string('role'), $part->bool('active'),
+                $part->int('number'),
+                $part->string('name'),
+                $part->enum('type', PartitionType::class),
+                $extent,
+                $fileSystem,
+                $part->string('role'),
+                $part->bool('active'),
                 $fileSystem === 'fat32' ? Fat32Geometry::forSectors($extent->count, $sector) : null,
             );
         }
 
         return new self(
-            $fields->enum('scheme', Scheme::class), $sector, Bytes::of($fields->int('device_bytes')),
-            Guid::of($fields->string('disk_guid')), $partitions,
+            $fields->enum('scheme', Scheme::class),
+            $sector,
+            Bytes::of($fields->int('device_bytes')),
+            Guid::of($fields->string('disk_guid')),
+            $partitions,
         );
     }
 
@@ -100,19 +113,24 @@ final readonly class Layout
             'device_sectors' => $this->sectors(),
             'out_of_reach_bytes' => $this->outOfReach()->count,
             'disk_guid' => $this->diskGuid->text,
-            'partitions' => array_map(fn (PlannedPartition $partition): array => [
-                'number' => $partition->number,
-                'name' => $partition->name,
-                'role' => $partition->role,
-                'type' => $partition->type->value,
-                'type_code' => $this->scheme === Scheme::Gpt ? $partition->type->guid() : sprintf('0x%02X', $partition->type->mbrCode($partition->fat32 !== null)),
-                'active' => $partition->active,
-                'file_system' => $partition->fileSystem,
-                'first_sector' => $partition->extent->first,
-                'sectors' => $partition->extent->count,
-                'bytes' => $this->sector->bytes($partition->extent->count)->count,
-                'fat32' => $partition->fat32?->toArray(),
-            ], $this->partitions),
+            'partitions' => array_map(
+                fn (PlannedPartition $partition): array => [
+                    'number' => $partition->number,
+                    'name' => $partition->name,
+                    'role' => $partition->role,
+                    'type' => $partition->type->value,
+                    'type_code' => $this->scheme === Scheme::Gpt
+                            ? $partition->type->guid()
+                            : sprintf('0x%02X', $partition->type->mbrCode($partition->fat32 !== null)),
+                    'active' => $partition->active,
+                    'file_system' => $partition->fileSystem,
+                    'first_sector' => $partition->extent->first,
+                    'sectors' => $partition->extent->count,
+                    'bytes' => $this->sector->bytes($partition->extent->count)->count,
+                    'fat32' => $partition->fat32?->toArray(),
+                ],
+                $this->partitions,
+            ),
         ];
     }
 }

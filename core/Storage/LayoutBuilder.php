@@ -19,8 +19,13 @@ final class LayoutBuilder
      *
      * @throws LayoutImpossible
      */
-    public static function build(Scheme $scheme, SectorSize $sector, Bytes $device, array $requests, string $seed): Layout
-    {
+    public static function build(
+        Scheme $scheme,
+        SectorSize $sector,
+        Bytes $device,
+        array $requests,
+        string $seed,
+    ): Layout {
         $limit = $scheme === Scheme::Gpt ? self::GPT_ENTRIES : self::MBR_PRIMARIES;
         if (count($requests) > $limit) {
             throw LayoutImpossible::tooManyPartitions($scheme, count($requests), $limit);
@@ -60,7 +65,12 @@ final class LayoutBuilder
     private static function sizes(array $requests, SectorSize $sector, int $room): array
     {
         $mebi = $sector->perMebi();
-        $sizes = array_map(static fn (PartitionRequest $request): int => $request->size === null ? 0 : $request->size->portions(Bytes::mebi(1)) * $mebi, $requests);
+        $sizes = array_map(
+            static fn (PartitionRequest $request): int => $request->size === null
+                ? 0
+                : $request->size->portions(Bytes::mebi(1)) * $mebi,
+            $requests,
+        );
         $rests = array_keys($sizes, 0, true);
         if (count($rests) > 1) {
             throw LayoutImpossible::twoRests();
@@ -68,7 +78,11 @@ final class LayoutBuilder
         $free = $room - array_sum($sizes);
         if ($free < 0 || ($rests !== [] && $free < $mebi)) {
             $last = $requests[$rests[0] ?? array_key_last($requests)] ?? null;
-            throw LayoutImpossible::noRoom($last->name ?? 'these partitions', $sector->bytes(array_sum($sizes) + ($rests === [] ? 0 : $mebi)), $sector->bytes($room));
+            throw LayoutImpossible::noRoom(
+                $last->name ?? 'these partitions',
+                $sector->bytes(array_sum($sizes) + ($rests === [] ? 0 : $mebi)),
+                $sector->bytes($room),
+            );
         }
         foreach ($rests as $index) {
             $sizes[$index] = $free;

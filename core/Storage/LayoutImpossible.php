@@ -12,7 +12,9 @@ final class LayoutImpossible extends DomainException
 {
     public static function noRoom(string $what, Bytes $wanted, Bytes $free): self
     {
-        return new self("There is no room for {$what}: it needs {$wanted->binary()} ({$wanted->exact()}), {$free->binary()} ({$free->exact()}) are free. Choose a larger device or a smaller part.");
+        return new self(
+            "There is no room for {$what}: it needs {$wanted->binary()} ({$wanted->exact()}), {$free->binary()} ({$free->exact()}) are free. Choose a larger device or a smaller part.",
+        );
     }
 
     public static function tooManyPartitions(Scheme $scheme, int $count, int $limit): self
@@ -22,7 +24,11 @@ final class LayoutImpossible extends DomainException
 
     public static function fat32TooSmall(Bytes $volume, Bytes $cluster): self
     {
-        return new self("A volume of {$volume->binary()} with {$cluster->binary()} clusters has fewer than ".Fat32Geometry::MIN_CLUSTERS.' of them and would not be FAT32.');
+        return new self(
+            "A volume of {$volume->binary()} with {$cluster->binary()} clusters has fewer than ".
+                Fat32Geometry::MIN_CLUSTERS.
+                ' of them and would not be FAT32.',
+        );
     }
 
     public static function fat32TooLarge(Bytes $volume): self
@@ -42,6 +48,8 @@ final class LayoutImpossible extends DomainException
 
     public static function deviceTooSmall(Bytes $device): self
     {
-        return new self("A device of {$device->binary()} has no room for a partition table and a partition at 1 MiB.");
+        return new self(
+            "A device of {$device->binary()} has no room for a partition table and a partition at 1 MiB.",
+        );
     }
 }

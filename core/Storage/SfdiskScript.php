@@ -12,7 +12,8 @@ final class SfdiskScript
         $gpt = $layout->scheme === Scheme::Gpt;
         $lines = [
             'label: '.($gpt ? 'gpt' : 'dos'),
-            'label-id: '.($gpt ? $layout->diskGuid->text : '0x'.substr(bin2hex($layout->diskGuid->bytes()), 0, 8)),
+            'label-id: '.
+            ($gpt ? $layout->diskGuid->text : '0x'.substr(bin2hex($layout->diskGuid->bytes()), 0, 8)),
             'unit: sectors',
             'sector-size: '.$layout->sector->value,
         ];

@@ -23,7 +23,11 @@ final class Visible
             return $text;
         }
 
-        return (string) preg_replace_callback(self::STEERING, static fn (array $sign): string => sprintf('⟨U+%04X⟩', mb_ord($sign[0])), mb_scrub($text));
+        return (string) preg_replace_callback(
+            self::STEERING,
+            static fn (array $sign): string => sprintf('⟨U+%04X⟩', mb_ord($sign[0])),
+            mb_scrub($text),
+        );
     }
 
     /** A name or another single line: line ends and tabs are written out too. */

@@ -22,13 +22,26 @@ final class BackupCommand extends Command
     {
         try {
             $settings = @file_get_contents(base_path('.env'));
-            $made = $backup->write($this->said('to'), Passphrase::ask($this, true), $settings === false ? '' : $settings, (bool) $this->option('with-shelf'), (bool) $this->option('with-sticks'), $this->line(...));
+            $made = $backup->write(
+                $this->said('to'),
+                Passphrase::ask($this, true),
+                $settings === false ? '' : $settings,
+                (bool) $this->option('with-shelf'),
+                (bool) $this->option('with-sticks'),
+                $this->line(...),
+            );
         } catch (RuntimeException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
 
             return self::FAILURE;
         }
-        SafeKeeping::query()->create(['kind' => 'backup', 'place' => mb_substr($made['place'], -400), 'bytes' => $made['bytes'], 'parts' => $made['parts'], 'created_at' => now()]);
+        SafeKeeping::query()->create([
+            'kind' => 'backup',
+            'place' => mb_substr($made['place'], -400),
+            'bytes' => $made['bytes'],
+            'parts' => $made['parts'],
+            'created_at' => now(),
+        ]);
         foreach ($backup->notes as $note) {
             $this->warn($note);
         }

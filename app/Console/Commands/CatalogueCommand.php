@@ -76,6 +76,10 @@ final class CatalogueCommand extends Command
     /** @param  array<string, array<string, mixed>>  $entries */
     private function counted(array $entries): string
     {
-        return implode(', ', array_map(fn (string $kind, array $of): string => count($of)." {$kind}", array_keys($entries), $entries)) ?: 'nothing';
+        return implode(
+            ', ',
+            array_map(fn (string $kind, array $of): string => count($of)." {$kind}", array_keys($entries), $entries),
+        ) ?:
+            'nothing';
     }
 }

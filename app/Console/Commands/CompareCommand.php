@@ -33,7 +33,13 @@ final class CompareCommand extends PlainCommand
             return self::FAILURE;
         }
         $this->line($compared->sentence());
-        foreach (['missing in the copy' => $compared->missing, 'differs' => $compared->differing, 'only in the copy' => $compared->besides] as $what => $paths) {
+        foreach (
+            [
+                'missing in the copy' => $compared->missing,
+                'differs' => $compared->differing,
+                'only in the copy' => $compared->besides,
+            ] as $what => $paths
+        ) {
             foreach (array_slice($paths, 0, 50) as $path) {
                 $this->line("  {$what}: {$path}");
             }

@@ -34,8 +34,13 @@ final class ConsoleProgress implements Progress
         }
         $this->told = microtime(true);
         $rate = $bytes / max(0.001, $this->told - $this->began);
-        $left = $this->bytes > 0 && $rate > 0 ? sprintf(', %d s left', (int) ceil(max(0, $this->bytes - $bytes) / $rate)) : '';
-        $this->output->writeln(sprintf('  %s: %s at %.1f MB/s%s', $this->title, Bytes::of($bytes)->decimal(), $rate / 1e6, $left));
+        $left =
+            $this->bytes > 0 && $rate > 0
+                ? sprintf(', %d s left', (int) ceil(max(0, $this->bytes - $bytes) / $rate))
+                : '';
+        $this->output->writeln(
+            sprintf('  %s: %s at %.1f MB/s%s', $this->title, Bytes::of($bytes)->decimal(), $rate / 1e6, $left),
+        );
     }
 
     public function mustGoOn(): void

@@ -26,7 +26,15 @@ final class InspectCommand extends Command
             return self::FAILURE;
         }
         $this->option('json')
-            ? $this->output->writeln((string) json_encode($report->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE))
+            ? $this->output->writeln(
+                (string) json_encode(
+                    $report->toArray(),
+                    JSON_PRETTY_PRINT |
+                        JSON_UNESCAPED_SLASHES |
+                        JSON_UNESCAPED_UNICODE |
+                        JSON_INVALID_UTF8_SUBSTITUTE,
+                ),
+            )
             : $this->print($report);
 
         return $report->isDamaged() || $report->kind === 'unknown' ? 2 : self::SUCCESS;
@@ -38,10 +46,19 @@ final class InspectCommand extends Command
         $this->say('Written raw:  '.$report->starts('raw'));
         $this->say('Files copied: '.$report->starts('copied'));
         foreach ($report->loaders as $loader) {
-            $this->say("Loader {$loader['path']} {$loader['place']}: ".($loader['trust'] === null ? '' : LoaderTrust::from($loader['trust'])->title().'. ').$loader['because']);
+            $this->say(
+                "Loader {$loader['path']} {$loader['place']}: ".
+                    ($loader['trust'] === null ? '' : LoaderTrust::from($loader['trust'])->title().'. ').
+                    $loader['because'],
+            );
         }
         if ($report->files !== null) {
-            $this->say("{$report->files['count']} files, {$report->files['bytes']} B".($report->files['largest'] === null ? '' : "; the largest is {$report->files['largest']['path']} with {$report->files['largest']['bytes']} B"));
+            $this->say(
+                "{$report->files['count']} files, {$report->files['bytes']} B".
+                    ($report->files['largest'] === null
+                        ? ''
+                        : "; the largest is {$report->files['largest']['path']} with {$report->files['largest']['bytes']} B"),
+            );
         }
         foreach ($report->notes as $note) {
             $this->say("Note: {$note}");

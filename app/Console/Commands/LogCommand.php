@@ -28,7 +28,15 @@ final class LogCommand extends PlainCommand
             return $faults === [] ? self::SUCCESS : self::FAILURE;
         }
         foreach ($found as $log => $one) {
-            $this->line(sprintf('%s: %d entries, %d of them with contents removed, end %s', $log, $one['entries'], $one['removed'], substr($one['head'], 0, 16)));
+            $this->line(
+                sprintf(
+                    '%s: %d entries, %d of them with contents removed, end %s',
+                    $log,
+                    $one['entries'],
+                    $one['removed'],
+                    substr($one['head'], 0, 16),
+                ),
+            );
             foreach ($one['faults'] as $fault) {
                 $this->error("  {$fault}");
             }

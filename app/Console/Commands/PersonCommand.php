@@ -27,7 +27,15 @@ final class PersonCommand extends Command
         $action = $this->argument('action');
         if ($action === 'list') {
             foreach (User::query()->get()->sortBy('login') as $one) {
-                $this->line(sprintf('%-20s %-12s %s%s', $one->login, $one->role, $one->title, $one->isHere() ? '' : ' (ended)'));
+                $this->line(
+                    sprintf(
+                        '%-20s %-12s %s%s',
+                        $one->login,
+                        $one->role,
+                        $one->title,
+                        $one->isHere() ? '' : ' (ended)',
+                    ),
+                );
             }
 
             return self::SUCCESS;
@@ -36,14 +44,20 @@ final class PersonCommand extends Command
             return $this->add($login, $person);
         }
         if ($person === null) {
-            return $this->refused($login === '' ? "Say whose: cobblestone:person {$this->said('action')} NAME" : "There is no account \"{$login}\".");
+            return $this->refused(
+                $login === ''
+                    ? "Say whose: cobblestone:person {$this->said('action')} NAME"
+                    : "There is no account \"{$login}\".",
+            );
         }
         try {
             match ($action) {
                 'password' => $this->handOver($login, $change->reset($person, null)),
                 'code-off' => $change->codeOff($person, null),
                 'end' => $change->end($person, null),
-                default => throw ValidationException::withMessages(['action' => 'The action is add, password, code-off, end or list.']),
+                default => throw ValidationException::withMessages([
+                    'action' => 'The action is add, password, code-off, end or list.',
+                ]),
             };
         } catch (ValidationException $e) {
             return $this->refused($e->getMessage());
@@ -54,13 +68,29 @@ final class PersonCommand extends Command
 
     private function add(string $login, ?User $taken): int
     {
-        $role = ($this->chosen('role') ?? '');
-        if (preg_match('/^[a-z0-9][a-z0-9._-]{0,59}$/', $login) !== 1 || $taken !== null || ! in_array($role, User::ROLES, true)) {
-            return $this->refused($taken !== null ? "There is an account \"{$login}\" already." : 'A name of small letters, digits, dots and dashes is wanted, and a role: '.implode(', ', User::ROLES).'.');
+        $role = $this->chosen('role') ?? '';
+        if (
+            preg_match('/^[a-z0-9][a-z0-9._-]{0,59}$/', $login) !== 1 ||
+            $taken !== null ||
+            ! in_array($role, User::ROLES, true)
+        ) {
+            return $this->refused(
+                $taken !== null
+                    ? "There is an account \"{$login}\" already."
+                    : 'A name of small letters, digits, dots and dashes is wanted, and a role: '.
+                        implode(', ', User::ROLES).
+                        '.',
+            );
         }
         $password = Passwords::toHandOver();
         $title = $this->chosen('title') ?? $login;
-        User::query()->create(['login' => $login, 'title' => mb_substr($title, 0, 120), 'role' => $role, 'password' => $password, 'must_change' => true]);
+        User::query()->create([
+            'login' => $login,
+            'title' => mb_substr($title, 0, 120),
+            'role' => $role,
+            'password' => $password,
+            'must_change' => true,
+        ]);
         BenchEvent::note('person-added', $login, ['title' => $title, 'role' => $role], null);
         $this->handOver($login, $password);
 

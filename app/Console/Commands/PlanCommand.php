@@ -26,29 +26,42 @@ final class PlanCommand extends PlainCommand
     {
         try {
             $data = BriefDocument::fromFile($this->said('brief'));
-            $catalogue = CatalogueFolder::read((string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
+            $catalogue = CatalogueFolder::read(
+                (string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')),
+            )->catalogue();
             $plan = JobPlanner::plan(Brief::fromArray($data), $catalogue, Policy::of());
         } catch (DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
 
             return self::FAILURE;
         }
-        $json = json_encode($plan->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        $json = json_encode(
+            $plan->toArray(),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
         if (is_string($this->chosen('out'))) {
             if (@file_put_contents($this->chosen('out'), $json."\n") === false) {
-                $this->getOutput()->getErrorStyle()->writeln("{$this->chosen('out')}: cannot be written.");
+                $this->getOutput()
+                    ->getErrorStyle()
+                    ->writeln("{$this->chosen('out')}: cannot be written.");
 
                 return self::FAILURE;
             }
         }
-        $this->option('json') ? $this->getOutput()->writeln($json, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW) : $this->print($plan);
+        $this->option('json')
+            ? $this->getOutput()->writeln($json, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW)
+            : $this->print($plan);
 
         return self::SUCCESS;
     }
 
     private function print(Plan $plan): void
     {
-        $this->line("{$plan->job->title} · ".($plan->job->system ?? $plan->job->kind->title())." · verdict {$plan->verdict()->value}");
+        $this->line(
+            "{$plan->job->title} · ".
+                ($plan->job->system ?? $plan->job->kind->title()).
+                " · verdict {$plan->verdict()->value}",
+        );
         foreach ($plan->blockers as $blocker) {
             $this->line("  stop: {$blocker->reason}");
         }
@@ -56,7 +69,19 @@ final class PlanCommand extends PlainCommand
             $this->line("  ask:  {$question->text} ({$question->rule}; decides {$question->decides})");
         }
         foreach ($plan->steps as $number => $step) {
-            $this->line(sprintf('%3d  %-22s %-10s %8s%s%s', $number + 1, $step->title, $step->presence->title(), $step->time->likely->label(), $step->isOneWay() ? '  one-way' : '', $step->gates === [] ? '' : '  gate: '.implode('; ', array_map(fn ($gate): string => $gate->title, $step->gates))));
+            $this->line(
+                sprintf(
+                    '%3d  %-22s %-10s %8s%s%s',
+                    $number + 1,
+                    $step->title,
+                    $step->presence->title(),
+                    $step->time->likely->label(),
+                    $step->isOneWay() ? '  one-way' : '',
+                    $step->gates === []
+                        ? ''
+                        : '  gate: '.implode('; ', array_map(fn ($gate): string => $gate->title, $step->gates)),
+                ),
+            );
         }
         foreach ($plan->decisions as $decision) {
             $this->line("  {$decision->title}: {$decision->chosen} [{$decision->rule}]");

@@ -25,9 +25,17 @@ final class ReadCommand extends PlainCommand
             }
             $read->file($file, basename($file));
         }
-        $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), array_values(array_filter($read->readings, static fn (Reading $reading): bool => ! $reading->isEmpty())));
+        $readings = array_map(
+            static fn (Reading $reading): array => $reading->toArray(),
+            array_values(array_filter($read->readings, static fn (Reading $reading): bool => ! $reading->isEmpty())),
+        );
         if ($this->option('json')) {
-            $this->line((string) json_encode(['readings' => $readings, 'problems' => $read->problems], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
+            $this->line(
+                (string) json_encode(
+                    ['readings' => $readings, 'problems' => $read->problems],
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+                ),
+            );
 
             return $readings === [] ? self::FAILURE : self::SUCCESS;
         }
@@ -37,15 +45,41 @@ final class ReadCommand extends PlainCommand
             return $readings === [] ? self::FAILURE : self::SUCCESS;
         }
         foreach ($read->readings as $reading) {
-            $this->line(InventoryReader::COMMANDS[$reading->tool]." · {$reading->origin} · ".($reading->at ?? 'no time'));
+            $this->line(
+                InventoryReader::COMMANDS[$reading->tool]." · {$reading->origin} · ".($reading->at ?? 'no time'),
+            );
             foreach ($reading->facts as $name => $value) {
-                $this->line("  {$name} = ".(is_array($value) ? implode('; ', $value) : (is_bool($value) ? ($value ? 'yes' : 'no') : $value)));
+                $this->line(
+                    "  {$name} = ".
+                        (is_array($value)
+                            ? implode('; ', $value)
+                            : (is_bool($value)
+                                ? ($value
+                                    ? 'yes'
+                                    : 'no')
+                                : $value)),
+                );
             }
             foreach ([...$reading->devices, ...$reading->modules] as $thing) {
-                $this->line('  '.($thing instanceof \Cobblestone\Machine\Device ? "{$thing->identifier}  {$thing->name}" : $thing->title()));
+                $this->line(
+                    '  '.
+                        ($thing instanceof \Cobblestone\Machine\Device
+                            ? "{$thing->identifier}  {$thing->name}"
+                            : $thing->title()),
+                );
             }
             foreach ($reading->health as $health) {
-                $this->line("  {$health->model} {$health->kind}: ".implode(', ', array_map(static fn ($name, int $value): string => "{$name} {$value}", array_keys($health->figures), $health->figures)));
+                $this->line(
+                    "  {$health->model} {$health->kind}: ".
+                        implode(
+                            ', ',
+                            array_map(
+                                static fn ($name, int $value): string => "{$name} {$value}",
+                                array_keys($health->figures),
+                                $health->figures,
+                            ),
+                        ),
+                );
             }
             foreach ($reading->notes as $note) {
                 $this->line("  note: {$note}");

@@ -58,12 +58,25 @@ final class RehearseCommand extends Command
         $starts = array_map(static fn (PowerOn $start): array => $start->toArray(), $this->starts($file));
         $failing = array_values(array_filter($starts, static fn (array $start): bool => ! $start['succeeds']));
         if ($this->option('json')) {
-            $this->output->writeln((string) json_encode(['path' => basename($file), 'power_ons' => $starts, 'fails' => count($failing)], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE));
+            $this->output->writeln(
+                (string) json_encode(
+                    ['path' => basename($file), 'power_ons' => $starts, 'fails' => count($failing)],
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+                ),
+            );
 
             return $failing === [] ? self::SUCCESS : 2;
         }
         foreach ($starts as $start) {
-            $this->say(sprintf('%s %-26s %-34s %s', $start['succeeds'] ? ' ' : '×', $start['title'], Wants::from($start['wants'])->title(), Outcome::from($start['outcome'])->title()));
+            $this->say(
+                sprintf(
+                    '%s %-26s %-34s %s',
+                    $start['succeeds'] ? ' ' : '×',
+                    $start['title'],
+                    Wants::from($start['wants'])->title(),
+                    Outcome::from($start['outcome'])->title(),
+                ),
+            );
             if (! $start['succeeds']) {
                 $this->say("    {$start['cause']} ".($start['fix'] === '' ? '' : "Mend it: {$start['fix']}"));
             }
@@ -80,36 +93,70 @@ final class RehearseCommand extends Command
     {
         $plan = PathDocument::plan($file, $this->chosen('catalogue'));
         if (! isset($plan->assessment['boot'])) {
-            throw new InvalidArgumentException("{$file}: this plan has no machine to rehearse it on. Compute it anew with cobblestone:plan.");
+            throw new InvalidArgumentException(
+                "{$file}: this plan has no machine to rehearse it on. Compute it anew with cobblestone:plan.",
+            );
         }
         try {
             return Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps);
         } catch (FieldFault $e) {
-            throw new InvalidArgumentException("{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.");
+            throw new InvalidArgumentException(
+                "{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.",
+            );
         }
     }
 
     private function image(): int
     {
-        $file = ($this->chosen('image') ?? '');
+        $file = $this->chosen('image') ?? '';
         $set = [];
         foreach ((array) $this->option('set') as $pair) {
             [$name, $value] = [...explode('=', (string) $pair, 2), null];
             $set[$name] = $value ?? throw new InvalidArgumentException("--set {$pair}: write it as name=value.");
         }
         if (($this->chosen('machine') === null) === ($this->chosen('firmware') === null)) {
-            throw new InvalidArgumentException('Name either --machine=MODEL or --firmware=uefi, uefi-secure or bios.');
+            throw new InvalidArgumentException(
+                'Name either --machine=MODEL or --firmware=uefi, uefi-secure or bios.',
+            );
         }
         if (! is_file($file)) {
             throw new InvalidArgumentException("{$file}: there is no such file.");
         }
-        $catalogue = CatalogueFolder::read((string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')))->catalogue();
-        $possible = (new StickRehearsal($catalogue))->predict($file, $this->chosen('machine'), $this->chosen('firmware'), array_values(array_map(strval(...), (array) $this->option('keys'))), $set);
+        $catalogue = CatalogueFolder::read(
+            (string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')),
+        )->catalogue();
+        $possible = (new StickRehearsal($catalogue))->predict(
+            $file,
+            $this->chosen('machine'),
+            $this->chosen('firmware'),
+            array_values(array_map(strval(...), (array) $this->option('keys'))),
+            $set,
+        );
         $packed = Compression::detect(new FileSource($file));
-        $notes = $packed === null ? [] : ["The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it stands on a stick."];
-        $found = ['image' => basename($file), 'machine' => $this->chosen('machine'), 'firmware' => $this->chosen('firmware'), 'set' => (object) $set, ...StickStart::toArray($possible), 'notes' => $notes];
+        $notes =
+            $packed === null
+                ? []
+                : [
+                    "The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it stands on a stick.",
+                ];
+        $found = [
+            'image' => basename($file),
+            'machine' => $this->chosen('machine'),
+            'firmware' => $this->chosen('firmware'),
+            'set' => (object) $set,
+            ...StickStart::toArray($possible),
+            'notes' => $notes,
+        ];
         if ($this->option('json')) {
-            $this->output->writeln((string) json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE));
+            $this->output->writeln(
+                (string) json_encode(
+                    $found,
+                    JSON_PRETTY_PRINT |
+                        JSON_UNESCAPED_SLASHES |
+                        JSON_UNESCAPED_UNICODE |
+                        JSON_INVALID_UTF8_SUBSTITUTE,
+                ),
+            );
 
             return self::SUCCESS;
         }
@@ -122,7 +169,11 @@ final class RehearseCommand extends Command
         }
         $this->say($found['fix'] === '' ? '' : "Mend it: {$found['fix']}");
         if ($found['settled_by'] !== null) {
-            $this->say("It depends on {$found['settled_by']}, which is not known: ".implode(' or ', $found['possible']).'.');
+            $this->say(
+                "It depends on {$found['settled_by']}, which is not known: ".
+                    implode(' or ', $found['possible']).
+                    '.',
+            );
         }
         foreach ($found['otherwise'] as $other) {
             $this->say("If {$other['if']} is {$other['is']}: {$other['outcome']}.");

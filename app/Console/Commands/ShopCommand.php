@@ -22,9 +22,15 @@ final class ShopCommand extends Command
     {
         return match ($this->argument('action')) {
             'begin' => $this->begin(),
-            'key' => SealCheck::holds() ? self::SUCCESS : $this->refused('The seals of this bench do not open with this application key.'),
+            'key' => SealCheck::holds()
+                ? self::SUCCESS
+                : $this->refused('The seals of this bench do not open with this application key.'),
             'new-key' => $this->newKey(),
-            'no-demo-passwords' => ($names = Passwords::demoStands()) === [] ? self::SUCCESS : $this->refused('These accounts have the password of the demo world: '.implode(', ', $names).'.'),
+            'no-demo-passwords' => ($names = Passwords::demoStands()) === []
+                ? self::SUCCESS
+                : $this->refused(
+                    'These accounts have the password of the demo world: '.implode(', ', $names).'.',
+                ),
             'hello' => $this->hello(),
             default => $this->refused('The action is begin, key, new-key, no-demo-passwords or hello.'),
         };
@@ -36,7 +42,9 @@ final class ShopCommand extends Command
             return self::SUCCESS;
         }
         if (User::query()->exists()) {
-            return $this->refused('This bench already has people: it holds the demo world. A shop of its own begins in a fresh checkout, or after bin/stop and moving var/pg aside.');
+            return $this->refused(
+                'This bench already has people: it holds the demo world. A shop of its own begins in a fresh checkout, or after bin/stop and moving var/pg aside.',
+            );
         }
         Setting::put(Setting::WORLD, 'shop');
         BenchEvent::note('shop-began', null, [], null);
@@ -47,8 +55,17 @@ final class ShopCommand extends Command
     private function newKey(): int
     {
         $lost = SealCheck::replace();
-        BenchEvent::note('key-replaced', null, ['because' => "{$lost['keys']} sealed keys cannot be opened any more, {$lost['codes']} second factors were taken off"], null);
-        $this->warn("A new key stands. {$lost['keys']} sealed keys stay closed for good, {$lost['codes']} second factors were taken off.");
+        BenchEvent::note(
+            'key-replaced',
+            null,
+            [
+                'because' => "{$lost['keys']} sealed keys cannot be opened any more, {$lost['codes']} second factors were taken off",
+            ],
+            null,
+        );
+        $this->warn(
+            "A new key stands. {$lost['keys']} sealed keys stay closed for good, {$lost['codes']} second factors were taken off.",
+        );
 
         return self::SUCCESS;
     }

@@ -30,20 +30,41 @@ final class WalkCommand extends PlainCommand
 
             return self::FAILURE;
         }
-        $except = array_values(array_filter(array_map(trim(...), explode(',', ($this->chosen('except') ?? '')))));
+        $except = array_values(array_filter(array_map(trim(...), explode(',', $this->chosen('except') ?? ''))));
         $unknown = array_diff($except, array_map(static fn ($step): string => $step->id, $plan->steps));
         if ($unknown !== []) {
-            $this->getOutput()->getErrorStyle()->writeln('This path has no stone "'.implode('", "', $unknown).'". Its stones: '.implode(', ', array_map(static fn ($step): string => $step->id, $plan->steps)).'.');
+            $this->getOutput()
+                ->getErrorStyle()
+                ->writeln(
+                    'This path has no stone "'.
+                        implode('", "', $unknown).
+                        '". Its stones: '.
+                        implode(', ', array_map(static fn ($step): string => $step->id, $plan->steps)).
+                        '.',
+                );
 
             return self::FAILURE;
         }
         $walked = WalkThrough::of($plan, $except);
         if ($this->option('json')) {
-            $this->getOutput()->writeln((string) json_encode(['verdict' => $plan->verdict()->value, 'steps' => $walked], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+            $this->getOutput()->writeln(
+                (string) json_encode(
+                    ['verdict' => $plan->verdict()->value, 'steps' => $walked],
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             $this->line("verdict {$plan->verdict()->value}");
             foreach ($walked as $step) {
-                $this->line(sprintf('%-8s %s%s', $step['laid'] ? 'laid' : ($step['refused'] === null ? 'left out' : 'refused'), $step['id'], $step['refused'] === null ? '' : ": {$step['refused']}"));
+                $this->line(
+                    sprintf(
+                        '%-8s %s%s',
+                        $step['laid'] ? 'laid' : ($step['refused'] === null ? 'left out' : 'refused'),
+                        $step['id'],
+                        $step['refused'] === null ? '' : ": {$step['refused']}",
+                    ),
+                );
             }
         }
 

@@ -46,8 +46,15 @@ final class WatchCommand extends Command
     private function round(bool $seldom): void
     {
         $tasks = [
-            fn () => app(EndDeadBuilds::class)->handle(), fn () => app(ScanShelf::class)->handle(),
-            ...($seldom ? [fn () => SealedKey::forgetExpired(), fn () => Upload::forgetOld(), fn () => app(StickRegister::class)->keepWhatChanged()] : []),
+            fn () => app(EndDeadBuilds::class)->handle(),
+            fn () => app(ScanShelf::class)->handle(),
+            ...$seldom
+                ? [
+                    fn () => SealedKey::forgetExpired(),
+                    fn () => Upload::forgetOld(),
+                    fn () => app(StickRegister::class)->keepWhatChanged(),
+                ]
+                : [],
         ];
         foreach ($tasks as $task) {
             try {

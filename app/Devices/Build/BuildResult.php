@@ -9,8 +9,15 @@ final readonly class BuildResult
      * @param  array<string, string>  $sums  path => SHA-256; for a stick written raw the image's name => SHA-256
      * @param  list<array{kind: string, message: string, next: string}>  $attempts  what failed before
      */
-    public function __construct(public array $sums, public ?string $label, public float $writeSeconds, public float $verifySeconds, public int $bytes, public array $attempts, public string $fingerprint)
-    {
+    public function __construct(
+        public array $sums,
+        public ?string $label,
+        public float $writeSeconds,
+        public float $verifySeconds,
+        public int $bytes,
+        public array $attempts,
+        public string $fingerprint,
+    ) {
     }
 
     /** In the form that sha256sum reads. */
@@ -23,6 +30,13 @@ final readonly class BuildResult
             return ($escaped === $path ? '' : '\\')."{$sum}  {$escaped}\n";
         };
 
-        return implode('', array_map(static fn (string|int $path, string $sum): string => $line((string) $path, $sum), array_keys($this->sums), $this->sums));
+        return implode(
+            '',
+            array_map(
+                static fn (string|int $path, string $sum): string => $line((string) $path, $sum),
+                array_keys($this->sums),
+                $this->sums,
+            ),
+        );
     }
 }

@@ -15,8 +15,12 @@ final class FileCopier
 
     private int $done = 0;
 
-    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly Progress $progress)
-    {
+    public function __construct(
+        private readonly StickPlan $plan,
+        private readonly StickDevice $stick,
+        private readonly SourceFiles $source,
+        private readonly Progress $progress,
+    ) {
         $this->drive = BuildSteps::drive(BuildSteps::target($plan), $plan, $stick->path());
     }
 
@@ -35,7 +39,10 @@ final class FileCopier
         mkdir($scratch, 0700);
         try {
             $this->unpack($small, $scratch);
-            $this->together($scratch, array_sum(array_map(static fn (PlannedFile $file): int => $file->bytes, $small)));
+            $this->together(
+                $scratch,
+                array_sum(array_map(static fn (PlannedFile $file): int => $file->bytes, $small)),
+            );
         } finally {
             Command::run(['rm', '-rf', '--', $scratch], null);
         }
@@ -50,9 +57,17 @@ final class FileCopier
         foreach (BuildSteps::folders($this->plan) as $folder) {
             is_dir("{$scratch}/{$folder}") || mkdir("{$scratch}/{$folder}", 0700, true);
         }
-        $fromImage = array_values(array_filter($files, static fn (PlannedFile $file): bool => $file->from === 'image'));
+        $fromImage = array_values(
+            array_filter($files, static fn (PlannedFile $file): bool => $file->from === 'image'),
+        );
         if ($fromImage !== []) {
-            $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch, array_sum(array_map(static fn (PlannedFile $file): int => $file->of, $fromImage)));
+            $this->source
+                ->tree($this->plan)
+                ->extract(
+                    array_map(static fn (PlannedFile $file): string => $file->source, $fromImage),
+                    $scratch,
+                    array_sum(array_map(static fn (PlannedFile $file): int => $file->of, $fromImage)),
+                );
         }
         foreach ($files as $file) {
             $at = "{$scratch}/{$file->path}";
@@ -61,7 +76,10 @@ final class FileCopier
             }
             // A link out of the image could bring a file of this computer onto the stick.
             if (($file->from === 'image' && is_link($at)) || ! is_file($at) || filesize($at) !== $file->bytes) {
-                throw BuildFailure::of('source', "{$file->path} could not be taken out of the image as it was listed: the image is damaged.");
+                throw BuildFailure::of(
+                    'source',
+                    "{$file->path} could not be taken out of the image as it was listed: the image is damaged.",
+                );
             }
         }
     }
@@ -72,7 +90,20 @@ final class FileCopier
         if ($entries === []) {
             return;
         }
-        $this->run(['mcopy', '-s', '-m', '-Q', '-i', $this->drive, ...array_map(static fn (string $entry): string => "{$scratch}/{$entry}", $entries), '::/'], $bytes, 'The small files');
+        $this->run(
+            [
+                'mcopy',
+                '-s',
+                '-m',
+                '-Q',
+                '-i',
+                $this->drive,
+                ...array_map(static fn (string $entry): string => "{$scratch}/{$entry}", $entries),
+                '::/',
+            ],
+            $bytes,
+            'The small files',
+        );
     }
 
     /**
@@ -84,7 +115,19 @@ final class FileCopier
     {
         if ($parts[0]->from === 'drivers') {
             foreach ($parts as $file) {
-                $this->run(['mcopy', '-m', '-Q', '-i', $this->drive, $this->source->driver($file->source), "::/{$file->path}"], $file->bytes, $file->path);
+                $this->run(
+                    [
+                        'mcopy',
+                        '-m',
+                        '-Q',
+                        '-i',
+                        $this->drive,
+                        $this->source->driver($file->source),
+                        "::/{$file->path}",
+                    ],
+                    $file->bytes,
+                    $file->path,
+                );
             }
 
             return;
@@ -93,7 +136,11 @@ final class FileCopier
         [$reader, $out, $errors] = Pump::start($this->source->tree($this->plan)->arguments($parts[0]->source), $null);
         try {
             if (count($parts) === 1) {
-                [$writer, , $writeErrors] = Pump::start(['mcopy', '-Q', '-i', $this->drive, '-', "::/{$parts[0]->path}"], $out[1], false);
+                [$writer, , $writeErrors] = Pump::start(
+                    ['mcopy', '-Q', '-i', $this->drive, '-', "::/{$parts[0]->path}"],
+                    $out[1],
+                    false,
+                );
                 fclose($out[1]);
                 $this->finish($writer, $writeErrors, $parts[0]->bytes, $parts[0]->path);
             } else {
@@ -116,7 +163,11 @@ final class FileCopier
     /** @param  resource  $from */
     private function part(PlannedFile $part, $from): void
     {
-        [$writer, $pipes, $errors] = Pump::start(['mcopy', '-Q', '-i', $this->drive, '-', "::/{$part->path}"], null, false);
+        [$writer, $pipes, $errors] = Pump::start(
+            ['mcopy', '-Q', '-i', $this->drive, '-', "::/{$part->path}"],
+            null,
+            false,
+        );
         $left = $part->bytes;
         while ($left > 0 && ! feof($from)) {
             $piece = (string) fread($from, min(65_536, $left));
@@ -153,7 +204,10 @@ final class FileCopier
         $words = Command::lastWords((string) file_get_contents($errors));
         @unlink($errors);
         if ($code !== 0) {
-            throw BuildFailure::of(str_contains($words, 'No space') ? 'room' : 'write', "{$what} could not be written: {$words}");
+            throw BuildFailure::of(
+                str_contains($words, 'No space') ? 'room' : 'write',
+                "{$what} could not be written: {$words}",
+            );
         }
         $tell($bytes);
         $this->done += $bytes;

@@ -21,7 +21,12 @@ final class Fingerprint
         foreach (array_slice($table->volumes(), 0, 4) as $partition) {
             $inner = $table->open($partition, $stick);
             $volume = FatVolume::open($inner);
-            hash_update($hash, $volume === null ? $inner->read(0, self::START) : $inner->read(0, min(self::FAT, $volume->geometry['data_at'] * $volume->geometry['sector'])));
+            hash_update(
+                $hash,
+                $volume === null
+                    ? $inner->read(0, self::START)
+                    : $inner->read(0, min(self::FAT, $volume->geometry['data_at'] * $volume->geometry['sector'])),
+            );
             foreach ($volume === null ? [] : $volume->files(20_000) as $path => $entry) {
                 hash_update($hash, "{$path} {$entry->size} {$entry->cluster}\n");
             }

@@ -18,7 +18,12 @@ final class Pump
 
     private const GO_ON = 18;
 
-    private const ENVIRONMENT = ['LC_ALL' => 'C.UTF-8', 'PATH' => '/usr/sbin:/usr/bin:/sbin:/bin', 'MTOOLS_SKIP_CHECK' => '1', 'MTOOLSRC' => '/dev/null'];
+    private const ENVIRONMENT = [
+        'LC_ALL' => 'C.UTF-8',
+        'PATH' => '/usr/sbin:/usr/bin:/sbin:/bin',
+        'MTOOLS_SKIP_CHECK' => '1',
+        'MTOOLSRC' => '/dev/null',
+    ];
 
     /**
      * Starts a program with pipes; the second value holds the pipes that were asked for.
@@ -30,7 +35,13 @@ final class Pump
     public static function start(array $arguments, $input = null, bool $output = true): array
     {
         $errors = (string) tempnam(sys_get_temp_dir(), 'cobble-err');
-        $process = proc_open((new Limits)->around($output ? [...self::WIDE_PIPE, ...$arguments] : $arguments), [$input ?? ['pipe', 'r'], $output ? ['pipe', 'w'] : ['file', '/dev/null', 'w'], ['file', $errors, 'w']], $pipes, null, self::ENVIRONMENT);
+        $process = proc_open(
+            (new Limits())->around($output ? [...self::WIDE_PIPE, ...$arguments] : $arguments),
+            [$input ?? ['pipe', 'r'], $output ? ['pipe', 'w'] : ['file', '/dev/null', 'w'], ['file', $errors, 'w']],
+            $pipes,
+            null,
+            self::ENVIRONMENT,
+        );
         if (! is_resource($process)) {
             throw BuildFailure::of('write', "{$arguments[0]} could not be started.");
         }

@@ -12,19 +12,26 @@ final class RawWriter
 {
     public const BLOCK = 4_194_304;
 
-    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly Progress $progress)
-    {
+    public function __construct(
+        private readonly StickPlan $plan,
+        private readonly StickDevice $stick,
+        private readonly SourceFiles $source,
+        private readonly Progress $progress,
+    ) {
     }
 
     public function write(): void
     {
         $this->progress->stage('Write the image', $this->plan->image->expanded ?? 0);
-        $out = @fopen($this->stick->path(), 'r+b') ?: throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
+        $out =
+            @fopen($this->stick->path(), 'r+b') ?:
+            throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
         $kind = $this->plan->image->compression;
         $process = null;
         $errors = '';
         if ($kind === null) {
-            $in = @fopen($this->source->image, 'rb') ?: throw BuildFailure::of('source', 'The image cannot be opened.');
+            $in =
+                @fopen($this->source->image, 'rb') ?: throw BuildFailure::of('source', 'The image cannot be opened.');
         } else {
             $null = fopen('/dev/null', 'rb') ?: throw BuildFailure::of('source', '/dev/null cannot be opened.');
             [$process, $pipes, $errors] = Pump::start(Expander::arguments($kind, $this->source->image), $null);
@@ -43,7 +50,10 @@ final class RawWriter
             throw BuildFailure::of('source', "The image could not be unpacked to its end: {$words}");
         }
         if ($this->plan->image->expanded !== null && $done !== $this->plan->image->expanded) {
-            throw BuildFailure::of('source', "The image gave {$done} B, its format promised {$this->plan->image->expanded} B: it is damaged.");
+            throw BuildFailure::of(
+                'source',
+                "The image gave {$done} B, its format promised {$this->plan->image->expanded} B: it is damaged.",
+            );
         }
     }
 
@@ -64,10 +74,18 @@ final class RawWriter
                 throw BuildFailure::of('source', 'The image could not be read to its end.');
             }
             if ($done + strlen($piece) > $this->plan->device) {
-                throw BuildFailure::of('source', 'What comes out of the image is larger than the stick ('.number_format($this->plan->device, 0, '.', ' ').' B). Take a larger stick.');
+                throw BuildFailure::of(
+                    'source',
+                    'What comes out of the image is larger than the stick ('.
+                        number_format($this->plan->device, 0, '.', ' ').
+                        ' B). Take a larger stick.',
+                );
             }
             if (@fwrite($out, $piece) !== strlen($piece)) {
-                throw BuildFailure::of('room', 'The stick took no more bytes: this computer\'s drive, or the stick, is full.');
+                throw BuildFailure::of(
+                    'room',
+                    'The stick took no more bytes: this computer\'s drive, or the stick, is full.',
+                );
             }
             $done += strlen($piece);
             $this->stick->wrote(strlen($piece));

@@ -13,18 +13,43 @@ final class Signatures
     /** @throws BuildFailure where something foreign is found */
     public static function onlyOurs(StickPlan $plan, string $device): void
     {
-        $found = (array) (json_decode(Command::run(['wipefs', '--no-act', '--json', $device], 60), true)['signatures'] ?? []);
+        $found =
+            (array) (json_decode(Command::run(['wipefs', '--no-act', '--json', $device], 60), true)['signatures'] ??
+                []);
         $types = array_values(array_unique(array_column($found, 'type')));
         $foreign = array_diff($types, self::OF_TABLE[$plan->layout->scheme->value ?? 'mbr']);
         if ($foreign !== []) {
-            throw BuildFailure::of('mismatch', 'A foreign signature is left on the stick: '.implode(', ', $foreign).'.');
+            throw BuildFailure::of(
+                'mismatch',
+                'A foreign signature is left on the stick: '.implode(', ', $foreign).'.',
+            );
         }
         foreach ($plan->layout->partitions ?? [] as $partition) {
             [$at, $bytes] = [$partition->extent->first * $plan->sector, $partition->extent->count * $plan->sector];
-            $type = trim(Command::run(['blkid', '--probe', '--offset', (string) $at, '--size', (string) $bytes, '--output', 'value', '--match-tag', 'TYPE', $device], 60));
+            $type = trim(
+                Command::run(
+                    [
+                        'blkid',
+                        '--probe',
+                        '--offset',
+                        (string) $at,
+                        '--size',
+                        (string) $bytes,
+                        '--output',
+                        'value',
+                        '--match-tag',
+                        'TYPE',
+                        $device,
+                    ],
+                    60,
+                ),
+            );
             $wanted = $partition->fat32 !== null ? 'vfat' : $partition->fileSystem;
             if ($type !== $wanted) {
-                throw BuildFailure::of('mismatch', "Partition {$partition->number} carries \"{$type}\", planned is {$wanted}.");
+                throw BuildFailure::of(
+                    'mismatch',
+                    "Partition {$partition->number} carries \"{$type}\", planned is {$wanted}.",
+                );
             }
         }
     }

@@ -22,7 +22,14 @@ final class SizeCheck
         $before = self::read($stick, $places);
         $progress->stage('Stamp the stick', count($places) * TrueSize::BLOCK);
         try {
-            self::write($stick, array_combine($places, array_map(static fn (int $place): string => TrueSize::stamp($place, $run), $places)), $progress);
+            self::write(
+                $stick,
+                array_combine(
+                    $places,
+                    array_map(static fn (int $place): string => TrueSize::stamp($place, $run), $places),
+                ),
+                $progress,
+            );
             $stick->settle();
             $progress->stage('Read the stamps', count($places) * TrueSize::BLOCK);
             $verdict = TrueSize::judge(self::read($stick, $places), $run);
@@ -32,8 +39,17 @@ final class SizeCheck
             $stick->settle();
         }
         $sentence = $verdict['honest']
-            ? count($places).' places all over its '.Bytes::of($bytes)->decimal().' hold what was written to them.'
-            : 'It claims '.Bytes::of($bytes)->decimal().', but from '.Bytes::of((int) $verdict['from'])->decimal().' on it does not hold what is written'.($verdict['wraps'] ? ': it begins again at the start' : '').'. Do not use it.';
+            ? count($places).
+                ' places all over its '.
+                Bytes::of($bytes)->decimal().
+                ' hold what was written to them.'
+            : 'It claims '.
+                Bytes::of($bytes)->decimal().
+                ', but from '.
+                Bytes::of((int) $verdict['from'])->decimal().
+                ' on it does not hold what is written'.
+                ($verdict['wraps'] ? ': it begins again at the start' : '').
+                '. Do not use it.';
 
         return ['honest' => $verdict['honest'], 'from' => $verdict['from'], 'sentence' => $sentence];
     }
@@ -56,7 +72,9 @@ final class SizeCheck
     /** @param  array<int, string>  $blocks */
     private static function write(StickDevice $stick, array $blocks, Progress $progress): void
     {
-        $handle = @fopen($stick->path(), 'r+b') ?: throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
+        $handle =
+            @fopen($stick->path(), 'r+b') ?:
+            throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
         foreach ($blocks as $place => $bytes) {
             fseek($handle, $place);
             fwrite($handle, $bytes);

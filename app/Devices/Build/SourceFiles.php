@@ -37,7 +37,12 @@ final class SourceFiles
             throw BuildFailure::of('source', "The image {$plan->image->file} is not on the shelf any more.");
         }
         if (filesize($this->image) !== $plan->image->bytes) {
-            throw BuildFailure::of('source', "The image {$plan->image->file} has ".filesize($this->image)." B, the plan is for {$plan->image->bytes} B. Plan again.");
+            throw BuildFailure::of(
+                'source',
+                "The image {$plan->image->file} has ".
+                    filesize($this->image).
+                    " B, the plan is for {$plan->image->bytes} B. Plan again.",
+            );
         }
     }
 }

@@ -12,8 +12,11 @@ final class SourceSums
     /** @var array<string, array<string, string>> source => path of the part => sum */
     private array $parts = [];
 
-    public function __construct(private readonly StickPlan $plan, private readonly SourceFiles $source, private readonly Progress $progress)
-    {
+    public function __construct(
+        private readonly StickPlan $plan,
+        private readonly SourceFiles $source,
+        private readonly Progress $progress,
+    ) {
     }
 
     /**
@@ -23,17 +26,34 @@ final class SourceSums
      */
     public function small(): array
     {
-        $small = array_values(array_filter($this->plan->files, fn (PlannedFile $file): bool => $file->of < StickBuilder::STREAM_FROM && $file->source !== $this->plan->splitter?->source));
-        $fromImage = array_values(array_filter($small, static fn (PlannedFile $file): bool => $file->from === 'image'));
+        $small = array_values(
+            array_filter(
+                $this->plan->files,
+                fn (PlannedFile $file): bool => $file->of < StickBuilder::STREAM_FROM &&
+                    $file->source !== $this->plan->splitter?->source,
+            ),
+        );
+        $fromImage = array_values(
+            array_filter($small, static fn (PlannedFile $file): bool => $file->from === 'image'),
+        );
         $scratch = sys_get_temp_dir().'/cobble-sums-'.bin2hex(random_bytes(6));
         mkdir($scratch, 0700);
         $sums = [];
         try {
             if ($fromImage !== []) {
-                $this->source->tree($this->plan)->extract(array_map(static fn (PlannedFile $file): string => $file->source, $fromImage), $scratch, array_sum(array_map(static fn (PlannedFile $file): int => $file->of, $fromImage)));
+                $this->source
+                    ->tree($this->plan)
+                    ->extract(
+                        array_map(static fn (PlannedFile $file): string => $file->source, $fromImage),
+                        $scratch,
+                        array_sum(array_map(static fn (PlannedFile $file): int => $file->of, $fromImage)),
+                    );
             }
             foreach ($small as $file) {
-                $sums[$file->path] = (string) hash_file('sha256', $file->from === 'drivers' ? $this->source->driver($file->source) : "{$scratch}/{$file->source}");
+                $sums[$file->path] = (string) hash_file(
+                    'sha256',
+                    $file->from === 'drivers' ? $this->source->driver($file->source) : "{$scratch}/{$file->source}",
+                );
             }
         } finally {
             Command::run(['rm', '-rf', '--', $scratch], null);
@@ -73,13 +93,15 @@ final class SourceSums
         [$reader, $out, $errors] = Pump::start($this->source->tree($this->plan)->arguments($source), $null);
         foreach ($this->plan->files as $file) {
             if ($file->source === $source && $file->from === 'image') {
-                $this->parts[$source][$file->path] = Pump::hash((function () use ($out, $file): \Generator {
-                    for ($left = $file->bytes; $left > 0 && ! feof($out[1]); $left -= strlen($piece)) {
-                        $piece = (string) fread($out[1], min(65_536, $left));
-                        $this->progress->mustGoOn();
-                        yield $piece;
-                    }
-                })());
+                $this->parts[$source][$file->path] = Pump::hash(
+                    (function () use ($out, $file): \Generator {
+                        for ($left = $file->bytes; $left > 0 && ! feof($out[1]); $left -= strlen($piece)) {
+                            $piece = (string) fread($out[1], min(65_536, $left));
+                            $this->progress->mustGoOn();
+                            yield $piece;
+                        }
+                    })(),
+                );
             }
         }
         fclose($out[1]);

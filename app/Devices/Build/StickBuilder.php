@@ -18,8 +18,12 @@ final class StickBuilder
     /** Files from this size on stream from the image to the stick; smaller ones are unpacked together first. */
     public const STREAM_FROM = HostSpace::STREAM_FROM;
 
-    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly Progress $progress)
-    {
+    public function __construct(
+        private readonly StickPlan $plan,
+        private readonly StickDevice $stick,
+        private readonly SourceFiles $source,
+        private readonly Progress $progress,
+    ) {
     }
 
     /**
@@ -38,9 +42,17 @@ final class StickBuilder
                 $wrote = $this->write();
                 $proof = (new StickProof($this->plan, $this->stick, $this->source, $this->progress))->prove();
 
-                return new BuildResult($proof->sums, $proof->label, $wrote, $proof->seconds, $proof->bytes, $attempts, $proof->fingerprint);
+                return new BuildResult(
+                    $proof->sums,
+                    $proof->label,
+                    $wrote,
+                    $proof->seconds,
+                    $proof->bytes,
+                    $attempts,
+                    $proof->fingerprint,
+                );
             } catch (BuildFailure $e) {
-                $rule = FailureRule::after($e->kind, ($failed[$e->kind] ?? 0));
+                $rule = FailureRule::after($e->kind, $failed[$e->kind] ?? 0);
                 $failed[$e->kind] = ($failed[$e->kind] ?? 0) + 1;
                 $attempts[] = ['kind' => $e->kind, 'message' => $e->getMessage(), 'next' => $rule['next']];
                 if (! in_array($e->kind, ['cancelled', 'identity'], true) && $rule['retry']) {
@@ -48,7 +60,13 @@ final class StickBuilder
 
                     continue;
                 }
-                $final = BuildFailure::of($e->kind, trim($e->getMessage().($e->kind === 'cancelled' || $e->kind === 'identity' ? '' : " {$rule['next']}")));
+                $final = BuildFailure::of(
+                    $e->kind,
+                    trim(
+                        $e->getMessage().
+                            ($e->kind === 'cancelled' || $e->kind === 'identity' ? '' : " {$rule['next']}"),
+                    ),
+                );
                 $final->touched = $touched;
                 throw $final;
             }
@@ -60,16 +78,31 @@ final class StickBuilder
     {
         $differences = $this->stick->target()->differencesFrom($this->plan);
         if ($differences !== []) {
-            throw BuildFailure::of('identity', 'This is not the stick the plan was made for. '.implode(' ', $differences).' Nothing was written.');
+            throw BuildFailure::of(
+                'identity',
+                'This is not the stick the plan was made for. '.
+                    implode(' ', $differences).
+                    ' Nothing was written.',
+            );
         }
         if ($this->plan->splitter !== null) {
-            throw BuildFailure::of('identity', "The parts of {$this->plan->splitter->source} are cut by the system's own splitter, which runs only in the exported script. Export the script and prove the stick here afterwards. Nothing was written.");
+            throw BuildFailure::of(
+                'identity',
+                "The parts of {$this->plan->splitter->source} are cut by the system's own splitter, which runs only in the exported script. Export the script and prove the stick here afterwards. Nothing was written.",
+            );
         }
         $this->source->mustBe($this->plan);
         $scratch = BuildSteps::scratch($this->plan, self::STREAM_FROM);
         $free = (int) disk_free_space(sys_get_temp_dir());
         if ($scratch * 11 > $free * 10) {
-            throw BuildFailure::of('room', 'Unpacking needs '.number_format($scratch / 1e6, 1).' MB on this computer, '.number_format($free / 1e6, 1).' MB are free.');
+            throw BuildFailure::of(
+                'room',
+                'Unpacking needs '.
+                    number_format($scratch / 1e6, 1).
+                    ' MB on this computer, '.
+                    number_format($free / 1e6, 1).
+                    ' MB are free.',
+            );
         }
         $this->stick->mustBeWritable();
     }
@@ -125,7 +158,9 @@ final class StickBuilder
             return;
         }
         // sfdisk takes the size of a sector from a real device only; on a file of 4096 the same table is written byte by byte.
-        $handle = @fopen($this->stick->path(), 'r+b') ?: throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
+        $handle =
+            @fopen($this->stick->path(), 'r+b') ?:
+            throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
         foreach (TableBytes::of($this->plan->layout) as $at => $bytes) {
             fseek($handle, $at);
             if (fwrite($handle, $bytes) !== strlen($bytes)) {
@@ -157,7 +192,10 @@ final class StickBuilder
         if ($kind === 'mismatch' && $this->plan->image->sha256 !== null) {
             $this->progress->stage('Hash the image again', $this->plan->image->bytes);
             if (Pump::hashOf(['cat', '--', $this->source->image])() !== $this->plan->image->sha256) {
-                throw BuildFailure::of('source', 'The image itself has changed since it was hashed. Fetch it again and compare its checksum.');
+                throw BuildFailure::of(
+                    'source',
+                    'The image itself has changed since it was hashed. Fetch it again and compare its checksum.',
+                );
             }
         }
     }

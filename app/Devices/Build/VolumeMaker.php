@@ -28,7 +28,12 @@ final class VolumeMaker
                 fseek($handle, 0);
                 $length = BuildSteps::exfatBytes((string) fread($handle, 512));
             }
-            self::put($handle, $device, $partition->extent->first * $plan->sector, min($length, max(0, $partition->extent->count * $plan->sector)));
+            self::put(
+                $handle,
+                $device,
+                $partition->extent->first * $plan->sector,
+                min($length, max(0, $partition->extent->count * $plan->sector)),
+            );
             fclose($handle);
         } finally {
             @unlink($file);
@@ -38,7 +43,8 @@ final class VolumeMaker
     /** @param  resource  $from */
     private static function put($from, string $device, int $at, int $length): void
     {
-        $to = @fopen($device, 'r+b') ?: throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
+        $to =
+            @fopen($device, 'r+b') ?: throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');
         fseek($from, 0);
         fseek($to, $at);
         if (stream_copy_to_stream($from, $to, $length) !== $length) {

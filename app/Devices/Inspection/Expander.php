@@ -9,7 +9,13 @@ use Symfony\Component\Process\Process;
 final class Expander
 {
     /** Kind => arguments before the file. */
-    private const PROGRAMS = ['gzip' => ['gzip', '-dc'], 'bzip2' => ['bzip2', '-dc'], 'xz' => ['xz', '-dc', '--memlimit-decompress=512MiB'], 'zstd' => ['zstd', '-dcq', '--memory=512MB'], 'zip' => ['7zz', 'x', '-so', '-tzip']];
+    private const PROGRAMS = [
+        'gzip' => ['gzip', '-dc'],
+        'bzip2' => ['bzip2', '-dc'],
+        'xz' => ['xz', '-dc', '--memlimit-decompress=512MiB'],
+        'zstd' => ['zstd', '-dcq', '--memory=512MB'],
+        'zip' => ['7zz', 'x', '-so', '-tzip'],
+    ];
 
     /** @return list<string> the arguments that print what is inside */
     public static function arguments(string $kind, string $path): array

@@ -20,7 +20,10 @@ final class FileSource implements ByteSource
     {
         $handle = is_file($path) || is_link($path) || file_exists($path) ? @fopen($path, 'rb') : false;
         if ($handle === false || is_dir($path)) {
-            throw new RuntimeException(basename($path).' cannot be opened for reading. Check that it is there and that Cobblestone may read it.');
+            throw new RuntimeException(
+                basename($path).
+                    ' cannot be opened for reading. Check that it is there and that Cobblestone may read it.',
+            );
         }
         stream_set_read_buffer($handle, 0);
         $this->handle = $handle;

@@ -22,7 +22,7 @@ final class FileTools implements InspectionTools
 
     public function __construct(private readonly string $path)
     {
-        $this->signatures = new SbverifyTool;
+        $this->signatures = new SbverifyTool();
     }
 
     public function __destruct()
@@ -45,7 +45,8 @@ final class FileTools implements InspectionTools
         // Straight into the file: what passes through a pipe is held in memory while the program is faster than we are.
         $process = Command::of(
             ['sh', '-c', 'exec "$@" >"$0"', $this->head, ...Expander::arguments($compression, $this->path)],
-            self::SECONDS, limits: new Limits(file: $limit),
+            self::SECONDS,
+            limits: new Limits(file: $limit),
         );
         try {
             $process->run();

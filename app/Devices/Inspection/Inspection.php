@@ -12,6 +12,12 @@ final class Inspection
     /** @throws RuntimeException where the file cannot be read */
     public static function of(string $path, ?string $nextStage = null): ImageReport
     {
-        return ImageInspector::inspect(new FileSource($path), basename($path), new FileTools($path), SignerFolder::read((string) config('cobblestone.signers')), $nextStage);
+        return ImageInspector::inspect(
+            new FileSource($path),
+            basename($path),
+            new FileTools($path),
+            SignerFolder::read((string) config('cobblestone.signers')),
+            $nextStage,
+        );
     }
 }

@@ -21,7 +21,11 @@ final class SbverifyTool implements SignatureTool
             $process->run();
             preg_match_all('#^\s*-\s*subject:\s*(.+)$#m', mb_scrub($process->getOutput()), $found);
 
-            return array_values(array_unique(array_map(static fn (string $subject): string => mb_substr(trim($subject), 0, 200), $found[1])));
+            return array_values(
+                array_unique(
+                    array_map(static fn (string $subject): string => mb_substr(trim($subject), 0, 200), $found[1]),
+                ),
+            );
         });
     }
 
@@ -29,18 +33,36 @@ final class SbverifyTool implements SignatureTool
     {
         $signature = PeImage::read($loader)?->signature() ?? '';
 
-        return $signature === '' ? [] : $this->withFile($signature, static function (string $file): array {
-            $process = Command::of(['openssl', 'pkcs7', '-inform', 'DER', '-in', $file, '-print_certs'], self::SECONDS);
-            $process->run();
-            preg_match_all('/-----BEGIN CERTIFICATE-----.+?-----END CERTIFICATE-----\n/s', $process->getOutput(), $found);
+        return $signature === ''
+            ? []
+            : $this->withFile($signature, static function (string $file): array {
+                $process = Command::of(
+                    ['openssl', 'pkcs7', '-inform', 'DER', '-in', $file, '-print_certs'],
+                    self::SECONDS,
+                );
+                $process->run();
+                preg_match_all(
+                    '/-----BEGIN CERTIFICATE-----.+?-----END CERTIFICATE-----\n/s',
+                    $process->getOutput(),
+                    $found,
+                );
 
-            return array_slice($found[0], 0, 16);
-        });
+                return array_slice($found[0], 0, 16);
+            });
     }
 
     public function chainsTo(string $loader, string $certificate): bool
     {
-        return $this->withFile($loader, fn (string $file): bool => $this->withFile($certificate, static fn (string $pem): bool => Command::of(['sbverify', '--cert', $pem, $file], self::SECONDS)->run() === 0));
+        return $this->withFile(
+            $loader,
+            fn (string $file): bool => $this->withFile(
+                $certificate,
+                static fn (string $pem): bool => Command::of(
+                    ['sbverify', '--cert', $pem, $file],
+                    self::SECONDS,
+                )->run() === 0,
+            ),
+        );
     }
 
     /**

@@ -42,7 +42,12 @@ final class SevenZipTree implements FileTree
     public function entries(): Generator
     {
         $limits = Limits::listing();
-        $process = Command::of([self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path], self::LISTING_SECONDS, null, $limits);
+        $process = Command::of(
+            [self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path],
+            self::LISTING_SECONDS,
+            null,
+            $limits,
+        );
         $process->start();
         $entry = [];
         $printed = 0;
@@ -136,7 +141,24 @@ final class SevenZipTree implements FileTree
         }
         $list = tempnam($folder, 'list');
         file_put_contents($list, implode("\n", $paths)."\n");
-        Command::run([self::PROGRAM, 'x', '-y', '-bd', '-spd', '-scsUTF-8', "-t{$this->kind}", "-o{$folder}", "-i@{$list}", '--', $this->path], self::SECONDS + $bytes / self::SLOWEST, null, new Limits(file: max(1_048_576, $bytes)));
+        Command::run(
+            [
+                self::PROGRAM,
+                'x',
+                '-y',
+                '-bd',
+                '-spd',
+                '-scsUTF-8',
+                "-t{$this->kind}",
+                "-o{$folder}",
+                "-i@{$list}",
+                '--',
+                $this->path,
+            ],
+            self::SECONDS + $bytes / self::SLOWEST,
+            null,
+            new Limits(file: max(1_048_576, $bytes)),
+        );
         unlink($list);
     }
 
@@ -163,6 +185,11 @@ final class SevenZipTree implements FileTree
      */
     private static function entry(array $entry): array
     {
-        return ['path' => $entry['Path'], 'bytes' => (int) ($entry['Size'] ?? 0), 'directory' => ($entry['Folder'] ?? '') === '+' || str_starts_with($entry['Attributes'] ?? '', 'D'), 'link' => ($entry['Symbolic Link'] ?? '') !== ''];
+        return [
+            'path' => $entry['Path'],
+            'bytes' => (int) ($entry['Size'] ?? 0),
+            'directory' => ($entry['Folder'] ?? '') === '+' || str_starts_with($entry['Attributes'] ?? '', 'D'),
+            'link' => ($entry['Symbolic Link'] ?? '') !== '',
+        ];
     }
 }

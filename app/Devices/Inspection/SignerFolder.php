@@ -24,10 +24,19 @@ final class SignerFolder
         $list = "{$folder}/revoked.txt";
         $revoked = null;
         if (is_file($list)) {
-            preg_match_all('/^\s*([0-9a-f]{64})\b/mi', (string) file_get_contents($list, false, null, 0, self::LARGEST * 16), $found);
+            preg_match_all(
+                '/^\s*([0-9a-f]{64})\b/mi',
+                (string) file_get_contents($list, false, null, 0, self::LARGEST * 16),
+                $found,
+            );
             $revoked = array_map('strtolower', $found[1]);
         }
 
-        return new Signers($certificates, $revoked, 'the bench\'s certificates'.($revoked === null ? '' : ', revocations of '.date('Y-m-d', (int) filemtime($list))));
+        return new Signers(
+            $certificates,
+            $revoked,
+            'the bench\'s certificates'.
+                ($revoked === null ? '' : ', revocations of '.date('Y-m-d', (int) filemtime($list))),
+        );
     }
 }

@@ -19,7 +19,10 @@ class FileStick implements StickDevice
         if (! is_file($file)) {
             $handle = @fopen($file, 'xb');
             if ($handle === false || ! ftruncate($handle, max(0, $bytes))) {
-                throw BuildFailure::of('room', basename($file).' cannot be made here. Check the folder and the room on the drive.');
+                throw BuildFailure::of(
+                    'room',
+                    basename($file).' cannot be made here. Check the folder and the room on the drive.',
+                );
             }
             fclose($handle);
         }
@@ -65,7 +68,18 @@ class FileStick implements StickDevice
     public function settle(): void
     {
         $this->mustBeThere();
-        Command::run(['dd', 'if=/dev/null', "of={$this->file}", 'oflag=nocache', 'conv=notrunc,fdatasync', 'count=0', 'status=none'], null);
+        Command::run(
+            [
+                'dd',
+                'if=/dev/null',
+                "of={$this->file}",
+                'oflag=nocache',
+                'conv=notrunc,fdatasync',
+                'count=0',
+                'status=none',
+            ],
+            null,
+        );
     }
 
     protected function mustBeThere(): void

@@ -30,7 +30,10 @@ final class StandInStick extends FileStick
         if (! is_file("{$folder}/{$slug}.img") && ! ($stick->state()['gone'] ?? false)) {
             $handle = @fopen("{$folder}/{$slug}.img", 'xb');
             if ($handle === false || ! ftruncate($handle, max(0, $profile['bytes']))) {
-                throw BuildFailure::of('room', "The stand-in stick {$slug} cannot be made. Check the room on this computer's drive.");
+                throw BuildFailure::of(
+                    'room',
+                    "The stand-in stick {$slug} cannot be made. Check the room on this computer's drive.",
+                );
             }
             fclose($handle);
             Owner::asFolder("{$folder}/{$slug}.img");
@@ -43,7 +46,11 @@ final class StandInStick extends FileStick
     {
         $this->mustBeThere();
 
-        return new StickTarget(parent::target()->bytes, (int) $this->profile['sector_bytes'], $this->profile['serial']);
+        return new StickTarget(
+            parent::target()->bytes,
+            (int) $this->profile['sector_bytes'],
+            $this->profile['serial'],
+        );
     }
 
     public function mustBeWritable(): void
@@ -127,7 +134,9 @@ final class StandInStick extends FileStick
     /** @return array<string, mixed> */
     private function state(): array
     {
-        return is_file($this->profileFile) ? (array) json_decode((string) file_get_contents($this->profileFile), true) : [];
+        return is_file($this->profileFile)
+            ? (array) json_decode((string) file_get_contents($this->profileFile), true)
+            : [];
     }
 
     /** @param  array<string, mixed>  $change */

@@ -30,7 +30,10 @@ final class StickLock
             fclose($lock);
             usleep(25_000);
         }
-        throw BuildFailure::of('identity', 'Something else is writing to this stick right now. Wait until it is done.');
+        throw BuildFailure::of(
+            'identity',
+            'Something else is writing to this stick right now. Wait until it is done.',
+        );
     }
 
     public static function isFree(string $slug): bool
@@ -49,7 +52,10 @@ final class StickLock
         is_dir($folder) || @mkdir($folder, 0750, true);
         $lock = @fopen("{$folder}/{$slug}.lock", 'c');
         if ($lock === false) {
-            throw BuildFailure::of('protected', 'The folder of the sticks on this computer cannot be written. Tell the lead.');
+            throw BuildFailure::of(
+                'protected',
+                'The folder of the sticks on this computer cannot be written. Tell the lead.',
+            );
         }
         Owner::asFolder("{$folder}/{$slug}.lock");
 

@@ -28,7 +28,10 @@ final class StickMark
             // The folder too: else the file could be gone after a power cut although its contents were written.
             Command::run(['sync', dirname($file)], 60);
         } catch (RuntimeException $e) {
-            throw BuildFailure::of('room', "The mark \"unfinished\" cannot be put on this computer's drive ({$e->getMessage()}). Nothing was written to the stick. Make room and begin again.");
+            throw BuildFailure::of(
+                'room',
+                "The mark \"unfinished\" cannot be put on this computer's drive ({$e->getMessage()}). Nothing was written to the stick. Make room and begin again.",
+            );
         }
     }
 

@@ -26,16 +26,41 @@ final class AccountController
         $secret = self::secretOf($request);
 
         return view('account.show', [
-            'user' => $user, 'sessions' => Sessions::of($user->id), 'secret' => $secret,
-            'picture' => $secret !== null ? Command::run(['qrencode', '--type=SVG', '--level=M', '--margin=2', '--output=-', '--', TimeCode::address($secret, $user->login, 'Cobblestone')], 10) : null,
+            'user' => $user,
+            'sessions' => Sessions::of($user->id),
+            'secret' => $secret,
+            'picture' => $secret !== null
+                    ? Command::run(
+                        [
+                            'qrencode',
+                            '--type=SVG',
+                            '--level=M',
+                            '--margin=2',
+                            '--output=-',
+                            '--',
+                            TimeCode::address($secret, $user->login, 'Cobblestone'),
+                        ],
+                        10,
+                    )
+                    : null,
         ]);
     }
 
     public function password(Request $request): RedirectResponse
     {
         $user = self::user($request);
-        $given = $request->validate(['current_password' => 'required|string|max:200', 'password' => 'required|string|max:200', 'password_confirmation' => 'required|string|same:password'],
-            ['current_password.*' => 'The password you sign in with now.', 'password.*' => 'The new password.', 'password_confirmation.*' => 'The second time it was typed differently.']);
+        $given = $request->validate(
+            [
+                'current_password' => 'required|string|max:200',
+                'password' => 'required|string|max:200',
+                'password_confirmation' => 'required|string|same:password',
+            ],
+            [
+                'current_password.*' => 'The password you sign in with now.',
+                'password.*' => 'The new password.',
+                'password_confirmation.*' => 'The second time it was typed differently.',
+            ],
+        );
         self::mustKnow($user, $given['current_password']);
         Passwords::mustBeGood($given['password'], $user);
         $user->update(['password' => $given['password'], 'must_change' => false]);
@@ -60,9 +85,12 @@ final class AccountController
         $user = self::user($request);
         $secret = self::secretOf($request);
         $typed = $request->input('code');
-        $step = $secret !== null && is_string($typed) ? TimeCode::step($secret, $typed, (int) now()->timestamp, 0) : null;
+        $step =
+            $secret !== null && is_string($typed) ? TimeCode::step($secret, $typed, (int) now()->timestamp, 0) : null;
         if ($step === null) {
-            throw ValidationException::withMessages(['code' => 'This code does not come from the secret shown here. Nothing was changed; type the one your device shows now.']);
+            throw ValidationException::withMessages([
+                'code' => 'This code does not come from the secret shown here. Nothing was changed; type the one your device shows now.',
+            ]);
         }
         $user->forceFill(['code_secret' => $secret, 'code_step' => $step])->save();
         $request->session()->forget('code-secret');
@@ -74,7 +102,13 @@ final class AccountController
     public function codeOff(Request $request): RedirectResponse
     {
         $user = self::user($request);
-        self::mustKnow($user, (string) $request->validate(['current_password' => 'required|string|max:200'], ['current_password.*' => 'The password you sign in with now.'])['current_password']);
+        self::mustKnow(
+            $user,
+            (string) $request->validate(
+                ['current_password' => 'required|string|max:200'],
+                ['current_password.*' => 'The password you sign in with now.'],
+            )['current_password'],
+        );
         $user->forceFill(['code_secret' => null, 'code_step' => 0])->save();
         BenchEvent::note('second-factor-off', $user->login, [], $user->id);
 
@@ -106,7 +140,9 @@ final class AccountController
     private static function mustKnow(User $user, string $password): void
     {
         if (! Hash::check($password, $user->password)) {
-            throw ValidationException::withMessages(['current_password' => 'That is not the password you sign in with.']);
+            throw ValidationException::withMessages([
+                'current_password' => 'That is not the password you sign in with.',
+            ]);
         }
     }
 }

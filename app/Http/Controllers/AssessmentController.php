@@ -21,13 +21,19 @@ final class AssessmentController
     public function tried(Job $job, Request $request, ChangeBrief $change): RedirectResponse
     {
         $rung = $request->validate(['rung' => ['required', 'string', 'max:60', 'regex:/^[a-z0-9-]+$/']])['rung'];
-        $change->handle($job, $request->user(), function (array $brief) use ($rung, $request): array {
-            $tried = array_filter(explode(', ', (string) ($brief['machine']['facts']['tried'] ?? '')));
-            $brief['machine']['facts']['tried'] = implode(', ', array_unique([...$tried, $rung]));
-            $brief['machine']['facts_from'] = (string) $request->user()?->title;
+        $change->handle(
+            $job,
+            $request->user(),
+            function (array $brief) use ($rung, $request): array {
+                $tried = array_filter(explode(', ', (string) ($brief['machine']['facts']['tried'] ?? '')));
+                $brief['machine']['facts']['tried'] = implode(', ', array_unique([...$tried, $rung]));
+                $brief['machine']['facts_from'] = (string) $request->user()?->title;
 
-            return $brief;
-        }, "tried without success: {$rung}", (int) $request->input('seen', 0));
+                return $brief;
+            },
+            "tried without success: {$rung}",
+            (int) $request->input('seen', 0),
+        );
 
         return redirect("/jobs/{$job->id}/assessment", 303)->with('did', 'tried');
     }

@@ -28,7 +28,12 @@ final class BackupController
 
     public function compare(Job $job, Request $request, JobBridge $bridge): View
     {
-        $request->validate(['source_file' => 'nullable|file|max:60000', 'copy_file' => 'nullable|file|max:60000', 'source' => 'nullable|string', 'copy' => 'nullable|string']);
+        $request->validate([
+            'source_file' => 'nullable|file|max:60000',
+            'copy_file' => 'nullable|file|max:60000',
+            'source' => 'nullable|string',
+            'copy' => 'nullable|string',
+        ]);
         [$long, $cut] = [self::long($request, 'source'), self::long($request, 'copy')];
         if (filesize($long) + filesize($cut) > self::SHORT && filesize($long) > 0 && filesize($cut) > 0) {
             try {
@@ -37,11 +42,25 @@ final class BackupController
                 throw ValidationException::withMessages(['source' => $e->getMessage()]);
             }
 
-            return view('jobs.backup', ['job' => $job, 'progress' => $bridge->progress($job), 'compared' => $compared, 'notes' => $notes, 'bytes' => $bytes, 'typed' => []]);
+            return view('jobs.backup', [
+                'job' => $job,
+                'progress' => $bridge->progress($job),
+                'compared' => $compared,
+                'notes' => $notes,
+                'bytes' => $bytes,
+                'typed' => [],
+            ]);
         }
         [$source, $copy] = [$this->manifest($request, 'source'), $this->manifest($request, 'copy')];
 
-        return view('jobs.backup', ['job' => $job, 'progress' => $bridge->progress($job), 'compared' => ManifestComparison::of($source, $copy), 'notes' => [...$source->notes, ...$copy->notes], 'bytes' => ['source' => $source->bytes(), 'copy' => $copy->bytes()], 'typed' => ['source' => self::kept($request, 'source'), 'copy' => self::kept($request, 'copy')]]);
+        return view('jobs.backup', [
+            'job' => $job,
+            'progress' => $bridge->progress($job),
+            'compared' => ManifestComparison::of($source, $copy),
+            'notes' => [...$source->notes, ...$copy->notes],
+            'bytes' => ['source' => $source->bytes(), 'copy' => $copy->bytes()],
+            'typed' => ['source' => self::kept($request, 'source'), 'copy' => self::kept($request, 'copy')],
+        ]);
     }
 
     /** A side as a file, pasted or chosen. */

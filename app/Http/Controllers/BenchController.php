@@ -15,15 +15,39 @@ final class BenchController
 {
     public function show(Request $request): View
     {
-        $jobs = Job::query()->with('user')->where('status', 'open')->orderByRaw('slot nulls last')->orderBy('id')->limit(60)->get();
+        $jobs = Job::query()
+            ->with('user')
+            ->where('status', 'open')
+            ->orderByRaw('slot nulls last')
+            ->orderBy('id')
+            ->limit(60)
+            ->get();
         $last = LogEntry::query()->with('user')->whereIn('id', $jobs->pluck('last_entry'))->get()->keyBy('job_id');
 
-        return view('bench.show', ['jobs' => $jobs, 'last' => $last, 'now' => (int) now()->timestamp, 'keeping' => $request->user()?->isLead() === true ? SafeKeepingNote::now() : null]);
+        return view('bench.show', [
+            'jobs' => $jobs,
+            'last' => $last,
+            'now' => (int) now()->timestamp,
+            'keeping' => $request->user()?->isLead() === true ? SafeKeepingNote::now() : null,
+        ]);
     }
 
     public function deathsSeen(Request $request): RedirectResponse
     {
-        BenchEvent::note('deaths-seen', null, ['because' => implode(', ', array_map(static fn (array $death): string => "{$death['name']} {$death['at']->toIso8601String()}", array_slice(Workers::deaths(), 0, 20)))], $request->user()?->id);
+        BenchEvent::note(
+            'deaths-seen',
+            null,
+            [
+                'because' => implode(
+                    ', ',
+                    array_map(
+                        static fn (array $death): string => "{$death['name']} {$death['at']->toIso8601String()}",
+                        array_slice(Workers::deaths(), 0, 20),
+                    ),
+                ),
+            ],
+            $request->user()?->id,
+        );
         Workers::seen();
 
         return redirect('/', 303);

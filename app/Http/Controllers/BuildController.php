@@ -25,20 +25,49 @@ use Illuminate\Validation\ValidationException;
 /** Builds of sticks: begun on the ways page, watched here, exported for other computers. */
 final class BuildController
 {
-    public function store(ShelfFile $file, Request $request, StickRegister $register, PlanStick $planner): RedirectResponse
-    {
-        $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'drivers' => 'nullable|string|max:80', 'serial' => 'nullable|string|max:20'], ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.']);
-        $stick = $register->find($given['stick']) ?? throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
+    public function store(
+        ShelfFile $file,
+        Request $request,
+        StickRegister $register,
+        PlanStick $planner,
+    ): RedirectResponse {
+        $given = $request->validate(
+            [
+                'stick' => 'required|string|max:80',
+                'way' => 'required|string|max:40',
+                'drivers' => 'nullable|string|max:80',
+                'serial' => 'nullable|string|max:20',
+            ],
+            ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.'],
+        );
+        $stick =
+            $register->find($given['stick']) ??
+            throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
         $planner->mayGo($stick);
-        $confirmation = new Confirmation($stick->name, $stick->size()->count, $stick->serial, $stick->contents ?? 'whatever is on it', 'the bench', true);
+        $confirmation = new Confirmation(
+            $stick->name,
+            $stick->size()->count,
+            $stick->serial,
+            $stick->contents ?? 'whatever is on it',
+            'the bench',
+            true,
+        );
         if (! $confirmation->accepts((string) ($given['serial'] ?? ''))) {
-            throw ValidationException::withMessages(['serial' => "That is not the end of the serial of {$stick->name}. Read it off the stick itself."]);
+            throw ValidationException::withMessages([
+                'serial' => "That is not the end of the serial of {$stick->name}. Read it off the stick itself.",
+            ]);
         }
         $plan = $planner->handle($file, $stick->id, $given['way'], $given['drivers'] ?? null, true);
         try {
             // The build and its place in the queue stand together or not at all.
             $build = DB::transaction(function () use ($stick, $file, $request, $plan, $given): StickBuild {
-                $build = StickBuild::query()->create(['slug' => $stick->id, 'shelf_file_id' => $file->id, 'user_id' => $request->user()?->id, 'plan' => $plan->toArray(), 'drivers' => $given['drivers'] ?? null]);
+                $build = StickBuild::query()->create([
+                    'slug' => $stick->id,
+                    'shelf_file_id' => $file->id,
+                    'user_id' => $request->user()?->id,
+                    'plan' => $plan->toArray(),
+                    'drivers' => $given['drivers'] ?? null,
+                ]);
                 if (config('queue.default') === 'database') {
                     StickBuildJob::dispatch($build->id);
                 }
@@ -46,7 +75,9 @@ final class BuildController
                 return $build;
             });
         } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['stick' => "{$stick->name} is being built already. Wait for it, or cancel it."]);
+            throw ValidationException::withMessages([
+                'stick' => "{$stick->name} is being built already. Wait for it, or cancel it.",
+            ]);
         }
         if (config('queue.default') !== 'database') {
             StickBuildJob::dispatch($build->id);
@@ -58,9 +89,17 @@ final class BuildController
     /** The plan without building it here, for another computer. */
     public function plan(ShelfFile $file, Request $request, PlanStick $planner): Response
     {
-        $given = $request->validate(['stick' => 'required|string|max:80', 'way' => 'required|string|max:40', 'drivers' => 'nullable|string|max:80', 'what' => 'required|in:plan.json,make-stick.sh,table.sfdisk']);
+        $given = $request->validate([
+            'stick' => 'required|string|max:80',
+            'way' => 'required|string|max:40',
+            'drivers' => 'nullable|string|max:80',
+            'what' => 'required|in:plan.json,make-stick.sh,table.sfdisk',
+        ]);
 
-        return self::document($planner->handle($file, $given['stick'], $given['way'], $given['drivers'] ?? null, false), $given['what']);
+        return self::document(
+            $planner->handle($file, $given['stick'], $given['way'], $given['drivers'] ?? null, false),
+            $given['what'],
+        );
     }
 
     public function show(string $slug, StickBuild $build, StickRegister $register): View
@@ -83,7 +122,10 @@ final class BuildController
         abort_unless($build->slug === $slug, 404);
         $build->update(['cancel' => true]);
         if ($build->state === 'queued') {
-            StickBuild::query()->whereKey($build->id)->where('state', 'queued')->update(['state' => 'cancelled', 'ended_at' => now()]);
+            StickBuild::query()
+                ->whereKey($build->id)
+                ->where('state', 'queued')
+                ->update(['state' => 'cancelled', 'ended_at' => now()]);
         }
 
         return redirect("/sticks/{$slug}/builds/{$build->id}", 303);
@@ -93,7 +135,12 @@ final class BuildController
     {
         abort_unless($build->slug === $slug, 404);
         if ($what === 'SHA256SUMS') {
-            return self::download($build->result['sha256sums'] ?? abort(404, 'The sums are known only when every file has been read back.'), $what, 'text/plain');
+            return self::download(
+                $build->result['sha256sums'] ??
+                    abort(404, 'The sums are known only when every file has been read back.'),
+                $what,
+                'text/plain',
+            );
         }
 
         return self::document($build->stickPlan(), $what);
@@ -102,16 +149,32 @@ final class BuildController
     private static function document(StickPlan $plan, string $what): Response
     {
         return match ($what) {
-            'plan.json' => self::download((string) json_encode($plan->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), $what, 'application/json'),
+            'plan.json' => self::download(
+                (string) json_encode(
+                    $plan->toArray(),
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+                ),
+                $what,
+                'application/json',
+            ),
             'make-stick.sh' => self::download(GuardedScript::of($plan), $what, 'text/x-shellscript'),
-            'table.sfdisk' => self::download($plan->layout === null ? abort(404, 'A stick written raw brings its own table.') : BuildSteps::sfdiskScript($plan), $what, 'text/plain'),
+            'table.sfdisk' => self::download(
+                $plan->layout === null
+                    ? abort(404, 'A stick written raw brings its own table.')
+                    : BuildSteps::sfdiskScript($plan),
+                $what,
+                'text/plain',
+            ),
             default => abort(404),
         };
     }
 
     private static function download(string $text, string $name, string $type): Response
     {
-        return response($text, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => "attachment; filename={$name}"]);
+        return response($text, 200, [
+            'Content-Type' => "{$type}; charset=utf-8",
+            'Content-Disposition' => "attachment; filename={$name}",
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -125,15 +188,45 @@ final class BuildController
         $start = ($target['first_sector'] ?? 0) * $plan['sector_bytes'];
         $payload = $build->stickPlan()->bytes() ?? 0;
         $filled = match (true) {
-            $build->state === 'done' || ($build->isUnderWay() && str_starts_with($build->stage, 'Read')) => $plan['device_bytes'],
-            $writing && $share !== null => $start + (int) ($share * $payload), default => $build->isUnderWay() ? 0 : $start,
+            $build->state === 'done' || ($build->isUnderWay() && str_starts_with($build->stage, 'Read')) => $plan[
+                'device_bytes'
+            ],
+            $writing && $share !== null => $start + (int) ($share * $payload),
+            default => $build->isUnderWay() ? 0 : $start,
         };
-        $right = $plan['layout'] === null ? StickCore::raw($plan, $build->image->report['table'] ?? null) : StickCore::planned($plan['layout']);
+        $right =
+            $plan['layout'] === null
+                ? StickCore::raw($plan, $build->image->report['table'] ?? null)
+                : StickCore::planned($plan['layout']);
 
         return [
-            'slug' => $slug, 'stick' => $stick, 'build' => $build, 'share' => $share, 'condition' => StickState::of($slug)->condition, 'unfinished' => StickCondition::Unfinished,
-            'core' => StickCore::of('Stick · '.($stick->name ?? $slug), $plan['label'] === null ? 'Written raw, with the table of the image.' : "Label {$plan['label']}.", $plan['device_bytes'], $plan['sector_bytes'],
-                [['name' => $stick->contents ?? 'whatever was on it', 'from' => 0, 'bytes' => $plan['device_bytes'], 'lost' => true, 'role' => 'old', 'first_sector' => null, 'sectors' => null]], $right, ['before', 'after'], $plan['layout']['scheme'] ?? 'as in the image', $filled),
+            'slug' => $slug,
+            'stick' => $stick,
+            'build' => $build,
+            'share' => $share,
+            'condition' => StickState::of($slug)->condition,
+            'unfinished' => StickCondition::Unfinished,
+            'core' => StickCore::of(
+                'Stick · '.($stick->name ?? $slug),
+                $plan['label'] === null ? 'Written raw, with the table of the image.' : "Label {$plan['label']}.",
+                $plan['device_bytes'],
+                $plan['sector_bytes'],
+                [
+                    [
+                        'name' => $stick->contents ?? 'whatever was on it',
+                        'from' => 0,
+                        'bytes' => $plan['device_bytes'],
+                        'lost' => true,
+                        'role' => 'old',
+                        'first_sector' => null,
+                        'sectors' => null,
+                    ],
+                ],
+                $right,
+                ['before', 'after'],
+                $plan['layout']['scheme'] ?? 'as in the image',
+                $filled,
+            ),
         ];
     }
 }

@@ -12,13 +12,20 @@ final class CatalogueController
 {
     public function index(): View
     {
-        return view('catalogue.index', ['kinds' => Catalogue::KINDS, 'entries' => CatalogueEntry::query()->orderBy('name')->get()->groupBy('kind')]);
+        return view('catalogue.index', [
+            'kinds' => Catalogue::KINDS,
+            'entries' => CatalogueEntry::query()->orderBy('name')->get()->groupBy('kind'),
+        ]);
     }
 
     public function show(string $kind, string $slug, Experience $experience): View
     {
         $entry = CatalogueEntry::query()->where('kind', $kind)->where('slug', $slug)->firstOrFail();
 
-        return view('catalogue.show', ['entry' => $entry, 'yaml' => Yaml::dump($entry->document, 5, 2), 'quirks' => $kind === 'machines' ? $experience->quirksOf($slug) : []]);
+        return view('catalogue.show', [
+            'entry' => $entry,
+            'yaml' => Yaml::dump($entry->document, 5, 2),
+            'quirks' => $kind === 'machines' ? $experience->quirksOf($slug) : [],
+        ]);
     }
 }

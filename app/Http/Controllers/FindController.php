@@ -22,10 +22,38 @@ final class FindController
         return view('find.index', [
             'query' => $query,
             'symptoms' => $query === '' ? [] : array_slice($bridge->symptoms()->search($query, FactSheet::empty()), 0, 8),
-            'jobs' => $query === '' ? collect() : Job::query()->where('title', 'ilike', $like)->orWhere(fn ($jobs) => ctype_digit($query) && strlen($query) < 10 ? $jobs->whereKey((int) $query) : $jobs->whereRaw('false'))->latest('id')->limit(20)->get(),
-            'sticks' => $query === '' ? collect() : StickState::query()->whereRaw('content::text ilike ?', [$like])->limit(12)->get(),
-            'shelf' => $query === '' ? collect() : ShelfFile::query()->where(fn ($files) => $files->where('name', 'ilike', $like)->orWhereRaw('about::text ilike ?', [$like]))->orderBy('name')->limit(12)->get(),
-            'entries' => $query === '' ? collect() : CatalogueEntry::query()->where('name', 'ilike', $like)->orderBy('name')->limit(30)->get(),
+            'jobs' => $query === ''
+                    ? collect()
+                    : Job::query()
+                        ->where('title', 'ilike', $like)
+                        ->orWhere(
+                            fn ($jobs) => ctype_digit($query) && strlen($query) < 10
+                                ? $jobs->whereKey((int) $query)
+                                : $jobs->whereRaw('false'),
+                        )
+                        ->latest('id')
+                        ->limit(20)
+                        ->get(),
+            'sticks' => $query === ''
+                    ? collect()
+                    : StickState::query()
+                        ->whereRaw('content::text ilike ?', [$like])
+                        ->limit(12)
+                        ->get(),
+            'shelf' => $query === ''
+                    ? collect()
+                    : ShelfFile::query()
+                        ->where(
+                            fn ($files) => $files
+                                ->where('name', 'ilike', $like)
+                                ->orWhereRaw('about::text ilike ?', [$like]),
+                        )
+                        ->orderBy('name')
+                        ->limit(12)
+                        ->get(),
+            'entries' => $query === ''
+                    ? collect()
+                    : CatalogueEntry::query()->where('name', 'ilike', $like)->orderBy('name')->limit(30)->get(),
         ]);
     }
 }

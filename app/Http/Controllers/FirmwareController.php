@@ -23,44 +23,108 @@ final class FirmwareController
     public function show(Job $job, Request $request, JobBridge $bridge, FirmwareBridge $firmware): View
     {
         $progress = $bridge->progress($job);
-        $snapshots = FirmwareSnapshot::query()->with('user')->where('job_id', $job->id)->get()->sortByDesc('id')->values();
+        $snapshots = FirmwareSnapshot::query()
+            ->with('user')
+            ->where('job_id', $job->id)
+            ->get()
+            ->sortByDesc('id')
+            ->values();
 
         return view('jobs.settings', [
-            'job' => $job, 'progress' => $progress, 'machine' => $machine = $firmware->machine($job), 'settings' => $firmware->settings($machine),
-            'snapshots' => $snapshots, 'compared' => $firmware->compared($snapshots, (int) $request->query('from', '0'), (int) $request->query('to', '0')),
-            'memory' => $firmware->memory($machine), 'update' => $firmware->update($progress->plan, $machine), 'steps' => array_values(array_filter($progress->plan->steps, fn ($step): bool => in_array($step->id, ['firmware.set', 'firmware.re-enter'], true))),
+            'job' => $job,
+            'progress' => $progress,
+            'machine' => ($machine = $firmware->machine($job)),
+            'settings' => $firmware->settings($machine),
+            'snapshots' => $snapshots,
+            'compared' => $firmware->compared(
+                $snapshots,
+                (int) $request->query('from', '0'),
+                (int) $request->query('to', '0'),
+            ),
+            'memory' => $firmware->memory($machine),
+            'update' => $firmware->update($progress->plan, $machine),
+            'steps' => array_values(
+                array_filter(
+                    $progress->plan->steps,
+                    fn ($step): bool => in_array($step->id, ['firmware.set', 'firmware.re-enter'], true),
+                ),
+            ),
         ]);
     }
 
     public function store(Job $job, Request $request, FirmwareBridge $firmware, TakeSnapshot $take): RedirectResponse
     {
-        $given = $request->validate([
-            'settings' => 'nullable|array|max:60', 'settings.*' => 'nullable|string|max:80', 'pasted' => 'nullable|string', 'photo' => 'nullable|file|max:'.self::PHOTO_KILOBYTES,
-        ], ['photo.max' => 'The photo has more than 12 MB. Take it smaller.', 'photo.uploaded' => 'The photo did not arrive whole. Try it once more.']);
+        $given = $request->validate(
+            [
+                'settings' => 'nullable|array|max:60',
+                'settings.*' => 'nullable|string|max:80',
+                'pasted' => 'nullable|string',
+                'photo' => 'nullable|file|max:'.self::PHOTO_KILOBYTES,
+            ],
+            [
+                'photo.max' => 'The photo has more than 12 MB. Take it smaller.',
+                'photo.uploaded' => 'The photo did not arrive whole. Try it once more.',
+            ],
+        );
         $photo = Asked::file($request, 'photo');
         if ($photo !== null && ! TakeSnapshot::isPicture($photo)) {
-            throw ValidationException::withMessages(['photo' => 'This file is no picture that is known here: JPEG, PNG or WebP.']);
+            throw ValidationException::withMessages([
+                'photo' => 'This file is no picture that is known here: JPEG, PNG or WebP.',
+            ]);
         }
         $pasted = trim((string) ($given['pasted'] ?? ''));
         if (strlen($pasted) > Snapshot::LIMIT) {
-            throw ValidationException::withMessages(['pasted' => sprintf('The pasted text has %d KB, far more than a setup has words.', intdiv(strlen($pasted), 1024))]);
+            throw ValidationException::withMessages([
+                'pasted' => sprintf(
+                    'The pasted text has %d KB, far more than a setup has words.',
+                    intdiv(strlen($pasted), 1024),
+                ),
+            ]);
         }
         $settings = $firmware->settings($firmware->machine($job));
         $ids = array_map(static fn ($setting): string => $setting->id, $settings);
-        $snapshot = $pasted !== '' ? Snapshot::fromText($pasted, $settings) : Snapshot::of(array_intersect_key(array_map(strval(...), $given['settings'] ?? []), array_flip($ids)), $settings);
+        $snapshot =
+            $pasted !== ''
+                ? Snapshot::fromText($pasted, $settings)
+                : Snapshot::of(
+                    array_intersect_key(array_map(strval(...), $given['settings'] ?? []), array_flip($ids)),
+                    $settings,
+                );
         if ($snapshot->values === [] && $photo === null) {
-            throw ValidationException::withMessages([$pasted !== '' ? 'pasted' : 'settings' => $snapshot->notes === [] ? 'Choose at least one setting, paste lines, or add a photo.' : implode(' ', array_slice($snapshot->notes, 0, 5))]);
+            throw ValidationException::withMessages([
+                $pasted !== '' ? 'pasted' : 'settings' => $snapshot->notes === []
+                        ? 'Choose at least one setting, paste lines, or add a photo.'
+                        : implode(' ', array_slice($snapshot->notes, 0, 5)),
+            ]);
         }
-        $kept = $take->handle($job, $request->user(), $snapshot, $settings, $pasted !== '' ? 'paste' : 'form', $pasted === '' ? null : $pasted, $photo, (int) $request->input('seen', 0));
+        $kept = $take->handle(
+            $job,
+            $request->user(),
+            $snapshot,
+            $settings,
+            $pasted !== '' ? 'paste' : 'form',
+            $pasted === '' ? null : $pasted,
+            $photo,
+            (int) $request->input('seen', 0),
+        );
 
-        return redirect("/jobs/{$job->id}/settings", 303)->with('did', 'snapshot')->with('snapshot', $kept->id);
+        return redirect("/jobs/{$job->id}/settings", 303)
+            ->with('did', 'snapshot')
+            ->with('snapshot', $kept->id);
     }
 
     public function photo(Job $job, FirmwareSnapshot $snapshot): BinaryFileResponse
     {
         $path = config('cobblestone.photos')."/{$snapshot->photo}";
-        abort_unless($snapshot->job_id === $job->id && $snapshot->photo !== null && is_file($path), 404, 'There is no such photo.');
+        abort_unless(
+            $snapshot->job_id === $job->id && $snapshot->photo !== null && is_file($path),
+            404,
+            'There is no such photo.',
+        );
 
-        return response()->file($path, ['Content-Disposition' => 'inline', 'Content-Security-Policy' => "default-src 'none'; sandbox"]);
+        return response()->file($path, [
+            'Content-Disposition' => 'inline',
+            'Content-Security-Policy' => "default-src 'none'; sandbox",
+        ]);
     }
 }

@@ -24,6 +24,14 @@ final class HealthController
         $deaths = count(Workers::deaths());
         $well = $database && ($workers === null || ! in_array(false, $workers, true));
 
-        return response()->json(['state' => ! $database ? 'down' : ($well && $deaths === 0 ? 'well' : 'look'), 'database' => $database, 'workers' => $workers, 'deaths_unseen' => $deaths], $database ? 200 : 503);
+        return response()->json(
+            [
+                'state' => ! $database ? 'down' : ($well && $deaths === 0 ? 'well' : 'look'),
+                'database' => $database,
+                'workers' => $workers,
+                'deaths_unseen' => $deaths,
+            ],
+            $database ? 200 : 503,
+        );
     }
 }

@@ -16,13 +16,26 @@ final class IntakeController
 {
     public function edit(Job $job, JobBridge $bridge, CatalogueStore $store): View
     {
-        return view('jobs.intake', ['job' => $job, 'brief' => $bridge->brief($job), 'plan' => $job->currentPlan()->plan, 'catalogue' => $store->catalogue()]);
+        return view('jobs.intake', [
+            'job' => $job,
+            'brief' => $bridge->brief($job),
+            'plan' => $job->currentPlan()->plan,
+            'catalogue' => $store->catalogue(),
+        ]);
     }
 
     public function update(Job $job, IntakeRequest $request, JobBridge $bridge, ReplanJob $replan): RedirectResponse
     {
         $brief = $request->guarded(fn () => $request->brief($bridge->brief($job)));
-        $request->guarded(fn () => $replan->handle($job, $request->user(), $brief, 'intake changed', (int) $request->input('seen', 0)));
+        $request->guarded(
+            fn () => $replan->handle(
+                $job,
+                $request->user(),
+                $brief,
+                'intake changed',
+                (int) $request->input('seen', 0),
+            ),
+        );
 
         return redirect("/jobs/{$job->id}", 303)->with('did', 'replanned');
     }
@@ -31,7 +44,15 @@ final class IntakeController
     public function answer(Job $job, IntakeRequest $request, JobBridge $bridge, ReplanJob $replan): RedirectResponse
     {
         $brief = $request->guarded(fn () => $request->answers($bridge->brief($job)));
-        $request->guarded(fn () => $replan->handle($job, $request->user(), $brief, 'question answered', (int) $request->input('seen', 0)));
+        $request->guarded(
+            fn () => $replan->handle(
+                $job,
+                $request->user(),
+                $brief,
+                'question answered',
+                (int) $request->input('seen', 0),
+            ),
+        );
 
         return redirect("/jobs/{$job->id}".ReturnTo::stone($request), 303)->with('did', 'replanned');
     }

@@ -22,7 +22,15 @@ final class JobController
     public function index(Request $request): View
     {
         $query = trim(Asked::text($request, 'q'));
-        $jobs = Job::query()->with('user')->when($query !== '', fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'))->latest('id')->paginate(25)->withQueryString();
+        $jobs = Job::query()
+            ->with('user')
+            ->when(
+                $query !== '',
+                fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'),
+            )
+            ->latest('id')
+            ->paginate(25)
+            ->withQueryString();
 
         return view('jobs.index', ['jobs' => $jobs, 'query' => $query]);
     }
@@ -43,14 +51,27 @@ final class JobController
     {
         $plan = $job->currentPlan();
         $progress = $bridge->progressOf($job, $plan);
-        $chosen = $progress->plan->step(Asked::text($request, 'stone')) ?? $progress->current() ?? $progress->plan->steps[0];
+        $chosen =
+            $progress->plan->step(Asked::text($request, 'stone')) ??
+            ($progress->current() ?? $progress->plan->steps[0]);
 
         return view('jobs.show', [
-            'job' => $job, 'plan' => $plan, 'progress' => $progress, 'step' => $chosen, 'items' => PathDrawing::items($progress, $chosen->id),
-            'before' => $job->machine_serial === null ? null : Job::query()->where('machine_serial', $job->machine_serial)->where('id', '<', $job->id)->latest('id')->first(),
+            'job' => $job,
+            'plan' => $plan,
+            'progress' => $progress,
+            'step' => $chosen,
+            'items' => PathDrawing::items($progress, $chosen->id),
+            'before' => $job->machine_serial === null
+                    ? null
+                    : Job::query()
+                        ->where('machine_serial', $job->machine_serial)
+                        ->where('id', '<', $job->id)
+                        ->latest('id')
+                        ->first(),
             'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone')),
             'shelf' => ShelfFor::step($progress->plan, $chosen->id),
-            'cores' => CoreSample::of($progress->plan->layouts), 'revisions' => $job->revision > 1 ? $plan->difference : null,
+            'cores' => CoreSample::of($progress->plan->layouts),
+            'revisions' => $job->revision > 1 ? $plan->difference : null,
         ]);
     }
 
@@ -58,6 +79,10 @@ final class JobController
     {
         $entries = LogEntry::query()->with('user')->where('job_id', $job->id)->orderByDesc('id')->paginate(100);
 
-        return view('jobs.log', ['job' => $job, 'entries' => $entries, 'titles' => array_column($job->currentPlan()->plan['steps'], 'title', 'id')]);
+        return view('jobs.log', [
+            'job' => $job,
+            'entries' => $entries,
+            'titles' => array_column($job->currentPlan()->plan['steps'], 'title', 'id'),
+        ]);
     }
 }

@@ -36,9 +36,26 @@ final class JobStateController
     /** @return array{for: string, text: string, remind: int|null} */
     private function waiting(Request $request): array
     {
-        $given = $request->validate(['for' => 'required|in:'.implode(',', array_keys(Reminders::WAITING_FOR)), 'wait_text' => 'nullable|string|max:400', 'remind' => 'nullable|date_format:Y-m-d'], ['for.*' => 'Choose what it waits for.', 'remind.*' => 'A day, such as 2026-11-27, or empty.']);
-        $remind = isset($given['remind']) ? Carbon::createFromFormat('Y-m-d H:i', "{$given['remind']} 09:00", (string) config('cobblestone.timezone')) : null;
+        $given = $request->validate(
+            [
+                'for' => 'required|in:'.implode(',', array_keys(Reminders::WAITING_FOR)),
+                'wait_text' => 'nullable|string|max:400',
+                'remind' => 'nullable|date_format:Y-m-d',
+            ],
+            ['for.*' => 'Choose what it waits for.', 'remind.*' => 'A day, such as 2026-11-27, or empty.'],
+        );
+        $remind = isset($given['remind'])
+            ? Carbon::createFromFormat(
+                'Y-m-d H:i',
+                "{$given['remind']} 09:00",
+                (string) config('cobblestone.timezone'),
+            )
+            : null;
 
-        return ['for' => $given['for'], 'text' => (string) ($given['wait_text'] ?? ''), 'remind' => $remind instanceof Carbon ? (int) $remind->timestamp : null];
+        return [
+            'for' => $given['for'],
+            'text' => (string) ($given['wait_text'] ?? ''),
+            'remind' => $remind instanceof Carbon ? (int) $remind->timestamp : null,
+        ];
     }
 }

@@ -18,11 +18,25 @@ use Illuminate\Validation\ValidationException;
 final class LearnedController
 {
     /** Facts that stand in a model's file under a name of their own. */
-    private const KEYS = ['memory_bytes' => 'memory_bytes', 'cores' => 'cores', 'clock_mhz' => 'clock_mhz', 'architecture' => 'architecture', 'security_chip.version' => 'security_chip_version'];
+    private const KEYS = [
+        'memory_bytes' => 'memory_bytes',
+        'cores' => 'cores',
+        'clock_mhz' => 'clock_mhz',
+        'architecture' => 'architecture',
+        'security_chip.version' => 'security_chip_version',
+    ];
 
     public function index(): View
     {
-        return view('catalogue.learned', ['facts' => LearnedFact::query()->with('user')->where('decision', null)->orderBy('model')->orderBy('fact')->get(), 'keys' => self::KEYS]);
+        return view('catalogue.learned', [
+            'facts' => LearnedFact::query()
+                ->with('user')
+                ->where('decision', null)
+                ->orderBy('model')
+                ->orderBy('fact')
+                ->get(),
+            'keys' => self::KEYS,
+        ]);
     }
 
     public function decide(LearnedFact $fact, Request $request): RedirectResponse
@@ -32,7 +46,9 @@ final class LearnedController
             $row = LearnedFact::query()->whereKey($fact->id);
             $row->getQuery()->lockForUpdate();
             $fact = $row->firstOrFail();
-            EditedMeanwhile::check($fact->decision ?? '', '', "What was learned of {$fact->model}", '/learned', ['decided' => (string) $fact->decision]);
+            EditedMeanwhile::check($fact->decision ?? '', '', "What was learned of {$fact->model}", '/learned', [
+                'decided' => (string) $fact->decision,
+            ]);
             $of = CatalogueEntry::query()->where('kind', 'machines')->where('slug', $fact->model);
             $of->getQuery()->lockForUpdate();
             $entry = $of->first();
@@ -40,11 +56,25 @@ final class LearnedController
                 $document = self::with($entry->document, $fact);
                 $faults = SchemaCheck::faults($document, CatalogueFolder::schema('machines'));
                 if ($faults !== []) {
-                    throw ValidationException::withMessages(['decision' => "The catalogue does not take this: {$faults[0]} Nothing was changed; let it go, or write it into the model's file by hand."]);
+                    throw ValidationException::withMessages([
+                        'decision' => "The catalogue does not take this: {$faults[0]} Nothing was changed; let it go, or write it into the model's file by hand.",
+                    ]);
                 }
-                $before = array_diff_assoc(array_map(json_encode(...), $entry->document), array_map(json_encode(...), $document));
+                $before = array_diff_assoc(
+                    array_map(json_encode(...), $entry->document),
+                    array_map(json_encode(...), $document),
+                );
                 $entry->update(['document' => $document]);
-                BenchEvent::note('catalogue-taken', "{$fact->model} {$fact->fact}", ['before' => $before, 'after' => array_intersect_key(array_map(json_encode(...), $document), $before), 'because' => $fact->value], $request->user()?->id);
+                BenchEvent::note(
+                    'catalogue-taken',
+                    "{$fact->model} {$fact->fact}",
+                    [
+                        'before' => $before,
+                        'after' => array_intersect_key(array_map(json_encode(...), $document), $before),
+                        'because' => $fact->value,
+                    ],
+                    $request->user()?->id,
+                );
             }
             $fact->update(['decision' => $take ? 'taken' : 'let-go']);
         });

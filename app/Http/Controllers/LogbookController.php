@@ -11,6 +11,20 @@ final class LogbookController
 {
     public function index(Experience $experience): View
     {
-        return view('logbook.index', ['entries' => LogEntry::query()->with(['user', 'job:id,title'])->latest('id')->simplePaginate(60), 'accuracy' => $experience->accuracy(), 'unsaid' => $experience->unsaid(), 'differed' => BootObservation::query()->with('job:id,title')->where('looked', true)->whereColumn('predicted', '!=', 'seen')->latest('id')->limit(8)->get()]);
+        return view('logbook.index', [
+            'entries' => LogEntry::query()
+                ->with(['user', 'job:id,title'])
+                ->latest('id')
+                ->simplePaginate(60),
+            'accuracy' => $experience->accuracy(),
+            'unsaid' => $experience->unsaid(),
+            'differed' => BootObservation::query()
+                ->with('job:id,title')
+                ->where('looked', true)
+                ->whereColumn('predicted', '!=', 'seen')
+                ->latest('id')
+                ->limit(8)
+                ->get(),
+        ]);
     }
 }

@@ -23,20 +23,52 @@ final class MemoryController
         $brief = $bridge->brief($job);
         $entry = $brief['memory'] ?? null;
 
-        return view('jobs.memory', ['job' => $job, 'entry' => $entry, 'sheet' => $entry === null ? null : MemorySheet::of(MemoryBlock::fromArray($entry)), 'start' => $entry ?? $bridge->memoryStart($job)]);
+        return view('jobs.memory', [
+            'job' => $job,
+            'entry' => $entry,
+            'sheet' => $entry === null ? null : MemorySheet::of(MemoryBlock::fromArray($entry)),
+            'start' => $entry ?? $bridge->memoryStart($job),
+        ]);
     }
 
-    public function update(Job $job, MemorySheetRequest $request, ChangeBrief $change, JobBridge $bridge): RedirectResponse
-    {
+    public function update(
+        Job $job,
+        MemorySheetRequest $request,
+        ChangeBrief $change,
+        JobBridge $bridge,
+    ): RedirectResponse {
         $populations = $bridge->memoryStart($job)['populations'] ?? [];
-        $change->handle($job, $request->user(), fn (array $brief): array => [...$brief, 'memory' => $request->sheet($brief['memory']['tests'] ?? [], $populations)], 'memory sheet set up', (int) $request->input('seen', 0), 'modules');
+        $change->handle(
+            $job,
+            $request->user(),
+            fn (array $brief): array => [
+                ...$brief,
+                'memory' => $request->sheet($brief['memory']['tests'] ?? [], $populations),
+            ],
+            'memory sheet set up',
+            (int) $request->input('seen', 0),
+            'modules',
+        );
 
         return redirect("/jobs/{$job->id}/memory", 303);
     }
 
     public function test(Job $job, Request $request, RecordMemoryTest $record): RedirectResponse
     {
-        $given = $request->validate(['placed' => 'required|array|max:8', 'placed.*' => 'nullable|string|max:60', 'profile' => 'required|in:standard,faster', 'passes' => 'required|integer|min:1|max:50', 'outcome' => 'required|in:clean,errors,no-start'], ['passes.*' => 'A whole number of passes, 1 to 50.', 'outcome.*' => 'Choose what came of it.', 'placed.*' => 'Say which module stood where.']);
+        $given = $request->validate(
+            [
+                'placed' => 'required|array|max:8',
+                'placed.*' => 'nullable|string|max:60',
+                'profile' => 'required|in:standard,faster',
+                'passes' => 'required|integer|min:1|max:50',
+                'outcome' => 'required|in:clean,errors,no-start',
+            ],
+            [
+                'passes.*' => 'A whole number of passes, 1 to 50.',
+                'outcome.*' => 'Choose what came of it.',
+                'placed.*' => 'Say which module stood where.',
+            ],
+        );
         $placed = [];
         foreach ($given['placed'] as $slot => $module) {
             if (is_string($module) && $module !== '') {
@@ -45,9 +77,22 @@ final class MemoryController
         }
         $all = array_filter($given['placed'], static fn ($module): bool => is_string($module) && $module !== '');
         if ($placed === [] || count($placed) < count($all)) {
-            throw ValidationException::withMessages(['placed' => $placed === [] ? 'At least one module stood in a slot.' : 'A module can stand in one slot only.']);
+            throw ValidationException::withMessages([
+                'placed' => $placed === [] ? 'At least one module stood in a slot.' : 'A module can stand in one slot only.',
+            ]);
         }
-        $record->handle($job, $request->user(), ['placed' => $placed, 'profile' => $given['profile'], 'passes' => (int) $given['passes'], 'outcome' => $given['outcome'], 'at' => BenchClock::stamp()], (int) $request->input('seen', 0));
+        $record->handle(
+            $job,
+            $request->user(),
+            [
+                'placed' => $placed,
+                'profile' => $given['profile'],
+                'passes' => (int) $given['passes'],
+                'outcome' => $given['outcome'],
+                'at' => BenchClock::stamp(),
+            ],
+            (int) $request->input('seen', 0),
+        );
 
         return redirect("/jobs/{$job->id}/memory", 303)->with('did', 'tested');
     }

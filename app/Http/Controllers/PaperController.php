@@ -20,7 +20,11 @@ final class PaperController
 
         $entries = array_values($job->entries->sortBy('id')->map($bridge->entry(...))->all());
 
-        return view('paper.handover', ['job' => $job, 'zone' => $zone, 'sheet' => HandoverSheet::of($progress, $entries, $zone, (int) now()->timestamp)]);
+        return view('paper.handover', [
+            'job' => $job,
+            'zone' => $zone,
+            'sheet' => HandoverSheet::of($progress, $entries, $zone, (int) now()->timestamp),
+        ]);
     }
 
     public function path(Job $job, JobBridge $bridge): View
@@ -30,15 +34,24 @@ final class PaperController
 
     public function brief(Job $job): Response
     {
-        return response($job->brief, 200, ['Content-Type' => 'application/yaml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"job-{$job->id}.yaml\""]);
+        return response($job->brief, 200, [
+            'Content-Type' => 'application/yaml; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"job-{$job->id}.yaml\"",
+        ]);
     }
 
     public function plan(Job $job): Response
     {
         // Decoded as objects, so that an empty one stays an object.
         $plan = json_decode((string) $job->currentPlan()->getRawOriginal('plan'));
-        $json = json_encode($plan, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        $json = json_encode(
+            $plan,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
 
-        return response($json."\n", 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"job-{$job->id}-plan.json\""]);
+        return response($json."\n", 200, [
+            'Content-Type' => 'application/json; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"job-{$job->id}-plan.json\"",
+        ]);
     }
 }

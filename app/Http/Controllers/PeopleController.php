@@ -23,25 +23,67 @@ final class PeopleController
     {
         $people = User::query()->orderByRaw('ended_at is not null')->orderBy('title')->get();
 
-        return view('people.index', ['people' => $people, 'handed' => self::handed($request), 'sessions' => Sessions::of(), 'titles' => $people->pluck('title', 'id')->all(), 'events' => BenchEvent::query()->with('user')->whereIn('kind', ChangePerson::KINDS)->latest('id')->limit(30)->get()]);
+        return view('people.index', [
+            'people' => $people,
+            'handed' => self::handed($request),
+            'sessions' => Sessions::of(),
+            'titles' => $people->pluck('title', 'id')->all(),
+            'events' => BenchEvent::query()
+                ->with('user')
+                ->whereIn('kind', ChangePerson::KINDS)
+                ->latest('id')
+                ->limit(30)
+                ->get(),
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['login' => ['required', 'string', 'max:60', 'regex:/^[a-z0-9][a-z0-9._-]*$/', Rule::unique('users', 'login')], 'title' => 'required|string|max:120', 'role' => ['required', Rule::in(User::ROLES)]], [
-            'login.regex' => 'Small letters, digits, dots and dashes, such as "morning" or "lead-2".', 'login.unique' => 'There is an account of this name already; ended ones keep theirs.', 'login.*' => 'The name somebody signs in with.', 'title.*' => 'What the bench calls the role, such as "evening technician".', 'role.*' => 'Choose a role.',
-        ]);
+        $given = $request->validate(
+            [
+                'login' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    'regex:/^[a-z0-9][a-z0-9._-]*$/',
+                    Rule::unique('users', 'login'),
+                ],
+                'title' => 'required|string|max:120',
+                'role' => ['required', Rule::in(User::ROLES)],
+            ],
+            [
+                'login.regex' => 'Small letters, digits, dots and dashes, such as "morning" or "lead-2".',
+                'login.unique' => 'There is an account of this name already; ended ones keep theirs.',
+                'login.*' => 'The name somebody signs in with.',
+                'title.*' => 'What the bench calls the role, such as "evening technician".',
+                'role.*' => 'Choose a role.',
+            ],
+        );
         $password = Passwords::toHandOver();
         $user = User::query()->create([...$given, 'password' => $password, 'must_change' => true]);
-        BenchEvent::note('person-added', $user->login, ['title' => $user->title, 'role' => $user->role], $request->user()?->id);
+        BenchEvent::note(
+            'person-added',
+            $user->login,
+            ['title' => $user->title, 'role' => $user->role],
+            $request->user()?->id,
+        );
 
         return redirect('/people', 303)->with('handed', self::sealed($user, $password));
     }
 
     public function update(User $person, Request $request, ChangePerson $change): RedirectResponse
     {
-        $given = $request->validate(['title' => 'required|string|max:120', 'role' => ['required', Rule::in(User::ROLES)]], ['title.*' => 'What the bench calls the role.', 'role.*' => 'Choose a role.']);
-        EditedMeanwhile::check($request->input('as_seen'), $person->version(), "The account {$person->login}", '/people', ['title' => $person->title, 'role' => $person->role, 'state' => $person->isHere() ? 'open' : 'ended']);
+        $given = $request->validate(
+            ['title' => 'required|string|max:120', 'role' => ['required', Rule::in(User::ROLES)]],
+            ['title.*' => 'What the bench calls the role.', 'role.*' => 'Choose a role.'],
+        );
+        EditedMeanwhile::check(
+            $request->input('as_seen'),
+            $person->version(),
+            "The account {$person->login}",
+            '/people',
+            ['title' => $person->title, 'role' => $person->role, 'state' => $person->isHere() ? 'open' : 'ended'],
+        );
         $change->details($person, (string) $given['title'], (string) $given['role'], $request->user());
 
         return redirect('/people', 303)->with('did', 'person');
@@ -97,6 +139,8 @@ final class PeopleController
         $sealed = $request->session()->get('handed');
         $handed = is_string($sealed) ? json_decode(Crypt::decryptString($sealed), true) : null;
 
-        return is_array($handed) && is_string($handed['login'] ?? null) && is_string($handed['password'] ?? null) ? ['login' => $handed['login'], 'password' => $handed['password']] : null;
+        return is_array($handed) && is_string($handed['login'] ?? null) && is_string($handed['password'] ?? null)
+            ? ['login' => $handed['login'], 'password' => $handed['password']]
+            : null;
     }
 }

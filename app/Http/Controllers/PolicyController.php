@@ -17,7 +17,11 @@ final class PolicyController
 {
     public function edit(): View
     {
-        return view('policy.edit', ['policy' => BenchPolicy::present(), 'version' => BenchPolicy::version(), 'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get()]);
+        return view('policy.edit', [
+            'policy' => BenchPolicy::present(),
+            'version' => BenchPolicy::version(),
+            'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get(),
+        ]);
     }
 
     public function update(Request $request): RedirectResponse
@@ -32,10 +36,28 @@ final class PolicyController
             } catch (BriefFault $e) {
                 throw ValidationException::withMessages([$e->field => $e->getMessage()]);
             }
-            EditedMeanwhile::check($request->input('as_seen'), BenchPolicy::version(), 'The policy', '/policy', array_combine(array_map(Policy::title(...), array_keys($before->schools())), $before->schools()));
+            EditedMeanwhile::check(
+                $request->input('as_seen'),
+                BenchPolicy::version(),
+                'The policy',
+                '/policy',
+                array_combine(array_map(Policy::title(...), array_keys($before->schools())), $before->schools()),
+            );
             if ($policy->schools() !== $before->schools()) {
-                BenchPolicy::query()->create(['schools' => $policy->schools(), 'user_id' => $request->user()?->id, 'created_at' => now()]);
-                BenchEvent::note('policy-changed', null, ['before' => array_diff_assoc($before->schools(), $policy->schools()), 'after' => array_diff_assoc($policy->schools(), $before->schools())], $request->user()?->id);
+                BenchPolicy::query()->create([
+                    'schools' => $policy->schools(),
+                    'user_id' => $request->user()?->id,
+                    'created_at' => now(),
+                ]);
+                BenchEvent::note(
+                    'policy-changed',
+                    null,
+                    [
+                        'before' => array_diff_assoc($before->schools(), $policy->schools()),
+                        'after' => array_diff_assoc($policy->schools(), $before->schools()),
+                    ],
+                    $request->user()?->id,
+                );
             }
         });
 

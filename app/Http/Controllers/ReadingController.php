@@ -19,21 +19,50 @@ final class ReadingController
     {
         $read = $request->read();
         if ($read->readings === [] && $read->problems === []) {
-            throw ValidationException::withMessages(['output' => 'Choose a bundle or files, or paste what a tool printed.']);
+            throw ValidationException::withMessages([
+                'output' => 'Choose a bundle or files, or paste what a tool printed.',
+            ]);
         }
         [, $new] = $read->into($bridge->brief($job)['machine']);
         if ($new !== []) {
-            $change->handle($job, $request->user(), static fn (array $brief): array => [...$brief, 'machine' => $read->into($brief['machine'])[0]], 'read: '.mb_substr(implode(', ', $new), 0, 300), (int) $request->input('seen', 0), 'output');
+            $change->handle(
+                $job,
+                $request->user(),
+                static fn (array $brief): array => [...$brief, 'machine' => $read->into($brief['machine'])[0]],
+                'read: '.mb_substr(implode(', ', $new), 0, 300),
+                (int) $request->input('seen', 0),
+                'output',
+            );
         }
 
-        return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/intake'), 303)->with('read', ['new' => $new, 'problems' => array_slice($read->problems, 0, 60), 'files' => count($read->readings)]);
+        return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/intake'), 303)->with('read', [
+            'new' => $new,
+            'problems' => array_slice($read->problems, 0, 60),
+            'files' => count($read->readings),
+        ]);
     }
 
     /** A person says which of two contradicting values is right. */
     public function settle(Job $job, Request $request, ChangeBrief $change): RedirectResponse
     {
-        $given = $request->validate(['fact' => ['required', 'string', 'max:60', 'regex:/^[a-z][a-z0-9_.-]*$/'], 'value' => 'required|string|max:200']);
-        $change->handle($job, $request->user(), fn (array $brief): array => [...$brief, 'machine' => [...$brief['machine'], 'settled' => [...($brief['machine']['settled'] ?? []), $given['fact'] => $given['value']], 'facts_from' => (string) $request->user()?->title]], "settled: {$given['fact']}", (int) $request->input('seen', 0));
+        $given = $request->validate([
+            'fact' => ['required', 'string', 'max:60', 'regex:/^[a-z][a-z0-9_.-]*$/'],
+            'value' => 'required|string|max:200',
+        ]);
+        $change->handle(
+            $job,
+            $request->user(),
+            fn (array $brief): array => [
+                ...$brief,
+                'machine' => [
+                    ...$brief['machine'],
+                    'settled' => [...$brief['machine']['settled'] ?? [], $given['fact'] => $given['value']],
+                    'facts_from' => (string) $request->user()?->title,
+                ],
+            ],
+            "settled: {$given['fact']}",
+            (int) $request->input('seen', 0),
+        );
 
         return redirect("/jobs/{$job->id}/intake", 303)->with('did', 'settled');
     }
@@ -44,10 +73,25 @@ final class ReadingController
         $given = $request->validate(['fact' => 'required|string|max:80']);
         $plan = $job->currentPlan()->plan;
         $fact = array_column($plan['facts'], null, 'name')[$given['fact']] ?? null;
-        if ($plan['job']['model'] === null || $fact === null || $fact['certainty'] !== 'known' || ! is_scalar($fact['value']) || preg_match('/^(target|owner|drive|swap|machine\.serial)/', $fact['name']) === 1) {
-            throw ValidationException::withMessages(['facts' => 'Only what is known of the model can be kept for it, not what belongs to this one machine or its owner.']);
+        if (
+            $plan['job']['model'] === null ||
+            $fact === null ||
+            $fact['certainty'] !== 'known' ||
+            ! is_scalar($fact['value']) ||
+            preg_match('/^(target|owner|drive|swap|machine\.serial)/', $fact['name']) === 1
+        ) {
+            throw ValidationException::withMessages([
+                'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one machine or its owner.',
+            ]);
         }
-        LearnedFact::query()->firstOrCreate(['model' => $plan['job']['model'], 'fact' => $fact['name'], 'value' => mb_substr((string) $fact['value'], 0, 200)], ['job_id' => $job->id, 'user_id' => $request->user()->id, 'origin' => mb_substr($fact['origin'], 0, 200)]);
+        LearnedFact::query()->firstOrCreate(
+            [
+                'model' => $plan['job']['model'],
+                'fact' => $fact['name'],
+                'value' => mb_substr((string) $fact['value'], 0, 200),
+            ],
+            ['job_id' => $job->id, 'user_id' => $request->user()->id, 'origin' => mb_substr($fact['origin'], 0, 200)],
+        );
 
         return redirect("/jobs/{$job->id}/intake", 303)->with('did', 'learned');
     }

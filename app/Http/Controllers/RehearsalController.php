@@ -23,23 +23,61 @@ final class RehearsalController
         $seen = BootObservation::query()->with('user')->where('job_id', $job->id)->get()->sortByDesc('id')->values();
 
         return view('jobs.rehearsal', [
-            'job' => $job, 'progress' => $progress, 'starts' => $progress->plan->assessment['rehearsal'] ?? [],
-            'head' => RehearsalHead::of($progress->plan->assessment['rehearsal'] ?? [], array_values($seen->map(fn (BootObservation $one): array => ['step' => $one->step, 'number' => $one->number, 'predicted' => $one->predicted, 'seen' => $one->seen, 'looked' => $one->looked])->all())), 'observations' => $seen, 'bySeat' => $seen->groupBy(fn (BootObservation $one): string => "{$one->step} {$one->number}"),
+            'job' => $job,
+            'progress' => $progress,
+            'starts' => $progress->plan->assessment['rehearsal'] ?? [],
+            'head' => RehearsalHead::of(
+                $progress->plan->assessment['rehearsal'] ?? [],
+                array_values(
+                    $seen
+                        ->map(
+                            fn (BootObservation $one): array => [
+                                'step' => $one->step,
+                                'number' => $one->number,
+                                'predicted' => $one->predicted,
+                                'seen' => $one->seen,
+                                'looked' => $one->looked,
+                            ],
+                        )
+                        ->all(),
+                ),
+            ),
+            'observations' => $seen,
+            'bySeat' => $seen->groupBy(fn (BootObservation $one): string => "{$one->step} {$one->number}"),
         ]);
     }
 
     public function seen(Job $job, Request $request, RecordReality $record): RedirectResponse
     {
         $given = $request->validate([
-            'step' => ['required', 'string', 'max:80', 'regex:/^[a-z0-9.-]+$/'], 'number' => 'required|integer|between:1,40',
-            'outcome' => ['required', Rule::enum(Outcome::class)], 'of' => 'required|in:this-time,model,as-predicted',
+            'step' => ['required', 'string', 'max:80', 'regex:/^[a-z0-9.-]+$/'],
+            'number' => 'required|integer|between:1,40',
+            'outcome' => ['required', Rule::enum(Outcome::class)],
+            'of' => 'required|in:this-time,model,as-predicted',
         ]);
         if ($given['of'] === 'as-predicted') {
-            $record->asPredicted($job, $request->user(), $given['step'], (int) $given['number'], (int) $request->input('seen', 0));
+            $record->asPredicted(
+                $job,
+                $request->user(),
+                $given['step'],
+                (int) $given['number'],
+                (int) $request->input('seen', 0),
+            );
 
-            return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/rehearsal'), 303)->with('did', 'reality');
+            return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/rehearsal'), 303)->with(
+                'did',
+                'reality',
+            );
         }
-        $record->handle($job, $request->user(), $given['step'], (int) $given['number'], Outcome::from($given['outcome']), $given['of'] === 'model', (int) $request->input('seen', 0));
+        $record->handle(
+            $job,
+            $request->user(),
+            $given['step'],
+            (int) $given['number'],
+            Outcome::from($given['outcome']),
+            $given['of'] === 'model',
+            (int) $request->input('seen', 0),
+        );
 
         return redirect("/jobs/{$job->id}/rehearsal", 303)->with('did', 'reality');
     }

@@ -27,23 +27,46 @@ final class RetentionController
     {
         $kinds = array_diff(array_keys(RetentionDays::KINDS), ['keys']);
 
-        return view('retention.index', ['days' => RetentionDays::present(), 'due' => array_combine($kinds, array_map(Due::jobs(...), $kinds)), 'events' => BenchEvent::query()->with('user')->whereIn('kind', ['contents-removed', 'data-exported', 'retention-changed'])->latest('id')->limit(30)->get()]);
+        return view('retention.index', [
+            'days' => RetentionDays::present(),
+            'due' => array_combine($kinds, array_map(Due::jobs(...), $kinds)),
+            'events' => BenchEvent::query()
+                ->with('user')
+                ->whereIn('kind', ['contents-removed', 'data-exported', 'retention-changed'])
+                ->latest('id')
+                ->limit(30)
+                ->get(),
+        ]);
     }
 
     public function update(Request $request): RedirectResponse
     {
-        $given = $request->validate(array_fill_keys(array_keys(RetentionDays::KINDS), 'required|integer|min:1|max:7300'), ['*' => 'Whole days are wanted.']);
+        $given = $request->validate(
+            array_fill_keys(array_keys(RetentionDays::KINDS), 'required|integer|min:1|max:7300'),
+            ['*' => 'Whole days are wanted.'],
+        );
         DB::transaction(function () use ($request, $given): void {
             DB::statement('select pg_advisory_xact_lock(hashtext(?))', ['retention']);
             $before = RetentionDays::present();
-            EditedMeanwhile::check($request->input('as_seen'), $before->version(), 'How long contents are kept', '/retention', array_map(static fn (int $days): string => "{$days} days", $before->days));
+            EditedMeanwhile::check(
+                $request->input('as_seen'),
+                $before->version(),
+                'How long contents are kept',
+                '/retention',
+                array_map(static fn (int $days): string => "{$days} days", $before->days),
+            );
             try {
                 $after = RetentionDays::put(array_map(intval(...), $given));
             } catch (InvalidArgumentException $e) {
                 throw ValidationException::withMessages(['retention' => $e->getMessage()]);
             }
             if ($after->days !== $before->days) {
-                BenchEvent::note('retention-changed', null, ['before' => $before->days, 'after' => $after->days], $request->user()?->id);
+                BenchEvent::note(
+                    'retention-changed',
+                    null,
+                    ['before' => $before->days, 'after' => $after->days],
+                    $request->user()?->id,
+                );
             }
         });
 
@@ -53,9 +76,18 @@ final class RetentionController
     /** What is due of one kind, as the page showed it: a job that became due meanwhile waits for the next look. */
     public function delete(Request $request, RemoveContents $remove): RedirectResponse
     {
-        $given = $request->validate(['kind' => 'required|in:photos,backups,owner,jobs', 'up_to' => 'required|integer|min:1', 'gone' => 'nullable|in:yes'], ['up_to.*' => 'Look at the list once more.']);
+        $given = $request->validate(
+            [
+                'kind' => 'required|in:photos,backups,owner,jobs',
+                'up_to' => 'required|integer|min:1',
+                'gone' => 'nullable|in:yes',
+            ],
+            ['up_to.*' => 'Look at the list once more.'],
+        );
         if ($given['kind'] === 'backups' && ($given['gone'] ?? null) !== 'yes') {
-            throw ValidationException::withMessages(['gone' => 'The copies lie outside of this application: delete them first, then say that they are gone.']);
+            throw ValidationException::withMessages([
+                'gone' => 'The copies lie outside of this application: delete them first, then say that they are gone.',
+            ]);
         }
         $removed = 0;
         foreach (Due::jobs($given['kind'])->where('id', '<=', (int) $given['up_to']) as $job) {
@@ -69,9 +101,14 @@ final class RetentionController
     /** At the owner's request, before its time. */
     public function forget(Job $job, Request $request, RemoveContents $remove): RedirectResponse
     {
-        $given = $request->validate(['because' => 'required|string|max:300', 'number' => 'required|string'], ['because.*' => 'Say who asked, for the record.', 'number.*' => 'Type the number of the job.']);
+        $given = $request->validate(
+            ['because' => 'required|string|max:300', 'number' => 'required|string'],
+            ['because.*' => 'Say who asked, for the record.', 'number.*' => 'Type the number of the job.'],
+        );
         if ((int) $given['number'] !== $job->id) {
-            throw ValidationException::withMessages(['number' => 'That is not the number of this job. Nothing was removed.']);
+            throw ValidationException::withMessages([
+                'number' => 'That is not the number of this job. Nothing was removed.',
+            ]);
         }
         if ($job->isOpen()) {
             throw ValidationException::withMessages(['number' => 'The machine is still here: hand it over first.']);
@@ -85,7 +122,17 @@ final class RetentionController
     {
         BenchEvent::note('data-exported', sprintf('job %04d', $job->id), [], $request->user()?->id);
 
-        return response((string) json_encode(OwnersData::of($job), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE), 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => "attachment; filename=job-{$job->id}.json"]);
+        return response(
+            (string) json_encode(
+                OwnersData::of($job),
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+            200,
+            [
+                'Content-Type' => 'application/json; charset=utf-8',
+                'Content-Disposition' => "attachment; filename=job-{$job->id}.json",
+            ],
+        );
     }
 
     private static function user(Request $request): ?User

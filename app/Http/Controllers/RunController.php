@@ -24,10 +24,20 @@ use Illuminate\Http\Request;
 final class RunController
 {
     /** Steps that begin with a key window, and what the keys lead to. */
-    private const KEYS = ['boot.start' => 'menu', 'firmware.snapshot' => 'setup', 'firmware.re-enter' => 'setup', 'boot.recovery' => 'recovery'];
+    private const KEYS = [
+        'boot.start' => 'menu',
+        'firmware.snapshot' => 'setup',
+        'firmware.re-enter' => 'setup',
+        'boot.recovery' => 'recovery',
+    ];
 
-    public function show(Job $job, Request $request, JobBridge $bridge, BellBridge $bell, FirmwareBridge $firmware): View
-    {
+    public function show(
+        Job $job,
+        Request $request,
+        JobBridge $bridge,
+        BellBridge $bell,
+        FirmwareBridge $firmware,
+    ): View {
         $progress = $bridge->progress($job);
         $steps = $progress->plan->steps;
         $asked = $request->has('stone') ? Asked::text($request, 'stone') : null;
@@ -38,15 +48,37 @@ final class RunController
         $index = (int) array_search($step, $steps, true);
 
         return view('run.show', [
-            'job' => $job, 'progress' => $progress, 'step' => $step, 'shut' => RunGate::of($progress, $step), 'ahead' => self::ahead($progress, $step), 'written' => WrittenDown::at($step, $progress),
-            'starts' => self::starts($job, $progress, $step), 'state' => $progress->state($step), 'current' => $progress->current(),
-            'before' => $steps[$index - 1] ?? null, 'next' => array_values(array_filter(array_slice($steps, $index + 1), fn ($next): bool => ! $progress->state($next)->isClosed())),
-            'after' => $steps[$index + 1] ?? null, 'number' => $index + 1, 'takeBack' => $progress->takeBackable((int) now()->timestamp),
-            'others' => array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
-            'symptoms' => self::wantsSymptoms($progress, $step) ? $bridge->symptomsFor($progress->plan, $step->id) : [],
+            'job' => $job,
+            'progress' => $progress,
+            'step' => $step,
+            'shut' => RunGate::of($progress, $step),
+            'ahead' => self::ahead($progress, $step),
+            'written' => WrittenDown::at($step, $progress),
+            'starts' => self::starts($job, $progress, $step),
+            'state' => $progress->state($step),
+            'current' => $progress->current(),
+            'before' => $steps[$index - 1] ?? null,
+            'next' => array_values(
+                array_filter(
+                    array_slice($steps, $index + 1),
+                    fn ($next): bool => ! $progress->state($next)->isClosed(),
+                ),
+            ),
+            'after' => $steps[$index + 1] ?? null,
+            'number' => $index + 1,
+            'takeBack' => $progress->takeBackable((int) now()->timestamp),
+            'others' => array_values(
+                array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id),
+            ),
+            'symptoms' => self::wantsSymptoms($progress, $step)
+                ? $bridge->symptomsFor($progress->plan, $step->id)
+                : [],
             'shelf' => ShelfFor::step($progress->plan, $step->id),
-            'sequence' => isset(self::KEYS[$step->id]) && ! $progress->state($step)->isClosed() ? $firmware->sequence($job, self::KEYS[$step->id]) : null,
-            'core' => self::core($progress->plan->layouts, $step->id), 'now' => (int) now()->timestamp,
+            'sequence' => isset(self::KEYS[$step->id]) && ! $progress->state($step)->isClosed()
+                    ? $firmware->sequence($job, self::KEYS[$step->id])
+                    : null,
+            'core' => self::core($progress->plan->layouts, $step->id),
+            'now' => (int) now()->timestamp,
         ]);
     }
 
@@ -55,7 +87,9 @@ final class RunController
     {
         $shut = $progress->firstShut();
 
-        return $shut === null || $shut === $step || $progress->isShutHere($step) ? null : AheadStone::of($progress, $shut);
+        return $shut === null || $shut === $step || $progress->isShutHere($step)
+            ? null
+            : AheadStone::of($progress, $shut);
     }
 
     /**
@@ -65,19 +99,38 @@ final class RunController
      */
     private static function starts(Job $job, Progress $progress, Step $step): array
     {
-        $starts = array_filter($progress->plan->assessment['rehearsal'] ?? [], static fn (array $start): bool => $start['step'] === $step->id && $start['wants'] !== Wants::Setup->value);
+        $starts = array_filter(
+            $progress->plan->assessment['rehearsal'] ?? [],
+            static fn (array $start): bool => $start['step'] === $step->id && $start['wants'] !== Wants::Setup->value,
+        );
         if ($starts === []) {
             return [];
         }
-        $seen = BootObservation::query()->where('job_id', $job->id)->where('step', $step->id)->where('looked', true)->orderBy('id')->get()->keyBy('number');
+        $seen = BootObservation::query()
+            ->where('job_id', $job->id)
+            ->where('step', $step->id)
+            ->where('looked', true)
+            ->orderBy('id')
+            ->get()
+            ->keyBy('number');
 
-        return array_values(array_map(static fn (array $start): array => [...$start, 'looked' => $seen->has($start['number']), 'seen' => $seen->get($start['number'])?->seen], $starts));
+        return array_values(
+            array_map(
+                static fn (array $start): array => [
+                    ...$start,
+                    'looked' => $seen->has($start['number']),
+                    'seen' => $seen->get($start['number'])?->seen,
+                ],
+                $starts,
+            ),
+        );
     }
 
     /** Only a stone that is under way or in trouble raises the question what is normal. */
     private static function wantsSymptoms(Progress $progress, Step $step): bool
     {
-        return ! $progress->state($step)->isClosed() && ($progress->startedAt($step) !== null || $progress->trouble($step) !== null);
+        return ! $progress->state($step)->isClosed() &&
+            ($progress->startedAt($step) !== null || $progress->trouble($step) !== null);
     }
 
     /**
@@ -90,7 +143,7 @@ final class RunController
     {
         $which = ['media.write' => 'stick', 'target.erase' => 'target', 'target.find' => 'target'][$step] ?? null;
 
-        return $which === null ? null : (CoreSample::of([$which => $layouts[$which]])[0] ?? null);
+        return $which === null ? null : CoreSample::of([$which => $layouts[$which]])[0] ?? null;
     }
 
     public function act(Job $job, string $step, string $action, Request $request, WalkStep $walk): RedirectResponse

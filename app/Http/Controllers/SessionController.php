@@ -26,12 +26,18 @@ final class SessionController
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['login' => 'required|string|max:60', 'password' => 'required|string|max:200'], ['required' => 'Both are wanted.', '*.string' => 'Both are wanted.']);
+        $given = $request->validate(
+            ['login' => 'required|string|max:60', 'password' => 'required|string|max:200'],
+            ['required' => 'Both are wanted.', '*.string' => 'Both are wanted.'],
+        );
         $throttle = new SignInThrottle($given['login'], (string) $request->ip());
         if (($wait = $throttle->wait()) !== null) {
             return self::refused($request, "Too many wrong tries. Wait {$wait} s, then try again.");
         }
-        if (! Auth::validate($given) || ! ($user = User::query()->where('login', $given['login'])->firstOrFail())->isHere()) {
+        if (
+            ! Auth::validate($given) ||
+            ! ($user = User::query()->where('login', $given['login'])->firstOrFail())->isHere()
+        ) {
             $throttle->wrong();
 
             return self::refused($request, 'This name and password do not go together.');
@@ -63,12 +69,25 @@ final class SessionController
             return back(303)->withErrors(['code' => "Too many wrong tries. Wait {$wait} s, then try again."]);
         }
         $typed = $request->input('code');
-        $step = TimeCode::step($user->code_secret, is_string($typed) ? $typed : '', (int) now()->timestamp, $user->code_step);
+        $step = TimeCode::step(
+            $user->code_secret,
+            is_string($typed) ? $typed : '',
+            (int) now()->timestamp,
+            $user->code_step,
+        );
         // Taken only by whoever moves the step on: the same code, sent twice at once, counts once.
-        if ($step === null || User::query()->whereKey($user->id)->where('code_step', '<', $step)->update(['code_step' => $step]) === 0) {
+        if (
+            $step === null ||
+            User::query()
+                ->whereKey($user->id)
+                ->where('code_step', '<', $step)
+                ->update(['code_step' => $step]) === 0
+        ) {
             $throttle->wrong();
 
-            return back(303)->withErrors(['code' => 'This code is not the present one. Wait for the next, and look whether the clock of the device is right.']);
+            return back(303)->withErrors([
+                'code' => 'This code is not the present one. Wait for the next, and look whether the clock of the device is right.',
+            ]);
         }
         $throttle->right();
         $request->session()->forget('sign-in');
@@ -96,13 +115,18 @@ final class SessionController
     private static function pending(Request $request): ?User
     {
         $pending = $request->session()->get('sign-in');
-        $user = is_array($pending) && now()->timestamp - $pending['at'] <= self::CODE_WITHIN ? User::query()->whereKey($pending['user'])->first() : null;
+        $user =
+            is_array($pending) && now()->timestamp - $pending['at'] <= self::CODE_WITHIN
+                ? User::query()->whereKey($pending['user'])->first()
+                : null;
 
         return $user?->isHere() === true ? $user : null;
     }
 
     private static function refused(Request $request, string $why): RedirectResponse
     {
-        return redirect('/login', 303)->withInput($request->only('login'))->withErrors(['login' => $why]);
+        return redirect('/login', 303)
+            ->withInput($request->only('login'))
+            ->withErrors(['login' => $why]);
     }
 }

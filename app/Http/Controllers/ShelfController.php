@@ -23,11 +23,27 @@ final class ShelfController
     public function index(Request $request, CatalogueStore $catalogue): View
     {
         $query = mb_substr(trim(Asked::text($request, 'q')), 0, 100);
-        $files = ShelfFile::query()->when($query !== '', fn ($files) => $files->where(fn ($any) => $any->where('name', 'ilike', $like = '%'.addcslashes($query, '%_\\').'%')->orWhereRaw('about::text ilike ?', [$like])))
-            ->orderByDesc('here')->orderBy('name')->paginate(50)->withQueryString();
+        $files = ShelfFile::query()
+            ->when(
+                $query !== '',
+                fn ($files) => $files->where(
+                    fn ($any) => $any
+                        ->where('name', 'ilike', $like = '%'.addcslashes($query, '%_\\').'%')
+                        ->orWhereRaw('about::text ilike ?', [$like]),
+                ),
+            )
+            ->orderByDesc('here')
+            ->orderBy('name')
+            ->paginate(50)
+            ->withQueryString();
 
         return view('shelf.index', [
-            'query' => $query, 'files' => $files, 'busy' => $files->contains(fn (ShelfFile $file): bool => $file->here && ($file->report === null || in_array($file->hash_state, ['waiting', 'running'], true))),
+            'query' => $query,
+            'files' => $files,
+            'busy' => $files->contains(
+                fn (ShelfFile $file): bool => $file->here &&
+                    ($file->report === null || in_array($file->hash_state, ['waiting', 'running'], true)),
+            ),
             'images' => self::byName(array_map(Image::fromArray(...), $catalogue->kind('images'))),
             'drivers' => self::byName(array_map(DriverPackage::fromArray(...), $catalogue->kind('drivers'))),
         ]);
@@ -50,7 +66,18 @@ final class ShelfController
     {
         $report = $file->inspected();
 
-        return view('shelf.show', ['file' => $file, 'report' => $report, 'core' => $report === null ? null : ImageCore::of($report), 'events' => BenchEvent::query()->with('user')->whereIn('kind', ['checksum-changed', 'image-described'])->where('subject', mb_substr($file->name, 0, 200))->latest('id')->limit(12)->get()]);
+        return view('shelf.show', [
+            'file' => $file,
+            'report' => $report,
+            'core' => $report === null ? null : ImageCore::of($report),
+            'events' => BenchEvent::query()
+                ->with('user')
+                ->whereIn('kind', ['checksum-changed', 'image-described'])
+                ->where('subject', mb_substr($file->name, 0, 200))
+                ->latest('id')
+                ->limit(12)
+                ->get(),
+        ]);
     }
 
     public function update(ShelfFile $file, Request $request): RedirectResponse
@@ -60,21 +87,35 @@ final class ShelfController
             $rules[$field] = $field === 'as_of' ? 'nullable|date_format:Y-m-d' : 'nullable|string|max:120';
         }
         $given = $request->validate($rules, ['as_of.date_format' => 'Write the day as 2026-11-25.']);
-        $about = array_filter(array_intersect_key($given, ShelfFile::ABOUT), fn (?string $value): bool => $value !== null && $value !== '');
+        $about = array_filter(
+            array_intersect_key($given, ShelfFile::ABOUT),
+            fn (?string $value): bool => $value !== null && $value !== '',
+        );
         $lead = $request->user()?->isLead() === true;
         if (! $lead && ($request->has('published') || $request->has('published_by'))) {
-            throw ValidationException::withMessages(['published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is trusted.']);
+            throw ValidationException::withMessages([
+                'published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is trusted.',
+            ]);
         }
         $published = $lead ? self::published((string) ($given['published'] ?? ''), $file->name) : null;
         DB::transaction(function () use ($file, $request, $given, $about, $lead, $published): void {
             $row = ShelfFile::query()->whereKey($file->id);
             $row->getQuery()->lockForUpdate();
             $now = $row->firstOrFail();
-            EditedMeanwhile::check($request->input('as_seen'), $now->version(), $now->name, "/shelf/{$now->id}", [...array_filter($now->about), 'published SHA-256' => $now->published_sha256 ?? 'none', 'published by' => $now->published_by ?? 'nobody named']);
+            EditedMeanwhile::check($request->input('as_seen'), $now->version(), $now->name, "/shelf/{$now->id}", [
+                ...array_filter($now->about),
+                'published SHA-256' => $now->published_sha256 ?? 'none',
+                'published by' => $now->published_by ?? 'nobody named',
+            ]);
             $this->describe($now, $about, $request);
             // Whether an image is the publisher's stands on this line: it is the lead's, and on record.
             if ($lead) {
-                $this->publish($now, $published, $published === null ? null : ($given['published_by'] ?? null), $request);
+                $this->publish(
+                    $now,
+                    $published,
+                    $published === null ? null : $given['published_by'] ?? null,
+                    $request,
+                );
             }
         });
 
@@ -87,7 +128,12 @@ final class ShelfController
         $before = $file->about;
         if ($before != $about) {
             $file->update(['about' => $about]);
-            BenchEvent::note('image-described', $file->name, ['before' => $before, 'after' => $about], $request->user()?->id);
+            BenchEvent::note(
+                'image-described',
+                $file->name,
+                ['before' => $before, 'after' => $about],
+                $request->user()?->id,
+            );
         }
     }
 
@@ -97,14 +143,22 @@ final class ShelfController
         $after = ['checksum' => $sum, 'published by' => $by];
         if ($before !== $after) {
             $file->update(['published_sha256' => $sum, 'published_by' => $by]);
-            BenchEvent::note('checksum-changed', $file->name, ['before' => $before, 'after' => $after], $request->user()?->id);
+            BenchEvent::note(
+                'checksum-changed',
+                $file->name,
+                ['before' => $before, 'after' => $after],
+                $request->user()?->id,
+            );
         }
     }
 
     public function hash(ShelfFile $file, string $action): RedirectResponse
     {
         if ($action === 'stop') {
-            ShelfFile::query()->whereKey($file->id)->whereIn('hash_state', ['waiting', 'running'])->update(['hash_state' => 'stopped']);
+            ShelfFile::query()
+                ->whereKey($file->id)
+                ->whereIn('hash_state', ['waiting', 'running'])
+                ->update(['hash_state' => 'stopped']);
         } elseif (! in_array($file->hash_state, ['waiting', 'running'], true)) {
             $file->update(['hash_state' => 'waiting', 'hashed_bytes' => 0]);
             HashShelfFile::dispatch($file->id);
@@ -124,12 +178,17 @@ final class ShelfController
             return strtolower($text);
         }
         foreach (preg_split('/\R/', $text) ?: [] as $line) {
-            if (preg_match('/^\\\\?([0-9a-f]{64})\s+[ *]?(.+?)\s*$/i', $line, $match) === 1 && basename($match[2]) === $name) {
+            if (
+                preg_match('/^\\\\?([0-9a-f]{64})\s+[ *]?(.+?)\s*$/i', $line, $match) === 1 &&
+                basename($match[2]) === $name
+            ) {
                 return strtolower($match[1]);
             }
         }
-        throw ValidationException::withMessages(['published' => preg_match('/\b[0-9a-f]{64}\b/i', $text) === 1
-            ? "There are checksums in it, but none for {$name}. Paste the line of this file, or the checksum alone."
-            : 'That is no SHA-256: it has 64 digits from 0 to 9 and a to f. Paste the checksum, or the publisher\'s SHA256SUMS file.']);
+        throw ValidationException::withMessages([
+            'published' => preg_match('/\b[0-9a-f]{64}\b/i', $text) === 1
+                    ? "There are checksums in it, but none for {$name}. Paste the line of this file, or the checksum alone."
+                    : 'That is no SHA-256: it has 64 digits from 0 to 9 and a to f. Paste the checksum, or the publisher\'s SHA256SUMS file.',
+        ]);
     }
 }

@@ -16,21 +16,39 @@ final class StartController
     {
         $stick = $register->find($slug) ?? abort(404);
 
-        return self::page($stick->name, "/sticks/{$slug}", $register->isGone($slug) ? null : $register->device($slug)->path(), $catalogue);
+        return self::page(
+            $stick->name,
+            "/sticks/{$slug}",
+            $register->isGone($slug) ? null : $register->device($slug)->path(),
+            $catalogue,
+        );
     }
 
     public function image(ShelfFile $file, CatalogueStore $catalogue): View
     {
         $report = $file->inspected();
-        abort_unless($report !== null && $report->canBeRaw() && $report->compression === null, 404, 'Only an image that is written as it is can be rehearsed before it is on a stick.');
+        abort_unless(
+            $report !== null && $report->canBeRaw() && $report->compression === null,
+            404,
+            'Only an image that is written as it is can be rehearsed before it is on a stick.',
+        );
 
         return self::page($file->title(), "/shelf/{$file->id}", $file->path(), $catalogue);
     }
 
     private static function page(string $title, string $back, ?string $path, CatalogueStore $catalogue): View
     {
-        $rows = $path !== null && is_file($path) ? (new StickRehearsal($catalogue->catalogue()))->everywhere($path) : [];
+        $rows =
+            $path !== null && is_file($path) ? (new StickRehearsal($catalogue->catalogue()))->everywhere($path) : [];
 
-        return view('sticks.starts', ['title' => $title, 'back' => $back, 'there' => $rows !== [], 'rows' => array_map(static fn (array $row): array => [...$row, 'start' => StickStart::toArray($row['possible'])], $rows)]);
+        return view('sticks.starts', [
+            'title' => $title,
+            'back' => $back,
+            'there' => $rows !== [],
+            'rows' => array_map(
+                static fn (array $row): array => [...$row, 'start' => StickStart::toArray($row['possible'])],
+                $rows,
+            ),
+        ]);
     }
 }

@@ -34,12 +34,30 @@ final class StickController
         foreach ($register->all() as $slug => $stick) {
             $state = $states[$slug] ?? StickState::of($slug);
             $row = ['stick' => $stick, 'state' => $state, 'condition' => $register->condition($state)];
-            if ($query === '' || str_contains(mb_strtolower("{$stick->name} {$stick->serial} {$slug} ".($state->content['title'] ?? $stick->contents ?? '').' '.($state->content['label'] ?? '')), $query)) {
+            if (
+                $query === '' ||
+                str_contains(
+                    mb_strtolower(
+                        "{$stick->name} {$stick->serial} {$slug} ".
+                            ($state->content['title'] ?? ($stick->contents ?? '')).
+                            ' '.
+                            ($state->content['label'] ?? ''),
+                    ),
+                    $query,
+                )
+            ) {
                 $rows[$slug] = $row;
             }
         }
 
-        return view('sticks.index', ['rows' => $rows, 'query' => $query, 'builds' => StickBuild::query()->whereIn('state', ['queued', 'running'])->get()->keyBy('slug')]);
+        return view('sticks.index', [
+            'rows' => $rows,
+            'query' => $query,
+            'builds' => StickBuild::query()
+                ->whereIn('state', ['queued', 'running'])
+                ->get()
+                ->keyBy('slug'),
+        ]);
     }
 
     public function show(string $slug, StickRegister $register): View
@@ -51,10 +69,27 @@ final class StickController
         $record = $state->content['parts'] ?? null;
 
         return view('sticks.show', [
-            'slug' => $slug, 'stick' => $stick, 'state' => $state, 'condition' => $register->condition($state), 'gone' => ! is_file($device->path()) || $register->isGone($slug),
-            'core' => StickCore::of("Stick · {$stick->name}", 'Left what is on record, right what the stick itself says now.', $stick->size()->count, $stick->sectorBytes, $record, $read, ['on record', 'read now'], StickCore::scheme($device->path())),
-            'speed' => SpeedDrawing::of($history = WayBridge::history($slug)), 'history' => $history, 'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
-            'version' => StickEvent::version($slug), 'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(), 'images' => self::makeable(),
+            'slug' => $slug,
+            'stick' => $stick,
+            'state' => $state,
+            'condition' => $register->condition($state),
+            'gone' => ! is_file($device->path()) || $register->isGone($slug),
+            'core' => StickCore::of(
+                "Stick · {$stick->name}",
+                'Left what is on record, right what the stick itself says now.',
+                $stick->size()->count,
+                $stick->sectorBytes,
+                $record,
+                $read,
+                ['on record', 'read now'],
+                StickCore::scheme($device->path()),
+            ),
+            'speed' => SpeedDrawing::of($history = WayBridge::history($slug)),
+            'history' => $history,
+            'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
+            'version' => StickEvent::version($slug),
+            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(),
+            'images' => self::makeable(),
         ]);
     }
 
@@ -62,12 +97,17 @@ final class StickController
     {
         try {
             $lock = StickLock::take($slug);
-            $verdict = SizeCheck::quick($register->device($slug), new Unwatched);
+            $verdict = SizeCheck::quick($register->device($slug), new Unwatched());
             fclose($lock);
         } catch (BuildFailure $e) {
             throw ValidationException::withMessages(['check' => $e->getMessage()]);
         }
-        StickEvent::note($slug, 'checked', ['honest' => $verdict['honest'], 'message' => $verdict['sentence']], $request->user()?->id);
+        StickEvent::note(
+            $slug,
+            'checked',
+            ['honest' => $verdict['honest'], 'message' => $verdict['sentence']],
+            $request->user()?->id,
+        );
         if (! $verdict['honest']) {
             $this->retireBecause($slug, $verdict['sentence'], $request);
         }
@@ -78,7 +118,10 @@ final class StickController
     public function retire(string $slug, Request $request, StickRegister $register): RedirectResponse
     {
         $register->find($slug) ?? abort(404);
-        $why = $request->validate(['because' => 'required|string|max:300'], ['because.required' => 'Say why, for whoever finds it.'])['because'];
+        $why = $request->validate(
+            ['because' => 'required|string|max:300'],
+            ['because.required' => 'Say why, for whoever finds it.'],
+        )['because'];
         self::mustBeAsSeen($slug, $request);
         $this->retireBecause($slug, $why, $request);
 
@@ -91,9 +134,13 @@ final class StickController
         abort_unless((bool) $request->user()?->isLead(), 403, 'Only a lead may take a retired stick back into use.');
         self::mustBeAsSeen($slug, $request);
         if (! StickLock::isFree($slug)) {
-            throw ValidationException::withMessages(['take-back' => 'Something is still writing to this stick. Wait until it is done.']);
+            throw ValidationException::withMessages([
+                'take-back' => 'Something is still writing to this stick. Wait until it is done.',
+            ]);
         }
-        StickState::of($slug)->fill(['condition' => StickCondition::Unfinished, 'content' => null])->save();
+        StickState::of($slug)
+            ->fill(['condition' => StickCondition::Unfinished, 'content' => null])
+            ->save();
         StickEvent::note($slug, 'taken-back', [], $request->user()?->id);
 
         return redirect("/sticks/{$slug}", 303);
@@ -110,7 +157,9 @@ final class StickController
     public function bootedBadly(string $slug, Request $request, StickRegister $register): RedirectResponse
     {
         $register->find($slug) ?? abort(404);
-        $text = $request->validate(['seen' => 'required|string|max:300'], ['seen.required' => 'Say what was seen.'])['seen'];
+        $text = $request->validate(['seen' => 'required|string|max:300'], ['seen.required' => 'Say what was seen.'])[
+            'seen'
+        ];
         StickEvent::note($slug, 'booted-badly', ['message' => $text], $request->user()?->id);
 
         return redirect("/sticks/{$slug}", 303);
@@ -120,9 +169,17 @@ final class StickController
     {
         $stick = $register->find($slug) ?? abort(404);
         $state = $register->look($slug);
-        abort_if(! in_array($register->condition($state), [StickCondition::Good, StickCondition::Stale], true), 409, 'A label says what is proven to be on a stick, and nothing is proven on this one. Build it first.');
+        abort_if(
+            ! in_array($register->condition($state), [StickCondition::Good, StickCondition::Stale], true),
+            409,
+            'A label says what is proven to be on a stick, and nothing is proven on this one. Build it first.',
+        );
 
-        return view('sticks.label', ['stick' => $stick, 'state' => $state, 'code' => StickLabel::code($slug, $state->content ?? [])]);
+        return view('sticks.label', [
+            'stick' => $stick,
+            'state' => $state,
+            'code' => StickLabel::code($slug, $state->content ?? []),
+        ]);
     }
 
     /** @return list<ShelfFile> images that some stick can be made from */
@@ -142,14 +199,23 @@ final class StickController
     private static function mustBeAsSeen(string $slug, Request $request): void
     {
         $last = StickEvent::query()->with('user')->where('slug', $slug)->latest('id')->first();
-        EditedMeanwhile::check($request->input('as_seen'), StickEvent::version($slug), "The stick {$slug}", "/sticks/{$slug}", $last === null ? [] : ['what happened last' => "{$last->kind}, ".($last->user->title ?? 'by itself')]);
+        EditedMeanwhile::check(
+            $request->input('as_seen'),
+            StickEvent::version($slug),
+            "The stick {$slug}",
+            "/sticks/{$slug}",
+            $last === null ? [] : ['what happened last' => "{$last->kind}, ".($last->user->title ?? 'by itself')],
+        );
     }
 
     private function retireBecause(string $slug, string $why, Request $request): void
     {
         StickState::become($slug, StickCondition::Retired, StickState::of($slug)->content);
         // A person's word wins over a build that is under way: it stops at its next piece.
-        StickBuild::query()->where('slug', $slug)->whereIn('state', ['queued', 'running'])->update(['cancel' => true]);
+        StickBuild::query()
+            ->where('slug', $slug)
+            ->whereIn('state', ['queued', 'running'])
+            ->update(['cancel' => true]);
         StickEvent::note($slug, 'retired', ['because' => $why], $request->user()?->id);
     }
 }

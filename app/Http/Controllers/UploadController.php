@@ -21,25 +21,65 @@ final class UploadController
 
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate(['name' => 'required|string', 'bytes' => 'required|integer|min:1|max:'.self::LARGEST, 'mark' => ['required', 'regex:/^[0-9a-f]{24}$/']], ['bytes.min' => 'The file is empty.', 'bytes.max' => 'More than 128 GiB in one file are not taken.', 'mark.*' => 'The file could not be read to begin with. Choose it again.']);
+        $given = $request->validate(
+            [
+                'name' => 'required|string',
+                'bytes' => 'required|integer|min:1|max:'.self::LARGEST,
+                'mark' => ['required', 'regex:/^[0-9a-f]{24}$/'],
+            ],
+            [
+                'bytes.min' => 'The file is empty.',
+                'bytes.max' => 'More than 128 GiB in one file are not taken.',
+                'mark.*' => 'The file could not be read to begin with. Choose it again.',
+            ],
+        );
         $name = trim((string) preg_replace('/[\x00-\x1F\x7F\/\\\\]/', '', $given['name']), ' .');
         if ($name === '') {
             return $this->refused('The file needs a name.');
         }
         if (strlen($name) > self::LONGEST_NAME) {
-            return $this->refused('The name has '.strlen($name).' bytes, a file here can have '.self::LONGEST_NAME.'. Give it a shorter one.');
+            return $this->refused(
+                'The name has '.
+                    strlen($name).
+                    ' bytes, a file here can have '.
+                    self::LONGEST_NAME.
+                    '. Give it a shorter one.',
+            );
         }
         if (is_file(config('cobblestone.shelf')."/{$name}")) {
-            return $this->refused("A file {$name} is on the shelf already. Rename yours, or take the other one away first.");
+            return $this->refused(
+                "A file {$name} is on the shelf already. Rename yours, or take the other one away first.",
+            );
         }
         // Gone on with only where it is the same at its start, middle and end: another build of the same name and size is another file.
-        $upload = Upload::query()->where('name', $name)->where('bytes', $given['bytes'])->where('mark', $given['mark'])->where('user_id', $request->user()?->id)->latest()->first();
+        $upload = Upload::query()
+            ->where('name', $name)
+            ->where('bytes', $given['bytes'])
+            ->where('mark', $given['mark'])
+            ->where('user_id', $request->user()?->id)
+            ->latest()
+            ->first();
         if ($upload === null || ! is_file($upload->path())) {
             $free = Upload::room();
             if ($given['bytes'] > $free) {
-                return $this->refused(sprintf('This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; the file has %.1f GB. Make room first.', max(0, $free + Upload::promised()) / 1e9, Upload::promised() / 1e9, $given['bytes'] / 1e9), 507);
+                return $this->refused(
+                    sprintf(
+                        'This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; the file has %.1f GB. Make room first.',
+                        max(0, $free + Upload::promised()) / 1e9,
+                        Upload::promised() / 1e9,
+                        $given['bytes'] / 1e9,
+                    ),
+                    507,
+                );
             }
-            $upload = Upload::query()->create(['id' => (string) Str::uuid(), 'name' => $name, 'bytes' => $given['bytes'], 'received' => 0, 'mark' => $given['mark'], 'user_id' => $request->user()?->id]);
+            $upload = Upload::query()->create([
+                'id' => (string) Str::uuid(),
+                'name' => $name,
+                'bytes' => $given['bytes'],
+                'received' => 0,
+                'mark' => $given['mark'],
+                'user_id' => $request->user()?->id,
+            ]);
             touch($upload->path());
         }
         clearstatcache();
@@ -69,13 +109,19 @@ final class UploadController
             ftruncate($handle, max(0, $have));
             fclose($handle);
 
-            return $this->refused('This computer\'s drive is full. What came so far is kept: make room and go on.', 507);
+            return $this->refused(
+                'This computer\'s drive is full. What came so far is kept: make room and go on.',
+                507,
+            );
         }
         // Told only once it is on the disk.
         $kept = fflush($handle) && fsync($handle);
         fclose($handle);
         if (! $kept) {
-            return $this->refused('This computer\'s drive did not keep the piece. What came before is kept: make room and go on.', 507);
+            return $this->refused(
+                'This computer\'s drive did not keep the piece. What came before is kept: make room and go on.',
+                507,
+            );
         }
         $upload->update(['received' => $have + $written, 'updated_at' => now()]);
         if ($upload->received < $upload->bytes) {
@@ -101,11 +147,16 @@ final class UploadController
             @unlink($upload->path());
             $upload->delete();
 
-            return $this->refused('What arrived is not the file that was announced: it changed while it was sent. Nothing was kept; choose it again.', 409);
+            return $this->refused(
+                'What arrived is not the file that was announced: it changed while it was sent. Nothing was kept; choose it again.',
+                409,
+            );
         }
         // link() refuses a name that is taken; rename() would take its place.
         if (! @link($upload->path(), $to)) {
-            return $this->refused("A file {$upload->name} came onto the shelf meanwhile. Rename yours and begin again.");
+            return $this->refused(
+                "A file {$upload->name} came onto the shelf meanwhile. Rename yours and begin again.",
+            );
         }
         // Its name too is on the disk before anybody is told that it is there.
         Command::run(['sync', $to, dirname($to)], 600);

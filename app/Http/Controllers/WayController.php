@@ -23,27 +23,68 @@ final class WayController
 {
     public function show(ShelfFile $file, Request $request, StickRegister $register, WayBridge $ways): View
     {
-        $report = $file->inspected() ?? abort(409, 'This image has not been looked into yet. Wait a moment and load the page again.');
+        $report =
+            $file->inspected() ??
+            abort(409, 'This image has not been looked into yet. Wait a moment and load the page again.');
         $sticks = [];
         foreach ($register->all() as $slug => $stick) {
             $sticks[$slug] = $register->asChoice($stick);
         }
         $asked = Asked::text($request, 'stick');
-        $drivers = DriverFolders::path(Asked::text($request, 'drivers')) === null ? null : Asked::text($request, 'drivers');
+        $drivers =
+            DriverFolders::path(Asked::text($request, 'drivers')) === null ? null : Asked::text($request, 'drivers');
         // Without a stick the ways say what they need; the smallest need that is possible then chooses one.
         $first = $ways->compare($file, $report, null, $drivers);
-        $need = $first->decision === null ? null : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;
-        $choice = StickChoice::decide('media.stick', 'Which stick', array_values($sticks), $need ?? Bytes::of($report->bytes), BenchPolicy::present()->school('stick'), []);
-        $stick = isset($sticks[$asked]) ? $register->find($asked) : ($choice->stick === null ? null : $register->find($choice->stick->id));
+        $need =
+            $first->decision === null
+                ? null
+                : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;
+        $choice = StickChoice::decide(
+            'media.stick',
+            'Which stick',
+            array_values($sticks),
+            $need ?? Bytes::of($report->bytes),
+            BenchPolicy::present()->school('stick'),
+            [],
+        );
+        $stick = isset($sticks[$asked])
+            ? $register->find($asked)
+            : ($choice->stick === null
+                ? null
+                : $register->find($choice->stick->id));
         $comparison = $ways->compare($file, $report, $stick, $drivers);
 
         return view('shelf.ways', [
-            'file' => $file, 'report' => $report, 'sticks' => $sticks, 'stick' => $stick, 'choice' => $choice->decision, 'folders' => DriverFolders::names(), 'drivers' => $drivers, 'comparison' => $comparison,
+            'file' => $file,
+            'report' => $report,
+            'sticks' => $sticks,
+            'stick' => $stick,
+            'choice' => $choice->decision,
+            'folders' => DriverFolders::names(),
+            'drivers' => $drivers,
+            'comparison' => $comparison,
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
-            'under' => $stick === null ? null : StickBuild::query()->where('slug', $stick->id)->whereIn('state', ['queued', 'running'])->first(),
-            'label' => $stick === null || ! $report->canBeCopied() ? null : FatLabel::of($report->label ?? $file->title(), $register->labels($stick->id)),
-            'twins' => $stick?->serial === null ? 0 : count(array_filter($register->all(), static fn (Stick $one): bool => $one->id !== $stick->id && $one->serial === $stick->serial)),
-            'picked' => old('way', collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key),
+            'under' => $stick === null
+                    ? null
+                    : StickBuild::query()
+                        ->where('slug', $stick->id)
+                        ->whereIn('state', ['queued', 'running'])
+                        ->first(),
+            'label' => $stick === null || ! $report->canBeCopied()
+                    ? null
+                    : FatLabel::of($report->label ?? $file->title(), $register->labels($stick->id)),
+            'twins' => $stick?->serial === null
+                    ? 0
+                    : count(
+                        array_filter(
+                            $register->all(),
+                            static fn (Stick $one): bool => $one->id !== $stick->id && $one->serial === $stick->serial,
+                        ),
+                    ),
+            'picked' => old(
+                'way',
+                collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key,
+            ),
         ]);
     }
 }

@@ -20,17 +20,36 @@ final class WayInController
         $stick = $job->currentPlan()->plan['layouts']['stick']['name'] ?? null;
 
         return view('jobs.ways-in', [
-            'job' => $job, 'machine' => $machine, 'ways' => ['menu' => WayIn::menu($machine), 'setup' => WayIn::setup($machine), 'recovery' => WayIn::recovery($machine)],
-            'port' => FirmwarePlanner::portFor($machine, $firmware->connector($stick)), 'recovery' => $machine->model?->recovery,
+            'job' => $job,
+            'machine' => $machine,
+            'ways' => [
+                'menu' => WayIn::menu($machine),
+                'setup' => WayIn::setup($machine),
+                'recovery' => WayIn::recovery($machine),
+            ],
+            'port' => FirmwarePlanner::portFor($machine, $firmware->connector($stick)),
+            'recovery' => $machine->model?->recovery,
         ]);
     }
 
     public function tried(Job $job, Request $request): RedirectResponse
     {
-        $given = $request->validate(['reaches' => 'required|in:setup,menu,recovery', 'way' => ['required', 'string', 'max:120'], 'worked' => 'required|in:yes,no']);
+        $given = $request->validate([
+            'reaches' => 'required|in:setup,menu,recovery',
+            'way' => ['required', 'string', 'max:120'],
+            'worked' => 'required|in:yes,no',
+        ]);
         $model = $job->currentPlan()->plan['job']['model'];
         abort_if($model === null, 422, 'What worked can be kept only for a model of the catalogue.');
-        WayTrial::query()->create(['job_id' => $job->id, 'user_id' => $request->user()?->id, 'model' => $model, 'reaches' => $given['reaches'], 'way' => $given['way'], 'worked' => $given['worked'] === 'yes', 'created_at' => now()]);
+        WayTrial::query()->create([
+            'job_id' => $job->id,
+            'user_id' => $request->user()?->id,
+            'model' => $model,
+            'reaches' => $given['reaches'],
+            'way' => $given['way'],
+            'worked' => $given['worked'] === 'yes',
+            'created_at' => now(),
+        ]);
 
         return redirect("/jobs/{$job->id}/ways-in", 303)->with('did', 'way');
     }

@@ -16,10 +16,18 @@ final class ContentsStand
     public function handle(Request $request, Closure $next): Response
     {
         $job = $request->route('job');
-        if (! $job instanceof Job || $job->owner_removed_at === null) {
+        if (! ($job instanceof Job) || $job->owner_removed_at === null) {
             return $next($request);
         }
 
-        return response()->view('jobs.forgotten', ['job' => $job, 'entries' => LogEntry::query()->where('job_id', $job->id)->latest('id')->limit(400)->get(), 'many' => LogEntry::query()->where('job_id', $job->id)->count()], 410);
+        return response()->view(
+            'jobs.forgotten',
+            [
+                'job' => $job,
+                'entries' => LogEntry::query()->where('job_id', $job->id)->latest('id')->limit(400)->get(),
+                'many' => LogEntry::query()->where('job_id', $job->id)->count(),
+            ],
+            410,
+        );
     }
 }

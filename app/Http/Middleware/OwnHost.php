@@ -19,7 +19,9 @@ final class OwnHost
         $names = in_array($own, self::LOOPBACK, true) ? self::LOOPBACK : [$own];
         $sent = strtolower((string) preg_replace('/:\d+$/', '', (string) $request->headers->get('HOST')));
         if (! in_array($sent, $names, true)) {
-            return response("This computer serves {$own} only.\n", 421, ['Content-Type' => 'text/plain; charset=utf-8']);
+            return response("This computer serves {$own} only.\n", 421, [
+                'Content-Type' => 'text/plain; charset=utf-8',
+            ]);
         }
         // "Back" means back to a page of ours; where somebody else's page led here, it means the Bench.
         $from = parse_url((string) $request->headers->get('referer'));

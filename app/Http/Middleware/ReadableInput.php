@@ -16,7 +16,14 @@ use Symfony\Component\HttpFoundation\Response;
 final class ReadableInput
 {
     /** Fields whose form sends several values: field => deepest level. */
-    private const LISTS = ['accepted' => 2, 'evidence' => 2, 'facts' => 1, 'files' => 1, 'placed' => 1, 'settings' => 1];
+    private const LISTS = [
+        'accepted' => 2,
+        'evidence' => 2,
+        'facts' => 1,
+        'files' => 1,
+        'placed' => 1,
+        'settings' => 1,
+    ];
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -37,12 +44,16 @@ final class ReadableInput
     {
         $shown = self::isText($field) ? mb_substr($field, 0, 60) : 'form';
         if (is_array($value) && (! isset(self::LISTS[$field]) || self::depth($value) > self::LISTS[$field])) {
-            throw ValidationException::withMessages([$shown => 'One text is wanted here, not a list. Nothing was stored.']);
+            throw ValidationException::withMessages([
+                $shown => 'One text is wanted here, not a list. Nothing was stored.',
+            ]);
         }
         foreach (is_array($value) ? self::flat($value) : [$field, (string) $value] as $text) {
             if (! self::isText($text)) {
                 request()->request->remove($field);
-                throw ValidationException::withMessages([$shown => 'There are signs in this that are no text in UTF-8. Nothing was stored; type it again.']);
+                throw ValidationException::withMessages([
+                    $shown => 'There are signs in this that are no text in UTF-8. Nothing was stored; type it again.',
+                ]);
             }
         }
     }

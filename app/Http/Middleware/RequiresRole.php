@@ -13,7 +13,13 @@ final class RequiresRole
     {
         $user = $request->user();
         $allowed = $role === 'lead' ? $user?->isLead() : $user?->mayWork();
-        abort_unless((bool) $allowed, 403, $role === 'lead' ? 'Only a lead may do this.' : 'Viewers can look at everything and change nothing. Sign in as a technician or a lead.');
+        abort_unless(
+            (bool) $allowed,
+            403,
+            $role === 'lead'
+                ? 'Only a lead may do this.'
+                : 'Viewers can look at everything and change nothing. Sign in as a technician or a lead.',
+        );
 
         return $next($request);
     }

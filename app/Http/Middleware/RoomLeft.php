@@ -16,8 +16,17 @@ final class RoomLeft
 
     public function handle(Request $request, Closure $next): Response
     {
-        if (! $request->isMethodSafe() && $request->files->count() > 0 && (int) @disk_free_space(storage_path()) < (int) config('cobblestone.least_free', self::LEAST)) {
-            return Faults::page(507, 'This computer\'s drive is full', 'The files were not taken, and nothing that was stored before is lost. Tell the lead: room must be made on this computer first.', $request);
+        if (
+            ! $request->isMethodSafe() &&
+            $request->files->count() > 0 &&
+            (int) @disk_free_space(storage_path()) < (int) config('cobblestone.least_free', self::LEAST)
+        ) {
+            return Faults::page(
+                507,
+                'This computer\'s drive is full',
+                'The files were not taken, and nothing that was stored before is lost. Tell the lead: room must be made on this computer first.',
+                $request,
+            );
         }
 
         return $next($request);

@@ -10,9 +10,32 @@ final class IntakeBlocks
     /** Block of the brief => its key => field of the form. */
     private const FIELDS = [
         'licence' => ['kind' => 'licence_kind', 'edition' => 'licence_edition'],
-        'update' => ['reason' => 'update_reason', 'to' => 'update_to', 'gives' => 'update_gives', 'processor' => 'update_processor', 'on_stick' => 'update_on_stick'],
-        'card' => ['new' => 'card_new', 'old' => 'card_old', 'id' => 'card_id', 'watts' => 'card_watts', 'supply_w' => 'card_supply_w', 'processor_w' => 'card_processor_w', 'leads' => 'card_leads'],
-        'policy' => ['scheme' => 'policy_scheme', 'stick' => 'policy_stick', 'driver_order' => 'policy_driver_order', 'boot' => 'policy_boot', 'bypass' => 'policy_bypass', 'extras' => 'policy_extras', 'auto_encryption' => 'policy_auto_encryption', 'keys' => 'policy_keys'],
+        'update' => [
+            'reason' => 'update_reason',
+            'to' => 'update_to',
+            'gives' => 'update_gives',
+            'processor' => 'update_processor',
+            'on_stick' => 'update_on_stick',
+        ],
+        'card' => [
+            'new' => 'card_new',
+            'old' => 'card_old',
+            'id' => 'card_id',
+            'watts' => 'card_watts',
+            'supply_w' => 'card_supply_w',
+            'processor_w' => 'card_processor_w',
+            'leads' => 'card_leads',
+        ],
+        'policy' => [
+            'scheme' => 'policy_scheme',
+            'stick' => 'policy_stick',
+            'driver_order' => 'policy_driver_order',
+            'boot' => 'policy_boot',
+            'bypass' => 'policy_bypass',
+            'extras' => 'policy_extras',
+            'auto_encryption' => 'policy_auto_encryption',
+            'keys' => 'policy_keys',
+        ],
     ];
 
     private const NEEDED = ['licence' => 'kind', 'card' => 'new'];
@@ -38,7 +61,10 @@ final class IntakeBlocks
             }
             unset($brief[$block]);
             // A licence without its kind, a card without its name say nothing.
-            $brief += $values === [] || ! isset($values[self::NEEDED[$block] ?? array_key_first($values)]) ? [] : [$block => $values];
+            $brief +=
+                $values === [] || ! isset($values[self::NEEDED[$block] ?? array_key_first($values)])
+                    ? []
+                    : [$block => $values];
         }
 
         return $brief;
@@ -51,7 +77,9 @@ final class IntakeBlocks
         return match (true) {
             $text === null => null,
             in_array($key, ['watts', 'supply_w', 'processor_w'], true) => (float) $text,
-            $key === 'leads' => $text === 'none' ? [] : array_values(array_filter(array_map(trim(...), explode(',', $text)))),
+            $key === 'leads' => $text === 'none'
+                ? []
+                : array_values(array_filter(array_map(trim(...), explode(',', $text)))),
             default => $text,
         };
     }

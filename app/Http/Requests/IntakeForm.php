@@ -13,11 +13,20 @@ final class IntakeForm
 {
     use TypedFields;
 
-    public const KINDS = ['laptop' => 'a laptop the catalogue does not hold', 'desktop' => 'a desktop the catalogue does not hold', 'handheld' => 'a handheld the catalogue does not hold', 'any' => 'any machine, for a stick only'];
+    public const KINDS = [
+        'laptop' => 'a laptop the catalogue does not hold',
+        'desktop' => 'a desktop the catalogue does not hold',
+        'handheld' => 'a handheld the catalogue does not hold',
+        'any' => 'any machine, for a stick only',
+    ];
 
     /** @param  array<string, mixed>  $typed */
-    public function __construct(private readonly array $typed, private readonly Catalogue $catalogue, private readonly string $who, private readonly string $at)
-    {
+    public function __construct(
+        private readonly array $typed,
+        private readonly Catalogue $catalogue,
+        private readonly string $who,
+        private readonly string $at,
+    ) {
     }
 
     /**
@@ -28,17 +37,26 @@ final class IntakeForm
      */
     public function over(array $before): array
     {
-        $goal = JobKind::tryFrom((string) ($this->text('goal') ?? $before['goal'] ?? '')) ?? JobKind::CleanInstall;
+        $goal = JobKind::tryFrom((string) ($this->text('goal') ?? ($before['goal'] ?? ''))) ?? JobKind::CleanInstall;
         $machine = $this->machine($before['machine'] ?? []);
         // Changes are made on the brief as it was: what the form does not show stays.
-        $brief = [...$before, 'brief' => 1, 'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue), 'goal' => $goal->value, 'owner' => $this->text('owner') ?? $before['owner'] ?? 'the owner'];
+        $brief = [
+            ...$before,
+            'brief' => 1,
+            'title' => $this->text('title') ?? self::titleOf($machine, $this->catalogue),
+            'goal' => $goal->value,
+            'owner' => $this->text('owner') ?? ($before['owner'] ?? 'the owner'),
+        ];
         if (array_key_exists('slot', $this->typed)) {
             unset($brief['slot']);
             $brief += $this->text('slot') === null ? [] : ['slot' => (int) $this->text('slot')];
         }
         $brief['machine'] = $this->facts($machine);
         unset($brief['system'], $brief['edition'], $brief['image']);
-        $brief = [...$brief, ...($goal->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal))];
+        $brief = [
+            ...$brief,
+            ...$goal->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal),
+        ];
         $brief = (new IntakeBlocks($this->typed))->over($brief);
         $backup = (new IntakeBackup($this->typed))->over($before['backup'] ?? []);
         unset($brief['backup']);
@@ -62,7 +80,9 @@ final class IntakeForm
             return $this->image($before, $machine);
         }
         $usual = $this->usualImage($machine);
-        $system = $this->text('system_id') ?? $before['system'] ?? ($usual === null ? null : $this->catalogue->image($usual)->system);
+        $system =
+            $this->text('system_id') ??
+            ($before['system'] ?? ($usual === null ? null : $this->catalogue->image($usual)->system));
         if ($system === null && $this->text('system_name') !== null) {
             $system = ['name' => $this->text('system_name')];
         }
@@ -70,7 +90,10 @@ final class IntakeForm
             throw BriefFault::at('system', 'which system is on it? Choose one, or name it.');
         }
 
-        return array_filter(['system' => $system, 'edition' => $before['edition'] ?? null], static fn ($value): bool => $value !== null);
+        return array_filter(
+            ['system' => $system, 'edition' => $before['edition'] ?? null],
+            static fn ($value): bool => $value !== null,
+        );
     }
 
     /**
@@ -93,14 +116,22 @@ final class IntakeForm
         $kept = array_intersect_key($before, array_flip(['facts', 'facts_from', 'lsblk', 'readings', 'settled']));
         $text = $this->text('machine');
         if ($text === null) {
-            throw BriefFault::at('machine', 'type a few letters of the model, or "laptop", "desktop" or "handheld" for one the catalogue does not hold.');
+            throw BriefFault::at(
+                'machine',
+                'type a few letters of the model, or "laptop", "desktop" or "handheld" for one the catalogue does not hold.',
+            );
         }
         if (isset(self::KINDS[strtolower($text)])) {
             if (strtolower($text) === 'any') {
                 return ['kind' => 'any', 'title' => 'any machine'];
             }
 
-            return ['kind' => strtolower($text), 'title' => $this->text('machine_title') ?? 'Unknown '.strtolower($text), 'ports' => ['usb-a' => (int) $this->text('usb_a'), 'usb-c' => (int) ($this->text('usb_c') ?? 1)], ...$kept];
+            return [
+                'kind' => strtolower($text),
+                'title' => $this->text('machine_title') ?? 'Unknown '.strtolower($text),
+                'ports' => ['usb-a' => (int) $this->text('usb_a'), 'usb-c' => (int) ($this->text('usb_c') ?? 1)],
+                ...$kept,
+            ];
         }
 
         return ['model' => MachineLookup::find($text, $this->catalogue->machines()), ...$kept];
@@ -119,7 +150,12 @@ final class IntakeForm
                 [$machine] = (new ReadInventory(now()->utc()->format('Y-m-d\TH:i\Z')))->text($text)->into($machine);
             } else {
                 $machine['lsblk'] = $text;
-                $machine['readings'] = array_values(array_filter($machine['readings'] ?? [], static fn (array $reading): bool => $reading['tool'] !== 'lsblk'));
+                $machine['readings'] = array_values(
+                    array_filter(
+                        $machine['readings'] ?? [],
+                        static fn (array $reading): bool => $reading['tool'] !== 'lsblk',
+                    ),
+                );
                 if ($machine['readings'] === []) {
                     unset($machine['readings']);
                 }
@@ -151,17 +187,35 @@ final class IntakeForm
         if ($id !== null && $id !== 'other') {
             $image = $this->catalogue->image($id);
 
-            return ['system' => $image->system, ...($image->edition === null ? [] : ['edition' => $image->edition]), 'image' => $id];
+            return [
+                'system' => $image->system,
+                ...$image->edition === null ? [] : ['edition' => $image->edition],
+                'image' => $id,
+            ];
         }
         if ($id === null && isset($before['image'])) {
             return array_intersect_key($before, array_flip(['system', 'edition', 'image']));
         }
         if ($this->text('system_name') === null) {
-            throw BriefFault::at('system.name', 'what is to be installed? Choose an image from the shelf, or name the system.');
+            throw BriefFault::at(
+                'system.name',
+                'what is to be installed? Choose an image from the shelf, or name the system.',
+            );
         }
         $described = is_array($before['image'] ?? null) ? $before['image'] : [];
 
-        return ['system' => ['name' => $this->text('system_name')], 'image' => [...array_diff_key($described, ['name' => 1, 'bytes' => 1]), 'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'), 'bytes' => $this->size('image_bytes', 'image.bytes') ?? throw BriefFault::at('image.bytes', 'how large is the image file? A number with a unit will do, such as "3.6 GB".')]];
+        return [
+            'system' => ['name' => $this->text('system_name')],
+            'image' => [
+                ...array_diff_key($described, ['name' => 1, 'bytes' => 1]),
+                'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'),
+                'bytes' => $this->size('image_bytes', 'image.bytes') ??
+                    throw BriefFault::at(
+                        'image.bytes',
+                        'how large is the image file? A number with a unit will do, such as "3.6 GB".',
+                    ),
+            ],
+        ];
     }
 
     /** @param  array<string, mixed>  $machine */

@@ -25,7 +25,9 @@ final class MachineLookup
             if ($name === mb_strtolower($typed) || mb_strtolower($machine->name) === mb_strtolower($typed)) {
                 return (string) $id;
             }
-            if (array_filter(self::words($typed), static fn (string $word): bool => ! str_contains($name, $word)) === []) {
+            if (
+                array_filter(self::words($typed), static fn (string $word): bool => ! str_contains($name, $word)) === []
+            ) {
                 $found[$id] = $machine->title();
             }
         }
@@ -33,9 +35,14 @@ final class MachineLookup
             return (string) array_key_first($found);
         }
         $shown = mb_substr($typed, 0, 60);
-        throw BriefFault::at('machine', $found === []
-            ? "no model fits \"{$shown}\". Look it up in the Catalogue, or type \"laptop\", \"desktop\" or \"handheld\" and go on without."
-            : "\"{$shown}\" fits ".implode(' and ', $found).'. Type a word more: a sibling with another suffix is another machine.');
+        throw BriefFault::at(
+            'machine',
+            $found === []
+                ? "no model fits \"{$shown}\". Look it up in the Catalogue, or type \"laptop\", \"desktop\" or \"handheld\" and go on without."
+                : "\"{$shown}\" fits ".
+                    implode(' and ', $found).
+                    '. Type a word more: a sibling with another suffix is another machine.',
+        );
     }
 
     /** @return list<string> */

@@ -11,13 +11,25 @@ final class MemorySheetRequest extends FormRequest
     /** @return array<string, string> */
     public function rules(): array
     {
-        return ['modules' => 'required|string|max:400', 'slots' => 'required|string|max:400', 'profile' => 'required|in:standard,faster', 'soldered' => 'nullable|boolean', 'spare_gib' => 'nullable|integer|min:1|max:1024', 'passes' => 'nullable|integer|min:1|max:20'];
+        return [
+            'modules' => 'required|string|max:400',
+            'slots' => 'required|string|max:400',
+            'profile' => 'required|in:standard,faster',
+            'soldered' => 'nullable|boolean',
+            'spare_gib' => 'nullable|integer|min:1|max:1024',
+            'passes' => 'nullable|integer|min:1|max:20',
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['modules.required' => 'Name at least one module with its size, such as "M1 8".', 'slots.required' => 'Name the slots, as the board does.', 'spare_gib.*' => 'Whole GiB, or empty.', 'passes.*' => 'A whole number, 1 to 20.'];
+        return [
+            'modules.required' => 'Name at least one module with its size, such as "M1 8".',
+            'slots.required' => 'Name the slots, as the board does.',
+            'spare_gib.*' => 'Whole GiB, or empty.',
+            'passes.*' => 'A whole number, 1 to 20.',
+        ];
     }
 
     /**
@@ -31,11 +43,18 @@ final class MemorySheetRequest extends FormRequest
         $modules = [];
         foreach (self::parts($given['modules']) as $part) {
             if (preg_match('/^(.{1,40}?)[ =:]+([0-9]{1,4}) ?(GiB|GB|G)?$/i', $part, $match) !== 1) {
-                throw ValidationException::withMessages(['modules' => "\"{$part}\": a name and whole GiB are wanted, such as \"M1 8\"."]);
+                throw ValidationException::withMessages([
+                    'modules' => "\"{$part}\": a name and whole GiB are wanted, such as \"M1 8\".",
+                ]);
             }
             $modules[trim($match[1])] = (int) $match[2];
         }
-        $sheet = ['modules' => $modules, 'slots' => self::parts($given['slots']), 'profile' => $given['profile'], 'tests' => $tests];
+        $sheet = [
+            'modules' => $modules,
+            'slots' => self::parts($given['slots']),
+            'profile' => $given['profile'],
+            'tests' => $tests,
+        ];
         if ($populations !== [] && array_diff(array_merge(...$populations), $sheet['slots']) === []) {
             $sheet['populations'] = $populations;
         }
@@ -54,6 +73,11 @@ final class MemorySheetRequest extends FormRequest
     /** @return list<string> */
     private static function parts(string $text): array
     {
-        return array_values(array_filter(array_map(trim(...), preg_split('/[\n,;]/', $text) ?: []), static fn ($part): bool => $part !== ''));
+        return array_values(
+            array_filter(
+                array_map(trim(...), preg_split('/[\n,;]/', $text) ?: []),
+                static fn ($part): bool => $part !== '',
+            ),
+        );
     }
 }

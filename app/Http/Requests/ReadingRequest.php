@@ -21,20 +21,36 @@ final class ReadingRequest extends FormRequest
         $text = $this->input('output');
         if (is_string($text) && strlen($text) > JsonText::LIMIT) {
             $this->merge(['output' => '']);
-            throw ValidationException::withMessages(['output' => sprintf('The pasted text has %.1f MB, far more than any of these tools prints; it was let go.', strlen($text) / 1e6)]);
+            throw ValidationException::withMessages([
+                'output' => sprintf(
+                    'The pasted text has %.1f MB, far more than any of these tools prints; it was let go.',
+                    strlen($text) / 1e6,
+                ),
+            ]);
         }
     }
 
     /** @return array<string, string> */
     public function rules(): array
     {
-        return ['output' => 'nullable|string', 'files' => 'nullable|array|max:'.self::FILES, 'files.*' => 'file|max:'.intdiv(Bundle::FILE_LIMIT, 1024)];
+        return [
+            'output' => 'nullable|string',
+            'files' => 'nullable|array|max:'.self::FILES,
+            'files.*' => 'file|max:'.intdiv(Bundle::FILE_LIMIT, 1024),
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['files.max' => 'No more than '.self::FILES.' files at once; a bundle holds them all.', 'files.*.max' => sprintf('This file has more than %.0f MB; no bundle of the collector is that large.', Bundle::FILE_LIMIT / 1e6), 'files.*.uploaded' => 'The file did not arrive whole. Try it once more.'];
+        return [
+            'files.max' => 'No more than '.self::FILES.' files at once; a bundle holds them all.',
+            'files.*.max' => sprintf(
+                'This file has more than %.0f MB; no bundle of the collector is that large.',
+                Bundle::FILE_LIMIT / 1e6,
+            ),
+            'files.*.uploaded' => 'The file did not arrive whole. Try it once more.',
+        ];
     }
 
     public function read(): ReadInventory

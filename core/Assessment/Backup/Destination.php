@@ -51,7 +51,7 @@ final class Destination
                 usort($volumes, static fn (Partition $a, Partition $b): int => $b->size->count <=> $a->size->count);
                 $read = $volumes[0]->fileSystem ?? $drive->wholeFileSystem;
 
-                return $read === null ? null : (self::READ_AS[strtolower($read)] ?? strtolower($read));
+                return $read === null ? null : self::READ_AS[strtolower($read)] ?? strtolower($read);
             }
         }
 
@@ -70,14 +70,25 @@ final class Destination
         $blockers = [];
         $free = self::size($to?->freeBytes, 'backup.destination.free_bytes');
         if ($free !== null && $need !== null && $need->isMoreThan($free)) {
-            $blockers[] = self::blocker('destination-room', "The backup needs {$need->decimal()} with its margin, {$to?->name} has {$free->decimal()} free: short by {$need->minus($free)->decimal()}. Choose a larger destination.");
+            $blockers[] = self::blocker(
+                'destination-room',
+                "The backup needs {$need->decimal()} with its margin, {$to?->name} has {$free->decimal()} free: short by {$need->minus(
+                    $free,
+                )->decimal()}. Choose a larger destination.",
+            );
         }
         if ($to?->serial !== null && $to->serial === $erased?->serial) {
-            $blockers[] = self::blocker('destination-is-target', "{$to->name} is the drive that is erased. Copy to another physical drive.");
+            $blockers[] = self::blocker(
+                'destination-is-target',
+                "{$to->name} is the drive that is erased. Copy to another physical drive.",
+            );
         }
         $largest = self::size($wish->largestBytes, 'backup.largest_bytes');
         if ($to?->fileSystem === 'fat32' && $largest !== null && $largest->count > Fat32Geometry::MAX_FILE) {
-            $blockers[] = self::blocker('destination-file-limit', "{$to->name} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.");
+            $blockers[] = self::blocker(
+                'destination-file-limit',
+                "{$to->name} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.",
+            );
         }
 
         return $blockers;
@@ -92,8 +103,19 @@ final class Destination
     {
         $fileSystem = $wish->destination?->fileSystem;
         $said = $wish->destination?->wasSaid;
-        $contradicted = $said === null ? [] : ["{$wish->destination->name} was said to be {$said}, the reading shows {$fileSystem}: the reading counts."];
-        $cautions = in_array($fileSystem, self::STRICT, true) ? ["Names with any of {$fileSystem}'s forbidden characters (".self::NAMES.') do not arrive: list them before, and pack those folders.'] : [];
+        $contradicted =
+            $said === null
+                ? []
+                : [
+                    "{$wish->destination->name} was said to be {$said}, the reading shows {$fileSystem}: the reading counts.",
+                ];
+        $cautions = in_array($fileSystem, self::STRICT, true)
+            ? [
+                "Names with any of {$fileSystem}'s forbidden characters (".
+                self::NAMES.
+                ') do not arrive: list them before, and pack those folders.',
+            ]
+            : [];
         if ($fileSystem === 'fat32' && $wish->largestBytes === null) {
             $cautions[] = 'FAT32 holds no file over 4 294 967 295 bytes: look for the largest one first.';
         }

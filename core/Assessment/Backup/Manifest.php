@@ -42,14 +42,26 @@ final readonly class Manifest
             }
             $read = ManifestLine::read($line, $spaced);
             if ($read === null) {
-                $notes[] = 'Line '.($index + 1).': "'.mb_substr($line, 0, 50).'" is not a line of sha256sum; left out.';
+                $notes[] =
+                    'Line '.
+                    ($index + 1).
+                    ': "'.
+                    mb_substr($line, 0, 50).
+                    '" is not a line of sha256sum; left out.';
 
                 continue;
             }
             [$path, $entry] = [$read->path, ['hash' => $read->hash, 'bytes' => $read->bytes]];
             $present = $files[$path] ?? null;
-            if ($present !== null && ($entry['hash'] === null) !== ($present['hash'] === null) && ($entry['bytes'] === null) !== ($present['bytes'] === null)) {
-                $entry = ['hash' => $entry['hash'] ?? $present['hash'], 'bytes' => $entry['bytes'] ?? $present['bytes']];
+            if (
+                $present !== null &&
+                ($entry['hash'] === null) !== ($present['hash'] === null) &&
+                ($entry['bytes'] === null) !== ($present['bytes'] === null)
+            ) {
+                $entry = [
+                    'hash' => $entry['hash'] ?? $present['hash'],
+                    'bytes' => $entry['bytes'] ?? $present['bytes'],
+                ];
             } elseif ($present !== null) {
                 $notes[] = 'Line '.($index + 1).": \"{$path}\" stands there twice; the later line counts.";
             }

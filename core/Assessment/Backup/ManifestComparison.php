@@ -18,8 +18,19 @@ final readonly class ManifestComparison
      * @param  list<string>  $besides  only in the copy
      * @param  int  $proven  files whose hash is the same on both sides
      */
-    private function __construct(public array $missing, public array $differing, public array $besides, public int $proven, public int $source, public int $copy, public ?string $rootSource, public ?string $rootCopy, public int $missingCount, public int $differingCount, public int $besidesCount)
-    {
+    private function __construct(
+        public array $missing,
+        public array $differing,
+        public array $besides,
+        public int $proven,
+        public int $source,
+        public int $copy,
+        public ?string $rootSource,
+        public ?string $rootCopy,
+        public int $missingCount,
+        public int $differingCount,
+        public int $besidesCount,
+    ) {
     }
 
     public static function of(Manifest $source, Manifest $copy): self
@@ -45,7 +56,19 @@ final readonly class ManifestComparison
 
         $besides = array_map(strval(...), array_keys(array_diff_key($b, $a)));
 
-        return new self($missing, $differing, $besides, $proven, count($a), count($b), $rootSource === '' ? null : $rootSource, $rootCopy === '' ? null : $rootCopy, count($missing), count($differing), count($besides));
+        return new self(
+            $missing,
+            $differing,
+            $besides,
+            $proven,
+            count($a),
+            count($b),
+            $rootSource === '' ? null : $rootSource,
+            $rootCopy === '' ? null : $rootCopy,
+            count($missing),
+            count($differing),
+            count($besides),
+        );
     }
 
     /**
@@ -61,7 +84,7 @@ final readonly class ManifestComparison
         $counts = ['missing' => 0, 'differing' => 0, 'besides' => 0];
         $note = static function (string $kind, string $path) use (&$names, &$counts): void {
             $counts[$kind]++;
-            count($names[$kind]) < self::NAMES && $names[$kind][] = $path;
+            count($names[$kind]) < self::NAMES && ($names[$kind][] = $path);
         };
         $proven = $originals = $copies = 0;
         while ($a->valid() || $b->valid()) {
@@ -72,7 +95,10 @@ final readonly class ManifestComparison
                 $note('missing', $a->current()[0]);
             } elseif ($order > 0) {
                 $note('besides', $b->current()[0]);
-            } elseif (self::differ($a->current()[1], $b->current()[1]) || self::differ($a->current()[2], $b->current()[2])) {
+            } elseif (
+                self::differ($a->current()[1], $b->current()[1]) ||
+                self::differ($a->current()[2], $b->current()[2])
+            ) {
                 $note('differing', $a->current()[0]);
             } elseif ($a->current()[1] !== null && $b->current()[1] !== null) {
                 $proven++;
@@ -81,7 +107,19 @@ final readonly class ManifestComparison
             $order >= 0 && $b->next();
         }
 
-        return new self($names['missing'], $names['differing'], $names['besides'], $proven, $originals, $copies, $rootSource === '' ? null : $rootSource, $rootCopy === '' ? null : $rootCopy, $counts['missing'], $counts['differing'], $counts['besides']);
+        return new self(
+            $names['missing'],
+            $names['differing'],
+            $names['besides'],
+            $proven,
+            $originals,
+            $copies,
+            $rootSource === '' ? null : $rootSource,
+            $rootCopy === '' ? null : $rootCopy,
+            $counts['missing'],
+            $counts['differing'],
+            $counts['besides'],
+        );
     }
 
     /** Whether two sides that are rooted elsewhere have nothing in common, so that the roots were none. */
@@ -101,7 +139,10 @@ final readonly class ManifestComparison
         $last = null;
         foreach ($records as [$path, $hash, $bytes]) {
             if ($last !== null && $last[0] === $path) {
-                $last = ($hash === null) !== ($last[1] === null) && ($bytes === null) !== ($last[2] === null) ? [$path, $hash ?? $last[1], $bytes ?? $last[2]] : [$path, $hash, $bytes];
+                $last =
+                    ($hash === null) !== ($last[1] === null) && ($bytes === null) !== ($last[2] === null)
+                        ? [$path, $hash ?? $last[1], $bytes ?? $last[2]]
+                        : [$path, $hash, $bytes];
 
                 continue;
             }
@@ -118,7 +159,10 @@ final readonly class ManifestComparison
     /** Whether the copy holds every original with an equal checksum. */
     public function proves(): bool
     {
-        return $this->source > 0 && $this->missingCount === 0 && $this->differingCount === 0 && $this->proven === $this->source;
+        return $this->source > 0 &&
+            $this->missingCount === 0 &&
+            $this->differingCount === 0 &&
+            $this->proven === $this->source;
     }
 
     public function sentence(): string
@@ -126,7 +170,12 @@ final readonly class ManifestComparison
         return match (true) {
             $this->proves() => "All {$this->source} files are in the copy with equal checksums.",
             $this->missingCount === 0 && $this->differingCount === 0 => "All {$this->source} files are in the copy; {$this->proven} of them are proven by checksums, the others by name and size only.",
-            default => $this->missingCount.' missing, '.$this->differingCount.' differ, of '.$this->source.' files.',
+            default => $this->missingCount.
+                ' missing, '.
+                $this->differingCount.
+                ' differ, of '.
+                $this->source.
+                ' files.',
         };
     }
 

@@ -26,7 +26,9 @@ final readonly class ManifestLine
     /** Whether the line, were it one with a size, has a space behind it; null where it has a checksum and does not count. */
     public static function hasSpacedSize(string $line): ?bool
     {
-        return preg_match('/^\\\\?[0-9a-f]{64} /i', $line) === 1 ? null : preg_match('/^ *[0-9]{1,18} +\S/', $line) === 1;
+        return preg_match('/^\\\\?[0-9a-f]{64} /i', $line) === 1
+            ? null
+            : preg_match('/^ *[0-9]{1,18} +\S/', $line) === 1;
     }
 
     /** Null where the line is none of these. */

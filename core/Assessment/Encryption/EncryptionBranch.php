@@ -30,8 +30,13 @@ enum EncryptionBranch: string
      * @param  bool|null  $keyInHand  whether somebody has the recovery key; null while unknown
      * @param  bool|null  $systemStarts  whether the present system still starts; null while unknown
      */
-    public static function of(Protection $protection, Binding $binding, EncryptionIntent $intent, ?bool $keyInHand, ?bool $systemStarts): self
-    {
+    public static function of(
+        Protection $protection,
+        Binding $binding,
+        EncryptionIntent $intent,
+        ?bool $keyInHand,
+        ?bool $systemStarts,
+    ): self {
         if ($protection === Protection::None) {
             return self::NotEncrypted;
         }
@@ -49,7 +54,8 @@ enum EncryptionBranch: string
         if ($protection === Protection::Passphrase) {
             return self::FirmwareDoesNotMatter;
         }
-        $bites = array_filter($intent->triggers, static fn (Trigger $trigger): bool => $trigger->bites($binding)) !== [];
+        $bites =
+            array_filter($intent->triggers, static fn (Trigger $trigger): bool => $trigger->bites($binding)) !== [];
         if (! $bites) {
             return self::NothingTouchesIt;
         }

@@ -13,8 +13,12 @@ final readonly class EncryptionIntent
      * @param  int  $restarts  starts of the present system between suspending and resuming
      * @param  bool  $somethingToKeep  whether data on the volume is still wanted
      */
-    public function __construct(public bool $staysAfter, public array $triggers, public int $restarts, public bool $somethingToKeep)
-    {
+    public function __construct(
+        public bool $staysAfter,
+        public array $triggers,
+        public int $restarts,
+        public bool $somethingToKeep,
+    ) {
     }
 
     /** Whether the drive comes out and is kept, so that it is read from outside its machine. */

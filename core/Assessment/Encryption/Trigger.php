@@ -26,16 +26,25 @@ enum Trigger: string
     public function title(): string
     {
         return match ($this) {
-            self::SecureBootState => 'Secure Boot is switched', self::Keys => 'its keys change', self::Revocations => 'its revocations change', self::FirmwareVersion => 'the firmware is updated',
-            self::BootOrder => 'the boot order changes', self::Loader => 'the loader changes', self::Card => 'a card or dock is added or removed', self::ChipOffOrCleared => 'the security chip is off or cleared',
-            self::BoardSwap => 'the board is swapped', self::DriveMoved => 'the drive moves to another machine',
+            self::SecureBootState => 'Secure Boot is switched',
+            self::Keys => 'its keys change',
+            self::Revocations => 'its revocations change',
+            self::FirmwareVersion => 'the firmware is updated',
+            self::BootOrder => 'the boot order changes',
+            self::Loader => 'the loader changes',
+            self::Card => 'a card or dock is added or removed',
+            self::ChipOffOrCleared => 'the security chip is off or cleared',
+            self::BoardSwap => 'the board is swapped',
+            self::DriveMoved => 'the drive moves to another machine',
         };
     }
 
     /** Whether this change brings up the prompt of a volume bound like that. */
     public function bites(Binding $binding): bool
     {
-        return in_array($this, self::ALWAYS, true) || $binding !== Binding::Keys || in_array($this, self::BY_KEYS, true);
+        return in_array($this, self::ALWAYS, true) ||
+            $binding !== Binding::Keys ||
+            in_array($this, self::BY_KEYS, true);
     }
 
     /** The firmware settings whose change is such a trigger. */

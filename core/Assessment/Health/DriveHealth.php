@@ -14,8 +14,14 @@ final readonly class DriveHealth
     /**
      * @param  list<string>  $facts  the deciding one first
      */
-    private function __construct(public string $serial, public string $model, public HealthGrade $grade, public array $facts, public int $readings, public ?string $at)
-    {
+    private function __construct(
+        public string $serial,
+        public string $model,
+        public HealthGrade $grade,
+        public array $facts,
+        public int $readings,
+        public ?string $at,
+    ) {
     }
 
     /**
@@ -32,7 +38,13 @@ final readonly class DriveHealth
             $drives[$reading->serial][] = $reading;
         }
         $judged = array_map(static fn (array $of): self => self::judge($of, $rules), array_values($drives));
-        usort($judged, static fn (self $a, self $b): int => [$b->grade->urgency(), $a->serial] <=> [$a->grade->urgency(), $b->serial]);
+        usort(
+            $judged,
+            static fn (self $a, self $b): int => [$b->grade->urgency(), $a->serial] <=> [
+                $a->grade->urgency(),
+                $b->serial,
+            ],
+        );
 
         return $judged;
     }
@@ -57,9 +69,17 @@ final readonly class DriveHealth
             $found[] = [HealthGrade::Replace, 'The drive itself says that it is failing.'];
         }
         if ($found === []) {
-            $found[] = $now->figures === []
-                ? [HealthGrade::Unknown, 'It gave no figures, as behind some bridges: connect it directly and read it again.']
-                : [HealthGrade::Good, 'None of its figures is past its mark'.($now->passed === true ? '; that the drive says "passed" proves nothing by itself.' : '.')];
+            $found[] =
+                $now->figures === []
+                    ? [
+                        HealthGrade::Unknown,
+                        'It gave no figures, as behind some bridges: connect it directly and read it again.',
+                    ]
+                    : [
+                        HealthGrade::Good,
+                        'None of its figures is past its mark'.
+                        ($now->passed === true ? '; that the drive says "passed" proves nothing by itself.' : '.'),
+                    ];
         }
         usort($found, static fn (array $a, array $b): int => $b[0]->urgency() <=> $a[0]->urgency());
 
@@ -69,6 +89,13 @@ final readonly class DriveHealth
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['serial' => $this->serial, 'model' => $this->model, 'grade' => $this->grade->value, 'facts' => $this->facts, 'readings' => $this->readings, 'at' => $this->at];
+        return [
+            'serial' => $this->serial,
+            'model' => $this->model,
+            'grade' => $this->grade->value,
+            'facts' => $this->facts,
+            'readings' => $this->readings,
+            'at' => $this->at,
+        ];
     }
 }

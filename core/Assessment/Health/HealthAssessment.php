@@ -18,8 +18,11 @@ use Cobblestone\Runbook\OpensBy;
 final readonly class HealthAssessment
 {
     /** @param  list<DriveHealth>  $drives most urgent first */
-    private function __construct(public array $drives, public ?DriveHealth $target, public Contribution $contribution)
-    {
+    private function __construct(
+        public array $drives,
+        public ?DriveHealth $target,
+        public Contribution $contribution,
+    ) {
     }
 
     /**
@@ -36,13 +39,39 @@ final readonly class HealthAssessment
             }
         }
         // One drive inside and one read, with no serial to tell: it is that one.
-        if ($mine === null && count($drives) === 1 && count($machine->internalDrives()) <= 1 && ($target?->serial === null || $drives[0]->serial === 'no serial')) {
+        if (
+            $mine === null &&
+            count($drives) === 1 &&
+            count($machine->internalDrives()) <= 1 &&
+            ($target?->serial === null || $drives[0]->serial === 'no serial')
+        ) {
             $mine = $drives[0];
         }
-        $decisions = array_map(static fn (DriveHealth $drive): Decision => new Decision("assess.health-{$drive->serial}", "Health of {$drive->model}", $drive->grade->title(), $drive->facts, [], ["{$drive->readings} readings", ...($drive->at === null ? [] : ["newest {$drive->at}"])], 'A5'), $drives);
-        $blockers = $written && $mine?->grade === HealthGrade::Replace
-            ? [Blocker::narrow('drive-failing', "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install on the new one (kind of job: swap the drive).", 'A5', [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem], $mine->facts, OpensBy::Reading)]
-            : [];
+        $decisions = array_map(
+            static fn (DriveHealth $drive): Decision => new Decision(
+                "assess.health-{$drive->serial}",
+                "Health of {$drive->model}",
+                $drive->grade->title(),
+                $drive->facts,
+                [],
+                ["{$drive->readings} readings", ...$drive->at === null ? [] : ["newest {$drive->at}"]],
+                'A5',
+            ),
+            $drives,
+        );
+        $blockers =
+            $written && $mine?->grade === HealthGrade::Replace
+                ? [
+                    Blocker::narrow(
+                        'drive-failing',
+                        "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install on the new one (kind of job: swap the drive).",
+                        'A5',
+                        [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem],
+                        $mine->facts,
+                        OpensBy::Reading,
+                    ),
+                ]
+                : [];
 
         return new self($drives, $mine, new Contribution(decisions: $decisions, blockers: $blockers));
     }

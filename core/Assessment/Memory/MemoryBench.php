@@ -22,8 +22,13 @@ final readonly class MemoryBench
      * @param  bool  $soldered  whether the memory cannot be taken out
      * @param  int|null  $spare  GiB of the bench's known-good module, null where none fits
      */
-    private function __construct(public array $modules, public array $slots, public array $populations, public bool $soldered, public ?int $spare)
-    {
+    private function __construct(
+        public array $modules,
+        public array $slots,
+        public array $populations,
+        public bool $soldered,
+        public ?int $spare,
+    ) {
     }
 
     /**
@@ -33,8 +38,13 @@ final readonly class MemoryBench
      *
      * @throws InvalidArgumentException
      */
-    public static function of(array $modules, array $slots, array $populations = [], bool $soldered = false, ?int $spare = null): self
-    {
+    public static function of(
+        array $modules,
+        array $slots,
+        array $populations = [],
+        bool $soldered = false,
+        ?int $spare = null,
+    ): self {
         if ($modules === [] || count($modules) > self::MOST || count($slots) > self::MOST) {
             throw new InvalidArgumentException('A memory sheet takes 1 to '.self::MOST.' modules and slots.');
         }
@@ -48,7 +58,9 @@ final readonly class MemoryBench
         }
         foreach ($populations as $set) {
             if (array_diff($set, $slots) !== []) {
-                throw new InvalidArgumentException('Slots '.implode(', ', $set).': a population rule names a slot that is not there.');
+                throw new InvalidArgumentException(
+                    'Slots '.implode(', ', $set).': a population rule names a slot that is not there.',
+                );
             }
         }
 
@@ -76,7 +88,14 @@ final readonly class MemoryBench
     /** @param  array<string, string>  $placed */
     public function gibibytes(array $placed): int
     {
-        return array_sum(array_map(fn (string $module): int => $module === self::SPARE ? (int) $this->spare : ($this->modules[$module] ?? 0), array_keys($placed)));
+        return array_sum(
+            array_map(
+                fn (string $module): int => $module === self::SPARE
+                    ? (int) $this->spare
+                    : $this->modules[$module] ?? 0,
+                array_keys($placed),
+            ),
+        );
     }
 
     /**

@@ -20,16 +20,30 @@ final readonly class MemoryFault
     public const PROFILE = 'profile';
 
     /** How often each kind is the cause before anything is tested (defaults; the kinds' shares are divided among their members). */
-    private const SHARE = [self::NONE => 0.2, self::MODULE => 0.45, self::SLOT => 0.12, self::PAIR => 0.08, self::BOARD => 0.05, self::PROFILE => 0.1];
+    private const SHARE = [
+        self::NONE => 0.2,
+        self::MODULE => 0.45,
+        self::SLOT => 0.12,
+        self::PAIR => 0.08,
+        self::BOARD => 0.05,
+        self::PROFILE => 0.1,
+    ];
 
-    private function __construct(public string $kind, public ?string $module, public ?string $slot, public float $weight)
-    {
+    private function __construct(
+        public string $kind,
+        public ?string $module,
+        public ?string $slot,
+        public float $weight,
+    ) {
     }
 
     /** @return list<self> every fault that can be told apart on this bench, and none */
     public static function all(MemoryBench $bench, bool $fasterProfileUsed): array
     {
-        $faults = [new self(self::NONE, null, null, self::SHARE[self::NONE]), new self(self::BOARD, null, null, self::SHARE[self::BOARD])];
+        $faults = [
+            new self(self::NONE, null, null, self::SHARE[self::NONE]),
+            new self(self::BOARD, null, null, self::SHARE[self::BOARD]),
+        ];
         if ($fasterProfileUsed) {
             $faults[] = new self(self::PROFILE, null, null, self::SHARE[self::PROFILE]);
         }
@@ -37,7 +51,12 @@ final readonly class MemoryFault
         foreach ($bench->soldered ? [] : $modules as $module) {
             $faults[] = new self(self::MODULE, $module, null, self::SHARE[self::MODULE] / count($modules));
             foreach (count($bench->slots) > 1 ? $bench->slots : [] as $slot) {
-                $faults[] = new self(self::PAIR, $module, $slot, self::SHARE[self::PAIR] / (count($modules) * count($bench->slots)));
+                $faults[] = new self(
+                    self::PAIR,
+                    $module,
+                    $slot,
+                    self::SHARE[self::PAIR] / (count($modules) * count($bench->slots)),
+                );
             }
         }
         foreach ($bench->soldered ? [] : $bench->slots as $slot) {

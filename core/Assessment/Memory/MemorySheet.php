@@ -21,8 +21,13 @@ final readonly class MemorySheet
     public const UNSTABLE = 'unstable-profile';
 
     /** @param  list<MemoryTest>  $tests */
-    private function __construct(public MemoryBench $bench, public array $tests, public bool $fasterProfile, public MemoryVerdict $verdict, public ?NextMemoryTest $next)
-    {
+    private function __construct(
+        public MemoryBench $bench,
+        public array $tests,
+        public bool $fasterProfile,
+        public MemoryVerdict $verdict,
+        public ?NextMemoryTest $next,
+    ) {
     }
 
     /** @throws InvalidArgumentException for a sheet that cannot be */
@@ -35,7 +40,13 @@ final readonly class MemorySheet
         $bench = MemoryBench::of($modules, $block->slots, $block->populations, $block->soldered, $block->spareGib);
         $tests = array_map(MemoryTest::of(...), $block->tests);
         $faster = $block->profile === 'faster';
-        $finder = MemoryFaultFinder::of($bench, $tests, $faster, $block->passes ?? 2, (float) ($block->minutesPerGib ?? 1.5));
+        $finder = MemoryFaultFinder::of(
+            $bench,
+            $tests,
+            $faster,
+            $block->passes ?? 2,
+            (float) ($block->minutesPerGib ?? 1.5),
+        );
 
         return new self($bench, $tests, $faster, $finder->verdict(), $finder->next());
     }
@@ -56,11 +67,20 @@ final readonly class MemorySheet
         foreach ($fitted as $index => $module) {
             $modules['M'.($index + 1)] = max(1, (int) round(($module->size->count ?? 0) / 1024 ** 3));
         }
-        $faster = array_filter($fitted, static fn (MemoryModule $module): bool => $module->setTransfers !== null && $module->ratedTransfers !== null && $module->setTransfers > $module->ratedTransfers) !== [];
+        $faster =
+            array_filter(
+                $fitted,
+                static fn (MemoryModule $module): bool => $module->setTransfers !== null &&
+                    $module->ratedTransfers !== null &&
+                    $module->setTransfers > $module->ratedTransfers,
+            ) !== [];
 
         return [
-            'modules' => $modules, 'slots' => array_map(static fn (MemoryModule $module): string => $module->slot, $read), 'profile' => $faster ? 'faster' : 'standard',
-            'soldered' => array_filter($fitted, static fn (MemoryModule $module): bool => ! $module->soldered) === [], 'tests' => [],
+            'modules' => $modules,
+            'slots' => array_map(static fn (MemoryModule $module): string => $module->slot, $read),
+            'profile' => $faster ? 'faster' : 'standard',
+            'soldered' => array_filter($fitted, static fn (MemoryModule $module): bool => ! $module->soldered) === [],
+            'tests' => [],
         ];
     }
 
@@ -81,29 +101,58 @@ final readonly class MemorySheet
         if ($this->tests === [] || $this->verdict->trusted) {
             return null;
         }
-        $what = $this->fact() === self::UNSTABLE ? 'Errors with the faster profile, and not yet two clean passes at standard speed' : 'Memory fault open';
+        $what =
+            $this->fact() === self::UNSTABLE
+                ? 'Errors with the faster profile, and not yet two clean passes at standard speed'
+                : 'Memory fault open';
 
-        return Blocker::narrow('memory', "{$what}: nothing is copied, repaired or installed through it. {$this->verdict->sentence}", 'A13',
-            [Act::CopyData, Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem, Act::WriteFirmware], [$this->verdict->sentence], OpensBy::Reading);
+        return Blocker::narrow(
+            'memory',
+            "{$what}: nothing is copied, repaired or installed through it. {$this->verdict->sentence}",
+            'A13',
+            [Act::CopyData, Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem, Act::WriteFirmware],
+            [$this->verdict->sentence],
+            OpensBy::Reading,
+        );
     }
 
     private function failsOnlyFaster(): bool
     {
         $failed = array_filter($this->tests, static fn (MemoryTest $test): bool => $test->failed());
 
-        return $failed !== [] && array_filter($failed, static fn (MemoryTest $test): bool => ! $test->fasterProfile) === []
-            && $this->verdict->fault?->kind !== MemoryFault::NONE;
+        return $failed !== [] &&
+            array_filter($failed, static fn (MemoryTest $test): bool => ! $test->fasterProfile) === [] &&
+            $this->verdict->fault?->kind !== MemoryFault::NONE;
     }
 
     public function contribution(): Contribution
     {
         if ($this->tests === [] && ! $this->fasterProfile) {
-            return new Contribution;
+            return new Contribution();
         }
         $blocker = $this->blocker();
-        $decision = new Decision('assess.memory', 'Memory', $this->verdict->isSettled() ? rtrim($this->verdict->sentence, '.') : 'not settled', [
-            $this->verdict->sentence, ...($this->next === null ? [] : ["Next test: {$this->next->sentence}"]),
-        ], [], array_map(static fn (MemoryTest $test): string => implode(', ', array_map(static fn (string $module, string $slot): string => "{$module} in {$slot}", array_keys($test->placed), $test->placed)).' · '.($test->fasterProfile ? 'faster profile' : 'standard speed')." · {$test->passes} passes · {$test->outcome}", $this->tests), 'A4');
+        $decision = new Decision(
+            'assess.memory',
+            'Memory',
+            $this->verdict->isSettled() ? rtrim($this->verdict->sentence, '.') : 'not settled',
+            [$this->verdict->sentence, ...$this->next === null ? [] : ["Next test: {$this->next->sentence}"]],
+            [],
+            array_map(
+                static fn (MemoryTest $test): string => implode(
+                    ', ',
+                    array_map(
+                        static fn (string $module, string $slot): string => "{$module} in {$slot}",
+                        array_keys($test->placed),
+                        $test->placed,
+                    ),
+                ).
+                    ' · '.
+                    ($test->fasterProfile ? 'faster profile' : 'standard speed').
+                    " · {$test->passes} passes · {$test->outcome}",
+                $this->tests,
+            ),
+            'A4',
+        );
 
         return new Contribution(decisions: [$decision], blockers: $blocker === null ? [] : [$blocker]);
     }
@@ -112,8 +161,20 @@ final readonly class MemorySheet
     public function toArray(): array
     {
         return [
-            'fact' => $this->fact(), 'sentence' => $this->verdict->sentence, 'settled' => $this->verdict->isSettled(), 'trusted' => $this->verdict->trusted, 'confidence' => round($this->verdict->confidence, 3), 'suspects' => $this->verdict->suspects,
-            'next' => $this->next === null ? null : ['placed' => $this->next->placed, 'passes' => $this->next->passes, 'minutes' => $this->next->minutes, 'sentence' => $this->next->sentence],
+            'fact' => $this->fact(),
+            'sentence' => $this->verdict->sentence,
+            'settled' => $this->verdict->isSettled(),
+            'trusted' => $this->verdict->trusted,
+            'confidence' => round($this->verdict->confidence, 3),
+            'suspects' => $this->verdict->suspects,
+            'next' => $this->next === null
+                    ? null
+                    : [
+                        'placed' => $this->next->placed,
+                        'passes' => $this->next->passes,
+                        'minutes' => $this->next->minutes,
+                        'sentence' => $this->next->sentence,
+                    ],
         ];
     }
 }

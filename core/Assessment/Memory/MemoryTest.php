@@ -16,8 +16,12 @@ final readonly class MemoryTest
     public const NO_START = 'no-start';
 
     /** @param  array<string, string>  $placed  module => slot */
-    public function __construct(public array $placed, public bool $fasterProfile, public int $passes, public string $outcome)
-    {
+    public function __construct(
+        public array $placed,
+        public bool $fasterProfile,
+        public int $passes,
+        public string $outcome,
+    ) {
     }
 
     public function failed(): bool

@@ -13,8 +13,13 @@ final readonly class MemoryVerdict
      * @param  list<array{title: string, share: float}>  $suspects  what is still possible, likeliest first
      * @param  bool  $trusted  whether backup, repair and install may go through it
      */
-    public function __construct(public ?MemoryFault $fault, public float $confidence, public array $suspects, public bool $trusted, public string $sentence)
-    {
+    public function __construct(
+        public ?MemoryFault $fault,
+        public float $confidence,
+        public array $suspects,
+        public bool $trusted,
+        public string $sentence,
+    ) {
     }
 
     public function isSettled(): bool

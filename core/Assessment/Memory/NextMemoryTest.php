@@ -8,7 +8,11 @@ namespace Cobblestone\Assessment\Memory;
 final readonly class NextMemoryTest
 {
     /** @param  array<string, string>  $placed */
-    public function __construct(public array $placed, public int $passes, public float $minutes, public string $sentence)
-    {
+    public function __construct(
+        public array $placed,
+        public int $passes,
+        public float $minutes,
+        public string $sentence,
+    ) {
     }
 }

@@ -17,13 +17,24 @@ final readonly class RouteAdvice
      * @param  Question|null  $settles  the one answer that would change the advice most
      * @param  bool  $provisional  whether a gentler rung is still possible
      */
-    public function __construct(public ?Rung $rung, public array $ladder, public ?Question $settles, public bool $provisional, public Decision $decision)
-    {
+    public function __construct(
+        public ?Rung $rung,
+        public array $ladder,
+        public ?Question $settles,
+        public bool $provisional,
+        public Decision $decision,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['recommended' => $this->rung?->id, 'title' => $this->rung?->title, 'provisional' => $this->provisional, 'ladder' => $this->ladder, 'settles' => $this->settles?->toArray()];
+        return [
+            'recommended' => $this->rung?->id,
+            'title' => $this->rung?->title,
+            'provisional' => $this->provisional,
+            'ladder' => $this->ladder,
+            'settles' => $this->settles?->toArray(),
+        ];
     }
 }

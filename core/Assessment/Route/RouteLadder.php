@@ -57,21 +57,56 @@ final readonly class RouteLadder
             [$standing, $why] = match (true) {
                 $index === $at => ['recommended', []],
                 $against !== [] => ['out', $against],
-                $unknown !== [] => [$gentler ? 'possible' : 'harsher', array_map(fn (string $fact): string => 'Not known: '.lcfirst(rtrim($this->questions[$fact]->text ?? str_replace(['.', '_'], ' ', $fact), '?')).'.', $unknown)],
+                $unknown !== [] => [
+                    $gentler ? 'possible' : 'harsher',
+                    array_map(
+                        fn (string $fact): string => 'Not known: '.
+                            lcfirst(
+                                rtrim($this->questions[$fact]->text ?? str_replace(['.', '_'], ' ', $fact), '?'),
+                            ).
+                            '.',
+                        $unknown,
+                    ),
+                ],
                 default => ['harsher', ['A gentler way can work.']],
             };
             $provisional = $provisional || $standing === 'possible';
-            $ladder[] = ['id' => $one->id, 'title' => $one->title, 'standing' => $standing, 'why' => $why, 'keeps' => $one->keeps];
+            $ladder[] = [
+                'id' => $one->id,
+                'title' => $one->title,
+                'standing' => $standing,
+                'why' => $why,
+                'keeps' => $one->keeps,
+            ];
             if ($gentler && $standing !== 'recommended') {
                 $refused[$one->title] = $why;
             }
         }
         $settles = $this->settling($facts, $at);
 
-        return new RouteAdvice($rung, $ladder, $settles, $provisional, new Decision('assess.route', 'Route', self::chosen($rung, $ladder), [
-            $rung === null ? 'Every rung is out; see why beside each.' : self::keeping($rung),
-            ...($provisional ? ['A gentler way is still possible: '.($settles === null ? 'more has to be known.' : "\"{$settles->text}\" would settle most.")] : []),
-        ], $refused, $this->known($facts), 'A3'));
+        return new RouteAdvice(
+            $rung,
+            $ladder,
+            $settles,
+            $provisional,
+            new Decision(
+                'assess.route',
+                'Route',
+                self::chosen($rung, $ladder),
+                [
+                    $rung === null ? 'Every rung is out; see why beside each.' : self::keeping($rung),
+                    ...$provisional
+                        ? [
+                            'A gentler way is still possible: '.
+                            ($settles === null ? 'more has to be known.' : "\"{$settles->text}\" would settle most."),
+                        ]
+                        : [],
+                ],
+                $refused,
+                $this->known($facts),
+                'A3',
+            ),
+        );
     }
 
     /** Place of the first rung of which everything is known and nothing speaks against it. */
@@ -102,7 +137,14 @@ final readonly class RouteLadder
         foreach ($this->unknownUpTo($facts, $reach ?? count($this->rungs)) as $fact) {
             $ask = $this->questions[$fact] ?? null;
             if ($ask !== null && $fact !== $first->fact && $ask->options !== []) {
-                $asked[] = new Question($fact, $ask->text, $ask->options, 'which way is the gentlest that works', 'A3', 94);
+                $asked[] = new Question(
+                    $fact,
+                    $ask->text,
+                    $ask->options,
+                    'which way is the gentlest that works',
+                    'A3',
+                    94,
+                );
             }
         }
 
@@ -120,7 +162,9 @@ final readonly class RouteLadder
             $moved = 0.0;
             foreach (array_keys($options) as $answer) {
                 $with = $facts->with(Fact::of($fact, (string) $answer, Source::Person, 'what if'));
-                $moved += abs(($this->best($with) ?? count($this->rungs)) - $reach) + 0.1 * $this->closed($with, $facts, $reach);
+                $moved +=
+                    abs(($this->best($with) ?? count($this->rungs)) - $reach) +
+                    0.1 * $this->closed($with, $facts, $reach);
             }
             $moved = $options === [] ? 0.0 : $moved / count($options);
             if ($moved > $most) {
@@ -153,7 +197,10 @@ final readonly class RouteLadder
         $unknown = [];
         foreach (array_slice($this->rungs, 0, $reach) as $rung) {
             if ($rung->against($facts) === []) {
-                $unknown = [...$unknown, ...array_filter($rung->unknown($facts), fn (string $fact): bool => isset($this->questions[$fact]))];
+                $unknown = [
+                    ...$unknown,
+                    ...array_filter($rung->unknown($facts), fn (string $fact): bool => isset($this->questions[$fact])),
+                ];
             }
         }
 
@@ -167,7 +214,8 @@ final readonly class RouteLadder
     {
         foreach ($ladder as $row) {
             if ($row['standing'] === 'possible') {
-                return "{$row['title']}, if an answer allows it; else ".($rung === null ? 'what the answers leave' : lcfirst($rung->title));
+                return "{$row['title']}, if an answer allows it; else ".
+                    ($rung === null ? 'what the answers leave' : lcfirst($rung->title));
             }
         }
 

@@ -52,9 +52,17 @@ final readonly class SymptomIndex
      */
     public function forStep(string $step, FactSheet $facts): array
     {
-        $mine = array_values(array_filter($this->symptoms, static fn (Symptom $symptom): bool => $symptom->belongsTo($step) && $symptom->applies($facts)));
+        $mine = array_values(
+            array_filter(
+                $this->symptoms,
+                static fn (Symptom $symptom): bool => $symptom->belongsTo($step) && $symptom->applies($facts),
+            ),
+        );
         $rank = array_flip(array_keys(Symptom::NORMAL));
-        usort($mine, static fn (Symptom $a, Symptom $b): int => [$rank[$a->normal], $a->name] <=> [$rank[$b->normal], $b->name]);
+        usort(
+            $mine,
+            static fn (Symptom $a, Symptom $b): int => [$rank[$a->normal], $a->name] <=> [$rank[$b->normal], $b->name],
+        );
 
         return $mine;
     }
@@ -62,7 +70,16 @@ final readonly class SymptomIndex
     /** @param  list<string>  $wanted */
     private static function points(Symptom $symptom, array $wanted): int
     {
-        $texts = ['name' => self::words($symptom->name), 'seen' => self::words(implode(' ', $symptom->seen)), 'cause' => self::words(implode(' ', array_map(static fn (SymptomCause $one): string => "{$one->cause} {$one->fix}", $symptom->causes)))];
+        $texts = [
+            'name' => self::words($symptom->name),
+            'seen' => self::words(implode(' ', $symptom->seen)),
+            'cause' => self::words(
+                implode(
+                    ' ',
+                    array_map(static fn (SymptomCause $one): string => "{$one->cause} {$one->fix}", $symptom->causes),
+                ),
+            ),
+        ];
         $points = 0;
         $missed = 0;
         foreach ($wanted as $word) {
@@ -87,6 +104,11 @@ final readonly class SymptomIndex
     /** @return list<string> */
     private static function words(string $text): array
     {
-        return array_values(array_filter((array) preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text)), static fn ($word): bool => is_string($word) && mb_strlen($word) > 1));
+        return array_values(
+            array_filter(
+                (array) preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text)),
+                static fn ($word): bool => is_string($word) && mb_strlen($word) > 1,
+            ),
+        );
     }
 }

@@ -38,7 +38,11 @@ final class KeyFiles
                 $lists = [str_starts_with(strtolower($name), 'dbx') ? 'dbx' : 'db' => $bytes];
             }
             foreach ($lists as $which => $data) {
-                $list = SignatureList::read($data) ?? throw new InvalidArgumentException("{$name}: this is neither a certificate (PEM or DER) nor a list of signatures nor a firmware's variable store.");
+                $list =
+                    SignatureList::read($data) ??
+                    throw new InvalidArgumentException(
+                        "{$name}: this is neither a certificate (PEM or DER) nor a list of signatures nor a firmware's variable store.",
+                    );
                 if ($which === 'dbx') {
                     array_push($revoked, ...$list->digests);
                     array_push($revokedCertificates, ...array_map(self::pem(...), $list->certificates));
@@ -53,17 +57,28 @@ final class KeyFiles
             }
         }
 
-        return new Signers($certificates, $revoked, implode(', ', array_keys($files)), $allowed, $revokedCertificates, $revokedSigned);
+        return new Signers(
+            $certificates,
+            $revoked,
+            implode(', ', array_keys($files)),
+            $allowed,
+            $revokedCertificates,
+            $revokedSigned,
+        );
     }
 
     /** A DER certificate: a SEQUENCE that is exactly as long as it says. */
     private static function isCertificate(string $bytes): bool
     {
-        return strlen($bytes) > 64 && str_starts_with($bytes, "\x30\x82") && (ord($bytes[2]) << 8 | ord($bytes[3])) + 4 === strlen($bytes);
+        return strlen($bytes) > 64 &&
+            str_starts_with($bytes, "\x30\x82") &&
+            ((ord($bytes[2]) << 8) | ord($bytes[3])) + 4 === strlen($bytes);
     }
 
     private static function pem(string $der): string
     {
-        return "-----BEGIN CERTIFICATE-----\n".chunk_split(base64_encode($der), 64, "\n")."-----END CERTIFICATE-----\n";
+        return "-----BEGIN CERTIFICATE-----\n".
+            chunk_split(base64_encode($der), 64, "\n").
+            "-----END CERTIFICATE-----\n";
     }
 }

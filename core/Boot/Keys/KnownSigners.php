@@ -30,6 +30,8 @@ final readonly class KnownSigners
     /** @return list<string> names of those that machines trust as they come */
     public function trustedByDefault(): array
     {
-        return array_values(array_filter(array_keys($this->entries), fn (string $id): bool => $this->entries[$id]->trustedByDefault));
+        return array_values(
+            array_filter(array_keys($this->entries), fn (string $id): bool => $this->entries[$id]->trustedByDefault),
+        );
     }
 }

@@ -27,8 +27,12 @@ final readonly class SignatureList
      * @param  list<string>  $certificateDigests  SHA-256 of certificates' signed parts, hexadecimal
      * @param  list<string>  $notes  what was not understood
      */
-    private function __construct(public array $certificates, public array $digests, public array $certificateDigests, public array $notes)
-    {
+    private function __construct(
+        public array $certificates,
+        public array $digests,
+        public array $certificateDigests,
+        public array $notes,
+    ) {
     }
 
     /** Null where the bytes are no such lists; the four bytes of attributes that the kernel puts before a variable may stand before them. */
@@ -44,13 +48,19 @@ final readonly class SignatureList
     /** One list of one kind, as bytes: for stand-ins and tests. */
     public static function ofCertificate(string $der): string
     {
-        return self::X509.pack('V3', self::HEADER + self::OWNER + strlen($der), 0, self::OWNER + strlen($der)).str_repeat("\0", self::OWNER).$der;
+        return self::X509.
+            pack('V3', self::HEADER + self::OWNER + strlen($der), 0, self::OWNER + strlen($der)).
+            str_repeat("\0", self::OWNER).
+            $der;
     }
 
     /** @param  string  $digest  SHA-256, hexadecimal */
     public static function ofDigest(string $digest): string
     {
-        return self::SHA256.pack('V3', self::HEADER + self::OWNER + 32, 0, self::OWNER + 32).str_repeat("\0", self::OWNER).hex2bin($digest);
+        return self::SHA256.
+            pack('V3', self::HEADER + self::OWNER + 32, 0, self::OWNER + 32).
+            str_repeat("\0", self::OWNER).
+            hex2bin($digest);
     }
 
     private static function lists(string $bytes): ?self
@@ -65,16 +75,27 @@ final readonly class SignatureList
             /** @var array{list: int, header: int, one: int} $head */
             $head = unpack('Vlist/Vheader/Vone', $bytes, $at + 16);
             $body = $head['list'] - self::HEADER - $head['header'];
-            if ($head['list'] < self::HEADER || $at + $head['list'] > strlen($bytes) || $body < 0 || $head['one'] <= self::OWNER || $body % $head['one'] !== 0) {
+            if (
+                $head['list'] < self::HEADER ||
+                $at + $head['list'] > strlen($bytes) ||
+                $body < 0 ||
+                $head['one'] <= self::OWNER ||
+                $body % $head['one'] !== 0
+            ) {
                 return null;
             }
             for ($i = 0; $i < intdiv($body, $head['one']) && $read < self::MOST; $i++, $read++) {
-                $data = substr($bytes, $at + self::HEADER + $head['header'] + $i * $head['one'] + self::OWNER, $head['one'] - self::OWNER);
+                $data = substr(
+                    $bytes,
+                    $at + self::HEADER + $head['header'] + $i * $head['one'] + self::OWNER,
+                    $head['one'] - self::OWNER,
+                );
                 match ($type) {
-                    self::X509 => $certificates[] = $data,
-                    self::SHA256 => $digests[] = bin2hex(substr($data, 0, 32)),
-                    self::X509_SHA256 => $certificateDigests[] = bin2hex(substr($data, 0, 32)),
-                    default => $notes[bin2hex($type)] = 'A kind of signature that is not known here ('.bin2hex($type).') was left out.',
+                    self::X509 => ($certificates[] = $data),
+                    self::SHA256 => ($digests[] = bin2hex(substr($data, 0, 32))),
+                    self::X509_SHA256 => ($certificateDigests[] = bin2hex(substr($data, 0, 32))),
+                    default => ($notes[bin2hex($type)] =
+                        'A kind of signature that is not known here ('.bin2hex($type).') was left out.'),
                 };
             }
         }

@@ -60,7 +60,14 @@ final readonly class VariableStore
                 break;
             }
             if (in_array($head['state'], [self::ADDED, self::ADDED_IN_DELETION], true)) {
-                $name = rtrim((string) mb_convert_encoding(substr($bytes, $at + self::HEADER, $sizes['name']), 'UTF-8', 'UTF-16LE'), "\0");
+                $name = rtrim(
+                    (string) mb_convert_encoding(
+                        substr($bytes, $at + self::HEADER, $sizes['name']),
+                        'UTF-8',
+                        'UTF-16LE',
+                    ),
+                    "\0",
+                );
                 $variables[$name] = substr($bytes, $at + self::HEADER + $sizes['name'], $sizes['data']);
             }
             $at += self::HEADER + $sizes['name'] + $sizes['data'];

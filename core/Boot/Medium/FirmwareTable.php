@@ -28,8 +28,12 @@ final readonly class FirmwareTable
      * @param  string  $words  how the volumes were found
      * @param  list<array{title: string, source: ByteSource, guid: string|null}>  $volumes
      */
-    private function __construct(public string $words, public ?string $fault, public array $volumes, public bool $byOptical = false)
-    {
+    private function __construct(
+        public string $words,
+        public ?string $fault,
+        public array $volumes,
+        public bool $byOptical = false,
+    ) {
     }
 
     /** @param  int|null  $known  bytes of a sector where the device says so; an image tells it by where its GPT stands */
@@ -46,16 +50,28 @@ final readonly class FirmwareTable
             $backup = $primary->isValid() ? null : GptHeader::read($device, $sector, $last);
             $used = $backup ?? $primary;
             if ($used->isValid()) {
-                return self::of($primary->isValid() ? 'a protective MBR, and the GPT at the start is whole' : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used', $used->partitions, $device, $last, $sector);
+                return self::of(
+                    $primary->isValid()
+                        ? 'a protective MBR, and the GPT at the start is whole'
+                        : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used',
+                    $used->partitions,
+                    $device,
+                    $last,
+                    $sector,
+                );
             }
         }
         // A protective entry alone describes the whole device, and no file system begins where it does.
-        $own = $mbr !== null && array_filter($mbr->partitions, static fn (ReadPartition $one): bool => $one->type !== '0xEE') !== [];
+        $own =
+            $mbr !== null &&
+            array_filter($mbr->partitions, static fn (ReadPartition $one): bool => $one->type !== '0xEE') !== [];
         if ($mbr !== null && $own && self::isTable($mbr, $last)) {
             return self::of('an MBR', $mbr->partitions, $device, $last, $sector);
         }
         if (FatVolume::open($device) !== null) {
-            return new self('no table: a file system begins in sector 0', null, [['title' => 'The whole device', 'source' => $device, 'guid' => null]]);
+            return new self('no table: a file system begins in sector 0', null, [
+                ['title' => 'The whole device', 'source' => $device, 'guid' => null],
+            ]);
         }
 
         $optical = self::optical($device);
@@ -63,7 +79,13 @@ final readonly class FirmwareTable
             return $optical;
         }
 
-        return new self('', $mbr !== null && $mbr->isProtective() ? 'its MBR announces a GPT, but neither copy is whole' : 'it has neither a partition table nor a file system that firmware knows', []);
+        return new self(
+            '',
+            $mbr !== null && $mbr->isProtective()
+                ? 'its MBR announces a GPT, but neither copy is whole'
+                : 'it has neither a partition table nor a file system that firmware knows',
+            [],
+        );
     }
 
     private static function sectorOf(ByteSource $device): int
@@ -79,17 +101,28 @@ final readonly class FirmwareTable
         $volumes = [];
         foreach (ElTorito::read($device)->entries ?? [] as $entry) {
             if ($entry['platform'] === 'UEFI' && $entry['bootable']) {
-                $volumes[] = ['title' => 'The optical start image', 'source' => new WindowSource($device, $entry['at'], $entry['bytes']), 'guid' => null];
+                $volumes[] = [
+                    'title' => 'The optical start image',
+                    'source' => new WindowSource($device, $entry['at'], $entry['bytes']),
+                    'guid' => null,
+                ];
             }
         }
 
-        return $volumes === [] ? null : new self('an optical start catalogue, and no partition table', null, $volumes, true);
+        return $volumes === []
+            ? null
+            : new self('an optical start catalogue, and no partition table', null, $volumes, true);
     }
 
     /** Four entries of which one at least begins and ends on the device, and no two overlap. */
     private static function isTable(MbrTable $mbr, int $last): bool
     {
-        $placed = array_values(array_filter($mbr->partitions, static fn (ReadPartition $one): bool => $one->number <= 4 && $one->sectors > 0));
+        $placed = array_values(
+            array_filter(
+                $mbr->partitions,
+                static fn (ReadPartition $one): bool => $one->number <= 4 && $one->sectors > 0,
+            ),
+        );
         usort($placed, static fn (ReadPartition $a, ReadPartition $b): int => $a->first <=> $b->first);
         foreach ($placed as $index => $partition) {
             if ($partition->last() > $last || ($index > 0 && $partition->first <= $placed[$index - 1]->last())) {
@@ -106,7 +139,11 @@ final readonly class FirmwareTable
         $volumes = [];
         foreach (array_slice($partitions, 0, self::MOST) as $partition) {
             if ($partition->sectors > 0 && $partition->first <= $last) {
-                $volumes[] = ['title' => "Partition {$partition->number}", 'source' => new WindowSource($device, $partition->first * $sector, $partition->sectors * $sector), 'guid' => $partition->guid];
+                $volumes[] = [
+                    'title' => "Partition {$partition->number}",
+                    'source' => new WindowSource($device, $partition->first * $sector, $partition->sectors * $sector),
+                    'guid' => $partition->guid,
+                ];
             }
         }
 

@@ -23,7 +23,11 @@ final class FirstStage
         if ($loader->section(self::SECTION) === null && $loader->section('.vendor_') === null) {
             return null;
         }
-        preg_match_all('/\\\\\x00((?:[A-Za-z0-9_-]\x00){1,'.self::LONGEST.'})\.\x00[eE]\x00[fF]\x00[iI]\x00\x00\x00/', $bytes, $found);
+        preg_match_all(
+            '/\\\\\x00((?:[A-Za-z0-9_-]\x00){1,'.self::LONGEST.'})\.\x00[eE]\x00[fF]\x00[iI]\x00\x00\x00/',
+            $bytes,
+            $found,
+        );
         foreach ($found[1] as $name) {
             $name = str_replace("\0", '', $name);
             if (preg_match(self::NOT_NEXT, $name) !== 1) {

@@ -51,7 +51,9 @@ final class LegacySector
     /** Code that never reads the disk: it says that it has nothing, gives back, or is all there is to start. */
     private static function withoutDisk(string $code): LegacyCode
     {
-        $givesUp = preg_match(self::REGRETS, $code) === 1 || array_filter(self::GIVES_UP, static fn (string $call): bool => str_contains($code, $call)) !== [];
+        $givesUp =
+            preg_match(self::REGRETS, $code) === 1 ||
+            array_filter(self::GIVES_UP, static fn (string $call): bool => str_contains($code, $call)) !== [];
 
         return match (true) {
             $givesUp => LegacyCode::Stops,
@@ -75,11 +77,17 @@ final class LegacySector
     private static function byActive(ByteSource $device, string $code, int $depth): LegacyCode
     {
         $table = MbrTable::read($device, 512);
-        $active = array_values(array_filter($table->partitions ?? [], static fn ($partition): bool => $partition->active && $partition->number <= 4));
+        $active = array_values(
+            array_filter(
+                $table->partitions ?? [],
+                static fn ($partition): bool => $partition->active && $partition->number <= 4,
+            ),
+        );
         if ($active === []) {
             return str_contains($code, self::GIVE_BACK) ? LegacyCode::Returns : LegacyCode::Stops;
         }
-        $next = $depth >= self::DEEPEST ? LegacyCode::Unknown : self::judge($device, $active[0]->first * 512, $depth + 1);
+        $next =
+            $depth >= self::DEEPEST ? LegacyCode::Unknown : self::judge($device, $active[0]->first * 512, $depth + 1);
 
         return match ($next) {
             // The code in sector 0 looks for the mark itself and says so.

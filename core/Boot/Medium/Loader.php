@@ -63,15 +63,31 @@ final readonly class Loader
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('path'), $fields->optionalString('architecture'), $fields->optionalString('fault'),
-            $fields->optionalBool('signed'), $fields->optionalString('signer'), $fields->optionalEnum('judged', LoaderTrust::class),
-            $fields->optionalString('because') ?? '', $fields->optionalString('next_fault'), $fields->optionalString('next_refused'),
+            $fields->string('path'),
+            $fields->optionalString('architecture'),
+            $fields->optionalString('fault'),
+            $fields->optionalBool('signed'),
+            $fields->optionalString('signer'),
+            $fields->optionalEnum('judged', LoaderTrust::class),
+            $fields->optionalString('because') ?? '',
+            $fields->optionalString('next_fault'),
+            $fields->optionalString('next_refused'),
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['path' => $this->path, 'architecture' => $this->architecture, 'fault' => $this->fault, 'signed' => $this->signed, 'signer' => $this->signer, 'judged' => $this->judged?->value, 'because' => $this->because, 'next_fault' => $this->nextFault, 'next_refused' => $this->nextRefused];
+        return [
+            'path' => $this->path,
+            'architecture' => $this->architecture,
+            'fault' => $this->fault,
+            'signed' => $this->signed,
+            'signer' => $this->signer,
+            'judged' => $this->judged?->value,
+            'because' => $this->because,
+            'next_fault' => $this->nextFault,
+            'next_refused' => $this->nextRefused,
+        ];
     }
 }

@@ -31,13 +31,28 @@ final readonly class Medium
 
     public static function blank(): self
     {
-        return new self(Leads::Nowhere, 'no table', 'there is no partition table and no file system', [], LegacyCode::NoMark);
+        return new self(
+            Leads::Nowhere,
+            'no table',
+            'there is no partition table and no file system',
+            [],
+            LegacyCode::NoMark,
+        );
     }
 
     /** The same with another seal of its encrypted volume. */
     public function sealed(?Seal $seal): self
     {
-        return new self($this->leads, $this->table, $this->tableFault, $this->volumes, $this->legacy, $seal, $this->controllerModes, $this->byOptical);
+        return new self(
+            $this->leads,
+            $this->table,
+            $this->tableFault,
+            $this->volumes,
+            $this->legacy,
+            $seal,
+            $this->controllerModes,
+            $this->byOptical,
+        );
     }
 
     /**
@@ -54,15 +69,29 @@ final readonly class Medium
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->enum('leads', Leads::class), $fields->string('table'), $fields->optionalString('table_fault'),
-            $fields->each('volumes', Volume::read(...)), $fields->enum('legacy', LegacyCode::class),
-            $fields->optional('seal', Seal::read(...)), $fields->strings('controller_modes'), $fields->bool('by_optical'),
+            $fields->enum('leads', Leads::class),
+            $fields->string('table'),
+            $fields->optionalString('table_fault'),
+            $fields->each('volumes', Volume::read(...)),
+            $fields->enum('legacy', LegacyCode::class),
+            $fields->optional('seal', Seal::read(...)),
+            $fields->strings('controller_modes'),
+            $fields->bool('by_optical'),
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['leads' => $this->leads->value, 'table' => $this->table, 'table_fault' => $this->tableFault, 'volumes' => array_map(static fn (Volume $volume): array => $volume->toArray(), $this->volumes), 'legacy' => $this->legacy->value, 'seal' => $this->seal?->toArray(), 'controller_modes' => $this->controllerModes, 'by_optical' => $this->byOptical];
+        return [
+            'leads' => $this->leads->value,
+            'table' => $this->table,
+            'table_fault' => $this->tableFault,
+            'volumes' => array_map(static fn (Volume $volume): array => $volume->toArray(), $this->volumes),
+            'legacy' => $this->legacy->value,
+            'seal' => $this->seal?->toArray(),
+            'controller_modes' => $this->controllerModes,
+            'by_optical' => $this->byOptical,
+        ];
     }
 }

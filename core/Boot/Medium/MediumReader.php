@@ -25,17 +25,34 @@ final readonly class MediumReader
     {
     }
 
-    public static function read(ByteSource $device, SignatureTool $tool, Signers $signers, bool $byName = false, Leads $leads = Leads::Installer): Medium
-    {
+    public static function read(
+        ByteSource $device,
+        SignatureTool $tool,
+        Signers $signers,
+        bool $byName = false,
+        Leads $leads = Leads::Installer,
+    ): Medium {
         $reader = new self(new LoaderJudge($tool, $signers), $byName);
         $table = FirmwareTable::read($device);
         $volumes = [];
         foreach ($table->volumes as $volume) {
             $fat = FatVolume::open($volume['source']);
-            $volumes[] = new Volume($volume['title'], $fat !== null, $fat === null ? [] : $reader->loaders($fat), $volume['guid']);
+            $volumes[] = new Volume(
+                $volume['title'],
+                $fat !== null,
+                $fat === null ? [] : $reader->loaders($fat),
+                $volume['guid'],
+            );
         }
 
-        return new Medium($leads, $table->words, $table->fault, $volumes, LegacySector::judge($device), byOptical: $table->byOptical);
+        return new Medium(
+            $leads,
+            $table->words,
+            $table->fault,
+            $volumes,
+            LegacySector::judge($device),
+            byOptical: $table->byOptical,
+        );
     }
 
     /** @return list<Loader> */
@@ -73,7 +90,17 @@ final readonly class MediumReader
         $signer = $this->byName ? $this->judge->signerOf($bytes) : null;
         $open = $trust === LoaderTrust::CannotTell || ($signer !== null && $trust === LoaderTrust::Trusted);
 
-        return new Loader($path, $pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine), null, $pe->isSigned(), $signer, $open ? null : $trust, $open ? '' : $because, $nextFault, $nextRefused);
+        return new Loader(
+            $path,
+            $pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine),
+            null,
+            $pe->isSigned(),
+            $signer,
+            $open ? null : $trust,
+            $open ? '' : $because,
+            $nextFault,
+            $nextRefused,
+        );
     }
 
     /** @return array{0: string|null, 1: string|null} why it is missing, and why it would be refused under Secure Boot */
@@ -90,7 +117,16 @@ final readonly class MediumReader
         $next = $volume->contents($entry, min($entry->size, self::LARGEST));
         $pe = PeImage::read($next);
         if ($pe === null || ! $pe->isWhole() || $pe->machine !== $first->machine) {
-            return ["It loads {$name}, which is ".($pe === null ? 'no program' : ($pe->machine !== $first->machine ? 'built for another architecture' : 'not whole')).'.', null];
+            return [
+                "It loads {$name}, which is ".
+                ($pe === null
+                    ? 'no program'
+                    : ($pe->machine !== $first->machine
+                        ? 'built for another architecture'
+                        : 'not whole')).
+                '.',
+                null,
+            ];
         }
         $refusal = $this->judge->nextStageFault($first, $next);
 

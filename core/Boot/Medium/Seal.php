@@ -22,8 +22,12 @@ final readonly class Seal
      * @param  array<string, string>  $measured  name => value when it was bound
      * @param  int  $suspended  starts that protection is still suspended for
      */
-    public function __construct(public Protection $protection, public Binding $binding, public array $measured, public int $suspended = 0)
-    {
+    public function __construct(
+        public Protection $protection,
+        public Binding $binding,
+        public array $measured,
+        public int $suspended = 0,
+    ) {
     }
 
     /**
@@ -39,7 +43,9 @@ final readonly class Seal
         }
         $bound = $this->binding === Binding::Keys ? [...self::ALWAYS, ...self::BY_KEYS] : array_keys($this->measured);
 
-        return array_values(array_filter($bound, fn (string $name): bool => ($this->measured[$name] ?? '') !== ($now[$name] ?? '')));
+        return array_values(
+            array_filter($bound, fn (string $name): bool => ($this->measured[$name] ?? '') !== ($now[$name] ?? '')),
+        );
     }
 
     public function suspendedFor(int $starts): self
@@ -73,14 +79,21 @@ final readonly class Seal
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->enum('protection', Protection::class), $fields->enum('binding', Binding::class),
-            $fields->words('measured'), $fields->int('suspended'),
+            $fields->enum('protection', Protection::class),
+            $fields->enum('binding', Binding::class),
+            $fields->words('measured'),
+            $fields->int('suspended'),
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['protection' => $this->protection->value, 'binding' => $this->binding->value, 'measured' => $this->measured, 'suspended' => $this->suspended];
+        return [
+            'protection' => $this->protection->value,
+            'binding' => $this->binding->value,
+            'measured' => $this->measured,
+            'suspended' => $this->suspended,
+        ];
     }
 }

@@ -11,8 +11,12 @@ use Cobblestone\Document\Fields;
 final readonly class Volume
 {
     /** @param  list<Loader>  $loaders  those at paths that firmware or an entry names */
-    public function __construct(public string $title, public bool $fat, public array $loaders = [], public ?string $guid = null)
-    {
+    public function __construct(
+        public string $title,
+        public bool $fat,
+        public array $loaders = [],
+        public ?string $guid = null,
+    ) {
     }
 
     public function loader(string $path): ?Loader
@@ -40,13 +44,21 @@ final readonly class Volume
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('title'), $fields->bool('fat'), $fields->each('loaders', Loader::read(...)), $fields->optionalString('guid'),
+            $fields->string('title'),
+            $fields->bool('fat'),
+            $fields->each('loaders', Loader::read(...)),
+            $fields->optionalString('guid'),
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['title' => $this->title, 'fat' => $this->fat, 'loaders' => array_map(static fn (Loader $loader): array => $loader->toArray(), $this->loaders), 'guid' => $this->guid];
+        return [
+            'title' => $this->title,
+            'fat' => $this->fat,
+            'loaders' => array_map(static fn (Loader $loader): array => $loader->toArray(), $this->loaders),
+            'guid' => $this->guid,
+        ];
     }
 }

@@ -20,13 +20,26 @@ final readonly class BootDevice
      * @param  bool  $attached  whether it is plugged in
      * @param  bool  $readable  whether its first sectors can be read at all
      */
-    public function __construct(public string $id, public string $title, public string $kind, public Medium $medium, public bool $attached = true, public bool $readable = true)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $kind,
+        public Medium $medium,
+        public bool $attached = true,
+        public bool $readable = true,
+    ) {
     }
 
     public function with(?Medium $medium = null, ?bool $attached = null): self
     {
-        return new self($this->id, $this->title, $this->kind, $medium ?? $this->medium, $attached ?? $this->attached, $this->readable);
+        return new self(
+            $this->id,
+            $this->title,
+            $this->kind,
+            $medium ?? $this->medium,
+            $attached ?? $this->attached,
+            $this->readable,
+        );
     }
 
     /**
@@ -43,14 +56,25 @@ final readonly class BootDevice
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('id'), $fields->string('title'), $fields->string('kind'), Medium::read($fields->block('medium')),
-            $fields->bool('attached'), $fields->bool('readable'),
+            $fields->string('id'),
+            $fields->string('title'),
+            $fields->string('kind'),
+            Medium::read($fields->block('medium')),
+            $fields->bool('attached'),
+            $fields->bool('readable'),
         );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'title' => $this->title, 'kind' => $this->kind, 'medium' => $this->medium->toArray(), 'attached' => $this->attached, 'readable' => $this->readable];
+        return [
+            'id' => $this->id,
+            'title' => $this->title,
+            'kind' => $this->kind,
+            'medium' => $this->medium->toArray(),
+            'attached' => $this->attached,
+            'readable' => $this->readable,
+        ];
     }
 }

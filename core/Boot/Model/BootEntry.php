@@ -15,8 +15,13 @@ final readonly class BootEntry
      * @param  string|null  $partition  GUID of the partition; an entry is dead once no partition has it
      * @param  string|null  $path  of the loader; null: the removable default path of the architecture
      */
-    public function __construct(public string $id, public string $title, public string $device, public ?string $partition = null, public ?string $path = null)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $device,
+        public ?string $partition = null,
+        public ?string $path = null,
+    ) {
     }
 
     /**
@@ -33,8 +38,11 @@ final readonly class BootEntry
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->string('id'), $fields->string('title'), $fields->string('device'),
-            $fields->optionalString('partition'), $fields->optionalString('path'),
+            $fields->string('id'),
+            $fields->string('title'),
+            $fields->string('device'),
+            $fields->optionalString('partition'),
+            $fields->optionalString('path'),
         );
     }
 
@@ -42,7 +50,11 @@ final readonly class BootEntry
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'title' => $this->title, 'device' => $this->device, 'partition' => $this->partition, 'path' => $this->path,
+            'id' => $this->id,
+            'title' => $this->title,
+            'device' => $this->device,
+            'partition' => $this->partition,
+            'path' => $this->path,
         ];
     }
 }

@@ -20,12 +20,24 @@ final class BootModel
             return self::sealed($state, $facts, $lead);
         }
         $mode = $kind === 'bios' ? 'legacy' : (string) $facts->get('firmware.boot_mode');
-        $lead[] = new Stone('firmware', true, $kind === 'bios' ? 'The firmware starts the old way only.' : match ($mode) {
-            'legacy' => 'UEFI firmware, set to start the old way.', 'both' => 'UEFI firmware, set to start both ways.', default => 'UEFI firmware.',
-        }, $kind === 'bios' ? Cause::LegacyOnly : null);
+        $lead[] = new Stone(
+            'firmware',
+            true,
+            $kind === 'bios'
+                ? 'The firmware starts the old way only.'
+                : match ($mode) {
+                    'legacy' => 'UEFI firmware, set to start the old way.',
+                    'both' => 'UEFI firmware, set to start both ways.',
+                    default => 'UEFI firmware.',
+                },
+            $kind === 'bios' ? Cause::LegacyOnly : null,
+        );
         $failed = [];
         foreach (self::candidates($state) as [$title, $device, $entry]) {
-            $attempt = (new Attempt($state, $facts))->of($device, $entry, $mode, [...$lead, new Stone('choice', true, $title)]);
+            $attempt = (new Attempt($state, $facts))->of($device, $entry, $mode, [
+                ...$lead,
+                new Stone('choice', true, $title),
+            ]);
             if ($attempt->outcome->distance() <= 2) {
                 return self::concluded($attempt, $facts, $failed);
             }
@@ -50,7 +62,12 @@ final class BootModel
             $entry = $state->entry($id);
             $device = $state->device($entry->device ?? $id);
             if ($device !== null) {
-                $how = $state->chosen !== null ? 'chosen in the one-time menu' : ($candidates === [] ? 'first in the order' : 'next in the order');
+                $how =
+                    $state->chosen !== null
+                        ? 'chosen in the one-time menu'
+                        : ($candidates === []
+                            ? 'first in the order'
+                            : 'next in the order');
                 $candidates[] = [($entry->title ?? $device->title).", {$how}.", $device, $entry];
             }
         }
@@ -61,7 +78,14 @@ final class BootModel
     /** @param  list<array{string, Attempt}>  $failed */
     private static function concluded(Attempt $attempt, Consulted $facts, array $failed): Prediction
     {
-        return new Prediction($attempt->outcome, $attempt->device, $attempt->stones, $attempt->ground, $facts->names(), self::passed($failed));
+        return new Prediction(
+            $attempt->outcome,
+            $attempt->device,
+            $attempt->stones,
+            $attempt->ground,
+            $facts->names(),
+            self::passed($failed),
+        );
     }
 
     /**
@@ -73,12 +97,28 @@ final class BootModel
     private static function nothing(array $failed, Consulted $facts, array $lead): Prediction
     {
         if ($failed === []) {
-            return new Prediction(Outcome::NoBootableDevice, null, [...$lead, new Stone('choice', false, 'Nothing is in the list to start from.')], Ground::Standard, $facts->names());
+            return new Prediction(
+                Outcome::NoBootableDevice,
+                null,
+                [...$lead, new Stone('choice', false, 'Nothing is in the list to start from.')],
+                Ground::Standard,
+                $facts->names(),
+            );
         }
-        usort($failed, static fn (array $a, array $b): int => $a[1]->outcome->distance() <=> $b[1]->outcome->distance());
+        usort(
+            $failed,
+            static fn (array $a, array $b): int => $a[1]->outcome->distance() <=> $b[1]->outcome->distance(),
+        );
         $best = $failed[0][1];
 
-        return new Prediction($best->outcome, $best->device, $best->stones, $best->ground, $facts->names(), self::passed(array_slice($failed, 1)));
+        return new Prediction(
+            $best->outcome,
+            $best->device,
+            $best->stones,
+            $best->ground,
+            $facts->names(),
+            self::passed(array_slice($failed, 1)),
+        );
     }
 
     /**
@@ -87,8 +127,15 @@ final class BootModel
      */
     private static function passed(array $attempts): array
     {
-        return array_map(static fn (array $one): array => ['title' => $one[0], 'outcome' => $one[1]->outcome->value, 'words' => $one[1]->stones[count($one[1]->stones) - 1]->words,
-            'cause' => $one[1]->stones[count($one[1]->stones) - 1]->cause?->value], $attempts);
+        return array_map(
+            static fn (array $one): array => [
+                'title' => $one[0],
+                'outcome' => $one[1]->outcome->value,
+                'words' => $one[1]->stones[count($one[1]->stones) - 1]->words,
+                'cause' => $one[1]->stones[count($one[1]->stones) - 1]->cause?->value,
+            ],
+            $attempts,
+        );
     }
 
     /**
@@ -100,16 +147,38 @@ final class BootModel
     {
         $lead[] = new Stone('firmware', true, 'Sealed firmware: nothing in it can be set.');
         if (($state->facts['recovery.held'] ?? null) === 'yes') {
-            return new Prediction(Outcome::RecoveryStarts, null, [...$lead, new Stone('choice', true, 'The sequence was held: it waits for the helper.')], Ground::Catalogue, $facts->names());
+            return new Prediction(
+                Outcome::RecoveryStarts,
+                null,
+                [...$lead, new Stone('choice', true, 'The sequence was held: it waits for the helper.')],
+                Ground::Catalogue,
+                $facts->names(),
+            );
         }
         foreach ($state->devices as $device) {
             if ($device->kind === BootDevice::DRIVE && $device->attached) {
-                $attempt = (new Attempt($state, $facts))->whatRuns($device, [...$lead, new Stone('device', true, "{$device->title}.")], Ground::Catalogue);
+                $attempt = (new Attempt($state, $facts))->whatRuns(
+                    $device,
+                    [...$lead, new Stone('device', true, "{$device->title}.")],
+                    Ground::Catalogue,
+                );
 
-                return new Prediction($attempt->outcome, $device->id, $attempt->stones, $attempt->ground, $facts->names());
+                return new Prediction(
+                    $attempt->outcome,
+                    $device->id,
+                    $attempt->stones,
+                    $attempt->ground,
+                    $facts->names(),
+                );
             }
         }
 
-        return new Prediction(Outcome::NoBootableDevice, null, [...$lead, new Stone('device', false, 'Its drive holds no system.', Cause::NoSystemOnDrive)], Ground::Catalogue, $facts->names());
+        return new Prediction(
+            Outcome::NoBootableDevice,
+            null,
+            [...$lead, new Stone('device', false, 'Its drive holds no system.', Cause::NoSystemOnDrive)],
+            Ground::Catalogue,
+            $facts->names(),
+        );
     }
 }

@@ -70,34 +70,81 @@ final readonly class BootState
     /** @param  array<string, bool|int|float|string|null>  $facts */
     public function knowing(array $facts): self
     {
-        return new self([...$this->facts, ...$facts], array_values(array_diff($this->assumed, array_keys($facts))), $this->trusted, $this->devices, $this->entries, $this->order, $this->chosen);
+        return new self(
+            [...$this->facts, ...$facts],
+            array_values(array_diff($this->assumed, array_keys($facts))),
+            $this->trusted,
+            $this->devices,
+            $this->entries,
+            $this->order,
+            $this->chosen,
+        );
     }
 
     public function withDevice(BootDevice $changed): self
     {
         $present = $this->device($changed->id) !== null;
-        $devices = $present ? array_map(static fn (BootDevice $device): BootDevice => $device->id === $changed->id ? $changed : $device, $this->devices) : [...$this->devices, $changed];
+        $devices = $present
+            ? array_map(
+                static fn (BootDevice $device): BootDevice => $device->id === $changed->id ? $changed : $device,
+                $this->devices,
+            )
+            : [...$this->devices, $changed];
 
-        return new self($this->facts, $this->assumed, $this->trusted, $devices, $this->entries, $present ? $this->order : [...$this->order, $changed->id], $this->chosen);
+        return new self(
+            $this->facts,
+            $this->assumed,
+            $this->trusted,
+            $devices,
+            $this->entries,
+            $present ? $this->order : [...$this->order, $changed->id],
+            $this->chosen,
+        );
     }
 
     /** @param  list<string>  $order */
     public function ordered(array $order): self
     {
-        return new self($this->facts, $this->assumed, $this->trusted, $this->devices, $this->entries, $order, $this->chosen);
+        return new self(
+            $this->facts,
+            $this->assumed,
+            $this->trusted,
+            $this->devices,
+            $this->entries,
+            $order,
+            $this->chosen,
+        );
     }
 
     /** A new line at the head of the list, as an installer enters it. */
     public function entered(BootEntry $entry): self
     {
-        $others = array_values(array_filter($this->entries, static fn (BootEntry $one): bool => $one->id !== $entry->id));
+        $others = array_values(
+            array_filter($this->entries, static fn (BootEntry $one): bool => $one->id !== $entry->id),
+        );
 
-        return new self($this->facts, $this->assumed, $this->trusted, $this->devices, [$entry, ...$others], [$entry->id, ...array_values(array_diff($this->order, [$entry->id]))], $this->chosen);
+        return new self(
+            $this->facts,
+            $this->assumed,
+            $this->trusted,
+            $this->devices,
+            [$entry, ...$others],
+            [$entry->id, ...array_values(array_diff($this->order, [$entry->id]))],
+            $this->chosen,
+        );
     }
 
     public function choosing(?string $device): self
     {
-        return new self($this->facts, $this->assumed, $this->trusted, $this->devices, $this->entries, $this->order, $device);
+        return new self(
+            $this->facts,
+            $this->assumed,
+            $this->trusted,
+            $this->devices,
+            $this->entries,
+            $this->order,
+            $device,
+        );
     }
 
     /**
@@ -119,8 +166,13 @@ final readonly class BootState
         }
 
         return new self(
-            $facts, $fields->strings('assumed'), $fields->strings('trusted'), $fields->each('devices', BootDevice::read(...)),
-            $fields->each('entries', BootEntry::read(...)), $fields->strings('order'), $fields->optionalString('chosen'),
+            $facts,
+            $fields->strings('assumed'),
+            $fields->strings('trusted'),
+            $fields->each('devices', BootDevice::read(...)),
+            $fields->each('entries', BootEntry::read(...)),
+            $fields->strings('order'),
+            $fields->optionalString('chosen'),
         );
     }
 
@@ -128,9 +180,13 @@ final readonly class BootState
     public function toArray(): array
     {
         return [
-            'facts' => $this->facts, 'assumed' => $this->assumed, 'trusted' => $this->trusted,
+            'facts' => $this->facts,
+            'assumed' => $this->assumed,
+            'trusted' => $this->trusted,
             'devices' => array_map(static fn (BootDevice $device): array => $device->toArray(), $this->devices),
-            'entries' => array_map(static fn (BootEntry $entry): array => $entry->toArray(), $this->entries), 'order' => $this->order, 'chosen' => $this->chosen,
+            'entries' => array_map(static fn (BootEntry $entry): array => $entry->toArray(), $this->entries),
+            'order' => $this->order,
+            'chosen' => $this->chosen,
         ];
     }
 }

@@ -12,18 +12,31 @@ final class Measurement
     /** @return array<string, string> name => value; an unknown value equals itself */
     public static function of(BootState $state): array
     {
-        $fact = static fn (string $name): string => is_bool($value = $state->facts[$name] ?? 'unknown') ? ($value ? 'yes' : 'no') : (string) $value;
+        $fact = static fn (string $name): string => is_bool($value = $state->facts[$name] ?? 'unknown')
+            ? ($value
+                ? 'yes'
+                : 'no')
+            : (string) $value;
         $force = SecureBootState::fromValues($state->facts)->inForce;
 
         return [
             'secure boot' => match ($force) {
-                true => 'in force', false => 'not in force', null => 'unknown',
+                true => 'in force',
+                false => 'not in force',
+                null => 'unknown',
             },
             'key mode' => $fact('firmware.key_mode'),
             'signers' => $fact('firmware.third_party_signer'),
             'revocations' => $fact('firmware.revocations'),
             'firmware version' => $fact('firmware.version'),
-            'boot order' => implode(' ', array_filter($state->order, static fn (string $id): bool => $state->device($id)?->kind !== BootDevice::STICK || $id === ($state->order[0] ?? null))),
+            'boot order' => implode(
+                ' ',
+                array_filter(
+                    $state->order,
+                    static fn (string $id): bool => $state->device($id)?->kind !== BootDevice::STICK ||
+                        $id === ($state->order[0] ?? null),
+                ),
+            ),
             'loader' => $fact('system.loader'),
             'cards' => $fact('machine.cards'),
             'security chip' => $fact('firmware.security_chip'),

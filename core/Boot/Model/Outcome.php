@@ -91,7 +91,11 @@ enum Outcome: string
             self::RefusedBySecureBoot => 'refused-secure-boot',
             self::Silent => 'silent',
             self::LoaderStopped => 'loader-stopped',
-            self::NoBootableDevice, self::LoaderMissing, self::WrongArchitecture, self::StickUnreadable, self::StopsInSetup => 'no-boot-device',
+            self::NoBootableDevice,
+            self::LoaderMissing,
+            self::WrongArchitecture,
+            self::StickUnreadable,
+            self::StopsInSetup => 'no-boot-device',
             default => 'starts',
         };
     }

@@ -53,13 +53,15 @@ final readonly class Prediction
     /** The same in words. */
     public function cause(): string
     {
-        return $this->missing()->words ?? $this->passed[0]['words'] ?? '';
+        return $this->missing()->words ?? ($this->passed[0]['words'] ?? '');
     }
 
     /** The outcome that is to blame where something started, only not what was wanted: that of the first line that was tried and left. */
     public function blamed(): Outcome
     {
-        return $this->missing() === null && $this->passed !== [] ? Outcome::from($this->passed[0]['outcome']) : $this->outcome;
+        return $this->missing() === null && $this->passed !== []
+            ? Outcome::from($this->passed[0]['outcome'])
+            : $this->outcome;
     }
 
     public function grounded(Ground $ground, Outcome $outcome, int $times): self
@@ -71,8 +73,13 @@ final readonly class Prediction
     public function toArray(): array
     {
         return [
-            'outcome' => $this->outcome->value, 'device' => $this->device, 'stones' => array_map(static fn (Stone $stone): array => $stone->toArray(), $this->stones),
-            'ground' => $this->ground->value, 'times' => $this->times, 'rests_on' => $this->rests, 'passed' => $this->passed,
+            'outcome' => $this->outcome->value,
+            'device' => $this->device,
+            'stones' => array_map(static fn (Stone $stone): array => $stone->toArray(), $this->stones),
+            'ground' => $this->ground->value,
+            'times' => $this->times,
+            'rests_on' => $this->rests,
+            'passed' => $this->passed,
         ];
     }
 }

@@ -8,15 +8,39 @@ namespace Cobblestone\Boot\Model;
 final readonly class Stone
 {
     /** What may stand between, in order; the drawing sets a stone for each that is asked for. */
-    public const NAMES = ['power', 'firmware', 'choice', 'device', 'table', 'volume', 'loader', 'program', 'signature', 'next stage', 'boot sector', 'system', 'key', 'drives'];
+    public const NAMES = [
+        'power',
+        'firmware',
+        'choice',
+        'device',
+        'table',
+        'volume',
+        'loader',
+        'program',
+        'signature',
+        'next stage',
+        'boot sector',
+        'system',
+        'key',
+        'drives',
+    ];
 
-    public function __construct(public string $name, public bool $holds, public string $words, public ?Cause $cause = null)
-    {
+    public function __construct(
+        public string $name,
+        public bool $holds,
+        public string $words,
+        public ?Cause $cause = null,
+    ) {
     }
 
     /** @return array{name: string, holds: bool, words: string, cause: string|null} */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'holds' => $this->holds, 'words' => $this->words, 'cause' => $this->cause?->value];
+        return [
+            'name' => $this->name,
+            'holds' => $this->holds,
+            'words' => $this->words,
+            'cause' => $this->cause?->value,
+        ];
     }
 }

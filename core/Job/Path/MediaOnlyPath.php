@@ -25,13 +25,36 @@ final class MediaOnlyPath
 {
     public static function draft(JobContext $context): PathDraft
     {
-        $media = MediaPlanner::plan($context->machine, $context->image(), $context->catalogue->sticks($context->brief->sticks), $context->policy, Bytes::of(0), 0);
+        $media = MediaPlanner::plan(
+            $context->machine,
+            $context->image(),
+            $context->catalogue->sticks($context->brief->sticks),
+            $context->policy,
+            Bytes::of(0),
+            0,
+        );
         $steps = [
             IntakeSteps::gather($media->contribution->gather),
             ...array_map(self::told(...), $media->contribution->steps),
-            new Step('hand-over.shelve', Stage::HandOver, 'Label and shelve', Presence::Hands, Estimate::minutes(1, 2, 5),
-                ['Label: image, version, day, by whom, read back and equal'.($media->label === null ? '' : ", volume `{$media->label}`").'.', $context->machine->kind->title() === 'any machine' ? 'It says which machines it starts: those by UEFI'.($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.') : "Made for {$context->machine->title}."],
-                before: [Fact::STICK_PROVEN], after: [Fact::SHELVED, Fact::HANDED_OVER], needs: ['hands'], acts: [Act::HandOver],
+            new Step(
+                'hand-over.shelve',
+                Stage::HandOver,
+                'Label and shelve',
+                Presence::Hands,
+                Estimate::minutes(1, 2, 5),
+                [
+                    'Label: image, version, day, by whom, read back and equal'.
+                    ($media->label === null ? '' : ", volume `{$media->label}`").
+                    '.',
+                    $context->machine->kind->title() === 'any machine'
+                        ? 'It says which machines it starts: those by UEFI'.
+                            ($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.')
+                        : "Made for {$context->machine->title}.",
+                ],
+                before: [Fact::STICK_PROVEN],
+                after: [Fact::SHELVED, Fact::HANDED_OVER],
+                needs: ['hands'],
+                acts: [Act::HandOver],
                 done: DoneWords::of('It was labelled and shelved', 'shelved'),
                 because: [new Reason('"What is this stick?" is answered from its label in seconds.', 'M12')],
                 evidence: [new Evidence('shelved', 'Where it lies', 'text')],
@@ -39,7 +62,16 @@ final class MediaOnlyPath
         ];
 
         return new PathDraft(
-            (new Contribution($steps, initial: [Fact::DRIVERS_FETCHED, Fact::TAKEN_IN]))->and(new Contribution([], $media->contribution->decisions, $media->contribution->questions, $media->contribution->gather, [], $media->contribution->blockers)),
+            (new Contribution($steps, initial: [Fact::DRIVERS_FETCHED, Fact::TAKEN_IN]))->and(
+                new Contribution(
+                    [],
+                    $media->contribution->decisions,
+                    $media->contribution->questions,
+                    $media->contribution->gather,
+                    [],
+                    $media->contribution->blockers,
+                ),
+            ),
             layouts: ['stick' => Layouts::stick($media), 'target' => null],
             stick: $media->stick?->name,
         );

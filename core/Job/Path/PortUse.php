@@ -41,13 +41,22 @@ final class PortUse
         $uses = [];
         $notes = [];
         foreach ($things as $what => $connector) {
-            $port = FirmwarePlanner::portFor(new Machine($machine->title, $machine->kind, $machine->facts, ports: $free), $connector);
+            $port = FirmwarePlanner::portFor(
+                new Machine($machine->title, $machine->kind, $machine->facts, ports: $free),
+                $connector,
+            );
             if ($port === null) {
                 $notes[] = "no socket is left for the {$what}: a hub";
 
                 continue;
             }
-            $uses[] = ['port' => self::name($port), 'what' => $what.($connector !== null && $port->connector !== $connector ? " through an adapter from {$connector}" : '')];
+            $uses[] = [
+                'port' => self::name($port),
+                'what' => $what.
+                    ($connector !== null && $port->connector !== $connector
+                        ? " through an adapter from {$connector}"
+                        : ''),
+            ];
             $free = array_values(array_filter($free, static fn (Port $other): bool => $other->id !== $port->id));
         }
         $charger = null;
@@ -58,7 +67,10 @@ final class PortUse
             $uses[] = ['port' => self::name($charger), 'what' => 'charger'];
         }
         $charges = $machine->kind->isPortable() ? $charger !== null : null;
-        if ($charges === false && array_filter($machine->ports, static fn (Port $port): bool => $port->charges) !== []) {
+        if (
+            $charges === false &&
+            array_filter($machine->ports, static fn (Port $port): bool => $port->charges) !== []
+        ) {
             $notes[] = 'the charger\'s socket is taken, so it runs on its battery';
         }
 

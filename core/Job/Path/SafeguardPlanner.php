@@ -25,12 +25,30 @@ final class SafeguardPlanner
      *
      * @throws BriefFault
      */
-    public static function plan(JobContext $context, ?Drive $drive, array $others, callable $intent, bool $writes): Safeguards
-    {
+    public static function plan(
+        JobContext $context,
+        ?Drive $drive,
+        array $others,
+        callable $intent,
+        bool $writes,
+    ): Safeguards {
         $memory = self::sheet($context);
         $health = HealthAssessment::assess($context->machine, $drive, $context->catalogue->healthRules(), $writes);
-        $backup = BackupPlan::plan($context->machine, $drive, $context->brief->backup, $context->brief->owner, $context->policy, $health->rescueFirst(), $context->goal->keepsSystem());
-        $encryption = EncryptionAssessment::assess($context->machine, $drive, $others, $intent($backup->somethingToKeep()));
+        $backup = BackupPlan::plan(
+            $context->machine,
+            $drive,
+            $context->brief->backup,
+            $context->brief->owner,
+            $context->policy,
+            $health->rescueFirst(),
+            $context->goal->keepsSystem(),
+        );
+        $encryption = EncryptionAssessment::assess(
+            $context->machine,
+            $drive,
+            $others,
+            $intent($backup->somethingToKeep()),
+        );
 
         return new Safeguards($backup, $encryption, $health, $memory);
     }

@@ -21,7 +21,7 @@ final readonly class FirmwareModel
      */
     public function __construct(
         public string $kind,
-        public WaysIn $waysIn = new WaysIn,
+        public WaysIn $waysIn = new WaysIn(),
         public bool $trustsThirdParty = false,
         public array $settings = [],
         public array $releases = [],
@@ -36,7 +36,7 @@ final readonly class FirmwareModel
     {
         return new self(
             $fields->oneOf('kind', self::KINDS),
-            $fields->optional('ways_in', WaysIn::read(...)) ?? new WaysIn,
+            $fields->optional('ways_in', WaysIn::read(...)) ?? new WaysIn(),
             $fields->optionalBool('trusts_third_party') ?? false,
             $fields->each('settings', FirmwareSetting::read(...)),
             $fields->each('releases', Release::read(...)),
@@ -65,7 +65,8 @@ final readonly class FirmwareModel
     public function learned(WaysIn $waysIn, array $quirks): self
     {
         return Copy::of($this, get_object_vars($this), [
-            'waysIn' => $waysIn, 'quirks' => [...$quirks, ...$this->quirks],
+            'waysIn' => $waysIn,
+            'quirks' => [...$quirks, ...$this->quirks],
         ]);
     }
 

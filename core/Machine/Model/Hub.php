@@ -11,19 +11,14 @@ use Cobblestone\Document\Written;
 /** The charger that feeds a machine through a hub, and what the hub takes (rule F8). */
 final readonly class Hub
 {
-    public function __construct(
-        public int|float $chargerW,
-        public int|float $hubW,
-    ) {
+    public function __construct(public int|float $chargerW, public int|float $hubW)
+    {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self(
-            $fields->number('charger_w'),
-            $fields->number('hub_w'),
-        );
+        return new self($fields->number('charger_w'), $fields->number('hub_w'));
     }
 
     /** What is usual where nobody has described one (default). */

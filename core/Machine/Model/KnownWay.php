@@ -65,7 +65,9 @@ final readonly class KnownWay
             return null;
         }
 
-        return $found['key'] !== '' ? self::tap($found['key']) : new self('hold', $found['hold'], $found['press'], self::HELD);
+        return $found['key'] !== ''
+            ? self::tap($found['key'])
+            : new self('hold', $found['hold'], $found['press'], self::HELD);
     }
 
     public function isHeld(): bool
@@ -88,7 +90,11 @@ final readonly class KnownWay
     /** The same way after one more try of it. */
     public function tried(bool $worked): self
     {
-        return new self($this->how, $this->key, $this->press, $this->seconds,
+        return new self(
+            $this->how,
+            $this->key,
+            $this->press,
+            $this->seconds,
             $worked ? ($this->confirmed ?? 0) + 1 : $this->confirmed,
             $worked ? $this->missed : ($this->missed ?? 0) + 1,
         );

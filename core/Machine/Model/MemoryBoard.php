@@ -15,11 +15,8 @@ final readonly class MemoryBoard
      * @param  list<string>  $slots
      * @param  list<list<string>>  $populations
      */
-    public function __construct(
-        public array $slots,
-        public array $populations = [],
-        public bool $soldered = false,
-    ) {
+    public function __construct(public array $slots, public array $populations = [], public bool $soldered = false)
+    {
     }
 
     /** @throws FieldFault */

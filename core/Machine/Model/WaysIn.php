@@ -17,11 +17,8 @@ final readonly class WaysIn
      * @param  list<KnownWay>  $menu
      * @param  list<KnownWay>  $recovery
      */
-    public function __construct(
-        public array $setup = [],
-        public array $menu = [],
-        public array $recovery = [],
-    ) {
+    public function __construct(public array $setup = [], public array $menu = [], public array $recovery = [])
+    {
     }
 
     /**
@@ -37,11 +34,7 @@ final readonly class WaysIn
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self(
-            self::list($fields, 'setup'),
-            self::list($fields, 'menu'),
-            self::list($fields, 'recovery'),
-        );
+        return new self(self::list($fields, 'setup'), self::list($fields, 'menu'), self::list($fields, 'recovery'));
     }
 
     /** @return list<KnownWay> */

@@ -32,20 +32,42 @@ final class BuildSteps
      */
     public static function vfat(PlannedPartition $partition, StickPlan $plan, string $file): array
     {
-        $fat = $partition->fat32 ?? throw PlanFault::notPossible("Partition {$partition->number} is no FAT32 partition.");
+        $fat =
+            $partition->fat32 ??
+            throw PlanFault::notPossible("Partition {$partition->number} is no FAT32 partition.");
 
         return [
-            'mkfs.vfat', '-F', '32', '-S', (string) $fat->sector->value, '-s', (string) $fat->sectorsPerCluster, '-R', (string) $fat::RESERVED_SECTORS, '-f', (string) $fat::COPIES, '-a',
-            '-h', (string) $partition->extent->first, '-i', self::volumeId($plan), '-n', (string) $plan->label, $file,
+            'mkfs.vfat',
+            '-F',
+            '32',
+            '-S',
+            (string) $fat->sector->value,
+            '-s',
+            (string) $fat->sectorsPerCluster,
+            '-R',
+            (string) $fat::RESERVED_SECTORS,
+            '-f',
+            (string) $fat::COPIES,
+            '-a',
+            '-h',
+            (string) $partition->extent->first,
+            '-i',
+            self::volumeId($plan),
+            '-n',
+            (string) $plan->label,
+            $file,
         ];
     }
 
     /** What mkfs.vfat writes: reserved sectors, both tables, the root directory's first cluster. */
     public static function vfatBytes(PlannedPartition $partition): int
     {
-        $fat = $partition->fat32 ?? throw PlanFault::notPossible("Partition {$partition->number} is no FAT32 partition.");
+        $fat =
+            $partition->fat32 ??
+            throw PlanFault::notPossible("Partition {$partition->number} is no FAT32 partition.");
 
-        return ($fat::RESERVED_SECTORS + $fat::COPIES * $fat->fatSectors + $fat->sectorsPerCluster) * $fat->sector->value;
+        return ($fat::RESERVED_SECTORS + $fat::COPIES * $fat->fatSectors + $fat->sectorsPerCluster) *
+            $fat->sector->value;
     }
 
     /** @return list<string> */
@@ -109,6 +131,15 @@ final class BuildSteps
     /** Bytes of scratch space beside the stick: small files are unpacked together, large ones stream (rule M14). */
     public static function scratch(StickPlan $plan, int $streamFrom): int
     {
-        return $plan->mode === WriteMode::Raw ? 0 : array_sum(array_map(static fn (PlannedFile $file): int => $file->of < $streamFrom && $file->from === 'image' ? $file->bytes : 0, $plan->files));
+        return $plan->mode === WriteMode::Raw
+            ? 0
+            : array_sum(
+                array_map(
+                    static fn (PlannedFile $file): int => $file->of < $streamFrom && $file->from === 'image'
+                        ? $file->bytes
+                        : 0,
+                    $plan->files,
+                ),
+            );
     }
 }

@@ -18,7 +18,10 @@ final class FatNames
         $faults = [];
         $seen = [];
         foreach ($paths as $path) {
-            $shown = '"'.mb_strimwidth((string) preg_replace('/[\x00-\x1F\x7F]/', '?', mb_scrub($path)), 0, 60, '…').'"';
+            $shown =
+                '"'.
+                mb_strimwidth((string) preg_replace('/[\x00-\x1F\x7F]/', '?', mb_scrub($path)), 0, 60, '…').
+                '"';
             $fault = self::fault($path);
             $upper = mb_strtoupper($path);
             if ($fault === null && isset($seen[$upper])) {

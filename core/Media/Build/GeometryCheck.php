@@ -25,7 +25,12 @@ final class GeometryCheck
             $faults[] = "The table is {$table->scheme}, planned is {$layout->scheme->value}.";
         }
         if (count($table->partitions) !== count($layout->partitions)) {
-            $faults[] = 'There are '.count($table->partitions).' partitions, planned are '.count($layout->partitions).'.';
+            $faults[] =
+                'There are '.
+                count($table->partitions).
+                ' partitions, planned are '.
+                count($layout->partitions).
+                '.';
         }
         foreach ($layout->partitions as $index => $planned) {
             $built = $table->partitions[$index] ?? null;
@@ -35,12 +40,28 @@ final class GeometryCheck
             if ([$built->first, $built->sectors] !== [$planned->extent->first, $planned->extent->count]) {
                 $faults[] = "Partition {$planned->number} covers {$built->sectors} sectors from {$built->first}, planned are {$planned->extent->count} from {$planned->extent->first}.";
             }
-            $type = $layout->scheme->value === 'gpt' ? $planned->type->guid() : sprintf('0x%02X', $planned->type->mbrCode($planned->fat32 !== null));
+            $type =
+                $layout->scheme->value === 'gpt'
+                    ? $planned->type->guid()
+                    : sprintf('0x%02X', $planned->type->mbrCode($planned->fat32 !== null));
             if ($built->type !== $type || ($layout->scheme->value === 'mbr' && $built->active !== $planned->active)) {
-                $faults[] = "Partition {$planned->number} is of type {$built->type}".($built->active ? ', active' : '').", planned is {$type}".($planned->active ? ', active' : '').'.';
+                $faults[] =
+                    "Partition {$planned->number} is of type {$built->type}".
+                    ($built->active ? ', active' : '').
+                    ", planned is {$type}".
+                    ($planned->active ? ', active' : '').
+                    '.';
             }
             if ($planned->fat32 !== null) {
-                array_push($faults, ...self::volume($planned->fat32, $planned->extent->first, (string) $plan->label, FatVolume::open($table->open($built, $stick))));
+                array_push(
+                    $faults,
+                    ...self::volume(
+                        $planned->fat32,
+                        $planned->extent->first,
+                        (string) $plan->label,
+                        FatVolume::open($table->open($built, $stick)),
+                    ),
+                );
             }
         }
 
@@ -53,7 +74,16 @@ final class GeometryCheck
         if ($built === null || $built->kind !== 'fat32') {
             return ['There is no FAT32 file system where it was planned.'];
         }
-        $wanted = ['sector' => $planned->sector->value, 'spc' => $planned->sectorsPerCluster, 'reserved' => $planned::RESERVED_SECTORS, 'fats' => $planned::COPIES, 'fat_sectors' => $planned->fatSectors, 'sectors' => $planned->sectors, 'hidden' => $start, 'clusters' => $planned->clusters];
+        $wanted = [
+            'sector' => $planned->sector->value,
+            'spc' => $planned->sectorsPerCluster,
+            'reserved' => $planned::RESERVED_SECTORS,
+            'fats' => $planned::COPIES,
+            'fat_sectors' => $planned->fatSectors,
+            'sectors' => $planned->sectors,
+            'hidden' => $start,
+            'clusters' => $planned->clusters,
+        ];
         $faults = [];
         foreach ($wanted as $name => $value) {
             if ($built->geometry[$name] !== $value) {

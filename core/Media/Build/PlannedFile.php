@@ -13,8 +13,14 @@ final readonly class PlannedFile
      * @param  string  $from  image or drivers
      * @param  int  $of  bytes of the whole source
      */
-    public function __construct(public string $path, public int $bytes, public string $source, public int $at, public string $from, public int $of)
-    {
+    public function __construct(
+        public string $path,
+        public int $bytes,
+        public string $source,
+        public int $at,
+        public string $from,
+        public int $of,
+    ) {
     }
 
     public function isPart(): bool
@@ -25,14 +31,30 @@ final readonly class PlannedFile
     /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data, int $index): self
     {
-        $file = new self(Read::path($data, "files[{$index}].path"), Read::whole($data, "files[{$index}].bytes"), Read::path($data, "files[{$index}].source"), Read::whole($data, "files[{$index}].at"), (string) Read::oneOf($data, "files[{$index}].from", ['image', 'drivers']), Read::whole($data, "files[{$index}].of"));
+        $file = new self(
+            Read::path($data, "files[{$index}].path"),
+            Read::whole($data, "files[{$index}].bytes"),
+            Read::path($data, "files[{$index}].source"),
+            Read::whole($data, "files[{$index}].at"),
+            (string) Read::oneOf($data, "files[{$index}].from", ['image', 'drivers']),
+            Read::whole($data, "files[{$index}].of"),
+        );
 
-        return $file->at + $file->bytes <= $file->of ? $file : throw PlanFault::at("files[{$index}]", 'the part reaches past the end of its source.');
+        return $file->at + $file->bytes <= $file->of
+            ? $file
+            : throw PlanFault::at("files[{$index}]", 'the part reaches past the end of its source.');
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['path' => $this->path, 'bytes' => $this->bytes, 'source' => $this->source, 'at' => $this->at, 'from' => $this->from, 'of' => $this->of];
+        return [
+            'path' => $this->path,
+            'bytes' => $this->bytes,
+            'source' => $this->source,
+            'at' => $this->at,
+            'from' => $this->from,
+            'of' => $this->of,
+        ];
     }
 }

@@ -12,7 +12,9 @@ final class Read
     {
         $value = $data[self::key($where)] ?? null;
 
-        return is_int($value) && $value >= 0 && $value < 1 << 50 ? $value : throw PlanFault::at($where, 'a whole number is needed.');
+        return is_int($value) && $value >= 0 && $value < 1 << 50
+            ? $value
+            : throw PlanFault::at($where, 'a whole number is needed.');
     }
 
     /** @param  array<string, mixed>  $data */
@@ -26,7 +28,9 @@ final class Read
     {
         $value = $data[self::key($where)] ?? null;
 
-        return is_string($value) && mb_strlen($value) <= $longest && preg_match('/[\x00-\x1F\x7F]/', $value) === 0 ? $value : throw PlanFault::at($where, 'a line of text is needed.');
+        return is_string($value) && mb_strlen($value) <= $longest && preg_match('/[\x00-\x1F\x7F]/', $value) === 0
+            ? $value
+            : throw PlanFault::at($where, 'a line of text is needed.');
     }
 
     /**
@@ -38,7 +42,9 @@ final class Read
     {
         $name = self::text($data, $where, 255);
 
-        return $name !== '' && ! str_contains($name, '/') && $name !== '.' && $name !== '..' ? $name : throw PlanFault::at($where, 'a file\'s name without folders is needed.');
+        return $name !== '' && ! str_contains($name, '/') && $name !== '.' && $name !== '..'
+            ? $name
+            : throw PlanFault::at($where, 'a file\'s name without folders is needed.');
     }
 
     /**
@@ -63,7 +69,9 @@ final class Read
     {
         $value = $data[self::key($where)] ?? null;
 
-        return $value === null || (is_string($value) && preg_match('/^[0-9a-f]{64}$/', $value) === 1) ? $value : throw PlanFault::at($where, 'a SHA-256 in 64 lower-case hexadecimal digits is needed.');
+        return $value === null || (is_string($value) && preg_match('/^[0-9a-f]{64}$/', $value) === 1)
+            ? $value
+            : throw PlanFault::at($where, 'a SHA-256 in 64 lower-case hexadecimal digits is needed.');
     }
 
     /**
@@ -77,7 +85,9 @@ final class Read
             return null;
         }
 
-        return is_string($value) && in_array($value, $options, true) ? $value : throw PlanFault::at($where, 'one of '.implode(', ', $options).' is needed.');
+        return is_string($value) && in_array($value, $options, true)
+            ? $value
+            : throw PlanFault::at($where, 'one of '.implode(', ', $options).' is needed.');
     }
 
     /**
@@ -87,7 +97,11 @@ final class Read
     public static function rows(array $data, string $where): array
     {
         $value = $data[self::key($where)] ?? null;
-        if (! is_array($value) || ! array_is_list($value) || array_filter($value, static fn (mixed $row): bool => ! is_array($row)) !== []) {
+        if (
+            ! is_array($value) ||
+            ! array_is_list($value) ||
+            array_filter($value, static fn (mixed $row): bool => ! is_array($row)) !== []
+        ) {
             throw PlanFault::at($where, 'a list is needed.');
         }
 

@@ -28,18 +28,39 @@ final readonly class SourceImage
 
     public static function of(ImageReport $report, ?string $sha256): self
     {
-        return new self($report->name, $report->bytes, $sha256, $report->compression['kind'] ?? null, $report->expanded(), $report->files['tree'] ?? null);
+        return new self(
+            $report->name,
+            $report->bytes,
+            $sha256,
+            $report->compression['kind'] ?? null,
+            $report->expanded(),
+            $report->files['tree'] ?? null,
+        );
     }
 
     /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
-        return new self(Read::name($data, 'image.file'), Read::whole($data, 'image.bytes'), Read::maybeHash($data, 'image.sha256'), Read::oneOf($data, 'image.compression', ['gzip', 'bzip2', 'xz', 'zstd', 'zip'], true), Read::maybeWhole($data, 'image.expanded_bytes'), Read::oneOf($data, 'image.tree', ['udf', 'iso', 'fat'], true));
+        return new self(
+            Read::name($data, 'image.file'),
+            Read::whole($data, 'image.bytes'),
+            Read::maybeHash($data, 'image.sha256'),
+            Read::oneOf($data, 'image.compression', ['gzip', 'bzip2', 'xz', 'zstd', 'zip'], true),
+            Read::maybeWhole($data, 'image.expanded_bytes'),
+            Read::oneOf($data, 'image.tree', ['udf', 'iso', 'fat'], true),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['file' => $this->file, 'bytes' => $this->bytes, 'sha256' => $this->sha256, 'compression' => $this->compression, 'expanded_bytes' => $this->expanded, 'tree' => $this->tree];
+        return [
+            'file' => $this->file,
+            'bytes' => $this->bytes,
+            'sha256' => $this->sha256,
+            'compression' => $this->compression,
+            'expanded_bytes' => $this->expanded,
+            'tree' => $this->tree,
+        ];
     }
 }

@@ -56,6 +56,12 @@ final class SplitCheck
     /** FAT takes upper and lower case alike. */
     private static function number(string $path, string $pattern): ?int
     {
-        return preg_match('#^'.str_replace('%d', '([0-9]{1,6})', preg_quote($pattern, '#')).'$#i', $path, $match) === 1 ? (int) $match[1] : null;
+        return preg_match(
+            '#^'.str_replace('%d', '([0-9]{1,6})', preg_quote($pattern, '#')).'$#i',
+            $path,
+            $match,
+        ) === 1
+            ? (int) $match[1]
+            : null;
     }
 }

@@ -23,6 +23,9 @@ final class Staleness
         }
         $versions = [$shelf['version'] ?? '', $stick['version'] ?? ''];
 
-        return ($shelf['line'] ?? '') !== '' && $versions[0] !== '' && $versions[1] !== '' && version_compare($versions[0], $versions[1]) > 0;
+        return ($shelf['line'] ?? '') !== '' &&
+            $versions[0] !== '' &&
+            $versions[1] !== '' &&
+            version_compare($versions[0], $versions[1]) > 0;
     }
 }

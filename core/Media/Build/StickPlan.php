@@ -38,7 +38,9 @@ final readonly class StickPlan
     /** Bytes that go onto the stick: the files, or the image as it comes out. */
     public function bytes(): ?int
     {
-        return $this->mode === WriteMode::Raw ? $this->image->expanded : array_sum(array_map(static fn (PlannedFile $file): int => $file->bytes, $this->files));
+        return $this->mode === WriteMode::Raw
+            ? $this->image->expanded
+            : array_sum(array_map(static fn (PlannedFile $file): int => $file->bytes, $this->files));
     }
 
     /**
@@ -62,8 +64,18 @@ final readonly class StickPlan
         } catch (LayoutImpossible $e) {
             throw PlanFault::at('layout', $e->getMessage());
         }
-        $plan = new self(Read::text($data, 'title', 120), $image, $mode, Read::whole($data, 'device_bytes'), Read::whole($data, 'sector_bytes'), ($data['serial'] ?? null) === null ? null : Read::text($data, 'serial', 120),
-            ($data['label'] ?? null) === null ? null : Read::text($data, 'label', 11), $layout, $files, ($data['splitter'] ?? null) === null ? null : Splitter::fromArray($data['splitter']));
+        $plan = new self(
+            Read::text($data, 'title', 120),
+            $image,
+            $mode,
+            Read::whole($data, 'device_bytes'),
+            Read::whole($data, 'sector_bytes'),
+            ($data['serial'] ?? null) === null ? null : Read::text($data, 'serial', 120),
+            ($data['label'] ?? null) === null ? null : Read::text($data, 'label', 11),
+            $layout,
+            $files,
+            ($data['splitter'] ?? null) === null ? null : Splitter::fromArray($data['splitter']),
+        );
         $plan->mustHold();
 
         return $plan;
@@ -78,7 +90,9 @@ final readonly class StickPlan
     {
         if ($this->mode === WriteMode::Raw) {
             if ($this->image->expanded !== null && $this->image->expanded > $this->device) {
-                throw PlanFault::notPossible("The image has {$this->image->expanded} B when written, the stick {$this->device} B. Take a larger stick.");
+                throw PlanFault::notPossible(
+                    "The image has {$this->image->expanded} B when written, the stick {$this->device} B. Take a larger stick.",
+                );
             }
 
             return;
@@ -94,15 +108,22 @@ final readonly class StickPlan
         }
         foreach ($this->files as $file) {
             if (preg_match('/[\x00-\x1F\x7F]/', $file->source.$file->path) === 1) {
-                throw PlanFault::notPossible(Visible::line($file->source).' has control characters in its name: no tool is handed such a name. Write the image raw, or choose another.');
+                throw PlanFault::notPossible(
+                    Visible::line($file->source).
+                        ' has control characters in its name: no tool is handed such a name. Write the image raw, or choose another.',
+                );
             }
             if ($file->bytes > Fat32Geometry::MAX_FILE) {
-                throw PlanFault::notPossible("{$file->path} has {$file->bytes} B, more than a FAT32 file can hold. Split it, or write the image raw.");
+                throw PlanFault::notPossible(
+                    "{$file->path} has {$file->bytes} B, more than a FAT32 file can hold. Split it, or write the image raw.",
+                );
             }
         }
         $faults = FatNames::faults(array_map(static fn (PlannedFile $file): string => $file->path, $this->files));
         if ($faults !== []) {
-            throw PlanFault::notPossible('FAT cannot take these names: '.implode(' ', $faults).' Write the image raw, or choose another.');
+            throw PlanFault::notPossible(
+                'FAT cannot take these names: '.implode(' ', $faults).' Write the image raw, or choose another.',
+            );
         }
     }
 
@@ -110,8 +131,17 @@ final readonly class StickPlan
     public function toArray(): array
     {
         return [
-            'cobblestone_stick_plan' => self::VERSION, 'title' => $this->title, 'image' => $this->image->toArray(), 'mode' => $this->mode->value, 'device_bytes' => $this->device, 'sector_bytes' => $this->sector, 'serial' => $this->serial,
-            'label' => $this->label, 'layout' => $this->layout?->toArray(), 'files' => array_map(static fn (PlannedFile $file): array => $file->toArray(), $this->files), 'splitter' => $this->splitter?->toArray(),
+            'cobblestone_stick_plan' => self::VERSION,
+            'title' => $this->title,
+            'image' => $this->image->toArray(),
+            'mode' => $this->mode->value,
+            'device_bytes' => $this->device,
+            'sector_bytes' => $this->sector,
+            'serial' => $this->serial,
+            'label' => $this->label,
+            'layout' => $this->layout?->toArray(),
+            'files' => array_map(static fn (PlannedFile $file): array => $file->toArray(), $this->files),
+            'splitter' => $this->splitter?->toArray(),
         ];
     }
 }

@@ -36,17 +36,35 @@ final class StickPlanner
      *
      * @throws PlanFault|LayoutImpossible with the figures that rule it out
      */
-    public static function plan(ImageReport $report, ?string $sha256, StickTarget $target, StickWish $wish, array $files = [], array $drivers = []): StickPlan
-    {
+    public static function plan(
+        ImageReport $report,
+        ?string $sha256,
+        StickTarget $target,
+        StickWish $wish,
+        array $files = [],
+        array $drivers = [],
+    ): StickPlan {
         $image = SourceImage::of($report, $sha256);
         if ($wish->mode === WriteMode::Raw) {
             if (! $report->canBeRaw()) {
                 throw PlanFault::notPossible($report->starts('raw').' Copy its files instead.');
             }
             if ($drivers !== []) {
-                throw PlanFault::notPossible('A stick written raw carries nothing beside the image: the drivers go onto a second stick.');
+                throw PlanFault::notPossible(
+                    'A stick written raw carries nothing beside the image: the drivers go onto a second stick.',
+                );
             }
-            $plan = new StickPlan($wish->title, $image, WriteMode::Raw, $target->bytes, $target->sector, $target->serial, null, null, []);
+            $plan = new StickPlan(
+                $wish->title,
+                $image,
+                WriteMode::Raw,
+                $target->bytes,
+                $target->sector,
+                $target->serial,
+                null,
+                null,
+                [],
+            );
             $plan->mustHold();
 
             return $plan;
@@ -55,9 +73,20 @@ final class StickPlanner
             throw PlanFault::notPossible($report->starts('copied').' Write it raw instead.');
         }
         $planned = [...self::fromImage($files, $wish), ...self::fromDrivers($drivers, $files)];
-        $label = FatLabel::of($wish->label ?? $report->label ?? $wish->title, $wish->takenLabels);
+        $label = FatLabel::of($wish->label ?? ($report->label ?? $wish->title), $wish->takenLabels);
         $layout = self::layout($target, $wish, $label, self::onStick($planned));
-        $plan = new StickPlan($wish->title, $image, WriteMode::FilesCopied, $target->bytes, $target->sector, $target->serial, $label, $layout, $planned, self::splitterFor($planned, $wish));
+        $plan = new StickPlan(
+            $wish->title,
+            $image,
+            WriteMode::FilesCopied,
+            $target->bytes,
+            $target->sector,
+            $target->serial,
+            $label,
+            $layout,
+            $planned,
+            self::splitterFor($planned, $wish),
+        );
         $plan->mustHold();
 
         return $plan;
@@ -66,7 +95,10 @@ final class StickPlanner
     /** What the files take on the FAT32 partition of that layout, in whole clusters. */
     public static function need(StickPlan $plan): Bytes
     {
-        return Fat32Need::exact(self::onStick($plan->files), $plan->layout?->partitions[0]->fat32?->clusterSize() ?? Bytes::of(4096));
+        return Fat32Need::exact(
+            self::onStick($plan->files),
+            $plan->layout?->partitions[0]->fat32?->clusterSize() ?? Bytes::of(4096),
+        );
     }
 
     /**
@@ -97,7 +129,13 @@ final class StickPlanner
 
                 continue;
             }
-            $pattern = $wish->parts[$path] ?? throw PlanFault::notPossible("{$path} has ".Bytes::of($bytes)->exact().', more than a FAT32 file can hold, and this installer does not join parts. Write the image raw, or choose another.');
+            $pattern =
+                $wish->parts[$path] ??
+                throw PlanFault::notPossible(
+                    "{$path} has ".
+                        Bytes::of($bytes)->exact().
+                        ', more than a FAT32 file can hold, and this installer does not join parts. Write the image raw, or choose another.',
+                );
             $at = 0;
             foreach (Split::of($path, Bytes::of($bytes), $wish->part, $pattern)->parts as $part) {
                 $planned[] = new PlannedFile($part['name'], $part['bytes'], $path, $at, 'image', $bytes);
@@ -116,7 +154,10 @@ final class StickPlanner
     private static function fromDrivers(array $drivers, array $files): array
     {
         $folder = self::DRIVERS;
-        $taken = array_map('strtoupper', array_map(static fn (string|int $path): string => explode('/', (string) $path)[0], array_keys($files)));
+        $taken = array_map(
+            'strtoupper',
+            array_map(static fn (string|int $path): string => explode('/', (string) $path)[0], array_keys($files)),
+        );
         for ($i = 2; in_array($folder, $taken, true); $i++) {
             $folder = self::DRIVERS.$i;
         }
@@ -149,11 +190,26 @@ final class StickPlanner
     {
         $sector = SectorSize::from($target->sector);
         $size = $wish->storage ? self::installerSize($files) : null;
-        $requests = [new PartitionRequest($label, PartitionType::BasicData, $size, 'fat32', 'installer', $wish->scheme === Scheme::Mbr)];
+        $requests = [
+            new PartitionRequest(
+                $label,
+                PartitionType::BasicData,
+                $size,
+                'fat32',
+                'installer',
+                $wish->scheme === Scheme::Mbr,
+            ),
+        ];
         if ($wish->storage) {
             $requests[] = new PartitionRequest('storage', PartitionType::BasicData, null, 'exfat', 'data');
         }
-        $layout = LayoutBuilder::build($wish->scheme, $sector, Bytes::of($target->bytes), $requests, "stick {$target->serial} {$target->bytes}");
+        $layout = LayoutBuilder::build(
+            $wish->scheme,
+            $sector,
+            Bytes::of($target->bytes),
+            $requests,
+            "stick {$target->serial} {$target->bytes}",
+        );
         $fat = $layout->partitions[0]->fat32 ?? throw PlanFault::notPossible('A FAT32 partition is needed.');
         $need = Fat32Need::exact($files, $fat->clusterSize());
         if ($need->isMoreThan($fat->capacity())) {

@@ -18,10 +18,22 @@ final readonly class StickTarget
      */
     public function differencesFrom(StickPlan $plan): array
     {
-        return array_values(array_filter([
-            $this->bytes === $plan->device ? null : 'It has '.number_format($this->bytes, 0, '.', ' ').' B, the plan is for '.number_format($plan->device, 0, '.', ' ').' B.',
-            $plan->serial === null || $this->serial === $plan->serial ? null : 'Its serial is '.($this->serial ?? 'missing').", the plan is for {$plan->serial}.",
-            $this->sector === $plan->sector ? null : "Its sectors have {$this->sector} B, the plan is for {$plan->sector} B.",
-        ]));
+        return array_values(
+            array_filter([
+                $this->bytes === $plan->device
+                    ? null
+                    : 'It has '.
+                        number_format($this->bytes, 0, '.', ' ').
+                        ' B, the plan is for '.
+                        number_format($plan->device, 0, '.', ' ').
+                        ' B.',
+                $plan->serial === null || $this->serial === $plan->serial
+                    ? null
+                    : 'Its serial is '.($this->serial ?? 'missing').", the plan is for {$plan->serial}.",
+                $this->sector === $plan->sector
+                    ? null
+                    : "Its sectors have {$this->sector} B, the plan is for {$plan->sector} B.",
+            ]),
+        );
     }
 }

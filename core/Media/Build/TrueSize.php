@@ -44,7 +44,11 @@ final class TrueSize
             if ($bytes !== self::stamp($place, $run)) {
                 $elsewhere = strlen($bytes) === self::BLOCK ? (unpack('P', $bytes, 20) ?: [1 => -1])[1] : -1;
 
-                return ['honest' => false, 'from' => $place, 'wraps' => $elsewhere !== $place && is_int($elsewhere) && isset($read[$elsewhere])];
+                return [
+                    'honest' => false,
+                    'from' => $place,
+                    'wraps' => $elsewhere !== $place && is_int($elsewhere) && isset($read[$elsewhere]),
+                ];
             }
         }
 

@@ -32,7 +32,11 @@ final readonly class ElTorito
     public static function read(ByteSource $image): ?self
     {
         $record = $image->read(self::BOOT_RECORD_BLOCK * self::BLOCK, self::BLOCK);
-        if (substr($record, 0, 7) !== "\0CD001\x01" || ! str_starts_with(substr($record, 7, 32), 'EL TORITO SPECIFICATION') || strlen($record) < 75) {
+        if (
+            substr($record, 0, 7) !== "\0CD001\x01" ||
+            ! str_starts_with(substr($record, 7, 32), 'EL TORITO SPECIFICATION') ||
+            strlen($record) < 75
+        ) {
             return null;
         }
         /** @var array{1: int} $at */
@@ -92,6 +96,13 @@ final readonly class ElTorito
         $fat = FatVolume::open(new WindowSource($image, $at, $image->size()));
         $bytes = $fat === null ? $place['count'] * 512 : $fat->geometry['sectors'] * $fat->geometry['sector'];
 
-        return ['platform' => self::PLATFORMS[$platform] ?? sprintf('platform 0x%02X', $platform), 'bootable' => $bootable, 'media' => ord($entry[1]) & 0x0F, 'at' => $at, 'bytes' => max(0, min($bytes, $image->size() - $at)), 'measured' => $fat !== null];
+        return [
+            'platform' => self::PLATFORMS[$platform] ?? sprintf('platform 0x%02X', $platform),
+            'bootable' => $bootable,
+            'media' => ord($entry[1]) & 0x0F,
+            'at' => $at,
+            'bytes' => max(0, min($bytes, $image->size() - $at)),
+            'measured' => $fat !== null,
+        ];
     }
 }

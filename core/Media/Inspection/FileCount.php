@@ -14,8 +14,16 @@ final readonly class FileCount
      * @param  array{path: string, bytes: int}|null  $largest
      * @param  array<string, string>  $loaders  upper-case name => path as written
      */
-    private function __construct(public int $count, public int $directories, public int $bytes, public ?array $largest, public array $loaders, public bool $complete, public int $links, public string $tree)
-    {
+    private function __construct(
+        public int $count,
+        public int $directories,
+        public int $bytes,
+        public ?array $largest,
+        public array $loaders,
+        public bool $complete,
+        public int $links,
+        public string $tree,
+    ) {
     }
 
     /** @param  string  $kind  udf, iso or fat: how the tree was read */
@@ -56,6 +64,13 @@ final readonly class FileCount
     /** @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool, tree: string} */
     public function toArray(): array
     {
-        return ['count' => $this->count, 'directories' => $this->directories, 'bytes' => $this->bytes, 'largest' => $this->largest, 'complete' => $this->complete, 'tree' => $this->tree];
+        return [
+            'count' => $this->count,
+            'directories' => $this->directories,
+            'bytes' => $this->bytes,
+            'largest' => $this->largest,
+            'complete' => $this->complete,
+            'tree' => $this->tree,
+        ];
     }
 }

@@ -8,7 +8,14 @@ namespace Cobblestone\Media\Inspection;
 final readonly class FoundLoader
 {
     /** UEFI specification 2.10, table 3.2: file name => architecture. */
-    public const NAMES = ['BOOTIA32.EFI' => 'x86-32', 'BOOTX64.EFI' => 'x86-64', 'BOOTARM.EFI' => 'arm-32', 'BOOTAA64.EFI' => 'arm-64', 'BOOTRISCV64.EFI' => 'riscv-64', 'BOOTLOONGARCH64.EFI' => 'loongarch-64'];
+    public const NAMES = [
+        'BOOTIA32.EFI' => 'x86-32',
+        'BOOTX64.EFI' => 'x86-64',
+        'BOOTARM.EFI' => 'arm-32',
+        'BOOTAA64.EFI' => 'arm-64',
+        'BOOTRISCV64.EFI' => 'riscv-64',
+        'BOOTLOONGARCH64.EFI' => 'loongarch-64',
+    ];
 
     public const FOLDER = 'EFI/BOOT';
 
@@ -34,30 +41,74 @@ final readonly class FoundLoader
     ) {
     }
 
-    public static function of(string $name, string $where, string $place, string $bytes, int $size, LoaderJudge $judge, SignatureTool $tool, bool $hasNext = false, ?string $next = null): self
-    {
+    public static function of(
+        string $name,
+        string $where,
+        string $place,
+        string $bytes,
+        int $size,
+        LoaderJudge $judge,
+        SignatureTool $tool,
+        bool $hasNext = false,
+        ?string $next = null,
+    ): self {
         $wanted = self::NAMES[strtoupper($name)];
         $path = self::FOLDER.'/'.strtoupper($name);
         if ($size > self::LARGEST) {
-            return new self($path, $where, $place, $wanted, $size, null, LoaderTrust::CannotTell, 'It is larger than any loader that is read here.', [], null);
+            return new self(
+                $path,
+                $where,
+                $place,
+                $wanted,
+                $size,
+                null,
+                LoaderTrust::CannotTell,
+                'It is larger than any loader that is read here.',
+                [],
+                null,
+            );
         }
         $pe = PeImage::read($bytes);
         $fault = match (true) {
             $pe === null => 'it is no PE file, so firmware takes it for missing',
             ! $pe->isEfi => 'it is a program, but not for UEFI',
-            $pe->architecture !== $wanted => 'it is built for '.($pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine)).", its name says {$wanted}",
+            $pe->architecture !== $wanted => 'it is built for '.
+                ($pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine)).
+                ", its name says {$wanted}",
             ! $pe->isWhole() || strlen($bytes) < $size => 'part of it is missing',
             default => null,
         };
         [$trust, $because] = $pe === null ? [null, ''] : $judge->judge($bytes, $hasNext, $next);
 
-        return new self($path, $where, $place, $wanted, $size, $fault, $trust, $because, $pe?->isSigned() ? $tool->signers($bytes) : [], $pe?->digest());
+        return new self(
+            $path,
+            $where,
+            $place,
+            $wanted,
+            $size,
+            $fault,
+            $trust,
+            $because,
+            $pe?->isSigned() ? $tool->signers($bytes) : [],
+            $pe?->digest(),
+        );
     }
 
     /** The same file seen another way. */
     public function alsoIn(string $where, string $place): self
     {
-        return new self($this->path, $where, $place, $this->architecture, $this->bytes, $this->fault, $this->trust, $this->because, $this->signers, $this->digest);
+        return new self(
+            $this->path,
+            $where,
+            $place,
+            $this->architecture,
+            $this->bytes,
+            $this->fault,
+            $this->trust,
+            $this->because,
+            $this->signers,
+            $this->digest,
+        );
     }
 
     /** The path firmware of that architecture tries by itself on a removable drive. */
@@ -76,6 +127,17 @@ final readonly class FoundLoader
      */
     public function toArray(): array
     {
-        return ['path' => $this->path, 'where' => $this->where, 'place' => $this->place, 'architecture' => $this->architecture, 'bytes' => $this->bytes, 'fault' => $this->fault, 'trust' => $this->trust?->value, 'because' => $this->because, 'signers' => $this->signers, 'digest' => $this->digest];
+        return [
+            'path' => $this->path,
+            'where' => $this->where,
+            'place' => $this->place,
+            'architecture' => $this->architecture,
+            'bytes' => $this->bytes,
+            'fault' => $this->fault,
+            'trust' => $this->trust?->value,
+            'because' => $this->because,
+            'signers' => $this->signers,
+            'digest' => $this->digest,
+        ];
     }
 }

@@ -22,7 +22,12 @@ final readonly class LoaderJudge
     public function judge(string $bytes, bool $hasNext = false, ?string $next = null): array
     {
         $pe = PeImage::read($bytes);
-        if ($pe !== null && $this->signers->allowed !== [] && in_array($pe->digest(), $this->signers->allowed, true) && ! in_array($pe->digest(), $this->signers->revoked ?? [], true)) {
+        if (
+            $pe !== null &&
+            $this->signers->allowed !== [] &&
+            in_array($pe->digest(), $this->signers->allowed, true) &&
+            ! in_array($pe->digest(), $this->signers->revoked ?? [], true)
+        ) {
             return [LoaderTrust::Trusted, 'Its digest itself is enrolled ('.$this->signers->source.').'];
         }
         if ($pe === null || ! $pe->isSigned()) {
@@ -34,10 +39,22 @@ final readonly class LoaderJudge
         }
         $digest = $pe->digest();
         if ($digest !== $stated) {
-            return [LoaderTrust::Altered, 'Its digest is '.substr($digest, 0, 16).'…, the signature was made over '.substr($stated, 0, 16).'….'];
+            return [
+                LoaderTrust::Altered,
+                'Its digest is '.
+                substr($digest, 0, 16).
+                '…, the signature was made over '.
+                substr($stated, 0, 16).
+                '….',
+            ];
         }
         if (in_array($digest, $this->signers->revoked ?? [], true)) {
-            return [LoaderTrust::Revoked, 'Its digest '.substr($digest, 0, 16)."… is on the list of revocations ({$this->signers->source})."];
+            return [
+                LoaderTrust::Revoked,
+                'Its digest '.
+                substr($digest, 0, 16).
+                "… is on the list of revocations ({$this->signers->source}).",
+            ];
         }
         $revokedBy = $this->revokedSignerOf($bytes);
         if ($revokedBy !== null) {
@@ -47,7 +64,12 @@ final readonly class LoaderJudge
         if ($signer === null) {
             return ! $this->signers->areKnown()
                 ? [LoaderTrust::CannotTell, 'The signature holds, but '.$this->signers->source.'.']
-                : [LoaderTrust::SignerNotEnrolled, 'Its chain ends in none of: '.implode(', ', array_keys([...$this->signers->certificates, ...$this->signers->fingerprints]))." ({$this->signers->source})."];
+                : [
+                    LoaderTrust::SignerNotEnrolled,
+                    'Its chain ends in none of: '.
+                    implode(', ', array_keys([...$this->signers->certificates, ...$this->signers->fingerprints])).
+                    " ({$this->signers->source}).",
+                ];
         }
         if ($hasNext) {
             $fault = $this->nextStageFault($pe, $next);
@@ -58,7 +80,10 @@ final readonly class LoaderJudge
 
         return $this->signers->revoked === null
             ? [LoaderTrust::CannotTell, "Its chain ends in {$signer}, but no list of revocations is known."]
-            : [LoaderTrust::Trusted, "Its chain ends in {$signer}, and it is not on the list of revocations ({$this->signers->source})."];
+            : [
+                LoaderTrust::Trusted,
+                "Its chain ends in {$signer}, and it is not on the list of revocations ({$this->signers->source}).",
+            ];
     }
 
     /** The name of the enrolled signer that a loader's chain ends in; null where it is none of them. */
@@ -88,7 +113,13 @@ final readonly class LoaderJudge
             }
         }
         foreach ($this->signers->revokedSigned === [] ? [] : $this->tool->certificates($bytes) as $certificate) {
-            if (in_array(hash('sha256', Der::signedPart(Der::ofPem($certificate))), $this->signers->revokedSigned, true)) {
+            if (
+                in_array(
+                    hash('sha256', Der::signedPart(Der::ofPem($certificate))),
+                    $this->signers->revokedSigned,
+                    true,
+                )
+            ) {
                 return 'A certificate in its signature is revoked by its digest';
             }
         }
@@ -111,7 +142,9 @@ final readonly class LoaderJudge
         }
         $own = self::vendorCertificate($first);
 
-        return $own !== null && $this->tool->chainsTo($next, $own) ? null : 'The next loader is signed, but neither by an enrolled signer nor by the one that the first loader carries.';
+        return $own !== null && $this->tool->chainsTo($next, $own)
+            ? null
+            : 'The next loader is signed, but neither by an enrolled signer nor by the one that the first loader carries.';
     }
 
     /** Two sizes, two offsets, then the certificate as DER. */
@@ -125,6 +158,10 @@ final readonly class LoaderJudge
         $head = unpack('Vsize/Vdenied/Vat', $section);
         $der = substr($section, $head['at'], $head['size']);
 
-        return $der === '' ? null : "-----BEGIN CERTIFICATE-----\n".chunk_split(base64_encode($der), 64, "\n")."-----END CERTIFICATE-----\n";
+        return $der === ''
+            ? null
+            : "-----BEGIN CERTIFICATE-----\n".
+                    chunk_split(base64_encode($der), 64, "\n").
+                    "-----END CERTIFICATE-----\n";
     }
 }

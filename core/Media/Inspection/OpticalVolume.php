@@ -50,9 +50,17 @@ final readonly class OpticalVolume
                 $blocks = unpack('V', $descriptor, 80);
                 /** @var array{1: int, 2: int, 3: int} $place */
                 $place = unpack('V3', $descriptor, 158);
-                [$iso, $label, $stated] = [true, trim(self::printable(substr($descriptor, 40, 32))), $blocks[1] * self::BLOCK];
+                [$iso, $label, $stated] = [
+                    true,
+                    trim(self::printable(substr($descriptor, 40, 32))),
+                    $blocks[1] * self::BLOCK,
+                ];
                 $root = ['at' => $place[1] * self::BLOCK, 'bytes' => $place[3]];
-            } elseif ($mark === 'CD001' && $descriptor[0] === "\x02" && in_array(substr($descriptor, 88, 3), ['%/@', '%/C', '%/E'], true)) {
+            } elseif (
+                $mark === 'CD001' &&
+                $descriptor[0] === "\x02" &&
+                in_array(substr($descriptor, 88, 3), ['%/@', '%/C', '%/E'], true)
+            ) {
                 $joliet = true;
             } elseif (! in_array($mark, ['CD001', 'BEA01', 'TEA01', 'BOOT2'], true)) {
                 break;
@@ -60,13 +68,30 @@ final readonly class OpticalVolume
         }
         $udf = $nsr && self::anchored($image);
 
-        return $iso || $udf ? new self($iso, $joliet, $root !== null && self::hasRockRidge($image, $root['at']), $udf, $label, $stated, $root) : null;
+        return $iso || $udf
+            ? new self(
+                $iso,
+                $joliet,
+                $root !== null && self::hasRockRidge($image, $root['at']),
+                $udf,
+                $label,
+                $stated,
+                $root,
+            )
+            : null;
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['iso9660' => $this->iso, 'joliet' => $this->joliet, 'rock_ridge' => $this->rockRidge, 'udf' => $this->udf, 'label' => $this->label, 'stated_bytes' => $this->stated];
+        return [
+            'iso9660' => $this->iso,
+            'joliet' => $this->joliet,
+            'rock_ridge' => $this->rockRidge,
+            'udf' => $this->udf,
+            'label' => $this->label,
+            'stated_bytes' => $this->stated,
+        ];
     }
 
     /** One of these has to hold an anchor: block 256, the last, or 256 before the end, which tools count from the last block or behind it. */
@@ -80,7 +105,7 @@ final readonly class OpticalVolume
             }
             $bytes = array_values((array) unpack('C16', $tag));
             $sum = (array_sum($bytes) - $bytes[4]) & 0xFF;
-            if (($bytes[0] | $bytes[1] << 8) === self::ANCHOR_TAG && $sum === $bytes[4]) {
+            if (($bytes[0] | ($bytes[1] << 8)) === self::ANCHOR_TAG && $sum === $bytes[4]) {
                 return true;
             }
         }
@@ -95,9 +120,14 @@ final readonly class OpticalVolume
         if (strlen($record) < 34) {
             return false;
         }
-        $area = substr($record, 33 + ord($record[32]) + (ord($record[32]) % 2 === 0 ? 1 : 0), max(0, ord($record[0]) - 34));
+        $area = substr(
+            $record,
+            33 + ord($record[32]) + (ord($record[32]) % 2 === 0 ? 1 : 0),
+            max(0, ord($record[0]) - 34),
+        );
 
-        return str_starts_with($area, "SP\x07\x01\xBE\xEF") || str_starts_with(substr($record, 34), "SP\x07\x01\xBE\xEF");
+        return str_starts_with($area, "SP\x07\x01\xBE\xEF") ||
+            str_starts_with(substr($record, 34), "SP\x07\x01\xBE\xEF");
     }
 
     private static function printable(string $text): string

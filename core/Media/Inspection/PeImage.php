@@ -10,7 +10,16 @@ namespace Cobblestone\Media\Inspection;
  */
 final readonly class PeImage
 {
-    public const MACHINES = [0x014C => 'x86-32', 0x8664 => 'x86-64', 0x01C0 => 'arm-32', 0x01C2 => 'arm-32', 0x01C4 => 'arm-32', 0xAA64 => 'arm-64', 0x5064 => 'riscv-64', 0x6264 => 'loongarch-64'];
+    public const MACHINES = [
+        0x014C => 'x86-32',
+        0x8664 => 'x86-64',
+        0x01C0 => 'arm-32',
+        0x01C2 => 'arm-32',
+        0x01C4 => 'arm-32',
+        0xAA64 => 'arm-64',
+        0x5064 => 'riscv-64',
+        0x6264 => 'loongarch-64',
+    ];
 
     private const PE32_PLUS = 0x20B;
 
@@ -64,15 +73,38 @@ final readonly class PeImage
             return null;
         }
         $directories = $optional + ($magic === self::PE32_PLUS ? 112 : 96);
-        $hasSecurity = self::number('V', $bytes, $directories - 4) > self::SECURITY_DIRECTORY && strlen($bytes) >= $directories + 40;
+        $hasSecurity =
+            self::number('V', $bytes, $directories - 4) > self::SECURITY_DIRECTORY &&
+            strlen($bytes) >= $directories + 40;
         $security = $directories + 8 * self::SECURITY_DIRECTORY;
         $headers = self::number('V', $bytes, $optional + 60);
-        $sections = self::sections($bytes, $optional + $coff['optional'], $coff['sections'], self::number('V', $bytes, $pe + 12) + 18 * self::number('V', $bytes, $pe + 16));
-        $whole = max([$headers, ...array_map(static fn (array $s): int => $s['at'] + $s['bytes'], array_values($sections))]);
-        [$at, $length] = $hasSecurity ? [self::number('V', $bytes, $security), self::number('V', $bytes, $security + 4)] : [0, 0];
+        $sections = self::sections(
+            $bytes,
+            $optional + $coff['optional'],
+            $coff['sections'],
+            self::number('V', $bytes, $pe + 12) + 18 * self::number('V', $bytes, $pe + 16),
+        );
+        $whole = max([
+            $headers,
+            ...array_map(static fn (array $s): int => $s['at'] + $s['bytes'], array_values($sections)),
+        ]);
+        [$at, $length] = $hasSecurity
+            ? [self::number('V', $bytes, $security), self::number('V', $bytes, $security + 4)]
+            : [0, 0];
 
-        return new self($bytes, self::MACHINES[$coff['machine']] ?? null, $coff['machine'], in_array(self::number('v', $bytes, $optional + 68), self::EFI_SUBSYSTEMS, true),
-            $at > 0 ? max($whole, $at + $length) : $whole, $optional, $hasSecurity ? $security : 0, $headers, $at, $length, $sections);
+        return new self(
+            $bytes,
+            self::MACHINES[$coff['machine']] ?? null,
+            $coff['machine'],
+            in_array(self::number('v', $bytes, $optional + 68), self::EFI_SUBSYSTEMS, true),
+            $at > 0 ? max($whole, $at + $length) : $whole,
+            $optional,
+            $hasSecurity ? $security : 0,
+            $headers,
+            $at,
+            $length,
+            $sections,
+        );
     }
 
     /** Whether every section, and the signature, is really in the file. */
@@ -89,13 +121,17 @@ final readonly class PeImage
     /** What stands in one of the file's sections. */
     public function section(string $name): ?string
     {
-        return isset($this->sections[$name]) ? substr($this->bytes, $this->sections[$name]['at'], $this->sections[$name]['bytes']) : null;
+        return isset($this->sections[$name])
+            ? substr($this->bytes, $this->sections[$name]['at'], $this->sections[$name]['bytes'])
+            : null;
     }
 
     /** The first signature as it is attached, PKCS #7 in DER; empty where there is none. */
     public function signature(): string
     {
-        return $this->isSigned() ? substr($this->bytes, $this->signatureAt + 8, max(0, $this->signatureBytes - 8)) : '';
+        return $this->isSigned()
+            ? substr($this->bytes, $this->signatureAt + 8, max(0, $this->signatureBytes - 8))
+            : '';
     }
 
     /** SHA-256 of the file without its checksum, the place of its signature and the signature, in hexadecimal. */
@@ -154,7 +190,10 @@ final readonly class PeImage
                 $long = explode("\0", substr($bytes, $strings + (int) $place[1], 64))[0];
                 $name = $long === '' ? $name : $long;
             }
-            $sections[isset($sections[$name]) ? "{$name}#{$i}" : $name] = ['at' => self::number('V', $bytes, $at + 20), 'bytes' => self::number('V', $bytes, $at + 16)];
+            $sections[isset($sections[$name]) ? "{$name}#{$i}" : $name] = [
+                'at' => self::number('V', $bytes, $at + 20),
+                'bytes' => self::number('V', $bytes, $at + 16),
+            ];
         }
 
         return $sections;

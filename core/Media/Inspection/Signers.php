@@ -15,8 +15,15 @@ final readonly class Signers
      * @param  list<string>  $revokedSigned  SHA-256 digests of the signed part of revoked certificates
      * @param  array<string, string>  $fingerprints  name => SHA-256 of a certificate that is enrolled but not at hand itself
      */
-    public function __construct(public array $certificates, public ?array $revoked, public string $source, public array $allowed = [], public array $revokedCertificates = [], public array $revokedSigned = [], public array $fingerprints = [])
-    {
+    public function __construct(
+        public array $certificates,
+        public ?array $revoked,
+        public string $source,
+        public array $allowed = [],
+        public array $revokedCertificates = [],
+        public array $revokedSigned = [],
+        public array $fingerprints = [],
+    ) {
     }
 
     public static function unknown(): self

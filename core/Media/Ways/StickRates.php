@@ -18,15 +18,21 @@ final readonly class StickRates
     public function writing(bool $packed): array
     {
         return [
-            'the stick' => $this->write, 'the bench computer\'s drive' => DataRate::megabytes($this->policy->figure('host_read_mb_s')), 'the bench computer\'s port' => DataRate::megabytes($this->policy->figure('host_port_mb_s')),
-            ...($packed ? ['unpacking' => DataRate::megabytes($this->policy->figure('expand_mb_s'))] : []),
+            'the stick' => $this->write,
+            'the bench computer\'s drive' => DataRate::megabytes($this->policy->figure('host_read_mb_s')),
+            'the bench computer\'s port' => DataRate::megabytes($this->policy->figure('host_port_mb_s')),
+            ...$packed ? ['unpacking' => DataRate::megabytes($this->policy->figure('expand_mb_s'))] : [],
         ];
     }
 
     /** @return non-empty-array<string, DataRate> */
     public function reading(): array
     {
-        return ['the stick' => $this->read, 'the bench computer\'s port' => DataRate::megabytes($this->policy->figure('host_port_mb_s')), 'comparing checksums' => DataRate::megabytes($this->policy->figure('hash_mb_s'))];
+        return [
+            'the stick' => $this->read,
+            'the bench computer\'s port' => DataRate::megabytes($this->policy->figure('host_port_mb_s')),
+            'comparing checksums' => DataRate::megabytes($this->policy->figure('hash_mb_s')),
+        ];
     }
 
     public function perFile(int $files): float

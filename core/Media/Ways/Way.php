@@ -46,8 +46,18 @@ final readonly class Way
     public function toArray(): array
     {
         return [
-            'key' => $this->key, 'title' => $this->title, 'possible' => $this->isPossible(), 'against' => $this->against, 'starts' => $this->starts, 'need_bytes' => $this->need?->count,
-            'write_seconds' => $this->write?->time->seconds, 'verify_seconds' => $this->verify?->time->seconds, 'pace' => $this->pace, 'costs' => $this->costs, 'cannot' => $this->cannot, 'buildable' => $this->buildable,
+            'key' => $this->key,
+            'title' => $this->title,
+            'possible' => $this->isPossible(),
+            'against' => $this->against,
+            'starts' => $this->starts,
+            'need_bytes' => $this->need?->count,
+            'write_seconds' => $this->write?->time->seconds,
+            'verify_seconds' => $this->verify?->time->seconds,
+            'pace' => $this->pace,
+            'costs' => $this->costs,
+            'cannot' => $this->cannot,
+            'buildable' => $this->buildable,
         ];
     }
 }

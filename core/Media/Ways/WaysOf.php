@@ -35,6 +35,8 @@ final readonly class WaysOf
      */
     public function unsplittable(): array
     {
-        return array_values(array_filter(array_keys($this->tooLarge), fn (string $path): bool => ! isset($this->parts[$path])));
+        return array_values(
+            array_filter(array_keys($this->tooLarge), fn (string $path): bool => ! isset($this->parts[$path])),
+        );
     }
 }

@@ -13,8 +13,13 @@ final readonly class FatEntry
 
     private const DIRECTORY = 0x10;
 
-    private function __construct(public string $name, public string $shortName, public bool $directory, public int $size, public int $cluster)
-    {
+    private function __construct(
+        public string $name,
+        public string $shortName,
+        public bool $directory,
+        public int $size,
+        public int $cluster,
+    ) {
     }
 
     /**
@@ -65,7 +70,15 @@ final readonly class FatEntry
         ksort($long);
         $wide = (string) preg_replace('/^((?:..)*?)\x00\x00.*$/s', '$1', implode('', $long));
 
-        return new self($wide === '' ? self::cased($entry, $base, $extension) : (string) mb_convert_encoding($wide, 'UTF-8', 'UTF-16LE'), $short, ($attributes & self::DIRECTORY) !== 0, $l['size'], $h['high'] << 16 | $l['low']);
+        return new self(
+            $wide === ''
+                ? self::cased($entry, $base, $extension)
+                : (string) mb_convert_encoding($wide, 'UTF-8', 'UTF-16LE'),
+            $short,
+            ($attributes & self::DIRECTORY) !== 0,
+            $l['size'],
+            ($h['high'] << 16) | $l['low'],
+        );
     }
 
     /** Lower case of a whole base or extension is kept in two bits instead of a long name. */

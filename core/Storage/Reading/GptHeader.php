@@ -59,7 +59,16 @@ final readonly class GptHeader
             return new self('the checksum of its entries does not match', $at);
         }
 
-        return new self(null, $at, self::place($head['other']), self::place($head['first']), self::place($head['last']), $array['at'], self::guid(substr($bytes, 56, 16)), self::partitions($entries, $array['size']));
+        return new self(
+            null,
+            $at,
+            self::place($head['other']),
+            self::place($head['first']),
+            self::place($head['last']),
+            $array['at'],
+            self::guid(substr($bytes, 56, 16)),
+            self::partitions($entries, $array['size']),
+        );
     }
 
     public function isValid(): bool
@@ -83,7 +92,9 @@ final readonly class GptHeader
             return "it states {$array['count']} entries";
         }
 
-        return $array['at'] < 1 || $array['at'] > intdiv($source->size(), $sector) ? 'its entries stand outside the device' : null;
+        return $array['at'] < 1 || $array['at'] > intdiv($source->size(), $sector)
+            ? 'its entries stand outside the device'
+            : null;
     }
 
     /** @return list<ReadPartition> */
@@ -98,7 +109,15 @@ final readonly class GptHeader
             $place = unpack('P3', $entry, 32);
             $name = rtrim((string) mb_convert_encoding(substr($entry, 56, 72), 'UTF-8', 'UTF-16LE'), "\0");
             [$first, $last] = [self::place($place[1]), self::place($place[2])];
-            $partitions[] = new ReadPartition($index + 1, $first, $last - $first + 1, self::guid(substr($entry, 0, 16)), explode("\0", $name)[0], self::guid(substr($entry, 16, 16)), ($place[3] & 4) !== 0);
+            $partitions[] = new ReadPartition(
+                $index + 1,
+                $first,
+                $last - $first + 1,
+                self::guid(substr($entry, 0, 16)),
+                explode("\0", $name)[0],
+                self::guid(substr($entry, 16, 16)),
+                ($place[3] & 4) !== 0,
+            );
         }
 
         return $partitions;

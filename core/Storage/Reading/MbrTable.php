@@ -19,8 +19,12 @@ final readonly class MbrTable
      * @param  list<ReadPartition>  $partitions
      * @param  list<string>  $faults
      */
-    private function __construct(public bool $hasCode, public array $partitions, public array $faults, public ?int $protectiveLength)
-    {
+    private function __construct(
+        public bool $hasCode,
+        public array $partitions,
+        public array $faults,
+        public ?int $protectiveLength,
+    ) {
     }
 
     /** Null without the mark 55AA, or where an entry's flag byte is neither 00 nor 80: that is no table. */
@@ -42,7 +46,7 @@ final readonly class MbrTable
                 continue;
             }
             if ($type === self::PROTECTIVE) {
-                $protective = $first === 1 ? $count : ($protective ?? 0);
+                $protective = $first === 1 ? $count : $protective ?? 0;
             }
             $partitions[] = new ReadPartition($slot + 1, $first, $count, sprintf('0x%02X', $type), active: $active);
             if (in_array($type, self::EXTENDED, true)) {
@@ -86,7 +90,14 @@ final readonly class MbrTable
         while (! isset($seen[$at])) {
             $seen[$at] = true;
             if (count($seen) > self::LONGEST_CHAIN) {
-                return [$partitions, ['The chain of logical partitions is longer than '.self::LONGEST_CHAIN.': the rest was not followed.']];
+                return [
+                    $partitions,
+                    [
+                        'The chain of logical partitions is longer than '.
+                        self::LONGEST_CHAIN.
+                        ': the rest was not followed.',
+                    ],
+                ];
             }
             $link = $source->read($at * $sector, 512);
             if (strlen($link) < 512 || substr($link, 510) !== "\x55\xAA") {
@@ -95,7 +106,13 @@ final readonly class MbrTable
             $own = self::entry(substr($link, 446, 16));
             $next = self::entry(substr($link, 462, 16));
             if ($own !== null && $own[1] !== 0) {
-                $partitions[] = new ReadPartition(4 + count($seen), $at + $own[2], $own[3], sprintf('0x%02X', $own[1]), active: $own[0]);
+                $partitions[] = new ReadPartition(
+                    4 + count($seen),
+                    $at + $own[2],
+                    $own[3],
+                    sprintf('0x%02X', $own[1]),
+                    active: $own[0],
+                );
             }
             if ($next === null || $next[1] === 0) {
                 return [$partitions, []];

@@ -34,9 +34,15 @@ final readonly class ReadPartition
     /** What the type says in words; the type itself where it is none of ours. */
     public function typeTitle(): string
     {
-        return PartitionType::fromGuid($this->type)?->title() ?? match ($this->type) {
-            '0xEF' => 'EFI system', '0x0C', '0x0B', '0x07' => 'data', '0x83' => 'Linux filesystem', '0xEE' => 'protective', '0x05', '0x0F' => 'extended', default => "type {$this->type}",
-        };
+        return PartitionType::fromGuid($this->type)?->title() ??
+            match ($this->type) {
+                '0xEF' => 'EFI system',
+                '0x0C', '0x0B', '0x07' => 'data',
+                '0x83' => 'Linux filesystem',
+                '0xEE' => 'protective',
+                '0x05', '0x0F' => 'extended',
+                default => "type {$this->type}",
+            };
     }
 
     public function isEfiSystem(): bool
@@ -47,6 +53,15 @@ final readonly class ReadPartition
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['number' => $this->number, 'first_sector' => $this->first, 'sectors' => $this->sectors, 'type' => $this->type, 'type_title' => $this->typeTitle(), 'name' => $this->name, 'guid' => $this->guid, 'active' => $this->active];
+        return [
+            'number' => $this->number,
+            'first_sector' => $this->first,
+            'sectors' => $this->sectors,
+            'type' => $this->type,
+            'type_title' => $this->typeTitle(),
+            'name' => $this->name,
+            'guid' => $this->guid,
+            'active' => $this->active,
+        ];
     }
 }

@@ -19,7 +19,14 @@ final class TableReader
         $mbr = MbrTable::read($source, $sector);
         // A FAT boot sector carries 55AA too; what looks like a table in it is its code.
         if ($mbr !== null && ! $mbr->isProtective() && FatVolume::open($source) !== null) {
-            return new TableReading('none', $sector, [], [], ['A file system begins in sector 0: there is no partition table.'], bootCode: true);
+            return new TableReading(
+                'none',
+                $sector,
+                [],
+                [],
+                ['A file system begins in sector 0: there is no partition table.'],
+                bootCode: true,
+            );
         }
         $last = intdiv($source->size(), $sector) - 1;
         $primary = GptHeader::read($source, $sector, 1);
@@ -32,9 +39,20 @@ final class TableReader
             return new TableReading('none', $sector, [], [], []);
         }
         $notes = $hasGpt ? ['A GPT stands beside an MBR that does not announce it: firmware goes by the MBR.'] : [];
-        $faults = $mbr->isProtective() ? ["The MBR announces a GPT, but neither copy is whole: at the start {$primary->fault}, at the end {$backup->fault}."] : [];
+        $faults = $mbr->isProtective()
+            ? [
+                "The MBR announces a GPT, but neither copy is whole: at the start {$primary->fault}, at the end {$backup->fault}.",
+            ]
+            : [];
 
-        return new TableReading('mbr', $sector, $mbr->partitions, [...$faults, ...$mbr->faults, ...self::placeFaults($mbr->partitions, 0, $last, $nested)], $notes, bootCode: $mbr->hasCode);
+        return new TableReading(
+            'mbr',
+            $sector,
+            $mbr->partitions,
+            [...$faults, ...$mbr->faults, ...self::placeFaults($mbr->partitions, 0, $last, $nested)],
+            $notes,
+            bootCode: $mbr->hasCode,
+        );
     }
 
     private static function sectorSize(ByteSource $source): int
@@ -45,7 +63,10 @@ final class TableReader
             }
         }
         foreach (self::SECTORS as $sector) {
-            if ($source->size() > 2 * $sector && $source->read(intdiv($source->size(), $sector) * $sector - $sector, 8) === 'EFI PART') {
+            if (
+                $source->size() > 2 * $sector &&
+                $source->read(intdiv($source->size(), $sector) * $sector - $sector, 8) === 'EFI PART'
+            ) {
                 return $sector;
             }
         }
@@ -58,23 +79,33 @@ final class TableReader
     {
         $backup = GptHeader::read($source, $sector, $last);
 
-        return ! $backup->isValid() && $primary->isValid() && $primary->other > 1 && $primary->other < $last ? GptHeader::read($source, $sector, $primary->other) : $backup;
+        return ! $backup->isValid() && $primary->isValid() && $primary->other > 1 && $primary->other < $last
+            ? GptHeader::read($source, $sector, $primary->other)
+            : $backup;
     }
 
-    private static function gpt(?MbrTable $mbr, GptHeader $primary, GptHeader $backup, int $sector, int $last, bool $nested): TableReading
-    {
+    private static function gpt(
+        ?MbrTable $mbr,
+        GptHeader $primary,
+        GptHeader $backup,
+        int $sector,
+        int $last,
+        bool $nested,
+    ): TableReading {
         $used = $primary->isValid() ? $primary : $backup;
         $faults = $notes = [];
         if (! $primary->isValid()) {
             $faults[] = "The GPT at the start is damaged: {$primary->fault}. Its copy at the end is whole and was used.";
         } elseif (! $backup->isValid()) {
-            $faults[] = $primary->other > $last
-                ? "The GPT expects its copy in sector {$primary->other}, but the last one here is {$last}: the end is missing."
-                : "The GPT's copy at the end is damaged: {$backup->fault}.";
+            $faults[] =
+                $primary->other > $last
+                    ? "The GPT expects its copy in sector {$primary->other}, but the last one here is {$last}: the end is missing."
+                    : "The GPT's copy at the end is damaged: {$backup->fault}.";
         } elseif (! $primary->agreesWith($backup)) {
             $faults[] = 'The two copies of the GPT describe different partitions; the one at the start was used.';
         } elseif ($backup->at !== $last) {
-            $notes[] = 'The GPT\'s copy does not stand at the end of the device: the image is smaller than what it was written to.';
+            $notes[] =
+                'The GPT\'s copy does not stand at the end of the device: the image is smaller than what it was written to.';
         }
         if ($mbr === null || ! $mbr->isProtective()) {
             $faults[] = 'There is a GPT without a protective MBR: firmware may not take it for one.';
@@ -84,7 +115,21 @@ final class TableReader
             $notes[] = 'The MBR is hybrid: it lists partitions of its own beside the protective one.';
         }
 
-        return new TableReading('gpt', $sector, $used->partitions, [...$faults, ...($mbr->faults ?? []), ...self::placeFaults($used->partitions, $used->firstUsable, min($last, $used->lastUsable), $nested)], $notes, $hybrid, $mbr->hasCode ?? false, $primary->isValid() ? 'primary' : 'backup', $used->diskGuid);
+        return new TableReading(
+            'gpt',
+            $sector,
+            $used->partitions,
+            [
+                ...$faults,
+                ...$mbr->faults ?? [],
+                ...self::placeFaults($used->partitions, $used->firstUsable, min($last, $used->lastUsable), $nested),
+            ],
+            $notes,
+            $hybrid,
+            $mbr->hasCode ?? false,
+            $primary->isValid() ? 'primary' : 'backup',
+            $used->diskGuid,
+        );
     }
 
     /**

@@ -40,15 +40,34 @@ final readonly class TableReading
      */
     public function volumes(): array
     {
-        return array_values(array_filter($this->partitions, static fn (ReadPartition $partition): bool => ! in_array($partition->type, ['0xEE', '0x05', '0x0F', '0x85'], true)));
+        return array_values(
+            array_filter(
+                $this->partitions,
+                static fn (ReadPartition $partition): bool => ! in_array(
+                    $partition->type,
+                    ['0xEE', '0x05', '0x0F', '0x85'],
+                    true,
+                ),
+            ),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'scheme' => $this->scheme, 'sector_bytes' => $this->sector, 'hybrid' => $this->hybrid, 'boot_code' => $this->bootCode, 'gpt_copy' => $this->gptCopy, 'disk_guid' => $this->diskGuid,
-            'partitions' => array_map(static fn (ReadPartition $partition): array => $partition->toArray(), $this->partitions), 'faults' => $this->faults, 'notes' => $this->notes,
+            'scheme' => $this->scheme,
+            'sector_bytes' => $this->sector,
+            'hybrid' => $this->hybrid,
+            'boot_code' => $this->bootCode,
+            'gpt_copy' => $this->gptCopy,
+            'disk_guid' => $this->diskGuid,
+            'partitions' => array_map(
+                static fn (ReadPartition $partition): array => $partition->toArray(),
+                $this->partitions,
+            ),
+            'faults' => $this->faults,
+            'notes' => $this->notes,
         ];
     }
 }

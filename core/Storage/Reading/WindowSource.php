@@ -25,6 +25,8 @@ final readonly class WindowSource implements ByteSource
 
     public function read(int $at, int $length): string
     {
-        return $at < 0 || $at >= $this->size || $length <= 0 ? '' : $this->inner->read($this->start + $at, min($length, $this->size - $at));
+        return $at < 0 || $at >= $this->size || $length <= 0
+            ? ''
+            : $this->inner->read($this->start + $at, min($length, $this->size - $at));
     }
 }

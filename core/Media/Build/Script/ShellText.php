@@ -17,7 +17,15 @@ final class ShellText
     /** @param  list<string>  $words */
     public static function command(array $words): string
     {
-        return implode(' ', array_map(static fn (string $word): string => preg_match('#^[A-Za-z0-9_./:=+@-]+$#', $word) === 1 ? $word : self::quoted($word), $words));
+        return implode(
+            ' ',
+            array_map(
+                static fn (string $word): string => preg_match('#^[A-Za-z0-9_./:=+@-]+$#', $word) === 1
+                    ? $word
+                    : self::quoted($word),
+                $words,
+            ),
+        );
     }
 
     /** One line of a comment: what would end it, or make it look like another, is written out. */
@@ -35,6 +43,10 @@ final class ShellText
      */
     public static function written(array $lines, string $file): array
     {
-        return ['{', ...array_map(static fn (string $line): string => "    printf '%s\\n' ".self::quoted($line), $lines), "} >{$file}"];
+        return [
+            '{',
+            ...array_map(static fn (string $line): string => "    printf '%s\\n' ".self::quoted($line), $lines),
+            "} >{$file}",
+        ];
     }
 }
