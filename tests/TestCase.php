@@ -29,6 +29,8 @@ abstract class TestCase extends BaseTestCase
     /** A job opened from one of the guide's briefs. */
     public function jobFrom(string $brief, User $user): Job
     {
-        return app(OpenJob::class)->handle($user, BriefDocument::fromFile(base_path("docs/guide/briefs/{$brief}.yaml")))->refresh();
+        return app(OpenJob::class)
+            ->handle($user, BriefDocument::fromFile(base_path("docs/guide/briefs/{$brief}.yaml")))
+            ->refresh();
     }
 }

@@ -7,20 +7,32 @@ use App\Models\ShelfFile;
 use Tests\Support\Bombs;
 use Tests\Support\Workshop;
 
-beforeEach(fn () => $this->shop = new Workshop);
+beforeEach(fn () => ($this->shop = new Workshop()));
 afterEach(fn () => $this->shop->clear());
 
 it('says why the files of an image cannot be listed, within 20 seconds and its memory, and goes on', function () {
     Bombs::doublingTree($file = "{$this->shop->folder}/shelf/doubling.iso");
     expect(filesize($file))->toBeLessThan(520_000);
     $begun = microtime(true);
-    $row = ShelfFile::query()->create(['name' => 'doubling.iso', 'bytes' => filesize($file), 'changed_at' => filemtime($file), 'about' => []]);
+    $row = ShelfFile::query()->create([
+        'name' => 'doubling.iso',
+        'bytes' => filesize($file),
+        'changed_at' => filemtime($file),
+        'about' => [],
+    ]);
     (new InspectShelfFile($row->id))->handle();
     $report = $row->refresh()->inspected();
-    expect(microtime(true) - $begun)->toBeLessThan(20.0)->and($report->files)->toBeNull()
-        ->and(implode(' ', $report->damage))->toContain('cannot be listed: listing what is inside took more than');
+    expect(microtime(true) - $begun)
+        ->toBeLessThan(20.0)
+        ->and($report->files)
+        ->toBeNull()
+        ->and(implode(' ', $report->damage))
+        ->toContain('cannot be listed: listing what is inside took more than');
     $people = $this->bench();
-    $this->actingAs($people['lead'])->get("/shelf/{$row->id}")->assertOk()->assertSee('cannot be listed');
+    $this->actingAs($people['lead'])
+        ->get("/shelf/{$row->id}")
+        ->assertOk()
+        ->assertSee('cannot be listed');
 });
 
 it('looks into the start of a file that expands without end, and no further', function (string $kind, string $name) {
@@ -28,14 +40,30 @@ it('looks into the start of a file that expands without end, and no further', fu
     $begun = microtime(true);
     $before = memory_get_peak_usage(true);
     $report = Inspection::of($file);
-    expect(microtime(true) - $begun)->toBeLessThan(20.0)->and(memory_get_peak_usage(true) - $before)->toBeLessThan(160_000_000)->and($report->canBeRaw())->toBeFalse();
+    expect(microtime(true) - $begun)
+        ->toBeLessThan(20.0)
+        ->and(memory_get_peak_usage(true) - $before)
+        ->toBeLessThan(160_000_000)
+        ->and($report->canBeRaw())
+        ->toBeFalse();
 })->with([['gzip', 'a.img.gz'], ['bzip2', 'a.img.bz2'], ['xz', 'a.img.xz'], ['zstd', 'a.img.zst'], ['zip', 'a.zip']]);
 
 it('opens no bundle beyond its limits', function () {
     file_put_contents("{$this->shop->folder}/inside", str_repeat('a', 200_000_000));
-    Symfony\Component\Process\Process::fromShellCommandline('tar -C '.escapeshellarg($this->shop->folder).' -czf '.escapeshellarg("{$this->shop->folder}/b.tar.gz").' inside')->mustRun();
+    Symfony\Component\Process\Process::fromShellCommandline(
+        'tar -C '.
+            escapeshellarg($this->shop->folder).
+            ' -czf '.
+            escapeshellarg("{$this->shop->folder}/b.tar.gz").
+            ' inside',
+    )->mustRun();
     unlink("{$this->shop->folder}/inside");
     $begun = microtime(true);
     [$files, $notes] = Bundle::open("{$this->shop->folder}/b.tar.gz", 'b.tar.gz');
-    expect($files)->toBe([])->and($notes)->not->toBe([])->and(microtime(true) - $begun)->toBeLessThan(5.0);
+    expect($files)
+        ->toBe([])
+        ->and($notes)
+        ->not->toBe([])
+        ->and(microtime(true) - $begun)
+        ->toBeLessThan(5.0);
 });

@@ -11,7 +11,10 @@ afterEach(function () {
 
 it('opens a gzipped tar, a zip and a single file', function (array $make) {
     [$files, $notes] = Bundle::open($make[0](), 'given');
-    expect(array_values($files))->toBe(["SecureBoot enabled\n"])->and($notes)->toBe([]);
+    expect(array_values($files))
+        ->toBe(["SecureBoot enabled\n"])
+        ->and($notes)
+        ->toBe([]);
 })->with([
     [[fn () => Bundles::tarGz(['machine/mokutil.txt' => "SecureBoot enabled\n"])]],
     [[fn () => Bundles::zip(['machine/mokutil.txt' => "SecureBoot enabled\n"])]],
@@ -33,11 +36,18 @@ it('opens what tar makes, long names too', function () {
 
 it('leaves out what is no plain file within the bundle, and reads the rest', function (array $make, string $note) {
     [$files, $notes] = Bundle::open($make[0](), 'given');
-    expect(array_keys($files))->toBe(['good.txt'])->and(implode(' ', $notes))->toContain($note);
+    expect(array_keys($files))
+        ->toBe(['good.txt'])
+        ->and(implode(' ', $notes))
+        ->toContain($note);
 })->with(function () {
     $good = Bundles::tar(['good.txt' => 'x']);
     $with = fn (string $bad) => fn () => Bundles::write('tar.gz', (string) gzencode($bad.$good));
-    $one = fn (string $name, string $type = '0', string $link = '') => substr(Bundles::tar([$name => $type === '0' ? 'bad' : ''], $type, $link), 0, $type === '0' ? 1024 : 512);
+    $one = fn (string $name, string $type = '0', string $link = '') => substr(
+        Bundles::tar([$name => $type === '0' ? 'bad' : ''], $type, $link),
+        0,
+        $type === '0' ? 1024 : 512,
+    );
     yield 'absolute path' => [[$with($one('/etc/passwd'))], '"/etc/passwd" has a path that leads outside'];
     yield 'parent path' => [[$with($one('a/../../b.txt'))], 'leads outside'];
     yield 'drive letter' => [[$with($one('C:\\b.txt'))], 'leads outside'];
@@ -57,8 +67,10 @@ it('stops at the four-hundredth file', function () {
     }
     foreach ([Bundles::tarGz($many), Bundles::zip($many)] as $path) {
         [$files, $notes] = Bundle::open($path, 'many');
-        expect(count($files))->toBe(Bundle::MEMBER_LIMIT)
-            ->and($notes)->toBe(['many holds more than 400 files: the rest was left out.']);
+        expect(count($files))
+            ->toBe(Bundle::MEMBER_LIMIT)
+            ->and($notes)
+            ->toBe(['many holds more than 400 files: the rest was left out.']);
     }
 });
 
@@ -76,15 +88,22 @@ it('does not expand 10 GB, whatever the header says, and stays small and quick',
     $before = memory_get_peak_usage(true);
     $begun = microtime(true);
     [$files, $notes] = Bundle::open($path, 'bomb');
-    expect(array_keys($files))->toBe(['good.txt'])
-        ->and($notes[0])->toContain('expands to more than 160 MB at "bomb.txt"')
-        ->and(microtime(true) - $begun)->toBeLessThan(1.5)
-        ->and(memory_get_peak_usage(true) - $before)->toBeLessThan(32_000_000);
+    expect(array_keys($files))
+        ->toBe(['good.txt'])
+        ->and($notes[0])
+        ->toContain('expands to more than 160 MB at "bomb.txt"')
+        ->and(microtime(true) - $begun)
+        ->toBeLessThan(1.5)
+        ->and(memory_get_peak_usage(true) - $before)
+        ->toBeLessThan(32_000_000);
 });
 
 it('expands no zip member past the limit, whatever size it states', function () {
     [$files, $notes] = Bundle::open(Bundles::zip(['big.txt' => str_repeat('a', 5_000_000), 'good.txt' => 'x']), 'z');
-    expect(array_keys($files))->toBe(['good.txt'])->and($notes[0])->toContain('5.0 MB');
+    expect(array_keys($files))
+        ->toBe(['good.txt'])
+        ->and($notes[0])
+        ->toContain('5.0 MB');
 });
 
 it('refuses what is larger than any bundle and what is damaged, in a sentence', function () {
@@ -92,28 +111,58 @@ it('refuses what is larger than any bundle and what is damaged, in a sentence', 
     $handle = fopen($large, 'r+');
     ftruncate($handle, Bundle::FILE_LIMIT + 1);
     fclose($handle);
-    expect(Bundle::open($large, 'large.tar.gz'))->toBe([[], ['large.tar.gz has 64.0 MB; a bundle of the collector has far less than 64 MB. It was not opened.']]);
-    expect(Bundle::open(Bundles::write('zip', "PK\x03\x04 nonsense"), 'broken.zip')[1])->toBe(['broken.zip is damaged or no zip file.']);
-    expect(Bundle::open(Bundles::write('tar.gz', (string) gzencode(str_repeat('nonsense ', 200))), 'odd.tar.gz')[1][0])->toContain('is damaged or no bundle');
-    expect(Bundle::open(Bundles::write('tar.gz', substr((string) gzencode(Bundles::tar(['good.txt' => 'x', 'b.txt' => str_repeat('y', 3000)])), 0, 60)), 'cut.tar.gz')[0])->toBeArray();
+    expect(Bundle::open($large, 'large.tar.gz'))->toBe([
+        [],
+        ['large.tar.gz has 64.0 MB; a bundle of the collector has far less than 64 MB. It was not opened.'],
+    ]);
+    expect(Bundle::open(Bundles::write('zip', "PK\x03\x04 nonsense"), 'broken.zip')[1])->toBe([
+        'broken.zip is damaged or no zip file.',
+    ]);
+    expect(
+        Bundle::open(Bundles::write('tar.gz', (string) gzencode(str_repeat('nonsense ', 200))), 'odd.tar.gz')[1][0],
+    )->toContain('is damaged or no bundle');
+    expect(
+        Bundle::open(
+            Bundles::write(
+                'tar.gz',
+                substr((string) gzencode(Bundles::tar(['good.txt' => 'x', 'b.txt' => str_repeat('y', 3000)])), 0, 60),
+            ),
+            'cut.tar.gz',
+        )[0],
+    )->toBeArray();
 });
 
 it('reads the files of a bundle by the time the bundle states, and lists what it could not read', function () {
-    $path = Bundles::tarGz(['m/lsblk.json' => '{"blockdevices": [{"name": "sda", "size": 5, "type": "disk"}]}', 'm/odd.txt' => 'hello', 'm/noise.bin' => "\xff\x00\xfe", 'm/cut.json' => '{"smartctl": {', 'm/system.txt' => "cobblestone-collect 1\ntime: 2026-11-20T10:00:00Z\narchitecture: x86_64\n"]);
+    $path = Bundles::tarGz([
+        'm/lsblk.json' => '{"blockdevices": [{"name": "sda", "size": 5, "type": "disk"}]}',
+        'm/odd.txt' => 'hello',
+        'm/noise.bin' => "\xff\x00\xfe",
+        'm/cut.json' => '{"smartctl": {',
+        'm/system.txt' => "cobblestone-collect 1\ntime: 2026-11-20T10:00:00Z\narchitecture: x86_64\n",
+    ]);
     $read = (new ReadInventory('2026-11-24T16:00Z'))->file($path, 'm.tar.gz');
-    expect(array_map(fn ($reading) => "{$reading->tool} {$reading->at}", $read->readings))->toBe(['lsblk 2026-11-20T10:00Z', 'collector 2026-11-20T10:00Z'])
-        ->and($read->problems)->toHaveCount(3)
-        ->and($read->problems[0])->toStartWith('"odd.txt": this is not the output of a tool')
-        ->and($read->problems[1])->toContain('not readable as UTF-8')
-        ->and($read->problems[2])->toContain('"cut.json": line 1 is not JSON');
+    expect(array_map(fn ($reading) => "{$reading->tool} {$reading->at}", $read->readings))
+        ->toBe(['lsblk 2026-11-20T10:00Z', 'collector 2026-11-20T10:00Z'])
+        ->and($read->problems)
+        ->toHaveCount(3)
+        ->and($read->problems[0])
+        ->toStartWith('"odd.txt": this is not the output of a tool')
+        ->and($read->problems[1])
+        ->toContain('not readable as UTF-8')
+        ->and($read->problems[2])
+        ->toContain('"cut.json": line 1 is not JSON');
 });
 
 it('reads the bundle of this machine on the command line', function () {
     $folder = sys_get_temp_dir().'/bundle-here-'.bin2hex(random_bytes(4));
     mkdir($folder);
-    $bundle = trim((new Process(['sh', base_path('collector/cobblestone-collect'), $folder]))->mustRun()->getOutput());
-    expect(Artisan::call('cobblestone:read', ['file' => [$bundle]]))->toBe(0)
-        ->and(Artisan::output())->toContain('architecture = ');
+    $bundle = trim(
+        (new Process(['sh', base_path('collector/cobblestone-collect'), $folder]))->mustRun()->getOutput(),
+    );
+    expect(Artisan::call('cobblestone:read', ['file' => [$bundle]]))
+        ->toBe(0)
+        ->and(Artisan::output())
+        ->toContain('architecture = ');
     expect(Artisan::call('cobblestone:read', ['file' => [$bundle], '--json' => true]))->toBe(0);
     $json = json_decode(Artisan::output(), true);
     expect(array_column($json['readings'], 'tool'))->toContain('lsblk')->toContain('collector');

@@ -16,7 +16,9 @@ function matrixFolder(): string
     if ($folder === null) {
         $folder = sys_get_temp_dir().'/cobble-matrix-'.bin2hex(random_bytes(5));
         mkdir($folder);
-        register_shutdown_function(static fn () => (new Symfony\Component\Process\Process(['rm', '-rf', '--', $folder]))->run());
+        register_shutdown_function(
+            static fn () => (new Symfony\Component\Process\Process(['rm', '-rf', '--', $folder]))->run(),
+        );
     }
 
     return $folder;
@@ -48,16 +50,35 @@ function cell(string $image, string $firmware, ?string $store = null): void
 
 it('agrees with emulated firmware on a few sticks', function (string $kind, string $firmware) {
     cell((new Sticks(matrixFolder()))->make($kind), $firmware);
-})->group('slow')->with([['gpt-signed', 'uefi-secure'], ['gpt-other-signer', 'uefi-secure'], ['gpt-no-default-path', 'uefi'], ['hybrid-raw', 'bios'], ['bios-empty-active', 'bios']]);
+})
+    ->group('slow')
+    ->with([
+        ['gpt-signed', 'uefi-secure'],
+        ['gpt-other-signer', 'uefi-secure'],
+        ['gpt-no-default-path', 'uefi'],
+        ['hybrid-raw', 'bios'],
+        ['bios-empty-active', 'bios'],
+    ]);
 
 it('agrees with emulated firmware on every cell of the matrix', function (string $kind, string $firmware) {
     $image = (new Sticks(matrixFolder()))->make($kind);
     cell($image, $firmware);
     $said = rehearsedStick($image, $firmware, $firmware === 'uefi-secure' ? [Emulator::secureStore()] : []);
     // The table that people read says the same.
-    expect((string) file_get_contents(base_path('docs/emulation.md')))->toContain("`{$kind}`")
-        ->and((string) preg_replace('/^.*\| `'.preg_quote($kind, '/').'` \|([^\n]*)\n.*$/s', '$1', (string) file_get_contents(base_path('docs/emulation.md'))))->toContain($said['outcome']);
-})->group('matrix')->with(array_keys(Sticks::kinds()))->with(array_keys(StickStart::KINDS));
+    expect((string) file_get_contents(base_path('docs/emulation.md')))
+        ->toContain("`{$kind}`")
+        ->and(
+            (string) preg_replace(
+                '/^.*\| `'.preg_quote($kind, '/').'` \|([^\n]*)\n.*$/s',
+                '$1',
+                (string) file_get_contents(base_path('docs/emulation.md')),
+            ),
+        )
+        ->toContain($said['outcome']);
+})
+    ->group('matrix')
+    ->with(array_keys(Sticks::kinds()))
+    ->with(array_keys(StickStart::KINDS));
 
 it('lets a machine\'s own revocations decide', function () {
     $sticks = new Sticks(matrixFolder());
@@ -65,9 +86,17 @@ it('lets a machine\'s own revocations decide', function () {
     $loader = Tests\Support\Workshop::says('mcopy', '-n', '-i', "{$image}@@1048576", '::/EFI/BOOT/BOOTX64.EFI', '-');
     $digest = (string) PeImage::read($loader)?->digest();
     $store = matrixFolder().'/revoking.fd';
-    file_put_contents($store, KeyBench::revoking((string) file_get_contents(Emulator::secureStore()), SignatureList::ofDigest($digest)));
+    file_put_contents(
+        $store,
+        KeyBench::revoking((string) file_get_contents(Emulator::secureStore()), SignatureList::ofDigest($digest)),
+    );
     $said = rehearsedStick($image, 'uefi-secure', [$store]);
-    expect($said['outcome'])->toBe('refused-secure-boot')->and($said['cause'])->toContain('on the list of revocations')->and($said['fix'])->toContain('newer image');
+    expect($said['outcome'])
+        ->toBe('refused-secure-boot')
+        ->and($said['cause'])
+        ->toContain('on the list of revocations')
+        ->and($said['fix'])
+        ->toContain('newer image');
     cell($image, 'uefi-secure', $store);
 })->group('matrix');
 
@@ -76,8 +105,10 @@ it('lets a machine\'s own enrolled digest decide', function () {
     $loader = Tests\Support\Workshop::says('mcopy', '-n', '-i', "{$image}@@1048576", '::/EFI/BOOT/BOOTX64.EFI', '-');
     $list = matrixFolder().'/db-of-machine';
     file_put_contents($list, "\x27\0\0\0".SignatureList::ofDigest((string) PeImage::read($loader)?->digest()));
-    expect(rehearsedStick($image, 'uefi-secure', [$list])['outcome'])->toBe('starts')
-        ->and(rehearsedStick($image, 'uefi-secure', [Emulator::secureStore()])['outcome'])->toBe('refused-secure-boot');
+    expect(rehearsedStick($image, 'uefi-secure', [$list])['outcome'])
+        ->toBe('starts')
+        ->and(rehearsedStick($image, 'uefi-secure', [Emulator::secureStore()])['outcome'])
+        ->toBe('refused-secure-boot');
 })->group('slow');
 
 it('refuses a loader whose signer\'s certificate is revoked, whole or by its digest', function () {
@@ -87,8 +118,25 @@ it('refuses a loader whose signer\'s certificate is revoked, whole or by its dig
     copy($pem, matrixFolder().'/snakeoil.pem');
     file_put_contents(matrixFolder().'/snakeoil.der', $der);
     file_put_contents(matrixFolder().'/dbx-whole', SignatureList::ofCertificate($der));
-    file_put_contents(matrixFolder().'/dbx-digest', "\x92\xA4\xD2\x3B\xC0\x96\x79\x40\xB4\x20\xFC\xF9\x8E\xF1\x03\xED".pack('V3', 28 + 64, 0, 64).str_repeat("\0", 16).hash('sha256', Cobblestone\Media\Inspection\Der::signedPart($der), true).str_repeat("\0", 16));
-    $outcome = fn (string ...$keys): string => rehearsedStick($image, 'uefi-secure', array_map(fn (string $key): string => matrixFolder()."/{$key}", $keys))['outcome'];
-    expect($outcome('snakeoil.pem'))->toBe('starts')->and($outcome('snakeoil.der'))->toBe('starts')
-        ->and($outcome('snakeoil.pem', 'dbx-whole'))->toBe('refused-secure-boot')->and($outcome('snakeoil.pem', 'dbx-digest'))->toBe('refused-secure-boot');
+    file_put_contents(
+        matrixFolder().'/dbx-digest',
+        "\x92\xA4\xD2\x3B\xC0\x96\x79\x40\xB4\x20\xFC\xF9\x8E\xF1\x03\xED".
+            pack('V3', 28 + 64, 0, 64).
+            str_repeat("\0", 16).
+            hash('sha256', Cobblestone\Media\Inspection\Der::signedPart($der), true).
+            str_repeat("\0", 16),
+    );
+    $outcome = fn (string ...$keys): string => rehearsedStick(
+        $image,
+        'uefi-secure',
+        array_map(fn (string $key): string => matrixFolder()."/{$key}", $keys),
+    )['outcome'];
+    expect($outcome('snakeoil.pem'))
+        ->toBe('starts')
+        ->and($outcome('snakeoil.der'))
+        ->toBe('starts')
+        ->and($outcome('snakeoil.pem', 'dbx-whole'))
+        ->toBe('refused-secure-boot')
+        ->and($outcome('snakeoil.pem', 'dbx-digest'))
+        ->toBe('refused-secure-boot');
 })->group('slow');

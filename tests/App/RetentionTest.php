@@ -12,13 +12,39 @@ use Illuminate\Support\Facades\DB;
 
 beforeEach(function () {
     $this->people = $this->bench();
-    config(['cobblestone.photos' => $this->photos = sys_get_temp_dir().'/cobble-keep-'.bin2hex(random_bytes(4))]);
+    config([
+        'cobblestone.photos' => ($this->photos = sys_get_temp_dir().'/cobble-keep-'.bin2hex(random_bytes(4))),
+    ]);
     mkdir($this->photos);
     $this->job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    LogEntry::query()->create(['job_id' => $this->job->id, 'user_id' => $this->people['lead']->id, 'revision' => 1, 'role' => 'lead', 'kind' => 'note', 'data' => ['text' => 'SECRET-WORDS of the owner'], 'created_at' => now()]);
+    LogEntry::query()->create([
+        'job_id' => $this->job->id,
+        'user_id' => $this->people['lead']->id,
+        'revision' => 1,
+        'role' => 'lead',
+        'kind' => 'note',
+        'data' => ['text' => 'SECRET-WORDS of the owner'],
+        'created_at' => now(),
+    ]);
     file_put_contents("{$this->photos}/p.jpg", 'x');
-    FirmwareSnapshot::query()->create(['job_id' => $this->job->id, 'user_id' => $this->people['lead']->id, 'settings' => ['secure_boot' => 'on'], 'origin' => 'paste', 'pasted' => 'SECRET-PASTE', 'photo' => 'p.jpg', 'notes' => [], 'created_at' => now()]);
-    SealedKey::query()->create(['job_id' => $this->job->id, 'kind' => 'recovery', 'label' => 'SECRET-LABEL', 'sealed' => 'k', 'user_id' => $this->people['lead']->id, 'expires_at' => now()->addDays(3)]);
+    FirmwareSnapshot::query()->create([
+        'job_id' => $this->job->id,
+        'user_id' => $this->people['lead']->id,
+        'settings' => ['secure_boot' => 'on'],
+        'origin' => 'paste',
+        'pasted' => 'SECRET-PASTE',
+        'photo' => 'p.jpg',
+        'notes' => [],
+        'created_at' => now(),
+    ]);
+    SealedKey::query()->create([
+        'job_id' => $this->job->id,
+        'kind' => 'recovery',
+        'label' => 'SECRET-LABEL',
+        'sealed' => 'k',
+        'user_id' => $this->people['lead']->id,
+        'expires_at' => now()->addDays(3),
+    ]);
     $this->hand = fn () => $this->job->refresh()->update(['status' => 'handed-over', 'handed_over_at' => now()]);
     $this->actingAs($this->people['lead']);
 });
@@ -49,11 +75,20 @@ it('removes what is the owner\'s, and leaves the chain whole', function () {
     $entries = LogEntry::query()->where('job_id', $this->job->id)->count();
     $this->travel(181)->days();
     $this->get('/retention')->assertOk()->assertSee(sprintf('%04d', $this->job->id));
-    $this->post('/retention/delete', ['kind' => 'owner', 'up_to' => (string) $this->job->id])->assertRedirect('/retention');
-    expect(LogEntry::query()->where('job_id', $this->job->id)->count())->toBe($entries)->and(LogChain::verify('log_entries'))->toMatchArray(['faults' => [], 'removed' => $entries])
-        ->and(is_file("{$this->photos}/p.jpg"))->toBeFalse();
+    $this->post('/retention/delete', ['kind' => 'owner', 'up_to' => (string) $this->job->id])->assertRedirect(
+        '/retention',
+    );
+    expect(LogEntry::query()->where('job_id', $this->job->id)->count())
+        ->toBe($entries)
+        ->and(LogChain::verify('log_entries'))
+        ->toMatchArray(['faults' => [], 'removed' => $entries])
+        ->and(is_file("{$this->photos}/p.jpg"))
+        ->toBeFalse();
     foreach (['jobs', 'plans', 'log_entries', 'firmware_snapshots', 'sealed_keys'] as $table) {
-        expect((string) json_encode(DB::select("select * from {$table}")))->not->toContain('SECRET')->not->toContain('Crew')->not->toContain('lounge counter');
+        expect((string) json_encode(DB::select("select * from {$table}")))
+            ->not->toContain('SECRET')
+            ->not->toContain('Crew')
+            ->not->toContain('lounge counter');
     }
     foreach (['', '/run', '/log', '/assessment', '/handover', '/plan.json', '/intake', '/rehearsal'] as $page) {
         expect($this->get("/jobs/{$this->job->id}{$page}")->status())->toBe(410);
@@ -63,31 +98,79 @@ it('removes what is the owner\'s, and leaves the chain whole', function () {
     }
     $this->travel(1700)->days();
     $this->post('/retention/delete', ['kind' => 'jobs', 'up_to' => (string) $this->job->id])->assertRedirect();
-    expect($this->job->refresh()->brief)->toBe('')->and(Plan::query()->where('job_id', $this->job->id)->count())->toBe(1)->and(Due::words())->toBe([])
-        ->and(BenchEvent::query()->where('kind', 'contents-removed')->count())->toBe(2)->and(LogChain::verify('bench_events')['faults'])->toBe([]);
+    expect($this->job->refresh()->brief)
+        ->toBe('')
+        ->and(Plan::query()->where('job_id', $this->job->id)->count())
+        ->toBe(1)
+        ->and(Due::words())
+        ->toBe([])
+        ->and(BenchEvent::query()->where('kind', 'contents-removed')->count())
+        ->toBe(2)
+        ->and(LogChain::verify('bench_events')['faults'])
+        ->toBe([]);
 });
 
 it('gives an owner everything that is kept, but no sealed key, and removes it on request', function () {
-    $given = $this->get("/jobs/{$this->job->id}/data.json")->assertOk()->assertHeader('Content-Disposition');
-    expect((string) $given->getContent())->toContain('SECRET-WORDS')->toContain('SECRET-PASTE')->toContain(base64_encode('x'))->and(json_decode((string) $given->getContent(), true)['keys'][0])->toHaveKeys(['kind', 'label', 'kept_until'])->not->toHaveKey('sealed');
-    $this->post("/jobs/{$this->job->id}/forget", ['because' => 'the owner', 'number' => (string) $this->job->id])->assertSessionHasErrors('number');
+    $given = $this->get("/jobs/{$this->job->id}/data.json")
+        ->assertOk()
+        ->assertHeader('Content-Disposition');
+    expect((string) $given->getContent())
+        ->toContain('SECRET-WORDS')
+        ->toContain('SECRET-PASTE')
+        ->toContain(base64_encode('x'))
+        ->and(json_decode((string) $given->getContent(), true)['keys'][0])
+        ->toHaveKeys(['kind', 'label', 'kept_until'])
+        ->not->toHaveKey('sealed');
+    $this->post("/jobs/{$this->job->id}/forget", [
+        'because' => 'the owner',
+        'number' => (string) $this->job->id,
+    ])->assertSessionHasErrors('number');
     ($this->hand)();
-    $this->post("/jobs/{$this->job->id}/forget", ['because' => 'the owner', 'number' => '99999'])->assertSessionHasErrors('number');
-    $this->post("/jobs/{$this->job->id}/forget", ['because' => '', 'number' => (string) $this->job->id])->assertSessionHasErrors('because');
-    $this->post("/jobs/{$this->job->id}/forget", ['because' => 'the owner asked', 'number' => (string) $this->job->id])->assertRedirect();
-    $this->get("/jobs/{$this->job->id}")->assertStatus(410)->assertSee('contents were removed');
+    $this->post("/jobs/{$this->job->id}/forget", [
+        'because' => 'the owner',
+        'number' => '99999',
+    ])->assertSessionHasErrors('number');
+    $this->post("/jobs/{$this->job->id}/forget", [
+        'because' => '',
+        'number' => (string) $this->job->id,
+    ])->assertSessionHasErrors('because');
+    $this->post("/jobs/{$this->job->id}/forget", [
+        'because' => 'the owner asked',
+        'number' => (string) $this->job->id,
+    ])->assertRedirect();
+    $this->get("/jobs/{$this->job->id}")
+        ->assertStatus(410)
+        ->assertSee('contents were removed');
     $other = $this->jobFrom('capstan-t3', $this->people['lead']);
-    $this->actingAs($this->people['evening'])->get("/jobs/{$other->id}/data.json")->assertForbidden();
+    $this->actingAs($this->people['evening'])
+        ->get("/jobs/{$other->id}/data.json")
+        ->assertForbidden();
     $this->post("/jobs/{$other->id}/forget", ['because' => 'x', 'number' => (string) $other->id])->assertForbidden();
 });
 
 it('asks for a word before it notes that copies elsewhere are gone', function () {
-    LogEntry::query()->create(['job_id' => $this->job->id, 'user_id' => $this->people['lead']->id, 'revision' => 1, 'role' => 'lead', 'kind' => 'done', 'step' => 'protect.back-up', 'data' => [], 'created_at' => now()]);
+    LogEntry::query()->create([
+        'job_id' => $this->job->id,
+        'user_id' => $this->people['lead']->id,
+        'revision' => 1,
+        'role' => 'lead',
+        'kind' => 'done',
+        'step' => 'protect.back-up',
+        'data' => [],
+        'created_at' => now(),
+    ]);
     ($this->hand)();
     $this->travel(31)->days();
     expect(array_column(Due::words(), 'what'))->toBe(['backups']);
-    $this->post('/retention/delete', ['kind' => 'backups', 'up_to' => (string) $this->job->id])->assertSessionHasErrors('gone');
-    $this->post('/retention/delete', ['kind' => 'backups', 'up_to' => (string) $this->job->id, 'gone' => 'yes'])->assertSessionHasNoErrors();
+    $this->post('/retention/delete', [
+        'kind' => 'backups',
+        'up_to' => (string) $this->job->id,
+    ])->assertSessionHasErrors('gone');
+    $this->post('/retention/delete', [
+        'kind' => 'backups',
+        'up_to' => (string) $this->job->id,
+        'gone' => 'yes',
+    ])->assertSessionHasNoErrors();
     expect(Due::words())->toBe([]);
 });
 

@@ -8,19 +8,49 @@ use Tests\Support\Workshop;
 
 pest()->group('slow');
 
-beforeEach(fn () => $this->shop = new Workshop);
+beforeEach(fn () => ($this->shop = new Workshop()));
 afterEach(fn () => $this->shop->clear());
 
 /** What an emulated UEFI machine with that stick, and nothing else, prints on its serial line. */
 function startsUnderUefi(Workshop $shop, string $stick, string $until, int $seconds = 90): string
 {
     copy('/usr/share/OVMF/OVMF_VARS_4M.fd', "{$shop->folder}/vars.fd");
-    $process = new Process(['qemu-system-x86_64', '-machine', 'q35', '-accel', 'tcg', '-m', '256', '-display', 'none', '-nodefaults', '-net', 'none', '-serial', "file:{$shop->folder}/serial.txt",
-        '-drive', 'if=pflash,format=raw,readonly=on,file=/usr/share/OVMF/OVMF_CODE_4M.fd', '-drive', "if=pflash,format=raw,file={$shop->folder}/vars.fd",
-        '-drive', "if=none,id=stick,format=raw,file={$stick}", '-device', 'qemu-xhci', '-device', 'usb-storage,drive=stick'], timeout: $seconds + 10);
+    $process = new Process(
+        [
+            'qemu-system-x86_64',
+            '-machine',
+            'q35',
+            '-accel',
+            'tcg',
+            '-m',
+            '256',
+            '-display',
+            'none',
+            '-nodefaults',
+            '-net',
+            'none',
+            '-serial',
+            "file:{$shop->folder}/serial.txt",
+            '-drive',
+            'if=pflash,format=raw,readonly=on,file=/usr/share/OVMF/OVMF_CODE_4M.fd',
+            '-drive',
+            "if=pflash,format=raw,file={$shop->folder}/vars.fd",
+            '-drive',
+            "if=none,id=stick,format=raw,file={$stick}",
+            '-device',
+            'qemu-xhci',
+            '-device',
+            'usb-storage,drive=stick',
+        ],
+        timeout: $seconds + 10,
+    );
     $process->start();
     $printed = '';
-    for ($end = microtime(true) + $seconds; microtime(true) < $end && ! str_contains($printed, $until) && $process->isRunning(); usleep(200_000)) {
+    for (
+        $end = microtime(true) + $seconds;
+        microtime(true) < $end && ! str_contains($printed, $until) && $process->isRunning();
+        usleep(200_000)
+    ) {
         $printed = (string) @file_get_contents("{$shop->folder}/serial.txt");
     }
     $process->stop(0);
@@ -41,7 +71,9 @@ it('starts a built stick with a boot loader of Debian\'s under emulated UEFI', f
     $stick = $this->shop->stick(300_000_256);
     $plan = $this->shop->plan($image, $stick, WriteMode::FilesCopied, Scheme::Mbr, false);
     $this->shop->build($plan, $stick, $image);
-    expect(startsUnderUefi($this->shop, $stick->path(), 'THE INSTALLER WAS REACHED'))->toContain('THE INSTALLER WAS REACHED');
+    expect(startsUnderUefi($this->shop, $stick->path(), 'THE INSTALLER WAS REACHED'))->toContain(
+        'THE INSTALLER WAS REACHED',
+    );
 });
 
 it('starts a stick that was written raw from a packed image', function () {

@@ -13,14 +13,27 @@ it('takes a bundle in, settles a contradiction and comes back to the path', func
     $this->visit("/jobs/{$job->id}");
     $this->press('i');
     $this->see('Read the machine');
-    $bundle = Bundles::tarGz(['m/lshw.json' => Bundles::fixture('lshw-new.json'), 'm/dmidecode.txt' => Bundles::fixture('dmidecode-new.txt'), 'm/odd.txt' => 'what is this']);
-    $this->browser()->findElement(WebDriverBy::id('files'))->setFileDetector(new LocalFileDetector)->sendKeys($bundle);
-    $this->browser()->findElement(WebDriverBy::cssSelector('form[action$="/readings"] button'))->sendKeys(WebDriverKeys::ENTER);
+    $bundle = Bundles::tarGz([
+        'm/lshw.json' => Bundles::fixture('lshw-new.json'),
+        'm/dmidecode.txt' => Bundles::fixture('dmidecode-new.txt'),
+        'm/odd.txt' => 'what is this',
+    ]);
+    $this->browser()
+        ->findElement(WebDriverBy::id('files'))
+        ->setFileDetector(new LocalFileDetector())
+        ->sendKeys($bundle);
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('form[action$="/readings"] button'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('Read: lshw, dmidecode');
     expect($this->text())->toContain('"odd.txt": this is not the output of a tool')->toContain('waits for you');
-    $this->browser()->findElement(WebDriverBy::cssSelector('.contradictions tr.open td:nth-child(3) button'))->sendKeys(WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('.contradictions tr.open td:nth-child(3) button'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('settled by a person');
-    expect(array_column($job->refresh()->currentPlan()->plan['facts'], 'value', 'name')['memory_bytes'])->toBe(17179869184);
+    expect(array_column($job->refresh()->currentPlan()->plan['facts'], 'value', 'name')['memory_bytes'])->toBe(
+        17179869184,
+    );
     // Reload and back button keep their ground.
     $this->browser()->navigate()->refresh();
     $this->see('settled by a person');
@@ -45,10 +58,22 @@ it('finds a bad module on the memory sheet by keyboard, and holds the copy back 
         if (str_contains($this->text(), 'is bad, with')) {
             break;
         }
-        $placed = (array) $this->browser()->executeScript('return [...document.querySelectorAll(".memory-test select[name^=placed]")].map((s) => s.value).filter(Boolean)');
-        $rows = fn (): int => (int) $this->browser()->executeScript('return document.querySelectorAll("td.outcome").length');
-        $this->browser()->findElement(WebDriverBy::cssSelector('[name=outcome][value='.(in_array($truth, $placed, true) ? 'errors' : 'clean').']'))->sendKeys(' ');
-        $this->browser()->findElement(WebDriverBy::cssSelector('.memory-test button'))->sendKeys(WebDriverKeys::ENTER);
+        $placed = (array) $this->browser()->executeScript(
+            'return [...document.querySelectorAll(".memory-test select[name^=placed]")].map((s) => s.value).filter(Boolean)',
+        );
+        $rows = fn (): int => (int) $this->browser()->executeScript(
+            'return document.querySelectorAll("td.outcome").length',
+        );
+        $this->browser()
+            ->findElement(
+                WebDriverBy::cssSelector(
+                    '[name=outcome][value='.(in_array($truth, $placed, true) ? 'errors' : 'clean').']',
+                ),
+            )
+            ->sendKeys(' ');
+        $this->browser()
+            ->findElement(WebDriverBy::cssSelector('.memory-test button'))
+            ->sendKeys(WebDriverKeys::ENTER);
         $this->browser()->wait(8, 60)->until(fn () => $rows() === $i + 1);
         usleep(300_000);
     }
@@ -65,16 +90,26 @@ it('answers the deciding question, marks a way as tried and sees the next gentle
     $this->visit("/jobs/{$job->id}");
     $this->press('a');
     $this->see('would change this most');
-    $this->browser()->findElement(WebDriverBy::cssSelector('[name="facts[recovery.environment]"][value=yes]'))->sendKeys(' ');
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('[name="facts[recovery.environment]"][value=yes]'))
+        ->sendKeys(' ');
     $this->browser()->findElement(WebDriverBy::cssSelector('form.questions button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Revision 2');
     $this->press('a');
     $this->see('this one');
-    expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Start-up repair from the recovery environment');
-    $this->browser()->findElement(WebDriverBy::cssSelector('.ladder .recommended button'))->sendKeys(WebDriverKeys::ENTER);
+    expect(
+        (string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'),
+    )->toBe('Start-up repair from the recovery environment');
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('.ladder .recommended button'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('Tried already, and it did not help.');
-    expect((string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'))->toBe('Rebuild the boot files from an install stick')
-        ->and(Job::query()->firstOrFail()->revision)->toBe(3);
+    expect(
+        (string) $this->browser()->executeScript('return document.querySelector(".ladder .recommended b").innerText'),
+    )
+        ->toBe('Rebuild the boot files from an install stick')
+        ->and(Job::query()->firstOrFail()->revision)
+        ->toBe(3);
 });
 
 it('finds what is seen with a slash from run mode', function () {

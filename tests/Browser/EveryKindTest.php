@@ -15,7 +15,7 @@ function jobOfKind(object $test, string $brief): Job
 {
     $people = $test->bench();
     $given = Yaml::parseFile(base_path("docs/guide/briefs/{$brief}.yaml"));
-    $given['machine']['facts'] = [...($given['machine']['facts'] ?? []), ...(ANSWERS_OF[$brief] ?? [])];
+    $given['machine']['facts'] = [...$given['machine']['facts'] ?? [], ...ANSWERS_OF[$brief] ?? []];
     $test->signIn('lead');
 
     return app(App\Actions\OpenJob::class)->handle($people['lead'], $given)->refresh();
@@ -36,13 +36,33 @@ it('walks each kind of job to the sheet', function (string $brief, array $on, ar
         expect($this->text())->not->toContain($text);
     }
 })->with([
-    'clean install' => ['pocket-lantern', ['It now carries Corvane Play 2', 'Erased: Pebble M2', 'All of it goes back'], ['charged by', 'copied']],
-    'stick only' => ['stick-for-any', ['A stick, Harbour 16', 'The stick was read back, and is equal'], ['Your files', 'password', 'Erased']],
+    'clean install' => [
+        'pocket-lantern',
+        ['It now carries Corvane Play 2', 'Erased: Pebble M2', 'All of it goes back'],
+        ['charged by', 'copied'],
+    ],
+    'stick only' => [
+        'stick-for-any',
+        ['A stick, Harbour 16', 'The stick was read back, and is equal'],
+        ['Your files', 'password', 'Erased'],
+    ],
     'new build' => ['new-capstan', ['It is a new build', 'started for the first time'], ['Your files', 'battery']],
     'drive swap' => ['drive-swap', ['on a new drive', 'kept as it was', 'rescued from the failing drive'], []],
-    'factory image' => ['factory-restore', ['as its maker delivered it', 'Everything since purchase was removed'], ['were copied']],
-    'firmware' => ['firmware-update', ['Version 1.08 → 1.14', 'Version 1.14 → 1.16', 'protection was resumed'], ['Erased', 'password']],
-    'repair' => ['repair', ['here to be repaired in place', 'The fault was looked for twice'], ['Erased', 'password']],
+    'factory image' => [
+        'factory-restore',
+        ['as its maker delivered it', 'Everything since purchase was removed'],
+        ['were copied'],
+    ],
+    'firmware' => [
+        'firmware-update',
+        ['Version 1.08 → 1.14', 'Version 1.14 → 1.16', 'protection was resumed'],
+        ['Erased', 'password'],
+    ],
+    'repair' => [
+        'repair',
+        ['here to be repaired in place', 'The fault was looked for twice'],
+        ['Erased', 'password'],
+    ],
     'cable restore' => ['cable-restore', ['restored over a cable', 'Everything on it was erased'], ['were copied']],
     'upgrade' => ['upgrade', ['upgraded to Tansy Desktop 7', 'Can be taken back until'], ['Erased']],
 ]);
@@ -60,9 +80,12 @@ it('stands at a stop, is told what opens it, and goes on to the sheet', function
     $shut = $this->standsAt($job);
     $this->visit("/jobs/{$job->id}/run");
     $this->see('Stop: The power leads are not enough');
-    expect($shut->acts)->not->toBe([])
-        ->and((string) $this->browser()->executeScript('return document.querySelector(".stone-card h1").innerText'))->toBe($shut->title)
-        ->and($this->browser()->findElements(WebDriverBy::cssSelector('#done, form.strip, form.evidence')))->toBe([]);
+    expect($shut->acts)
+        ->not->toBe([])
+        ->and((string) $this->browser()->executeScript('return document.querySelector(".stone-card h1").innerText'))
+        ->toBe($shut->title)
+        ->and($this->browser()->findElements(WebDriverBy::cssSelector('#done, form.strip, form.evidence')))
+        ->toBe([]);
     usleep(1_000_000);
     $this->press(' ');
     usleep(300_000);
@@ -78,10 +101,14 @@ it('stands at a stop, is told what opens it, and goes on to the sheet', function
     $this->visit("/jobs/{$job->id}/run");
     $this->press('i');
     $this->see('departures from the policy');
-    $this->browser()->executeScript('document.querySelectorAll("details.more").forEach((one) => { one.open = true; })');
+    $this->browser()->executeScript(
+        'document.querySelectorAll("details.more").forEach((one) => { one.open = true; })',
+    );
     $this->see('Power leads for it');
     $this->browser()->findElement(WebDriverBy::id('card_leads'))->clear();
-    $this->browser()->findElement(WebDriverBy::id('card_leads'))->sendKeys('8-pin, 8-pin'.WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::id('card_leads'))
+        ->sendKeys('8-pin, 8-pin'.WebDriverKeys::ENTER);
     $this->see('open again');
     for ($laid = 0; $laid < 40 && $job->refresh()->isOpen(); $laid++) {
         $this->layHere($job);
@@ -100,7 +127,11 @@ it('holds a stone whose evidence differs until a lead says why, and asks once of
     $this->browser()->findElement(WebDriverBy::cssSelector('[name=before_clock]'))->sendKeys(' ');
     $this->browser()->findElement(WebDriverBy::cssSelector('form.evidence button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Take in is done.');
-    expect(LogEntry::query()->where('step', 'intake.take-in')->where('kind', 'done')->firstOrFail()->data['before_clock'])->toBeTrue();
+    expect(
+        LogEntry::query()->where('step', 'intake.take-in')->where('kind', 'done')->firstOrFail()->data[
+            'before_clock'
+        ],
+    )->toBeTrue();
     while (($step = $this->standsAt($job))->id !== 'hardware.close') {
         $this->layHere($job);
     }
@@ -109,7 +140,9 @@ it('holds a stone whose evidence differs until a lead says why, and asks once of
     $this->fillEvidence(['screws_in' => '3 × short']);
     $this->see('short: 3, not 4');
     expect($this->browser()->findElement(WebDriverBy::id('e-screws_in'))->getAttribute('value'))->toBe('3 × short');
-    $this->browser()->findElement(WebDriverBy::id('a-screws_in'))->sendKeys('one was missing when it came'.WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::id('a-screws_in'))
+        ->sendKeys('one was missing when it came'.WebDriverKeys::ENTER);
     $this->see('Close the case is done.');
     $this->visit("/jobs/{$job->id}/handover");
     $this->see('What differs and was accepted');

@@ -5,11 +5,61 @@ use App\Models\Job;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-const PAGES = ['/', '/jobs', '/jobs/new', '/sticks', '/shelf', '/catalogue', '/catalogue/machines/norrel-fairlead-13', '/logbook', '/find?q=fair', '/policy', '/people', '/account', '/retention', '/bell', '{job}', '{job}?stone=target.erase', '{job}/run', '{job}/run?stone=target.erase', '{job}/log', '{job}/intake', '{job}/handover', '{job}/paper', '{hold}', '{job}/assessment', '{job}/memory', '{job}/backup', '{job}/keys', '{job}/rehearsal', '{job}/settings', '{job}/ways-in', '{locked}/rehearsal', '{update}/settings', '{update}/rehearsal', '{repair}', '{repair}/assessment', '{swap}/assessment', '{repair}/run', '/learned', '/find?q=black+screen'];
+const PAGES = [
+    '/',
+    '/jobs',
+    '/jobs/new',
+    '/sticks',
+    '/shelf',
+    '/catalogue',
+    '/catalogue/machines/norrel-fairlead-13',
+    '/logbook',
+    '/find?q=fair',
+    '/policy',
+    '/people',
+    '/account',
+    '/retention',
+    '/bell',
+    '{job}',
+    '{job}?stone=target.erase',
+    '{job}/run',
+    '{job}/run?stone=target.erase',
+    '{job}/log',
+    '{job}/intake',
+    '{job}/handover',
+    '{job}/paper',
+    '{hold}',
+    '{job}/assessment',
+    '{job}/memory',
+    '{job}/backup',
+    '{job}/keys',
+    '{job}/rehearsal',
+    '{job}/settings',
+    '{job}/ways-in',
+    '{locked}/rehearsal',
+    '{update}/settings',
+    '{update}/rehearsal',
+    '{repair}',
+    '{repair}/assessment',
+    '{swap}/assessment',
+    '{repair}/run',
+    '/learned',
+    '/find?q=black+screen',
+];
 
 beforeEach(function () {
     app(DemoWorld::class)->load();
-    $this->pages = array_map(fn (string $page) => strtr($page, ['{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'), '{locked}' => '/jobs/'.Job::query()->where('title', 'like', '%counter 3')->latest('id')->value('id'), '{update}' => '/jobs/'.Job::query()->where('title', 'like', '%firmware')->value('id'), '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'), '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'), '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id')]), PAGES);
+    $this->pages = array_map(
+        fn (string $page) => strtr($page, [
+            '{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'),
+            '{locked}' => '/jobs/'.Job::query()->where('title', 'like', '%counter 3')->latest('id')->value('id'),
+            '{update}' => '/jobs/'.Job::query()->where('title', 'like', '%firmware')->value('id'),
+            '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'),
+            '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'),
+            '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id'),
+        ]),
+        PAGES,
+    );
 });
 
 it('fits both widths without sideways scrolling, and passes the accessibility rules in light and dark', function () {
@@ -17,7 +67,10 @@ it('fits both widths without sideways scrolling, and passes the accessibility ru
     $faults = [];
     foreach ([[1280, 800, 'light'], [390, 844, 'dark']] as [$width, $height, $scheme]) {
         $this->resize($width, $height);
-        $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
+        $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setEmulatedMedia',
+            'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]],
+        ]);
         foreach ($this->pages as $page) {
             $this->visit($page);
             $wide = (int) $this->browser()->executeScript('return document.documentElement.scrollWidth');
@@ -25,7 +78,12 @@ it('fits both widths without sideways scrolling, and passes the accessibility ru
                 $faults[] = "{$page} at {$width}: {$wide} wide";
             }
             // Dark colours and the narrow layout are the same for every page of a kind: one of each kind is enough there.
-            foreach ($scheme === 'light' || preg_match('#/(run|assessment|memory|intake|new|handover)$|^/$|^/jobs/\d+$#', $page) === 1 ? $this->axe() : [] as $fault) {
+            foreach (
+                $scheme === 'light' ||
+                preg_match('#/(run|assessment|memory|intake|new|handover)$|^/$|^/jobs/\d+$#', $page) === 1
+                    ? $this->axe()
+                    : [] as $fault
+            ) {
                 $faults[] = "{$page} {$scheme}: {$fault}";
             }
         }
@@ -37,15 +95,27 @@ it('loads nothing from anywhere else and reports no script errors', function () 
     $this->signIn('lead');
     foreach ($this->pages as $page) {
         $this->visit($page);
-        $foreign = $this->browser()->executeScript('return performance.getEntriesByType("resource").map((r) => r.name).filter((n) => !n.startsWith(location.origin) && !n.startsWith("data:"))');
+        $foreign = $this->browser()->executeScript(
+            'return performance.getEntriesByType("resource").map((r) => r.name).filter((n) => !n.startsWith(location.origin) && !n.startsWith("data:"))',
+        );
         expect($foreign)->toBe([], $page);
     }
-    expect(array_values(array_filter(array_column($this->browser()->manage()->getLog('browser'), 'message'), fn (string $line) => ! str_contains($line, 'favicon'))))->toBe([]);
+    expect(
+        array_values(
+            array_filter(
+                array_column($this->browser()->manage()->getLog('browser'), 'message'),
+                fn (string $line) => ! str_contains($line, 'favicon'),
+            ),
+        ),
+    )->toBe([]);
 });
 
 it('goes to a place by holding k, and shows keys with h', function () {
     $this->signIn('evening');
-    $down = fn (string $key, string $type) => $this->browser()->executeScript('document.dispatchEvent(new KeyboardEvent(arguments[1], {key: arguments[0], bubbles: true}))', [$key, $type]);
+    $down = fn (string $key, string $type) => $this->browser()->executeScript(
+        'document.dispatchEvent(new KeyboardEvent(arguments[1], {key: arguments[0], bubbles: true}))',
+        [$key, $type],
+    );
     $down('k', 'keydown');
     expect($this->browser()->findElement(WebDriverBy::id('kerb'))->getAttribute('class'))->toContain('letters');
     $down('s', 'keydown');
@@ -67,9 +137,12 @@ it('swaps parts without a reload, and the back button returns', function () {
     $this->browser()->executeScript('window.stayed = true');
     $this->browser()->findElement(WebDriverBy::cssSelector('[data-place=f]'))->click();
     $this->see('Driver packages');
-    expect($this->browser()->executeScript('return window.stayed === true'))->toBeTrue()
-        ->and($this->path())->toBe('/shelf')
-        ->and($this->browser()->getTitle())->toBe('Shelf · Cobblestone');
+    expect($this->browser()->executeScript('return window.stayed === true'))
+        ->toBeTrue()
+        ->and($this->path())
+        ->toBe('/shelf')
+        ->and($this->browser()->getTitle())
+        ->toBe('Shelf · Cobblestone');
     $this->browser()->navigate()->back();
     $this->see('open jobs');
     expect($this->path())->toBe('/');
@@ -85,13 +158,18 @@ it('keeps what was typed when a form is refused, with the message beside the fie
 
 it('works as plain pages without any script', function () {
     $this->signIn('lead');
-    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setScriptExecutionDisabled', 'params' => ['value' => true]]);
+    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+        'cmd' => 'Emulation.setScriptExecutionDisabled',
+        'params' => ['value' => true],
+    ]);
     $job = Job::query()->where('title', 'like', 'Fairlead%')->firstOrFail();
     $this->visit("/jobs/{$job->id}/run");
     $this->browser()->findElement(WebDriverBy::cssSelector('button.walk'))->click();
     usleep(800_000);
-    expect($job->refresh()->summary['away'][0]['title'])->toBe('Back up')
-        ->and($this->browser()->findElement(WebDriverBy::cssSelector('.stone-card h1'))->getText())->toBe('Lay out tools');
+    expect($job->refresh()->summary['away'][0]['title'])
+        ->toBe('Back up')
+        ->and($this->browser()->findElement(WebDriverBy::cssSelector('.stone-card h1'))->getText())
+        ->toBe('Lay out tools');
 });
 
 it('tells the second of two people what the first did', function () {

@@ -12,15 +12,24 @@ it('tells in two clicks that a start went otherwise, by keyboard, and plans agai
     $this->visit("/jobs/{$job->id}");
     $this->press('e');
     $this->see('All 6 come through');
-    expect($this->browser()->findElements(WebDriverBy::cssSelector('.stones-over .missing')))->toBe([])
-        ->and(count($this->browser()->findElements(WebDriverBy::cssSelector('.stones-over .bank.reached'))))->toBe(5);
+    expect($this->browser()->findElements(WebDriverBy::cssSelector('.stones-over .missing')))
+        ->toBe([])
+        ->and(count($this->browser()->findElements(WebDriverBy::cssSelector('.stones-over .bank.reached'))))
+        ->toBe(5);
     // First: open. Second: what happened.
-    $this->browser()->findElement(WebDriverBy::cssSelector('.crossing .otherwise summary'))->sendKeys(WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('.crossing .otherwise summary'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('This model does that');
-    $this->browser()->findElement(WebDriverBy::cssSelector('.crossing .otherwise li:nth-child(2) button[value=model]'))->sendKeys(WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('.crossing .otherwise li:nth-child(2) button[value=model]'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('seen on this model once');
-    expect(BootObservation::query()->firstOrFail()->seen)->toBe('no-bootable-device')
-        ->and($this->text())->toContain('Prediction against reality')->toContain('1 of 6 would not end');
+    expect(BootObservation::query()->firstOrFail()->seen)
+        ->toBe('no-bootable-device')
+        ->and($this->text())
+        ->toContain('Prediction against reality')
+        ->toContain('1 of 6 would not end');
     expect(count($this->browser()->findElements(WebDriverBy::cssSelector('.stones-over .bank.reached'))))->toBe(4);
     // Reload and back keep their ground.
     $this->browser()->navigate()->refresh();
@@ -41,12 +50,19 @@ it('counts a way in with the hands', function () {
     // A hold is one long stone, and the line is over it while the words say to hold.
     $words = fn (): string => $this->browser()->findElement(WebDriverBy::cssSelector('.presses .count'))->getText();
     $this->browser()->wait(8, 50)->until(fn () => str_contains($words(), 'Hold volume up'));
-    $first = (string) $this->browser()->findElement(WebDriverBy::cssSelector('.presses .beat'))->getAttribute('transform');
+    $first = (string) $this->browser()
+        ->findElement(WebDriverBy::cssSelector('.presses .beat'))
+        ->getAttribute('transform');
     $this->browser()->wait(8, 50)->until(fn () => str_contains($words(), 'Press power once'));
-    expect((string) $this->browser()->findElement(WebDriverBy::cssSelector('.presses .beat'))->getAttribute('transform'))->not->toBe($first);
+    expect(
+        (string) $this->browser()->findElement(WebDriverBy::cssSelector('.presses .beat'))->getAttribute('transform'),
+    )->not->toBe($first);
     $this->browser()->wait(10, 50)->until(fn () => str_contains($words(), 'Let go of volume up'));
     $button->sendKeys(WebDriverKeys::ENTER);
-    expect($button->getText())->toBe('Count with me')->and($this->browser()->findElement(WebDriverBy::cssSelector('.presses .beat'))->getAttribute('visibility'))->toBe('hidden');
+    expect($button->getText())
+        ->toBe('Count with me')
+        ->and($this->browser()->findElement(WebDriverBy::cssSelector('.presses .beat'))->getAttribute('visibility'))
+        ->toBe('hidden');
 });
 
 it('records settings by keyboard and shows what the path makes of them', function () {
@@ -58,13 +74,22 @@ it('records settings by keyboard and shows what the path makes of them', functio
     $this->see('What changes, in this order');
     expect($this->text())->toContain('off (assumed: look)');
     $this->browser()->findElement(WebDriverBy::name('settings[secure_boot]'))->sendKeys('on');
-    $this->browser()->findElement(WebDriverBy::name('settings[older_devices]'))->sendKeys('allowed', WebDriverKeys::TAB);
-    $this->browser()->findElement(WebDriverBy::cssSelector('form[action$="/settings"] .btn.go'))->sendKeys(WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::name('settings[older_devices]'))
+        ->sendKeys('allowed', WebDriverKeys::TAB);
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('form[action$="/settings"] .btn.go'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('Recorded. The path is computed from it.');
-    expect(FirmwareSnapshot::query()->firstOrFail()->settings)->toEqual(['older_devices' => 'allowed', 'secure_boot' => 'on'])->and($this->text())->toContain('it is set, not in force');
+    expect(FirmwareSnapshot::query()->firstOrFail()->settings)
+        ->toEqual(['older_devices' => 'allowed', 'secure_boot' => 'on'])
+        ->and($this->text())
+        ->toContain('it is set, not in force');
     // A word that is none keeps what was typed.
     $this->browser()->findElement(WebDriverBy::id('pasted'))->sendKeys('Fan speed: quick');
-    $this->browser()->findElement(WebDriverBy::cssSelector('form[action$="/settings"] .btn.go'))->sendKeys(WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('form[action$="/settings"] .btn.go'))
+        ->sendKeys(WebDriverKeys::ENTER);
     $this->see('this model has no setting');
     expect($this->browser()->findElement(WebDriverBy::id('pasted'))->getAttribute('value'))->toBe('Fan speed: quick');
 });

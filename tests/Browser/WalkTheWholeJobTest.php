@@ -6,9 +6,23 @@ use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Symfony\Component\Yaml\Yaml;
 
-const EVIDENCE = ['condition' => 'one scratch', 'accessories' => 'charger', 'promised' => 'papers, rota and pictures stay', 'agreed_by' => 'crew office lead', 'agreed_how' => 'in-writing', 'received_by' => 'crew office lead'];
+const EVIDENCE = [
+    'condition' => 'one scratch',
+    'accessories' => 'charger',
+    'promised' => 'papers, rota and pictures stay',
+    'agreed_by' => 'crew office lead',
+    'agreed_how' => 'in-writing',
+    'received_by' => 'crew office lead',
+];
 
-const BACKUP = ['files_source' => '11840', 'files_copy' => '11840', 'bytes_source' => '24117248000', 'bytes_copy' => '24117248000', 'checksums' => 'equal', 'samples' => '3'];
+const BACKUP = [
+    'files_source' => '11840',
+    'files_copy' => '11840',
+    'bytes_source' => '24117248000',
+    'bytes_copy' => '24117248000',
+    'checksums' => 'equal',
+    'samples' => '3',
+];
 
 it('takes a laptop in, walks its path by keyboard and prints the sheet', function () {
     $this->bench();
@@ -22,7 +36,9 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     foreach ($this->browser()->findElements(WebDriverBy::cssSelector('details.more > summary')) as $summary) {
         $this->browser()->executeScript('arguments[0].parentElement.open = true', [$summary]);
     }
-    $this->browser()->executeScript('document.getElementById("lsblk").value = arguments[0]', [$given['machine']['lsblk']]);
+    $this->browser()->executeScript('document.getElementById("lsblk").value = arguments[0]', [
+        $given['machine']['lsblk'],
+    ]);
     $this->browser()->findElement(WebDriverBy::cssSelector('[name=keep][value=some]'))->sendKeys(' ');
     $this->browser()->findElement(WebDriverBy::id('backup_bytes'))->sendKeys('24117248000');
     $this->browser()->findElement(WebDriverBy::id('dest_name'))->sendKeys('Bollard external drive');
@@ -31,9 +47,16 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     $this->see('Take in');
     $job = Job::query()->firstOrFail();
     $this->see('2 questions');
-    expect($this->text())->toContain('Because')->toContain('How is the present drive protected?')->toContain('Where does the licence for Tansy Desktop 7 come from?');
-    $this->browser()->findElement(WebDriverBy::cssSelector('[name="facts[licence.kind]"][value=entitlement]'))->sendKeys(' ');
-    $this->browser()->findElement(WebDriverBy::cssSelector('[name="facts[drive.encryption]"][value=chip]'))->sendKeys(' ');
+    expect($this->text())
+        ->toContain('Because')
+        ->toContain('How is the present drive protected?')
+        ->toContain('Where does the licence for Tansy Desktop 7 come from?');
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('[name="facts[licence.kind]"][value=entitlement]'))
+        ->sendKeys(' ');
+    $this->browser()
+        ->findElement(WebDriverBy::cssSelector('[name="facts[drive.encryption]"][value=chip]'))
+        ->sendKeys(' ');
     $this->browser()->findElement(WebDriverBy::cssSelector('form.questions button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Revision 2');
 
@@ -44,7 +67,9 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     $this->ranBefore($job, 'protect.back-up');
     $this->press('r');
     $this->see('stone 1 of');
-    $step = fn () => (string) $this->browser()->executeScript('return document.querySelector(".stone-card h1").innerText');
+    $step = fn () => (string) $this->browser()->executeScript(
+        'return document.querySelector(".stone-card h1").innerText',
+    );
     expect($step())->toBe('Take in');
     usleep(1_000_000);
     $this->press(' ');
@@ -56,7 +81,10 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     // A done is taken back, then done again.
     $this->press('u');
     $this->see('stone 1 of');
-    expect($step())->toBe('Take in')->and(LogEntry::query()->where('kind', 'taken-back')->count())->toBe(1);
+    expect($step())
+        ->toBe('Take in')
+        ->and(LogEntry::query()->where('kind', 'taken-back')->count())
+        ->toBe(1);
     $this->fillEvidence(EVIDENCE);
     $this->see('Take in is done.');
     $this->see('Look at the label');
@@ -83,8 +111,10 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     usleep(1_000_000);
     $this->press(' ');
     usleep(300_000);
-    expect(LogEntry::query()->where('step', 'target.erase')->count())->toBe(0)
-        ->and($this->text())->toContain('You can read this ahead');
+    expect(LogEntry::query()->where('step', 'target.erase')->count())
+        ->toBe(0)
+        ->and($this->text())
+        ->toContain('You can read this ahead');
 
     // The copy is done; a first proof is refused beside its field and what was typed is kept; the second opens the gate.
     $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
@@ -96,7 +126,9 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     $this->see('Open the gate');
     $this->fillEvidence([...BACKUP, 'files_copy' => '11839']);
     $this->see('11 839 read, 11 840 expected');
-    expect($this->browser()->findElement(WebDriverBy::name('evidence[bytes_copy]'))->getAttribute('value'))->toBe('24117248000');
+    expect($this->browser()->findElement(WebDriverBy::name('evidence[bytes_copy]'))->getAttribute('value'))->toBe(
+        '24117248000',
+    );
     $this->fillEvidence(BACKUP);
     $this->see('Check the backup is done.');
 
@@ -126,7 +158,9 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
             $this->press('g');
             $this->press('0000', WebDriverKeys::TAB, ' ', WebDriverKeys::ENTER);
             $this->see('These are not the last four');
-            expect(LogEntry::query()->where('kind', 'confirmed')->where('step', 'target.erase')->exists())->toBeFalse();
+            expect(
+                LogEntry::query()->where('kind', 'confirmed')->where('step', 'target.erase')->exists(),
+            )->toBeFalse();
         }
         if ($current['one_way']) {
             usleep(1_000_000);
@@ -137,16 +171,32 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
         $this->layHere($job, EVIDENCE);
     }
     $job = Job::query()->firstOrFail();
-    expect($job->status)->toBe('handed-over')
-        ->and($problem)->toBeTrue()
-        ->and(LogEntry::query()->whereIn('kind', ['problem', 'retry'])->count())->toBe(2)
-        ->and(LogEntry::query()->where('kind', 'confirmed')->count())->toBe(2);
+    expect($job->status)
+        ->toBe('handed-over')
+        ->and($problem)
+        ->toBeTrue()
+        ->and(
+            LogEntry::query()
+                ->whereIn('kind', ['problem', 'retry'])
+                ->count(),
+        )
+        ->toBe(2)
+        ->and(LogEntry::query()->where('kind', 'confirmed')->count())
+        ->toBe(2);
 
     // The sheet an owner can read, without the frame when printed.
     $this->visit("/jobs/{$job->id}/handover");
     $this->see('Handover sheet');
-    expect($this->text())->toContain('Tansy Desktop 7 Dock')->toContain('Your files were copied, counted and compared')->toContain('11 840')->not->toContain('Draft')->not->toContain('415D');
-    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']]);
+    expect($this->text())
+        ->toContain('Tansy Desktop 7 Dock')
+        ->toContain('Your files were copied, counted and compared')
+        ->toContain('11 840')
+        ->not->toContain('Draft')
+        ->not->toContain('415D');
+    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+        'cmd' => 'Emulation.setEmulatedMedia',
+        'params' => ['media' => 'print'],
+    ]);
     expect($this->browser()->findElement(WebDriverBy::id('kerb'))->isDisplayed())->toBeFalse();
 });
 
@@ -162,7 +212,10 @@ it('reaches the first action on a known model within 15 keystrokes', function ()
     $this->see('stone 1 of');
     $this->press($keys[7]);
     $this->see('expected');
-    expect(LogEntry::query()->orderByDesc('id')->value('kind'))->toBe('started')
-        ->and(Job::query()->firstOrFail()->currentPlan()->plan['job']['model'])->toBe('norrel-fairlead-13')
-        ->and(count($keys))->toBeLessThanOrEqual(15);
+    expect(LogEntry::query()->orderByDesc('id')->value('kind'))
+        ->toBe('started')
+        ->and(Job::query()->firstOrFail()->currentPlan()->plan['job']['model'])
+        ->toBe('norrel-fairlead-13')
+        ->and(count($keys))
+        ->toBeLessThanOrEqual(15);
 });

@@ -16,7 +16,16 @@ trait WalksPaths
     /** The stone's clock has run for hours: nobody is asked whether it was done before. */
     public function ranBefore(Job $job, string $step): void
     {
-        $entry = LogEntry::query()->create(['job_id' => $job->id, 'user_id' => $job->user_id, 'revision' => $job->refresh()->revision, 'role' => 'lead', 'kind' => 'started', 'step' => $step, 'data' => [], 'created_at' => now()->subHours(9)]);
+        $entry = LogEntry::query()->create([
+            'job_id' => $job->id,
+            'user_id' => $job->user_id,
+            'revision' => $job->refresh()->revision,
+            'role' => 'lead',
+            'kind' => 'started',
+            'step' => $step,
+            'data' => [],
+            'created_at' => now()->subHours(9),
+        ]);
         $job->update(['last_entry' => $entry->id]);
     }
 
@@ -33,24 +42,29 @@ trait WalksPaths
      */
     public function expected(Job $job, Step $step, array $said = []): array
     {
-        return [...WalkThrough::evidence($step, app(JobBridge::class)->progress($job->refresh())->evidence()), ...$said];
+        return [
+            ...WalkThrough::evidence($step, app(JobBridge::class)->progress($job->refresh())->evidence()),
+            ...$said,
+        ];
     }
 
     /** @param  array<string, string>  $values */
     public function fillEvidence(array $values): void
     {
         $script = <<<'JS'
-            const values = arguments[0], form = document.querySelector('form.evidence');
-            for (const [id, value] of Object.entries(values)) {
-                form.querySelectorAll(`[name="evidence[${id}]"],[name="evidence[${id}][]"]`).forEach((field) => {
-                    if (field.type === 'radio') field.checked = field.value === value;
-                    else if (field.type === 'checkbox') field.checked = value.includes(field.value);
-                    else field.value = value;
-                });
-            }
-            JS;
+        const values = arguments[0], form = document.querySelector('form.evidence');
+        for (const [id, value] of Object.entries(values)) {
+            form.querySelectorAll(`[name="evidence[${id}]"],[name="evidence[${id}][]"]`).forEach((field) => {
+                if (field.type === 'radio') field.checked = field.value === value;
+                else if (field.type === 'checkbox') field.checked = value.includes(field.value);
+                else field.value = value;
+            });
+        }
+        JS;
         $this->browser()->executeScript($script, [$values]);
-        $this->browser()->findElement(WebDriverBy::cssSelector('form.evidence button'))->sendKeys(WebDriverKeys::ENTER);
+        $this->browser()
+            ->findElement(WebDriverBy::cssSelector('form.evidence button'))
+            ->sendKeys(WebDriverKeys::ENTER);
     }
 
     /**
@@ -66,11 +80,23 @@ trait WalksPaths
         $this->see($step->title);
         if ($step->isOneWay()) {
             if ($step->confirmation->typed) {
-                $this->browser()->findElement(WebDriverBy::id('serial'))->sendKeys(substr((string) $step->confirmation->serial, -4));
-                $this->browser()->findElement(WebDriverBy::cssSelector('[name=read_from][value=label]'))->sendKeys(' ');
+                $this->browser()
+                    ->findElement(WebDriverBy::id('serial'))
+                    ->sendKeys(substr((string) $step->confirmation->serial, -4));
+                $this->browser()
+                    ->findElement(WebDriverBy::cssSelector('[name=read_from][value=label]'))
+                    ->sendKeys(' ');
             }
-            $this->browser()->findElement(WebDriverBy::cssSelector('form.strip button'))->sendKeys(WebDriverKeys::ENTER);
-            $this->until(fn (): bool => LogEntry::query()->where('job_id', $job->id)->where('kind', 'confirmed')->where('step', $step->id)->exists());
+            $this->browser()
+                ->findElement(WebDriverBy::cssSelector('form.strip button'))
+                ->sendKeys(WebDriverKeys::ENTER);
+            $this->until(
+                fn (): bool => LogEntry::query()
+                    ->where('job_id', $job->id)
+                    ->where('kind', 'confirmed')
+                    ->where('step', $step->id)
+                    ->exists(),
+            );
             $this->visit("/jobs/{$job->id}/run?stone={$step->id}");
         }
         if ($step->evidence !== []) {
@@ -78,12 +104,18 @@ trait WalksPaths
         } else {
             $this->browser()->findElement(WebDriverBy::cssSelector('#done button'))->sendKeys(WebDriverKeys::ENTER);
         }
-        $laid = fn (): bool => LogEntry::query()->where('job_id', $job->id)->where('kind', 'done')->where('step', $step->id)->exists();
+        $laid = fn (): bool => LogEntry::query()
+            ->where('job_id', $job->id)
+            ->where('kind', 'done')
+            ->where('step', $step->id)
+            ->exists();
         $this->until(fn (): bool => $laid() || $this->asksWhetherDoneBefore());
         if (! $laid()) {
             // A second try has a clock of its own.
             $this->browser()->findElement(WebDriverBy::name('before_clock'))->sendKeys(' ');
-            $this->browser()->findElement(WebDriverBy::cssSelector('#done button, form.evidence button'))->sendKeys(WebDriverKeys::ENTER);
+            $this->browser()
+                ->findElement(WebDriverBy::cssSelector('#done button, form.evidence button'))
+                ->sendKeys(WebDriverKeys::ENTER);
             $this->until($laid);
         }
     }
@@ -95,6 +127,8 @@ trait WalksPaths
 
     public function until(callable $holds): void
     {
-        $this->browser()->wait(8, 60)->until(fn (): bool => $holds(), 'It did not happen: '.mb_substr($this->text(), 0, 900));
+        $this->browser()
+            ->wait(8, 60)
+            ->until(fn (): bool => $holds(), 'It did not happen: '.mb_substr($this->text(), 0, 900));
     }
 }

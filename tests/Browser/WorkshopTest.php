@@ -29,7 +29,9 @@ it('brings an image, looks into it, and builds a stick from it by keyboard', fun
     bringImage($this, 'hybrid-mbr.iso');
     $this->browser()->findElement(WebDriverBy::partialLinkText('hybrid-mbr.iso'))->click();
     $this->see('A hybrid optical image');
-    expect($this->text())->toContain('Starts by UEFI on x86-64.')->toContain('Signed; cannot tell whether it is trusted.');
+    expect($this->text())
+        ->toContain('Starts by UEFI on x86-64.')
+        ->toContain('Signed; cannot tell whether it is trusted.');
     expect($this->axe())->toBe([]);
     $this->press('m');
     $this->see('ways from this image to a stick');
@@ -38,13 +40,22 @@ it('brings an image, looks into it, and builds a stick from it by keyboard', fun
     $this->press('9', '9', '9', '9', WebDriverKeys::ENTER);
     $this->see('That is not the end of the serial of');
     $stick = $this->browser()->findElement(WebDriverBy::id('stick'))->getAttribute('value');
-    $serial = substr(Cobblestone\Catalogue\Stick::fromArray(App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', $stick)->sole()->document)->serial, -4);
+    $serial = substr(
+        Cobblestone\Catalogue\Stick::fromArray(
+            App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', $stick)->sole()->document,
+        )->serial,
+        -4,
+    );
     $this->browser()->findElement(WebDriverBy::cssSelector('input[value=copied-mbr]'))->click();
     $field = $this->browser()->findElement(WebDriverBy::id('serial'));
     $field->clear();
     $field->sendKeys($serial.WebDriverKeys::ENTER);
     $this->see('every byte was read back and is as it should be', 20);
-    expect($this->path())->toMatch('#^/sticks/[a-z0-9-]+/builds/\d+$#')->and($this->text())->toContain('make-stick.sh')->toContain('SHA256SUMS');
+    expect($this->path())
+        ->toMatch('#^/sticks/[a-z0-9-]+/builds/\d+$#')
+        ->and($this->text())
+        ->toContain('make-stick.sh')
+        ->toContain('SHA256SUMS');
     expect($this->axe())->toBe([]);
     $this->visit("/sticks/{$stick}");
     $this->see('read back past the cache and equal');
@@ -61,7 +72,9 @@ it('shows how far a build is, survives a reload, and can be cancelled', function
     $entry = App\Models\CatalogueEntry::query()->where('kind', 'sticks')->where('slug', 'harbour-16')->sole();
     $entry->update(['document' => [...$entry->document, 'write_mb_s' => 1, 'stand_in' => ['paced' => true]]]);
     $this->visit("/shelf/{$file->id}/ways?stick=harbour-16");
-    $this->browser()->findElement(WebDriverBy::id('serial'))->sendKeys('0071'.WebDriverKeys::ENTER);
+    $this->browser()
+        ->findElement(WebDriverBy::id('serial'))
+        ->sendKeys('0071'.WebDriverKeys::ENTER);
     $this->see('Write the image', 20);
     $this->see('MB/s', 20);
     $this->browser()->navigate()->refresh();
@@ -79,11 +92,19 @@ it('fits a narrow screen', function () {
     $this->signIn('evening');
     bringImage($this, 'hybrid-mbr.iso');
     $file = App\Models\ShelfFile::query()->where('name', 'hybrid-mbr.iso')->sole();
-    $file->update(['about' => ['line' => 'An extraordinarily long line of systems with a name that does not end', 'version' => '2026.11.25.1']]);
+    $file->update([
+        'about' => [
+            'line' => 'An extraordinarily long line of systems with a name that does not end',
+            'version' => '2026.11.25.1',
+        ],
+    ]);
     $this->resize(390, 844);
     foreach (['/shelf', "/shelf/{$file->id}", "/shelf/{$file->id}/ways", '/sticks', '/sticks/gull-32'] as $page) {
         $this->visit($page);
-        expect($this->browser()->executeScript('return document.documentElement.scrollWidth'))->toBeLessThanOrEqual(390, $page);
+        expect($this->browser()->executeScript('return document.documentElement.scrollWidth'))->toBeLessThanOrEqual(
+            390,
+            $page,
+        );
         expect($this->axe())->toBe([]);
     }
 });

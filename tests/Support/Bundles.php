@@ -12,7 +12,10 @@ final class Bundles
     {
         $tar = '';
         foreach ($files as $name => $text) {
-            $tar .= self::header($name, strlen($text), $type, $link).$text.str_repeat("\0", (512 - strlen($text) % 512) % 512);
+            $tar .=
+                self::header($name, strlen($text), $type, $link).
+                $text.
+                str_repeat("\0", (512 - (strlen($text) % 512)) % 512);
         }
 
         return $tar.str_repeat("\0", 1024);
@@ -20,7 +23,19 @@ final class Bundles
 
     public static function header(string $name, int $size, string $type = '0', string $link = ''): string
     {
-        $header = str_pad(substr($name, 0, 100), 100, "\0")."0000644\0"."0000000\0"."0000000\0".sprintf('%011o', $size)."\0".'00000000000'."\0".'        '.$type.str_pad($link, 100, "\0")."ustar\00000";
+        $header =
+            str_pad(substr($name, 0, 100), 100, "\0").
+            "0000644\0".
+            "0000000\0".
+            "0000000\0".
+            sprintf('%011o', $size).
+            "\0".
+            '00000000000'.
+            "\0".
+            '        '.
+            $type.
+            str_pad($link, 100, "\0").
+            "ustar\00000";
         $header = str_pad($header, 512, "\0");
         $sum = array_sum(array_map(ord(...), str_split($header)));
 
@@ -37,7 +52,7 @@ final class Bundles
     public static function zip(array $files, ?string $link = null): string
     {
         $path = self::write('zip', '');
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($path, ZipArchive::OVERWRITE);
         foreach ($files as $name => $text) {
             $zip->addFromString($name, $text);

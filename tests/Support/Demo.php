@@ -23,7 +23,17 @@ final class Demo
     public const BRIEFS = ['fairlead-13', 'capstan-t3', 'pocket-lantern', 'unknown-laptop'];
 
     /** One brief for each further kind of job. */
-    public const KINDS = ['stick-for-any', 'new-capstan', 'drive-swap', 'factory-restore', 'firmware-update', 'card-swap', 'repair', 'cable-restore', 'upgrade'];
+    public const KINDS = [
+        'stick-for-any',
+        'new-capstan',
+        'drive-swap',
+        'factory-restore',
+        'firmware-update',
+        'card-swap',
+        'repair',
+        'cable-restore',
+        'upgrade',
+    ];
 
     public const ALL = [...self::BRIEFS, ...self::KINDS];
 
@@ -70,7 +80,20 @@ final class Demo
      */
     public static function step(string $id, array $before = [], array $after = [], mixed ...$more): Step
     {
-        return new Step(...[...['id' => $id, 'stage' => Stage::Install, 'title' => ucfirst($id), 'presence' => Presence::Hands, 'time' => Estimate::minutes(1, 2, 4), 'before' => $before, 'after' => $after], ...$more]);
+        return new Step(
+            ...[
+                ...[
+                    'id' => $id,
+                    'stage' => Stage::Install,
+                    'title' => ucfirst($id),
+                    'presence' => Presence::Hands,
+                    'time' => Estimate::minutes(1, 2, 4),
+                    'before' => $before,
+                    'after' => $after,
+                ],
+                ...$more,
+            ],
+        );
     }
 
     /**
@@ -94,7 +117,12 @@ final class Demo
         $came = explode("\n", $came);
         foreach ([...explode("\n", $golden), null] as $index => $line) {
             if (($came[$index] ?? null) !== $line) {
-                return 'line '.($index + 1).': '.($came[$index] ?? '(missing)').' instead of '.($line ?? '(nothing)');
+                return 'line '.
+                    ($index + 1).
+                    ': '.
+                    ($came[$index] ?? '(missing)').
+                    ' instead of '.
+                    ($line ?? '(nothing)');
             }
         }
 
@@ -107,8 +135,22 @@ final class Demo
     }
 
     /** What a plan is for, of which a test says only what it is about. */
-    public static function job(JobKind $kind = JobKind::CleanInstall, ?string $system = null, ?string $stick = null): PlannedJob
-    {
-        return new PlannedJob('Test', $kind, 'the lounge', 'Norrel Fairlead 13', null, 'laptop', $system, null, null, $stick);
+    public static function job(
+        JobKind $kind = JobKind::CleanInstall,
+        ?string $system = null,
+        ?string $stick = null,
+    ): PlannedJob {
+        return new PlannedJob(
+            'Test',
+            $kind,
+            'the lounge',
+            'Norrel Fairlead 13',
+            null,
+            'laptop',
+            $system,
+            null,
+            null,
+            $stick,
+        );
     }
 }

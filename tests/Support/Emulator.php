@@ -12,7 +12,16 @@ final class Emulator
     private const OVMF = '/usr/share/OVMF';
 
     /** Text of a first loader that gives up on the next one. */
-    private const FIRST_STAGE_STOPS = ['Failed to open', 'Failed to load image', 'Verification failed', 'Security Violation', 'start_image() returned', 'Could not read file', 'grub rescue', 'error: '];
+    private const FIRST_STAGE_STOPS = [
+        'Failed to open',
+        'Failed to load image',
+        'Verification failed',
+        'Security Violation',
+        'start_image() returned',
+        'Could not read file',
+        'grub rescue',
+        'error: ',
+    ];
 
     /** Nothing printed for so long after the boot sector was entered is silence. */
     private const SILENCE = 8.0;
@@ -37,21 +46,62 @@ final class Emulator
     public function outcome(string $image, string $firmware, ?string $store = null, int $seconds = 60): string
     {
         $serial = "{$this->folder}/serial-".bin2hex(random_bytes(4));
-        $stick = ['-drive', "if=none,id=stick,format=raw,snapshot=on,file={$image}", '-device', 'qemu-xhci', '-device', 'usb-storage,drive=stick'];
-        $common = ['qemu-system-x86_64', '-accel', 'tcg', '-m', '256', '-display', 'none', '-nodefaults', '-net', 'none', '-serial', "file:{$serial}"];
+        $stick = [
+            '-drive',
+            "if=none,id=stick,format=raw,snapshot=on,file={$image}",
+            '-device',
+            'qemu-xhci',
+            '-device',
+            'usb-storage,drive=stick',
+        ];
+        $common = [
+            'qemu-system-x86_64',
+            '-accel',
+            'tcg',
+            '-m',
+            '256',
+            '-display',
+            'none',
+            '-nodefaults',
+            '-net',
+            'none',
+            '-serial',
+            "file:{$serial}",
+        ];
         if ($firmware === 'bios') {
-            $process = new Process([...$common, '-machine', 'pc,graphics=off', '-vga', 'none', ...$stick], timeout: $seconds + 10);
+            $process = new Process(
+                [...$common, '-machine', 'pc,graphics=off', '-vga', 'none', ...$stick],
+                timeout: $seconds + 10,
+            );
         } else {
             $vars = "{$this->folder}/vars-".bin2hex(random_bytes(4));
             copy($store ?? ($firmware === 'uefi' ? self::OVMF.'/OVMF_VARS_4M.fd' : self::secureStore()), $vars);
             $secure = $firmware === 'uefi-secure';
-            $process = new Process([...$common, '-machine', $secure ? 'q35,smm=on' : 'q35', ...($secure ? ['-global', 'driver=cfi.pflash01,property=secure,value=on'] : []),
-                '-drive', 'if=pflash,format=raw,readonly=on,file='.self::OVMF.($secure ? '/OVMF_CODE_4M.secboot.fd' : '/OVMF_CODE_4M.fd'), '-drive', "if=pflash,format=raw,file={$vars}", ...$stick], timeout: $seconds + 10);
+            $process = new Process(
+                [
+                    ...$common,
+                    '-machine',
+                    $secure ? 'q35,smm=on' : 'q35',
+                    ...$secure ? ['-global', 'driver=cfi.pflash01,property=secure,value=on'] : [],
+                    '-drive',
+                    'if=pflash,format=raw,readonly=on,file='.
+                    self::OVMF.
+                    ($secure ? '/OVMF_CODE_4M.secboot.fd' : '/OVMF_CODE_4M.fd'),
+                    '-drive',
+                    "if=pflash,format=raw,file={$vars}",
+                    ...$stick,
+                ],
+                timeout: $seconds + 10,
+            );
         }
         $process->start();
         $outcome = null;
         $changed = microtime(true);
-        for ($end = microtime(true) + $seconds; $outcome === null && microtime(true) < $end && $process->isRunning(); usleep(100_000)) {
+        for (
+            $end = microtime(true) + $seconds;
+            $outcome === null && microtime(true) < $end && $process->isRunning();
+            usleep(100_000)
+        ) {
             $printed = (string) @file_get_contents($serial);
             if ($printed !== $this->printed) {
                 [$this->printed, $changed] = [$printed, microtime(true)];
@@ -98,7 +148,13 @@ final class Emulator
         if ($entered === false || $quiet < self::SILENCE) {
             return null;
         }
-        $after = trim((string) preg_replace('/\e\[[0-9;?]*[A-Za-z]|[\x00-\x1F]+/', ' ', explode('...', substr($this->printed, $entered), 2)[1] ?? ''));
+        $after = trim(
+            (string) preg_replace(
+                '/\e\[[0-9;?]*[A-Za-z]|[\x00-\x1F]+/',
+                ' ',
+                explode('...', substr($this->printed, $entered), 2)[1] ?? '',
+            ),
+        );
 
         return $after === '' ? 'silent' : 'loader-stopped';
     }

@@ -15,8 +15,16 @@ final class Entries
     public static function stick(array $said = []): Stick
     {
         return Stick::fromArray([
-            'id' => 'gull', 'name' => 'Gull', 'as_of' => '2026-11', 'bytes' => 16_000_000_000, 'connector' => 'usb-a',
-            'write_mb_s' => 20, 'read_mb_s' => 60, 'health' => 'good', 'contents_may_go' => true, ...$said,
+            'id' => 'gull',
+            'name' => 'Gull',
+            'as_of' => '2026-11',
+            'bytes' => 16_000_000_000,
+            'connector' => 'usb-a',
+            'write_mb_s' => 20,
+            'read_mb_s' => 60,
+            'health' => 'good',
+            'contents_may_go' => true,
+            ...$said,
         ]);
     }
 
@@ -24,7 +32,12 @@ final class Entries
     public static function image(array $said = []): Image
     {
         return Image::fromArray([
-            'id' => 'heron', 'name' => 'Heron', 'file' => 'heron.iso', 'bytes' => 4_000_000_000, 'kind' => 'optical-hybrid', ...$said,
+            'id' => 'heron',
+            'name' => 'Heron',
+            'file' => 'heron.iso',
+            'bytes' => 4_000_000_000,
+            'kind' => 'optical-hybrid',
+            ...$said,
         ]);
     }
 
@@ -32,9 +45,20 @@ final class Entries
     public static function package(array $said = []): DriverPackage
     {
         return DriverPackage::fromArray([
-            'id' => 'p', 'name' => 'p', 'family' => 'graphics', 'claims' => ['pci:1:1'], 'systems' => ['heron'],
-            'architecture' => 'x86-64', 'version' => '1', 'date' => '2026-01-01', 'bytes' => 1000, 'restart' => 'none',
-            'minutes' => [1, 2, 3], 'sha256' => 'ab', 'source' => 'the maker', ...$said,
+            'id' => 'p',
+            'name' => 'p',
+            'family' => 'graphics',
+            'claims' => ['pci:1:1'],
+            'systems' => ['heron'],
+            'architecture' => 'x86-64',
+            'version' => '1',
+            'date' => '2026-01-01',
+            'bytes' => 1000,
+            'restart' => 'none',
+            'minutes' => [1, 2, 3],
+            'sha256' => 'ab',
+            'source' => 'the maker',
+            ...$said,
         ]);
     }
 
@@ -42,12 +66,18 @@ final class Entries
     public static function system(array $said = []): SystemProfile
     {
         return SystemProfile::fromArray([
-            'id' => 'heron', 'name' => 'Heron 1', 'as_of' => '2026-11', 'source' => 'its publisher',
+            'id' => 'heron',
+            'name' => 'Heron 1',
+            'as_of' => '2026-11',
+            'source' => 'its publisher',
             'firmware' => ['boot_mode' => 'uefi', 'secure_boot_after' => 'any'],
-            'partitions' => [['name' => 'system', 'role' => 'system', 'type' => 'linux-filesystem', 'file_system' => 'ext4']],
+            'partitions' => [
+                ['name' => 'system', 'role' => 'system', 'type' => 'linux-filesystem', 'file_system' => 'ext4'],
+            ],
             'install' => ['phases' => [['name' => 'Copy files', 'minutes' => [8, 20, 45], 'restart' => true]]],
             'first_boot' => ['minutes' => [3, 8, 20], 'rows' => [['ask' => 'Region', 'answer' => 'as used']]],
-            'updates' => ['minutes' => [5, 20, 60]], ...$said,
+            'updates' => ['minutes' => [5, 20, 60]],
+            ...$said,
         ]);
     }
 
@@ -59,7 +89,9 @@ final class Entries
     public static function model(array $said = []): MachineModel
     {
         $firmware = $said['firmware'] ?? [];
-        foreach (['settings' => ['title' => 'T', 'place' => 'P'], 'releases' => ['file' => 'f', 'minutes' => [3, 6, 20]]] as $list => $rest) {
+        foreach (
+            ['settings' => ['title' => 'T', 'place' => 'P'], 'releases' => ['file' => 'f', 'minutes' => [3, 6, 20]]] as $list => $rest
+        ) {
             if (isset($firmware[$list])) {
                 $firmware[$list] = array_map(static fn (array $one): array => [...$rest, ...$one], $firmware[$list]);
             }
@@ -72,7 +104,13 @@ final class Entries
         }
 
         return MachineModel::fromArray([
-            'id' => 't', 'maker' => 'Norrel', 'name' => 'Test', 'kind' => 'laptop', 'as_of' => '2026-11-01', 'source' => 'x', ...$said,
+            'id' => 't',
+            'maker' => 'Norrel',
+            'name' => 'Test',
+            'kind' => 'laptop',
+            'as_of' => '2026-11-01',
+            'source' => 'x',
+            ...$said,
             'firmware' => ['kind' => 'uefi', ...$firmware],
         ]);
     }

@@ -16,7 +16,9 @@ final class Images
     {
         $path = Demo::root()."/tests/fixtures/images/{$name}";
 
-        return is_file("{$path}.gz") ? (string) gzdecode((string) file_get_contents("{$path}.gz")) : (string) file_get_contents($path);
+        return is_file("{$path}.gz")
+            ? (string) gzdecode((string) file_get_contents("{$path}.gz"))
+            : (string) file_get_contents($path);
     }
 
     public static function source(string $name): StringSource
@@ -28,8 +30,12 @@ final class Images
      * @param  array<string, string>  $files  the tree: path => bytes
      * @param  array<string, list<string>>  $chains  certificate => loaders whose chain ends in it
      */
-    public static function tools(array $files = [], ?string $head = null, array $chains = [], ?string &$asked = null): InspectionTools
-    {
+    public static function tools(
+        array $files = [],
+        ?string $head = null,
+        array $chains = [],
+        ?string &$asked = null,
+    ): InspectionTools {
         $signatures = new class($chains) implements SignatureTool
         {
             public function certificates(string $loader): array
@@ -56,31 +62,47 @@ final class Images
         return new class($files, $head, $signatures, $asked) implements InspectionTools
         {
             /** @param  array<string, string>  $files */
-            public function __construct(private array $files, private ?string $head, private SignatureTool $signatures, private ?string &$asked)
-            {
+            public function __construct(
+                private array $files,
+                private ?string $head,
+                private SignatureTool $signatures,
+                private ?string &$asked,
+            ) {
             }
 
             public function tree(string $kind): ?FileTree
             {
                 $this->asked = $kind;
 
-                return $this->files === [] ? null : new class($this->files) implements FileTree
-                {
-                    /** @param  array<string, string>  $files */
-                    public function __construct(private array $files)
+                return $this->files === []
+                    ? null
+                    : new class($this->files) implements FileTree
                     {
-                    }
+                        /** @param  array<string, string>  $files */
+                        public function __construct(private array $files)
+                        {
+                        }
 
-                    public function entries(): iterable
-                    {
-                        return (new ListedFiles(array_map(fn ($path, $bytes) => ['path' => $path, 'bytes' => strlen($bytes), 'directory' => str_ends_with($path, '/')], array_keys($this->files), $this->files)))->entries();
-                    }
+                        public function entries(): iterable
+                        {
+                            return (new ListedFiles(
+                                array_map(
+                                    fn ($path, $bytes) => [
+                                        'path' => $path,
+                                        'bytes' => strlen($bytes),
+                                        'directory' => str_ends_with($path, '/'),
+                                    ],
+                                    array_keys($this->files),
+                                    $this->files,
+                                ),
+                            ))->entries();
+                        }
 
-                    public function read(string $path, int $limit): ?string
-                    {
-                        return isset($this->files[$path]) ? substr($this->files[$path], 0, $limit) : null;
-                    }
-                };
+                        public function read(string $path, int $limit): ?string
+                        {
+                            return isset($this->files[$path]) ? substr($this->files[$path], 0, $limit) : null;
+                        }
+                    };
             }
 
             public function expandHead(string $compression, int $limit): ?ByteSource

@@ -18,7 +18,11 @@ final class KeyBench
             $body .= self::record($variable[0], $variable[1], $variable[2] ?? 0x3F);
             $body = str_pad($body, (strlen($body) + 3) & ~3, "\xFF");
         }
-        $store = self::AUTHENTICATED.pack('VCCvV', 28 + strlen($body) + 64, 0x5A, 0xFE, 0, 0).$body.str_repeat("\xFF", 64);
+        $store =
+            self::AUTHENTICATED.
+            pack('VCCvV', 28 + strlen($body) + 64, 0x5A, 0xFE, 0, 0).
+            $body.
+            str_repeat("\xFF", 64);
 
         return str_repeat("\0", 40).'_FVH'.pack('V', 0).pack('v', 72).str_repeat("\0", 22).$store;
     }
@@ -45,6 +49,13 @@ final class KeyBench
         $wide = mb_convert_encoding("{$name}\0", 'UTF-16LE', 'UTF-8');
 
         // The time of an authenticated variable has to be one: 2026-01-01.
-        return pack('vCCV', 0x55AA, $state, 0, 0x27).str_repeat("\0", 8).pack('vCCCCCCVvCC', 2026, 1, 1, 0, 0, 0, 0, 0, 0, 0, 0).pack('V', 0).pack('VV', strlen($wide), strlen($data)).self::SECURITY_DATABASE.$wide.$data;
+        return pack('vCCV', 0x55AA, $state, 0, 0x27).
+            str_repeat("\0", 8).
+            pack('vCCCCCCVvCC', 2026, 1, 1, 0, 0, 0, 0, 0, 0, 0, 0).
+            pack('V', 0).
+            pack('VV', strlen($wide), strlen($data)).
+            self::SECURITY_DATABASE.
+            $wide.
+            $data;
     }
 }

@@ -10,8 +10,11 @@ final class MutatedSource implements ByteSource
     public int $bytesRead = 0;
 
     /** @param  array<int, string>  $patches  offset => bytes */
-    public function __construct(private readonly string $bytes, private readonly array $patches, private readonly int $size)
-    {
+    public function __construct(
+        private readonly string $bytes,
+        private readonly array $patches,
+        private readonly int $size,
+    ) {
     }
 
     public function size(): int
@@ -31,7 +34,12 @@ final class MutatedSource implements ByteSource
             $from = max($place, $at);
             $to = min($place + strlen($bytes), $at + $length);
             if ($from < $to) {
-                $piece = substr_replace($piece, substr($bytes, $from - $place, $to - $from), $from - $at, $to - $from);
+                $piece = substr_replace(
+                    $piece,
+                    substr($bytes, $from - $place, $to - $from),
+                    $from - $at,
+                    $to - $from,
+                );
             }
         }
 

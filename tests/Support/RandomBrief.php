@@ -13,17 +13,39 @@ use Cobblestone\Runbook\Plan;
 final class RandomBrief
 {
     private const FACTS = [
-        'owner.keep' => ['some', 'nothing'], 'drive.encryption' => ['none', 'chip', 'chip-and-pin', 'passphrase', 'key-in-clear', 'unknown'],
-        'encryption.key' => ['yes', 'no'], 'encryption.binding' => ['keys', 'measured'], 'old_system.starts' => ['yes', 'no'],
-        'machine.managed' => ['yes', 'no', 'no', 'no', 'no'], 'owner.lock' => ['none', 'signed-in', 'signed-out'], 'factory.image' => ['yes', 'media', 'no'],
-        'firmware.version' => ['1.02', '1.05', '1.14', '1.16', '9'], 'firmware.supervisor_password' => ['none', 'none', 'lost'],
-        'symptom.powers_up' => ['yes', 'no'], 'symptom.picture' => ['yes', 'no'], 'symptom.starts' => ['normally', 'safe-mode', 'recovery', 'no'],
-        'symptom.since' => ['update', 'driver', 'power-loss', 'nothing'], 'recovery.environment' => ['yes', 'no'], 'restore.point' => ['yes', 'no'],
-        'network.works' => ['yes', 'no'], 'image.matches' => ['yes', 'no'], 'wish.original' => ['yes', 'no'], 'tried' => ['revive', 'startup-repair', 'take-back, system-files'],
-        'licence.kind' => ['firmware-key', 'entitlement', 'retail', 'none', 'unclear'], 'drive.free_bytes' => ['9000000000', '900000000000'],
-        'target.serial' => ['NEW-88F1'], 'target.bytes' => ['512110190592', '256 GB'], 'board.revision' => ['1', '2'], 'power.load_w' => ['120', '400'],
-        'ups.usable_wh' => ['12', '200'], 'memory_bytes' => ['2147483648', '17179869184'], 'firmware.secure_boot' => ['on', 'off'], 'firmware.boot_mode' => ['uefi', 'legacy'],
-        'image.expanded_bytes' => ['14 GB'], 'battery.health' => ['0.5'], 'graphics.uefi_picture' => ['yes', 'no'],
+        'owner.keep' => ['some', 'nothing'],
+        'drive.encryption' => ['none', 'chip', 'chip-and-pin', 'passphrase', 'key-in-clear', 'unknown'],
+        'encryption.key' => ['yes', 'no'],
+        'encryption.binding' => ['keys', 'measured'],
+        'old_system.starts' => ['yes', 'no'],
+        'machine.managed' => ['yes', 'no', 'no', 'no', 'no'],
+        'owner.lock' => ['none', 'signed-in', 'signed-out'],
+        'factory.image' => ['yes', 'media', 'no'],
+        'firmware.version' => ['1.02', '1.05', '1.14', '1.16', '9'],
+        'firmware.supervisor_password' => ['none', 'none', 'lost'],
+        'symptom.powers_up' => ['yes', 'no'],
+        'symptom.picture' => ['yes', 'no'],
+        'symptom.starts' => ['normally', 'safe-mode', 'recovery', 'no'],
+        'symptom.since' => ['update', 'driver', 'power-loss', 'nothing'],
+        'recovery.environment' => ['yes', 'no'],
+        'restore.point' => ['yes', 'no'],
+        'network.works' => ['yes', 'no'],
+        'image.matches' => ['yes', 'no'],
+        'wish.original' => ['yes', 'no'],
+        'tried' => ['revive', 'startup-repair', 'take-back, system-files'],
+        'licence.kind' => ['firmware-key', 'entitlement', 'retail', 'none', 'unclear'],
+        'drive.free_bytes' => ['9000000000', '900000000000'],
+        'target.serial' => ['NEW-88F1'],
+        'target.bytes' => ['512110190592', '256 GB'],
+        'board.revision' => ['1', '2'],
+        'power.load_w' => ['120', '400'],
+        'ups.usable_wh' => ['12', '200'],
+        'memory_bytes' => ['2147483648', '17179869184'],
+        'firmware.secure_boot' => ['on', 'off'],
+        'firmware.boot_mode' => ['uefi', 'legacy'],
+        'image.expanded_bytes' => ['14 GB'],
+        'battery.health' => ['0.5'],
+        'graphics.uefi_picture' => ['yes', 'no'],
     ];
 
     public static function plan(int $seed): ?Plan
@@ -41,20 +63,61 @@ final class RandomBrief
         mt_srand($seed);
         $goal = self::one(JobKind::cases());
         $machine = self::machine($goal);
-        $brief = ['brief' => 1, 'title' => "by chance {$seed}", 'goal' => $goal->value, 'read_at' => '2026-11-20', 'machine' => $machine];
+        $brief = [
+            'brief' => 1,
+            'title' => "by chance {$seed}",
+            'goal' => $goal->value,
+            'read_at' => '2026-11-20',
+            'machine' => $machine,
+        ];
         [$brief['system'], $brief['image']] = self::wanted($goal);
         foreach (self::FACTS as $fact => $values) {
             if (mt_rand(0, 3) === 0) {
                 $brief['machine']['facts'][$fact] = self::one($values);
             }
         }
-        $brief['backup'] = self::maybe(['keep' => self::one(['some', 'nothing']), 'bytes' => self::one([24117248000, 900]), 'files' => 11840, 'destination' => ['name' => 'Shelf drive', 'free_bytes' => self::one([500_000_000_000, 1000])]]);
-        $brief['memory'] = self::maybe(['modules' => ['M1' => 8, 'M2' => 8], 'slots' => ['A', 'B'], 'profile' => self::one(['standard', 'faster']), 'tests' => array_fill(0, mt_rand(0, 2), ['placed' => ['M1' => 'A', 'M2' => 'B'], 'profile' => self::one(['standard', 'faster']), 'passes' => mt_rand(1, 3), 'outcome' => self::one(['clean', 'errors', 'no-start'])])]);
-        $brief['licence'] = self::maybe(['kind' => self::one(['retail', 'firmware-key', 'none']), 'edition' => self::one(['Ferry', 'Dock'])]);
+        $brief['backup'] = self::maybe([
+            'keep' => self::one(['some', 'nothing']),
+            'bytes' => self::one([24117248000, 900]),
+            'files' => 11840,
+            'destination' => ['name' => 'Shelf drive', 'free_bytes' => self::one([500_000_000_000, 1000])],
+        ]);
+        $brief['memory'] = self::maybe([
+            'modules' => ['M1' => 8, 'M2' => 8],
+            'slots' => ['A', 'B'],
+            'profile' => self::one(['standard', 'faster']),
+            'tests' => array_fill(0, mt_rand(0, 2), [
+                'placed' => ['M1' => 'A', 'M2' => 'B'],
+                'profile' => self::one(['standard', 'faster']),
+                'passes' => mt_rand(1, 3),
+                'outcome' => self::one(['clean', 'errors', 'no-start']),
+            ]),
+        ]);
+        $brief['licence'] = self::maybe([
+            'kind' => self::one(['retail', 'firmware-key', 'none']),
+            'edition' => self::one(['Ferry', 'Dock']),
+        ]);
         $brief['extras'] = self::maybe([['what' => 'trimmed build', 'source' => 'a friend']]);
-        $brief['card'] = ['new' => 'Ostler V5', 'watts' => self::one([120, 375, 450]), ...(self::maybe(['supply_w' => self::one([300, 850]), 'processor_w' => 95, 'leads' => self::one([['8-pin'], ['8-pin', '8-pin'], []])]) ?? [])];
-        $brief['update'] = self::maybe(['reason' => 'sleep drain', ...(self::maybe(['to' => self::one(['1.14', '1.16', '9.9'])]) ?? [])]) ?? [];
-        $brief['policy'] = self::maybe(['boot' => self::one(['one-time-menu', 'permanent-order']), 'bypass' => self::one(['off', 'recorded']), 'extras' => self::one(['off', 'recorded'])]) ?? [];
+        $brief['card'] = [
+            'new' => 'Ostler V5',
+            'watts' => self::one([120, 375, 450]),
+            ...self::maybe([
+                'supply_w' => self::one([300, 850]),
+                'processor_w' => 95,
+                'leads' => self::one([['8-pin'], ['8-pin', '8-pin'], []]),
+            ]) ?? [],
+        ];
+        $brief['update'] =
+            self::maybe([
+                'reason' => 'sleep drain',
+                ...self::maybe(['to' => self::one(['1.14', '1.16', '9.9'])]) ?? [],
+            ]) ?? [];
+        $brief['policy'] =
+            self::maybe([
+                'boot' => self::one(['one-time-menu', 'permanent-order']),
+                'bypass' => self::one(['off', 'recorded']),
+                'extras' => self::one(['off', 'recorded']),
+            ]) ?? [];
         $brief['edition'] = self::maybe('Dock');
         if (isset($machine['kind']) && is_array($brief['system'])) {
             $brief['catalogue'] = self::maybe('none');
@@ -67,11 +130,29 @@ final class RandomBrief
     private static function machine(JobKind $goal): array
     {
         $models = array_keys(Demo::catalogue()->all('machines'));
-        $machine = mt_rand(0, 3) > 0 ? ['model' => self::one($models)] : ['kind' => self::one(['desktop', 'laptop', 'handheld', 'sealed', 'any']), 'ports' => ['usb-a' => mt_rand(0, 2), 'usb-c' => mt_rand(0, 1)]];
+        $machine =
+            mt_rand(0, 3) > 0
+                ? ['model' => self::one($models)]
+                : [
+                    'kind' => self::one(['desktop', 'laptop', 'handheld', 'sealed', 'any']),
+                    'ports' => ['usb-a' => mt_rand(0, 2), 'usb-c' => mt_rand(0, 1)],
+                ];
         $lsblk = self::lsblk();
         $machine += ['facts' => []] + ($lsblk === null ? [] : ['lsblk' => $lsblk]);
         if (mt_rand(0, 3) === 0) {
-            $machine['readings'] = [['tool' => 'smartctl', 'health' => [['serial' => 'AAA-0001', 'model' => 'NV', 'kind' => 'nvme', 'figures' => ['media_errors' => mt_rand(0, 2)]]]]];
+            $machine['readings'] = [
+                [
+                    'tool' => 'smartctl',
+                    'health' => [
+                        [
+                            'serial' => 'AAA-0001',
+                            'model' => 'NV',
+                            'kind' => 'nvme',
+                            'figures' => ['media_errors' => mt_rand(0, 2)],
+                        ],
+                    ],
+                ],
+            ];
         }
 
         return $machine;
@@ -81,10 +162,29 @@ final class RandomBrief
     {
         $drives = [];
         for ($i = 0, $count = mt_rand(0, 3); $i < $count; $i++) {
-            $drive = ['name' => "nvme{$i}n1", 'path' => "/dev/nvme{$i}n1", 'type' => 'disk', 'size' => self::one([512110190592, 512110190592, 2000398934016]), 'serial' => self::one(['AAA-0001', "BBB-000{$i}", null]), 'model' => 'NV-3', 'tran' => 'nvme', 'rm' => false];
+            $drive = [
+                'name' => "nvme{$i}n1",
+                'path' => "/dev/nvme{$i}n1",
+                'type' => 'disk',
+                'size' => self::one([512110190592, 512110190592, 2000398934016]),
+                'serial' => self::one(['AAA-0001', "BBB-000{$i}", null]),
+                'model' => 'NV-3',
+                'tran' => 'nvme',
+                'rm' => false,
+            ];
             if (mt_rand(0, 2) > 0) {
                 $drive['pttype'] = 'gpt';
-                $drive['children'] = [['name' => "nvme{$i}n1p1", 'type' => 'part', 'size' => 107374182400, 'start' => 2048, 'fstype' => self::one(['ntfs', 'ext4', 'crypto_LUKS']), 'fsused' => 24117248000, 'label' => 'System']];
+                $drive['children'] = [
+                    [
+                        'name' => "nvme{$i}n1p1",
+                        'type' => 'part',
+                        'size' => 107374182400,
+                        'start' => 2048,
+                        'fstype' => self::one(['ntfs', 'ext4', 'crypto_LUKS']),
+                        'fsused' => 24117248000,
+                        'label' => 'System',
+                    ],
+                ];
             }
             $drives[] = $drive;
         }
@@ -103,7 +203,10 @@ final class RandomBrief
         }
         $kind = self::one([null, 'raw', 'raw-compressed', 'optical', 'optical-hybrid', 'device-restore']);
 
-        return [['name' => 'Heron 1'], ['name' => 'heron-1.img', 'bytes' => 3_600_000_000, ...($kind === null ? [] : ['kind' => $kind])]];
+        return [
+            ['name' => 'Heron 1'],
+            ['name' => 'heron-1.img', 'bytes' => 3_600_000_000, ...$kind === null ? [] : ['kind' => $kind]],
+        ];
     }
 
     private static function maybe(mixed $value): mixed

@@ -15,7 +15,7 @@ final class SchemaSamples
     /** @param  array<string, mixed>  $schema */
     public function __construct(private array $schema)
     {
-        $this->definitions = $schema['$defs'] ?? $schema['definitions'] ?? [];
+        $this->definitions = $schema['$defs'] ?? ($schema['definitions'] ?? []);
     }
 
     public static function ofFile(string $path): self
@@ -113,7 +113,9 @@ final class SchemaSamples
         foreach (['oneOf', 'anyOf'] as $choice) {
             if (isset($schema[$choice])) {
                 $choices = array_map($this->resolved(...), $schema[$choice]);
-                $lists = array_values(array_filter($choices, static fn (array $one): bool => ($one['type'] ?? null) === 'array'));
+                $lists = array_values(
+                    array_filter($choices, static fn (array $one): bool => ($one['type'] ?? null) === 'array'),
+                );
 
                 return $lists[0] ?? $choices[count($choices) - 1];
             }
@@ -134,7 +136,8 @@ final class SchemaSamples
             $path = ltrim("{$at}.{$name}", '.');
             $inner = $this->resolved($of);
             $found[$path] = [
-                'required' => in_array($name, $schema['required'] ?? [], true) && ! in_array('null', (array) ($inner['type'] ?? ''), true),
+                'required' => in_array($name, $schema['required'] ?? [], true) &&
+                    ! in_array('null', (array) ($inner['type'] ?? ''), true),
                 'enum' => isset($inner['enum']),
             ];
             $found = [...$found, ...$this->walk($of, $path)];

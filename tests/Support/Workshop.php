@@ -28,7 +28,12 @@ final class Workshop
     {
         $this->folder = sys_get_temp_dir().'/cobble-test-'.bin2hex(random_bytes(6));
         mkdir($this->folder, 0700);
-        config(['cobblestone.shelf' => "{$this->folder}/shelf", 'cobblestone.sticks' => "{$this->folder}/sticks", 'cobblestone.signers' => "{$this->folder}/signers", 'cobblestone.drivers' => "{$this->folder}/drivers"]);
+        config([
+            'cobblestone.shelf' => "{$this->folder}/shelf",
+            'cobblestone.sticks' => "{$this->folder}/sticks",
+            'cobblestone.signers' => "{$this->folder}/signers",
+            'cobblestone.drivers' => "{$this->folder}/drivers",
+        ]);
         mkdir("{$this->folder}/shelf");
         mkdir("{$this->folder}/signers");
     }
@@ -49,23 +54,58 @@ final class Workshop
 
     public function stick(int $bytes = 300_000_256, string $name = 'stick.img'): FileStick
     {
-        return FileStick::ofSize("{$this->folder}/{$name}", $bytes - $bytes % 512);
+        return FileStick::ofSize("{$this->folder}/{$name}", $bytes - ($bytes % 512));
     }
 
-    public function plan(string $image, StickDevice $stick, WriteMode $mode = WriteMode::FilesCopied, Scheme $scheme = Scheme::Gpt, bool $storage = false, ?string $drivers = null, ?StickTarget $target = null): StickPlan
-    {
-        $wish = new StickWish('Orrin Desktop 3', Bytes::mebi(3800), $mode, $scheme, $storage, takenLabels: ['ORRIN 3']);
+    public function plan(
+        string $image,
+        StickDevice $stick,
+        WriteMode $mode = WriteMode::FilesCopied,
+        Scheme $scheme = Scheme::Gpt,
+        bool $storage = false,
+        ?string $drivers = null,
+        ?StickTarget $target = null,
+    ): StickPlan {
+        $wish = new StickWish(
+            'Orrin Desktop 3',
+            Bytes::mebi(3800),
+            $mode,
+            $scheme,
+            $storage,
+            takenLabels: ['ORRIN 3'],
+        );
 
-        return StickBridge::plan($image, Inspection::of($image), hash_file('sha256', $image), $target ?? $stick->target(), $wish, $drivers);
+        return StickBridge::plan(
+            $image,
+            Inspection::of($image),
+            hash_file('sha256', $image),
+            $target ?? $stick->target(),
+            $wish,
+            $drivers,
+        );
     }
 
-    public function build(StickPlan $plan, StickDevice $stick, string $image, ?string $drivers = null, ?Progress $progress = null): BuildResult
-    {
-        return (new StickBuilder($plan, $stick, new SourceFiles($image, $drivers), $progress ?? self::quiet()))->build();
+    public function build(
+        StickPlan $plan,
+        StickDevice $stick,
+        string $image,
+        ?string $drivers = null,
+        ?Progress $progress = null,
+    ): BuildResult {
+        return (new StickBuilder(
+            $plan,
+            $stick,
+            new SourceFiles($image, $drivers),
+            $progress ?? self::quiet(),
+        ))->build();
     }
 
-    public function failure(StickPlan $plan, StickDevice $stick, string $image, ?Progress $progress = null): BuildFailure
-    {
+    public function failure(
+        StickPlan $plan,
+        StickDevice $stick,
+        string $image,
+        ?Progress $progress = null,
+    ): BuildFailure {
         try {
             $this->build($plan, $stick, $image, progress: $progress);
         } catch (BuildFailure $e) {

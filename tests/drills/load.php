@@ -6,14 +6,34 @@
 
 declare(strict_types=1);
 
-$options = getopt('', ['url:', 'people:', 'seconds:', 'pause:']) + ['url' => 'http://127.0.0.1:8420', 'people' => '50', 'seconds' => '60', 'pause' => '1.5'];
-[$url, $people, $seconds, $pause] = [rtrim((string) $options['url'], '/'), (int) $options['people'], (int) $options['seconds'], (float) $options['pause']];
+$options = getopt('', ['url:', 'people:', 'seconds:', 'pause:']) + [
+    'url' => 'http://127.0.0.1:8420',
+    'people' => '50',
+    'seconds' => '60',
+    'pause' => '1.5',
+];
+[$url, $people, $seconds, $pause] = [
+    rtrim((string) $options['url'], '/'),
+    (int) $options['people'],
+    (int) $options['seconds'],
+    (float) $options['pause'],
+];
 $limits = $pause > 0 ? ['p95' => 250, 'p99' => 500] : ['p95' => 1500, 'p99' => PHP_INT_MAX];
 
 function request(string $url, string $jar, ?array $fields = null): CurlHandle
 {
     $handle = curl_init($url);
-    curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_TIMEOUT => 60, CURLOPT_FOLLOWLOCATION => false, CURLOPT_ENCODING => ''] + ($fields === null ? [] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($fields)]));
+    curl_setopt_array(
+        $handle,
+        [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => $jar,
+            CURLOPT_COOKIEJAR => $jar,
+            CURLOPT_TIMEOUT => 60,
+            CURLOPT_FOLLOWLOCATION => false,
+            CURLOPT_ENCODING => '',
+        ] + ($fields === null ? [] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($fields)]),
+    );
 
     return $handle;
 }
@@ -28,13 +48,28 @@ mkdir($folder);
 // The two who work sign in, and the sessions of one are shared by many browsers of theirs: what is measured is clicks, not sign-ins.
 $clients = [];
 foreach (range(0, $people - 1) as $i) {
-    $clients[$i] = ['jar' => "{$folder}/{$i}", 'token' => '', 'next' => 0.0, 'busy' => false, 'clicks' => 0, 'job' => 1 + $i % 8, 'note' => null];
+    $clients[$i] = [
+        'jar' => "{$folder}/{$i}",
+        'token' => '',
+        'next' => 0.0,
+        'busy' => false,
+        'clicks' => 0,
+        'job' => 1 + ($i % 8),
+        'note' => null,
+    ];
     $handle = request("{$url}/login", $clients[$i]['jar']);
     $token = field((string) curl_exec($handle), '_token');
     curl_close($handle);
-    $handle = request("{$url}/login", $clients[$i]['jar'], ['_token' => $token, 'login' => ['lead', 'evening'][$i % 2], 'password' => 'quillport']);
+    $handle = request("{$url}/login", $clients[$i]['jar'], [
+        '_token' => $token,
+        'login' => ['lead', 'evening'][$i % 2],
+        'password' => 'quillport',
+    ]);
     curl_exec($handle);
-    if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 302 || rtrim((string) curl_getinfo($handle, CURLINFO_REDIRECT_URL), '/') !== $url) {
+    if (
+        curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 302 ||
+        rtrim((string) curl_getinfo($handle, CURLINFO_REDIRECT_URL), '/') !== $url
+    ) {
         exit("Cannot sign in at {$url}: is the demo world running there?\n");
     }
     curl_close($handle);
@@ -43,11 +78,28 @@ foreach (range(0, $people - 1) as $i) {
     curl_close($handle);
     usleep(210_000);
 }
-$pages = ['/', '/jobs', '/bell/strip', 'job', 'run', 'run', 'log', 'assessment', '/shelf', '/sticks', 'rehearsal', 'note', 'note', '/find?q=fair', '/logbook', 'settings'];
+$pages = [
+    '/',
+    '/jobs',
+    '/bell/strip',
+    'job',
+    'run',
+    'run',
+    'log',
+    'assessment',
+    '/shelf',
+    '/sticks',
+    'rehearsal',
+    'note',
+    'note',
+    '/find?q=fair',
+    '/logbook',
+    'settings',
+];
 $multi = curl_multi_init();
 $begun = microtime(true);
 foreach ($clients as $i => $client) {
-    $clients[$i]['next'] = $begun + $pause * $i / $people;
+    $clients[$i]['next'] = $begun + ($pause * $i) / $people;
 }
 $running = $times = $byPage = $acknowledged = $errors = [];
 while (true) {
@@ -65,9 +117,16 @@ while (true) {
         $note = null;
         if ($page === 'note') {
             $note = sprintf('drill %d %d %d', getmypid(), $i, $client['clicks']);
-            $handle = request("{$url}/jobs/{$job}/steps/intake.take-in/note", $client['jar'], ['_token' => $client['token'], 'text' => $note, 'seen' => 0]);
+            $handle = request("{$url}/jobs/{$job}/steps/intake.take-in/note", $client['jar'], [
+                '_token' => $client['token'],
+                'text' => $note,
+                'seen' => 0,
+            ]);
         } else {
-            $handle = request($url.($page[0] === '/' ? $page : "/jobs/{$job}".($page === 'job' ? '' : "/{$page}")), $client['jar']);
+            $handle = request(
+                $url.($page[0] === '/' ? $page : "/jobs/{$job}".($page === 'job' ? '' : "/{$page}")),
+                $client['jar'],
+            );
         }
         curl_multi_add_handle($multi, $handle);
         $running[spl_object_id($handle)] = [$handle, $i, $page, $now, $note];
@@ -88,7 +147,7 @@ while (true) {
             $errors["{$page} {$status}"] = ($errors["{$page} {$status}"] ?? 0) + 1;
         }
         $clients[$i]['busy'] = false;
-        $clients[$i]['next'] = $pause > 0 ? $sent + $pause * (0.7 + 0.6 * mt_rand() / mt_getrandmax()) : 0.0;
+        $clients[$i]['next'] = $pause > 0 ? $sent + $pause * (0.7 + (0.6 * mt_rand()) / mt_getrandmax()) : 0.0;
         curl_multi_remove_handle($multi, $handle);
         curl_close($handle);
     }
@@ -120,11 +179,31 @@ $at = static function (array $times, float $share): float {
 
     return $times === [] ? 0.0 : $times[(int) floor($share * (count($times) - 1))];
 };
-printf("%d people, %.1f s a click, %d s: %d clicks, %.1f a second\n", $people, $pause, $seconds, count($times), count($times) / $seconds);
+printf(
+    "%d people, %.1f s a click, %d s: %d clicks, %.1f a second\n",
+    $people,
+    $pause,
+    $seconds,
+    count($times),
+    count($times) / $seconds,
+);
 foreach ($byPage as $page => $of) {
     printf("  %-14s %5d   p50 %6.0f   p95 %6.0f ms\n", $page, count($of), $at($of, 0.5), $at($of, 0.95));
 }
 [$p50, $p95, $p99] = [$at($times, 0.5), $at($times, 0.95), $at($times, 0.99)];
-printf("p50 %.0f ms, p95 %.0f ms (limit %d), p99 %.0f ms (limit %s)\n", $p50, $p95, $limits['p95'], $p99, $limits['p99'] === PHP_INT_MAX ? 'none' : (string) $limits['p99']);
-printf("errors: %s; acknowledged notes %d, lost %d, twice %d\n", $errors === [] ? 'none' : (string) json_encode($errors), $kept, $lost, $twice);
+printf(
+    "p50 %.0f ms, p95 %.0f ms (limit %d), p99 %.0f ms (limit %s)\n",
+    $p50,
+    $p95,
+    $limits['p95'],
+    $p99,
+    $limits['p99'] === PHP_INT_MAX ? 'none' : (string) $limits['p99'],
+);
+printf(
+    "errors: %s; acknowledged notes %d, lost %d, twice %d\n",
+    $errors === [] ? 'none' : (string) json_encode($errors),
+    $kept,
+    $lost,
+    $twice,
+);
 exit($errors === [] && $lost === 0 && $twice === 0 && $p95 <= $limits['p95'] && $p99 <= $limits['p99'] ? 0 : 1);

@@ -27,15 +27,21 @@ it('uses only what lies below, and is no knot', function () {
 
 it('names every part of the core once', function () {
     $named = array_merge(...Layers::CORE);
-    expect(array_diff_assoc($named, array_unique($named)))->toBe([])
-        ->and(array_values(array_diff($named, Imports::of(Demo::root().'/core')->parts())))->toBe([]);
+    expect(array_diff_assoc($named, array_unique($named)))
+        ->toBe([])
+        ->and(array_values(array_diff($named, Imports::of(Demo::root().'/core')->parts())))
+        ->toBe([]);
 });
 
 it('spells out a knot, an import that goes up, and a part that stands nowhere', function () {
-    $faults = Layers::faults(houseOf([
-        'Machine/A.php' => 'use Cobblestone\\Boot\\B;', 'Boot/B.php' => 'use Cobblestone\\Media\\C;',
-        'Media/C.php' => 'return \\Cobblestone\\Machine\\A::class;', 'Attic/D.php' => 'use Cobblestone\\Quantity\\Bytes;',
-    ]));
+    $faults = Layers::faults(
+        houseOf([
+            'Machine/A.php' => 'use Cobblestone\\Boot\\B;',
+            'Boot/B.php' => 'use Cobblestone\\Media\\C;',
+            'Media/C.php' => 'return \\Cobblestone\\Machine\\A::class;',
+            'Attic/D.php' => 'use Cobblestone\\Quantity\\Bytes;',
+        ]),
+    );
     expect($faults)->toBe([
         'core/Attic stands in no layer: say in Layers::CORE what it may use.',
         'core/Machine uses core/Boot, which is not below it: Machine/A.php.',
@@ -44,11 +50,20 @@ it('spells out a knot, an import that goes up, and a part that stands nowhere', 
 });
 
 it('allows what goes down', function () {
-    expect(Layers::faults(houseOf(['Job/A.php' => 'use Cobblestone\\Machine\\B;', 'Machine/B.php' => 'use Cobblestone\\Quantity\\C;'])))->toBe([]);
+    expect(
+        Layers::faults(
+            houseOf([
+                'Job/A.php' => 'use Cobblestone\\Machine\\B;',
+                'Machine/B.php' => 'use Cobblestone\\Quantity\\C;',
+            ]),
+        ),
+    )->toBe([]);
 });
 
 it('is drawn as it is', function () {
     $drawn = LayerPicture::of(Imports::of(Demo::root().'/core'));
-    expect(file_get_contents(Demo::root().'/docs/house.svg'))->toBe($drawn, 'Draw it anew: php artisan cobblestone:house')
-        ->and(simplexml_load_string($drawn))->not->toBeFalse();
+    expect(file_get_contents(Demo::root().'/docs/house.svg'))
+        ->toBe($drawn, 'Draw it anew: php artisan cobblestone:house')
+        ->and(simplexml_load_string($drawn))
+        ->not->toBeFalse();
 });

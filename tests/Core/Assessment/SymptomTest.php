@@ -52,22 +52,44 @@ it('ranks an entry with every word above one that lacks some', function () {
 });
 
 it('honours "does not apply when", and what only applies to some', function () {
-    $ids = fn (array $facts, string $step) => array_map(fn ($symptom) => $symptom->id, symptoms()->forStep($step, known($facts)));
-    expect($ids([], 'boot.start'))->toContain('recovery-key-prompt')->toContain('picture-on-its-side')
-        ->and($ids(['drive.encryption' => 'none'], 'boot.start'))->not->toContain('recovery-key-prompt')
-        ->and($ids(['drive.encryption' => 'chip'], 'boot.start'))->toContain('recovery-key-prompt')
-        ->and($ids(['machine.kind' => 'laptop'], 'boot.start'))->not->toContain('picture-on-its-side')
-        ->and($ids(['machine.kind' => 'handheld'], 'boot.start'))->toContain('picture-on-its-side');
-    expect(array_map(fn ($symptom) => $symptom->id, symptoms()->search('chip clear', known(['drive.encryption' => 'none']))))->not->toContain('chip-clear-offer');
+    $ids = fn (array $facts, string $step) => array_map(
+        fn ($symptom) => $symptom->id,
+        symptoms()->forStep($step, known($facts)),
+    );
+    expect($ids([], 'boot.start'))
+        ->toContain('recovery-key-prompt')
+        ->toContain('picture-on-its-side')
+        ->and($ids(['drive.encryption' => 'none'], 'boot.start'))
+        ->not->toContain('recovery-key-prompt')
+        ->and($ids(['drive.encryption' => 'chip'], 'boot.start'))
+        ->toContain('recovery-key-prompt')
+        ->and($ids(['machine.kind' => 'laptop'], 'boot.start'))
+        ->not->toContain('picture-on-its-side')
+        ->and($ids(['machine.kind' => 'handheld'], 'boot.start'))
+        ->toContain('picture-on-its-side');
+    expect(
+        array_map(
+            fn ($symptom) => $symptom->id,
+            symptoms()->search('chip clear', known(['drive.encryption' => 'none'])),
+        ),
+    )->not->toContain('chip-clear-offer');
 });
 
 it('puts the normal first at a step and says when to worry', function () {
     $found = symptoms()->forStep('boot.start', FactSheet::empty());
     $order = array_map(fn ($symptom) => $symptom->normal, $found);
     $sorted = $order;
-    usort($sorted, fn ($a, $b) => array_search($a, ['yes', 'for-a-while', 'no'], true) <=> array_search($b, ['yes', 'for-a-while', 'no'], true));
-    expect($order)->toBe($sorted)
-        ->and(symptoms()->forStep('no.such', FactSheet::empty()))->toBe([])
-        ->and(symptoms()->search('percentage stands', FactSheet::empty())[0]->standing())->toBe('normal for a while, worry after 30 min')
-        ->and(symptoms()->search('swollen', FactSheet::empty())[0]->standing())->toBe('not normal');
+    usort(
+        $sorted,
+        fn ($a, $b) => array_search($a, ['yes', 'for-a-while', 'no'], true) <=>
+            array_search($b, ['yes', 'for-a-while', 'no'], true),
+    );
+    expect($order)
+        ->toBe($sorted)
+        ->and(symptoms()->forStep('no.such', FactSheet::empty()))
+        ->toBe([])
+        ->and(symptoms()->search('percentage stands', FactSheet::empty())[0]->standing())
+        ->toBe('normal for a while, worry after 30 min')
+        ->and(symptoms()->search('swollen', FactSheet::empty())[0]->standing())
+        ->toBe('not normal');
 });

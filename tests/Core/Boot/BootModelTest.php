@@ -16,43 +16,84 @@ use Tests\Support\BootBench as Bench;
 it('ends as the rules say', function (string $case) {
     [$state, $outcome, $missing, $ground] = Bench::ends()[$case]();
     $prediction = BootModel::start($state);
-    expect($prediction->outcome)->toBe($outcome)
-        ->and($prediction->missing()?->name)->toBe($missing)
-        ->and($prediction->ground)->toBe($ground);
+    expect($prediction->outcome)
+        ->toBe($outcome)
+        ->and($prediction->missing()?->name)
+        ->toBe($missing)
+        ->and($prediction->ground)
+        ->toBe($ground);
 })->with(array_keys(Bench::ends()));
 
 it('goes on to the next line where one fails, and says what it left', function () {
     $refused = Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false])]));
     $prediction = BootModel::start(Bench::state(devices: [$refused, Bench::drive(Bench::medium(Leads::OldSystem))]));
-    expect($prediction->outcome)->toBe(Outcome::OldSystemStarts)
-        ->and($prediction->device)->toBe('drive')
-        ->and(array_column($prediction->passed, 'outcome'))->toBe(['refused-by-secure-boot'])
-        ->and($prediction->cause())->toContain('Secure Boot is in force')
-        ->and($prediction->blamed())->toBe(Outcome::RefusedBySecureBoot)
-        ->and(BootModel::start(Bench::state(devices: [$refused, Bench::drive()], chosen: 'stick'))->outcome)->toBe(Outcome::RefusedBySecureBoot);
+    expect($prediction->outcome)
+        ->toBe(Outcome::OldSystemStarts)
+        ->and($prediction->device)
+        ->toBe('drive')
+        ->and(array_column($prediction->passed, 'outcome'))
+        ->toBe(['refused-by-secure-boot'])
+        ->and($prediction->cause())
+        ->toContain('Secure Boot is in force')
+        ->and($prediction->blamed())
+        ->toBe(Outcome::RefusedBySecureBoot)
+        ->and(BootModel::start(Bench::state(devices: [$refused, Bench::drive()], chosen: 'stick'))->outcome)
+        ->toBe(Outcome::RefusedBySecureBoot);
 });
 
 it('blames what came farthest where nothing starts', function () {
-    $prediction = BootModel::start(Bench::state(devices: [Bench::stick(attached: false), Bench::drive(Bench::medium(loaders: [Bench::loader(['signed' => false])]))]));
-    expect($prediction->outcome)->toBe(Outcome::RefusedBySecureBoot)->and($prediction->device)->toBe('drive')->and(count($prediction->passed))->toBe(1);
+    $prediction = BootModel::start(
+        Bench::state(
+            devices: [
+                Bench::stick(attached: false),
+                Bench::drive(Bench::medium(loaders: [Bench::loader(['signed' => false])])),
+            ],
+        ),
+    );
+    expect($prediction->outcome)
+        ->toBe(Outcome::RefusedBySecureBoot)
+        ->and($prediction->device)
+        ->toBe('drive')
+        ->and(count($prediction->passed))
+        ->toBe(1);
 });
 
 it('takes an entry by the GUID of its partition, dead once that is gone', function () {
     $entry = new BootEntry('old', 'Old line', 'drive', 'abc', 'EFI/old/loader.efi');
-    $with = Bench::drive(Bench::medium(Leads::WantedSystem, [Bench::loader(['path' => 'EFI/old/loader.efi'])], guid: 'abc'));
+    $with = Bench::drive(
+        Bench::medium(Leads::WantedSystem, [Bench::loader(['path' => 'EFI/old/loader.efi'])], guid: 'abc'),
+    );
     $prediction = BootModel::start(Bench::state(devices: [$with], entries: [$entry], order: ['old']));
     expect($prediction->outcome)->toBe(Outcome::WantedSystemStarts);
     $gone = Bench::drive(Bench::medium(Leads::WantedSystem, guid: 'other'));
     $prediction = BootModel::start(Bench::state(devices: [$gone], entries: [$entry], order: ['old', 'drive']));
-    expect($prediction->outcome)->toBe(Outcome::WantedSystemStarts)->and($prediction->passed[0]['words'])->toContain('abc')->toContain('dead')
-        ->and(BootModel::start(Bench::state(['firmware.boot_mode' => 'both'], devices: [$gone], entries: [$entry], order: ['old']))->missing()?->name)->toBe('volume');
+    expect($prediction->outcome)
+        ->toBe(Outcome::WantedSystemStarts)
+        ->and($prediction->passed[0]['words'])
+        ->toContain('abc')
+        ->toContain('dead')
+        ->and(
+            BootModel::start(
+                Bench::state(['firmware.boot_mode' => 'both'], devices: [$gone], entries: [$entry], order: ['old']),
+            )->missing()?->name,
+        )
+        ->toBe('volume');
 });
 
-it('asks for the recovery key exactly when what the volume is bound to has changed', function (Binding $binding, array $changed, bool $asks) {
-    $state = Bench::state(['firmware.version' => '1', 'firmware.security_chip' => 'on', 'machine.cards' => 'one'], [Bench::drive()]);
+it('asks for the recovery key exactly when what the volume is bound to has changed', function (
+    Binding $binding,
+    array $changed,
+    bool $asks,
+) {
+    $state = Bench::state(
+        ['firmware.version' => '1', 'firmware.security_chip' => 'on', 'machine.cards' => 'one'],
+        [Bench::drive()],
+    );
     $seal = new Seal(Protection::Chip, $binding, Measurement::of($state));
     $sealed = $state->withDevice(Bench::drive(Bench::medium(Leads::WantedSystem, seal: $seal)))->knowing($changed);
-    expect(BootModel::start($sealed)->outcome)->toBe($asks ? Outcome::RecoveryKeyPrompt : Outcome::WantedSystemStarts);
+    expect(BootModel::start($sealed)->outcome)->toBe(
+        $asks ? Outcome::RecoveryKeyPrompt : Outcome::WantedSystemStarts,
+    );
     $suspended = $sealed->withDevice(Bench::drive(Bench::medium(Leads::WantedSystem, seal: $seal->suspendedFor(1))));
     expect(BootModel::start($suspended)->outcome)->toBe(Outcome::WantedSystemStarts);
 })->with([
@@ -77,10 +118,23 @@ it('does not ask where the passphrase or the clear key opens the volume', functi
 
 it('counts suspended starts down and binds anew', function () {
     $seal = new Seal(Protection::Chip, Binding::Measured, ['board' => 'x'], 2);
-    expect($seal->started()->suspended)->toBe(1)->and($seal->started()->started()->suspended)->toBe(0)->and($seal->started()->started()->started()->suspended)->toBe(0)
-        ->and($seal->started()->started()->broken(['board' => 'y']))->toBe(['board'])
-        ->and($seal->resumed(['board' => 'y'])->broken(['board' => 'y']))->toBe([])
-        ->and(Seal::fromArray($seal->toArray()))->toEqual($seal);
+    expect($seal->started()->suspended)
+        ->toBe(1)
+        ->and($seal->started()->started()->suspended)
+        ->toBe(0)
+        ->and($seal->started()->started()->started()->suspended)
+        ->toBe(0)
+        ->and(
+            $seal
+                ->started()
+                ->started()
+                ->broken(['board' => 'y']),
+        )
+        ->toBe(['board'])
+        ->and($seal->resumed(['board' => 'y'])->broken(['board' => 'y']))
+        ->toBe([])
+        ->and(Seal::fromArray($seal->toArray()))
+        ->toEqual($seal);
 });
 
 it('names the first unknown fact that decides something, and only those', function (array $unknown, ?string $asks) {
@@ -91,17 +145,41 @@ it('names the first unknown fact that decides something, and only those', functi
         expect(fn () => BootModel::start($state))->toThrow(Undetermined::class, "{$asks} is not known");
     }
 })->with([
-    [['firmware.kind' => null], 'firmware.kind'], [['firmware.boot_mode' => null], 'firmware.boot_mode'], [['architecture' => null], 'architecture'],
-    [['firmware.secure_boot' => null], 'firmware.secure_boot'], [['firmware.key_mode' => null], 'firmware.key_mode'], [['firmware.usb_start' => null], 'firmware.usb_start'],
-    [['firmware.secure_boot' => 'off', 'firmware.key_mode' => null], null], [['firmware.controller_mode' => null], null], [['firmware.version' => null], null],
+    [['firmware.kind' => null], 'firmware.kind'],
+    [['firmware.boot_mode' => null], 'firmware.boot_mode'],
+    [['architecture' => null], 'architecture'],
+    [['firmware.secure_boot' => null], 'firmware.secure_boot'],
+    [['firmware.key_mode' => null], 'firmware.key_mode'],
+    [['firmware.usb_start' => null], 'firmware.usb_start'],
+    [['firmware.secure_boot' => 'off', 'firmware.key_mode' => null], null],
+    [['firmware.controller_mode' => null], null],
+    [['firmware.version' => null], null],
 ]);
 
 it('keeps a state through JSON', function () {
-    $state = Bench::state(['firmware.version' => null], [Bench::stick(), Bench::drive(Bench::medium(seal: new Seal(Protection::Chip, Binding::Keys, ['board' => 'x'])))], [new BootEntry('a', 'b', 'drive', 'c', 'd')], chosen: 'stick', assumed: ['architecture']);
-    expect(BootState::fromArray(json_decode(json_encode($state->toArray()), true)))->toEqual($state)
-        ->and(array_unique(Stone::NAMES))->toBe(Stone::NAMES);
+    $state = Bench::state(
+        ['firmware.version' => null],
+        [
+            Bench::stick(),
+            Bench::drive(Bench::medium(seal: new Seal(Protection::Chip, Binding::Keys, ['board' => 'x']))),
+        ],
+        [new BootEntry('a', 'b', 'drive', 'c', 'd')],
+        chosen: 'stick',
+        assumed: ['architecture'],
+    );
+    expect(BootState::fromArray(json_decode(json_encode($state->toArray()), true)))
+        ->toEqual($state)
+        ->and(array_unique(Stone::NAMES))
+        ->toBe(Stone::NAMES);
 });
 
 it('has words for every end', function (Outcome $outcome) {
-    expect($outcome->title())->not->toBe('')->and($outcome->seen())->toEndWith('.')->and(Outcome::OF_A_STICK)->toContain($outcome->ofAStick())->and($outcome->distance())->toBeBetween(0, 7);
+    expect($outcome->title())
+        ->not->toBe('')
+        ->and($outcome->seen())
+        ->toEndWith('.')
+        ->and(Outcome::OF_A_STICK)
+        ->toContain($outcome->ofAStick())
+        ->and($outcome->distance())
+        ->toBeBetween(0, 7);
 })->with(Outcome::cases());

@@ -23,7 +23,11 @@ use Tests\Support\Images;
 function holdsGolden(string $name, mixed $found): void
 {
     $file = Demo::root()."/tests/fixtures/boot/{$name}.json";
-    $text = json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+    $text =
+        json_encode(
+            $found,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     if (getenv('UPDATE_GOLDEN') === '1') {
         is_dir(dirname($file)) || mkdir(dirname($file));
         file_put_contents($file, $text);
@@ -35,7 +39,11 @@ it('says every end in these words', function () {
     $found = [];
     foreach (Bench::ends() as $name => $case) {
         $prediction = BootModel::start($case()[0]);
-        $found[$name] = [...$prediction->toArray(), 'advice' => Advice::for($prediction)->fix, 'who' => Advice::for($prediction)->who];
+        $found[$name] = [
+            ...$prediction->toArray(),
+            'advice' => Advice::for($prediction)->fix,
+            'who' => Advice::for($prediction)->who,
+        ];
     }
     holdsGolden('ends', $found);
 });
@@ -43,10 +51,20 @@ it('says every end in these words', function () {
 it('says every outcome in these words', function () {
     $found = [];
     foreach (Outcome::cases() as $outcome) {
-        $found[$outcome->value] = [$outcome->title(), $outcome->seen(), $outcome->distance(), $outcome->ofAStick(), Advice::forOutcome($outcome)->fix, Advice::forOutcome($outcome)->who];
+        $found[$outcome->value] = [
+            $outcome->title(),
+            $outcome->seen(),
+            $outcome->distance(),
+            $outcome->ofAStick(),
+            Advice::forOutcome($outcome)->fix,
+            Advice::forOutcome($outcome)->who,
+        ];
     }
     foreach (Wants::cases() as $wants) {
-        $found[$wants->value] = array_map(fn (Outcome $one): string => $one->value, Reality::choices($wants, Outcome::LoaderStopped, [Outcome::Silent]));
+        $found[$wants->value] = array_map(
+            fn (Outcome $one): string => $one->value,
+            Reality::choices($wants, Outcome::LoaderStopped, [Outcome::Silent]),
+        );
     }
     $found['values'] = BootState::VALUES;
     holdsGolden('outcomes', $found);
@@ -54,7 +72,13 @@ it('says every outcome in these words', function () {
 
 it('rehearses these paths in these words', function (string $job) {
     $plan = Demo::plan($job);
-    holdsGolden("path-{$job}", array_map(fn (PowerOn $start): array => $start->toArray(), Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps)));
+    holdsGolden(
+        "path-{$job}",
+        array_map(
+            fn (PowerOn $start): array => $start->toArray(),
+            Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps),
+        ),
+    );
 })->with(['fairlead-13', 'locked-capstan', 'unknown-laptop', 'firmware-update', 'cable-restore', 'factory-restore']);
 
 it('sees these media', function (string $image) {
@@ -62,14 +86,50 @@ it('sees these media', function (string $image) {
     foreach (['a' => ['signed.efi']] as $certificate => $loaders) {
         $chains[$certificate] = array_map(Images::bytes(...), $loaders);
     }
-    $medium = MediumReader::read(Images::source($image), Images::tools(chains: $chains)->signatures(), new Signers(['ours' => 'a'], [], 'a test'));
-    $named = MediumReader::read(Images::source($image), Images::tools(chains: $chains)->signatures(), new Signers(['platform' => 'a'], [], 'a test'), true);
+    $medium = MediumReader::read(
+        Images::source($image),
+        Images::tools(chains: $chains)->signatures(),
+        new Signers(['ours' => 'a'], [], 'a test'),
+    );
+    $named = MediumReader::read(
+        Images::source($image),
+        Images::tools(chains: $chains)->signatures(),
+        new Signers(['platform' => 'a'], [], 'a test'),
+        true,
+    );
     $kinds = [];
     foreach (StickStart::KINDS as $kind => $facts) {
         $kinds[$kind] = StickStart::toArray(StickStart::predict($medium, [...$facts, 'architecture' => 'x86-64']));
     }
-    holdsGolden('medium-'.str_replace('.', '-', $image), ['medium' => $medium->toArray(), 'by name' => array_map(fn ($volume): array => array_map(fn ($loader): array => [$loader->signer, $loader->judged?->value, $loader->because], $volume->loaders), $named->volumes), 'kinds' => $kinds, 'table' => KindTable::of($medium, 'x86-64', [])]);
-})->with(['disk-gpt.img', 'hybrid-gpt.iso', 'hybrid-mbr.iso', 'plain.iso', 'both.iso', 'udf.iso', 'fat12.img', 'fat32.img', 'stage-missing.img', 'stage-unsigned.img', 'stage-signed.img', 'stage-arm.img', 'stage-short.img', 'stage-words.img', 'stage-odd.img']);
+    holdsGolden('medium-'.str_replace('.', '-', $image), [
+        'medium' => $medium->toArray(),
+        'by name' => array_map(
+            fn ($volume): array => array_map(
+                fn ($loader): array => [$loader->signer, $loader->judged?->value, $loader->because],
+                $volume->loaders,
+            ),
+            $named->volumes,
+        ),
+        'kinds' => $kinds,
+        'table' => KindTable::of($medium, 'x86-64', []),
+    ]);
+})->with([
+    'disk-gpt.img',
+    'hybrid-gpt.iso',
+    'hybrid-mbr.iso',
+    'plain.iso',
+    'both.iso',
+    'udf.iso',
+    'fat12.img',
+    'fat32.img',
+    'stage-missing.img',
+    'stage-unsigned.img',
+    'stage-signed.img',
+    'stage-arm.img',
+    'stage-short.img',
+    'stage-words.img',
+    'stage-odd.img',
+]);
 
 it('checks the next loader as the first one does', function (string $image) {
     $found = [];
@@ -96,14 +156,42 @@ it('checks the next loader as the first one does', function (string $image) {
             }
         };
         $medium = MediumReader::read(Images::source($image), $tool, new Signers(['ours' => 'a'], [], 'a test'));
-        $found[$trusted] = [$medium->volumes[0]->loaders[0]->toArray(), ...array_map(fn (array $facts): array => array_intersect_key(StickStart::toArray(StickStart::predict($medium, [...$facts, 'architecture' => 'x86-64'])), ['outcome' => 1, 'cause' => 1, 'fix' => 1, 'ground' => 1]), StickStart::KINDS)];
+        $found[$trusted] = [
+            $medium->volumes[0]->loaders[0]->toArray(),
+            ...array_map(
+                fn (array $facts): array => array_intersect_key(
+                    StickStart::toArray(StickStart::predict($medium, [...$facts, 'architecture' => 'x86-64'])),
+                    ['outcome' => 1, 'cause' => 1, 'fix' => 1, 'ground' => 1],
+                ),
+                StickStart::KINDS,
+            ),
+        ];
     }
     holdsGolden('next-'.str_replace('.', '-', $image), $found);
 })->with(['stage-missing.img', 'stage-unsigned.img', 'stage-signed.img', 'stage-arm.img']);
 
 it('measures these things', function () {
     holdsGolden('measured', [
-        Measurement::of(Bench::state()), Measurement::of(Bench::state(['firmware.key_mode' => 'setup', 'firmware.version' => 12, 'firmware.security_chip' => true, 'machine.cards' => 'x', 'board.serial' => 'b', 'machine.holding-drive' => 'd', 'system.loader' => 'l', 'firmware.revocations' => 'r', 'firmware.third_party_signer' => 'trusted'], [Bench::drive(), Bench::stick()])),
-        Measurement::of(Bench::state(['firmware.secure_boot' => null], [Bench::stick(), Bench::drive()])), Measurement::of(Bench::state(['firmware.older_devices' => 'allowed'])), Measurement::of(Bench::state(['firmware.boot_mode' => 'legacy'])), Measurement::of(Bench::state(['firmware.secure_boot' => 'off'])),
+        Measurement::of(Bench::state()),
+        Measurement::of(
+            Bench::state(
+                [
+                    'firmware.key_mode' => 'setup',
+                    'firmware.version' => 12,
+                    'firmware.security_chip' => true,
+                    'machine.cards' => 'x',
+                    'board.serial' => 'b',
+                    'machine.holding-drive' => 'd',
+                    'system.loader' => 'l',
+                    'firmware.revocations' => 'r',
+                    'firmware.third_party_signer' => 'trusted',
+                ],
+                [Bench::drive(), Bench::stick()],
+            ),
+        ),
+        Measurement::of(Bench::state(['firmware.secure_boot' => null], [Bench::stick(), Bench::drive()])),
+        Measurement::of(Bench::state(['firmware.older_devices' => 'allowed'])),
+        Measurement::of(Bench::state(['firmware.boot_mode' => 'legacy'])),
+        Measurement::of(Bench::state(['firmware.secure_boot' => 'off'])),
     ]);
 });

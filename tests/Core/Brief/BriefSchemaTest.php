@@ -31,7 +31,9 @@ it('holds every field that the schema of a brief has', function () {
     $document = fullestBrief();
     $again = Brief::fromArray($document)->toArray();
     $lost = [];
-    foreach (array_keys(SchemaSamples::ofFile(Demo::root().'/docs/guide/schema/brief.schema.json')->fields()) as $path) {
+    foreach (
+        array_keys(SchemaSamples::ofFile(Demo::root().'/docs/guide/schema/brief.schema.json')->fields()) as $path
+    ) {
         $said = leaf($document, $path);
         if ($said !== null && ! is_array($said) && leaf($again, $path) != $said) {
             $lost[] = $path;
@@ -50,10 +52,24 @@ it('names the place of what does not fit', function (string $path, mixed $value)
     $place = $value;
     expect(fn () => Brief::fromArray($document))->toThrow(BriefFault::class, $path);
 })->with([
-    ['goal', 'tea'], ['machine.readings.0.tool', 'tea'], ['machine.readings.0.devices.0.name', 7], ['backup.keep', 'all'],
-    ['backup.destination.file_system', 'tape'], ['licence.kind', 'gift'], ['memory.tests.0.outcome', 'fine'], ['memory.slots', 'A'],
-    ['card.watts', 'much'], ['update.to', 7], ['seen.0.step', null], ['extras.0.what', 3], ['machine.facts.x', ['a' => ['b']]], ['policy.boot', 1],
-    ['image.kind', 'vinyl'], ['slot', 'three'], ['sticks', 'gull'], ['depends.0', 1],
+    ['goal', 'tea'],
+    ['machine.readings.0.tool', 'tea'],
+    ['machine.readings.0.devices.0.name', 7],
+    ['backup.keep', 'all'],
+    ['backup.destination.file_system', 'tape'],
+    ['licence.kind', 'gift'],
+    ['memory.tests.0.outcome', 'fine'],
+    ['memory.slots', 'A'],
+    ['card.watts', 'much'],
+    ['update.to', 7],
+    ['seen.0.step', null],
+    ['extras.0.what', 3],
+    ['machine.facts.x', ['a' => ['b']]],
+    ['policy.boot', 1],
+    ['image.kind', 'vinyl'],
+    ['slot', 'three'],
+    ['sticks', 'gull'],
+    ['depends.0', 1],
 ]);
 
 it('reads and writes the briefs of the guide', function (string $name) {

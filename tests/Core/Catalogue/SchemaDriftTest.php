@@ -16,9 +16,17 @@ use Tests\Support\Demo;
 use Tests\Support\SchemaSamples;
 
 const TYPES = [
-    'drivers' => DriverPackage::class, 'encryption' => EncryptionWords::class, 'health' => HealthTable::class,
-    'images' => Image::class, 'issues' => Symptom::class, 'machines' => MachineModel::class, 'makers' => Maker::class,
-    'routes' => RouteTable::class, 'signers' => Signer::class, 'sticks' => Stick::class, 'systems' => SystemProfile::class,
+    'drivers' => DriverPackage::class,
+    'encryption' => EncryptionWords::class,
+    'health' => HealthTable::class,
+    'images' => Image::class,
+    'issues' => Symptom::class,
+    'machines' => MachineModel::class,
+    'makers' => Maker::class,
+    'routes' => RouteTable::class,
+    'signers' => Signer::class,
+    'sticks' => Stick::class,
+    'systems' => SystemProfile::class,
 ];
 
 /** Conditions test one thing each: which field says it is free, so the sample keeps the first that is read. */
@@ -85,7 +93,10 @@ it('keeps every field that the schema has', function (string $kind, string $type
     expect(sorted($type::fromArray($document)->toArray()))->toBe(sorted($document));
 })->with(fn () => array_map(fn (string $kind): array => [$kind, TYPES[$kind]], array_keys(TYPES)));
 
-it('wants what the schema requires, allows the rest to be missing, and refuses what it does not list', function (string $kind, string $type) {
+it('wants what the schema requires, allows the rest to be missing, and refuses what it does not list', function (
+    string $kind,
+    string $type,
+) {
     $document = sampleOf($kind);
     $fields = SchemaSamples::ofFile(Demo::root()."/catalogue/schema/{$kind}.schema.json")->fields();
     $checked = 0;

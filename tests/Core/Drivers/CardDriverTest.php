@@ -20,11 +20,30 @@ use Tests\Support\Entries;
 /** @param  array<string, mixed>  $more */
 function shelved(string $id, string $date, array $more = []): DriverPackage
 {
-    return Entries::package(['id' => $id, 'name' => "Card {$id}", 'family' => 'graphics', 'claims' => ['PCI:46E1:7700'], 'systems' => ['tansy-desktop-7'], 'version' => '1', 'date' => $date, 'bytes' => 1000, 'sha256' => 'ab', ...$more]);
+    return Entries::package([
+        'id' => $id,
+        'name' => "Card {$id}",
+        'family' => 'graphics',
+        'claims' => ['PCI:46E1:7700'],
+        'systems' => ['tansy-desktop-7'],
+        'version' => '1',
+        'date' => $date,
+        'bytes' => 1000,
+        'sha256' => 'ab',
+        ...$more,
+    ]);
 }
 
-it('takes the package that claims the card or bears its name, the locked one before the newest', function (array $card, ?string $system, array $shelf, ?string $id) {
-    expect(CardDriver::match(CardBlock::fromArray(['new' => 'some card', ...$card]), $system, 'tower', $shelf)->package?->id)->toBe($id);
+it('takes the package that claims the card or bears its name, the locked one before the newest', function (
+    array $card,
+    ?string $system,
+    array $shelf,
+    ?string $id,
+) {
+    expect(
+        CardDriver::match(CardBlock::fromArray(['new' => 'some card', ...$card]), $system, 'tower', $shelf)->package
+            ?->id,
+    )->toBe($id);
 })->with(function () {
     $old = shelved('old', '2026-01-01');
     $new = shelved('new', '2026-06-01');
@@ -36,10 +55,20 @@ it('takes the package that claims the card or bears its name, the locked one bef
         'by identifier, in any case' => [['id' => 'Pci:46e1:7700'], 'tansy-desktop-7', [$old], 'old'],
         'by name, in any case' => [['new' => 'CARD OLD'], 'tansy-desktop-7', [$new, $old], 'old'],
         'by neither' => [['id' => 'pci:46e1:7701'], 'tansy-desktop-7', [$old, $new], null],
-        'no identifier at all' => [[], 'tansy-desktop-7', [shelved('bare', '2026-01-01', ['claims' => ['']])], 'bare'],
+        'no identifier at all' => [
+            [],
+            'tansy-desktop-7',
+            [shelved('bare', '2026-01-01', ['claims' => ['']])],
+            'bare',
+        ],
         'the newest' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$old, $new], 'new'],
         'the newest, whatever the order' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$new, $old], 'new'],
-        'the one locked to the model first' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$new, $locked, $old], 'locked'],
+        'the one locked to the model first' => [
+            ['id' => 'pci:46e1:7700'],
+            'tansy-desktop-7',
+            [$new, $locked, $old],
+            'locked',
+        ],
         'none that is locked to another' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$foreign, $old], 'old'],
         'of the same day by its name' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$twin, $new], 'new'],
         'for another system' => [['id' => 'pci:46e1:7700'], 'skerry-rolling', [$old], null],
@@ -50,21 +79,58 @@ it('takes the package that claims the card or bears its name, the locked one bef
 it('fetches what the shelf holds with size and checksum, and else asks for both', function () {
     $held = CardDriver::match(new CardBlock('Card old'), 'tansy-desktop-7', null, [shelved('old', '2026-01-01')]);
     $none = CardDriver::match(new CardBlock('Gannet X'), 'tansy-desktop-7', null, []);
-    expect($held->title())->toBe('Card old 1')->and($none->title())->toBe('the driver of Gannet X')
-        ->and($held->fetch()->instructions)->toBe(['Take Card old 1 from the shelf: 1.0 kB.', '`sha256sum` must print `ab`.', 'Put it on a stick.'])
-        ->and($held->fetch()->evidence[0]->expected?->value)->toBe('equal')->and(array_keys($held->fetch()->evidence[0]->options))->toBe(['equal', 'differs'])
-        ->and($held->fetch()->because[0]->source)->toBe('shelf, 2026-01-01')
-        ->and($none->fetch()->evidence[0]->kind)->toBe(EvidenceKind::Text)->and($none->fetch()->instructions[0])->toContain('The shelf holds no package for Gannet X')
-        ->and($none->fetch()->because[0]->source)->toBe('')->and($none->fetch()->needs)->toBe(['hands', 'network']);
+    expect($held->title())
+        ->toBe('Card old 1')
+        ->and($none->title())
+        ->toBe('the driver of Gannet X')
+        ->and($held->fetch()->instructions)
+        ->toBe(['Take Card old 1 from the shelf: 1.0 kB.', '`sha256sum` must print `ab`.', 'Put it on a stick.'])
+        ->and($held->fetch()->evidence[0]->expected?->value)
+        ->toBe('equal')
+        ->and(array_keys($held->fetch()->evidence[0]->options))
+        ->toBe(['equal', 'differs'])
+        ->and($held->fetch()->because[0]->source)
+        ->toBe('shelf, 2026-01-01')
+        ->and($none->fetch()->evidence[0]->kind)
+        ->toBe(EvidenceKind::Text)
+        ->and($none->fetch()->instructions[0])
+        ->toContain('The shelf holds no package for Gannet X')
+        ->and($none->fetch()->because[0]->source)
+        ->toBe('')
+        ->and($none->fetch()->needs)
+        ->toBe(['hands', 'network']);
 });
 
-it('says how the new system gets online, and asks where nobody knows', function (array $adapters, array $without, ?string $answer, array $offline, string $chosen, bool $asked) {
-    $sheet = $answer === null ? FactSheet::empty() : FactSheet::empty()->with(MachineFact::of('network.driver', $answer, Source::Person, 'tried live'));
-    $machine = new Machine('Cobalt Mole', Kind::Laptop, $sheet, devices: [...$adapters, new Device('sound', 'pci:1:1', 'audio')]);
+it('says how the new system gets online, and asks where nobody knows', function (
+    array $adapters,
+    array $without,
+    ?string $answer,
+    array $offline,
+    string $chosen,
+    bool $asked,
+) {
+    $sheet =
+        $answer === null
+            ? FactSheet::empty()
+            : FactSheet::empty()->with(MachineFact::of('network.driver', $answer, Source::Person, 'tried live'));
+    $machine = new Machine(
+        'Cobalt Mole',
+        Kind::Laptop,
+        $sheet,
+        devices: [...$adapters, new Device('sound', 'pci:1:1', 'audio')],
+    );
     $way = NetworkWay::of($machine, Demo::catalogue()->system('tansy-desktop-7'), $offline, $without);
-    expect($way->decision->chosen)->toBe($chosen)->and($way->questions === [])->toBe(! $asked);
+    expect($way->decision->chosen)
+        ->toBe($chosen)
+        ->and($way->questions === [])
+        ->toBe(! $asked);
     if ($asked) {
-        expect($way->questions[0]->shuts)->toBe([Act::Erase])->and(array_keys($way->questions[0]->options))->toBe(['brings', 'beside', 'stick'])->and($way->because)->toBe('');
+        expect($way->questions[0]->shuts)
+            ->toBe([Act::Erase])
+            ->and(array_keys($way->questions[0]->options))
+            ->toBe(['brings', 'beside', 'stick'])
+            ->and($way->because)
+            ->toBe('');
     } else {
         expect($way->because)->not->toBe('');
     }
@@ -86,18 +152,60 @@ it('says how the new system gets online, and asks where nobody knows', function 
     ];
 });
 
-it('looks over at the end for exactly the devices that nothing is known for', function (array $unresolved, bool $unknown, string $expected, string $remedy, string $because) {
+it('looks over at the end for exactly the devices that nothing is known for', function (
+    array $unresolved,
+    bool $unknown,
+    string $expected,
+    string $remedy,
+    string $because,
+) {
     $audit = DriverSteps::for([], [], $unresolved, $unknown)->steps[0];
-    expect($audit->id)->toBe('drivers.audit')->and($audit->evidence[0]->expected?->value)->toBe($expected)->and($audit->evidence[0]->remedy)->toBe($remedy)->and($audit->because[0]->text)->toBe($because);
+    expect($audit->id)
+        ->toBe('drivers.audit')
+        ->and($audit->evidence[0]->expected?->value)
+        ->toBe($expected)
+        ->and($audit->evidence[0]->remedy)
+        ->toBe($remedy)
+        ->and($audit->because[0]->text)
+        ->toBe($because);
 })->with([
-    [[], false, '0', 'Look for its package by identifier; its row says which device.', 'Every device of this model has a package or is served by the system.'],
-    [[new Device('a', 'pci:1:1', 'audio'), new Device('b', 'pci:1:2', 'input')], false, '2', 'The shelf has none for 2 of them.', '2 devices have no package on the shelf.'],
-    [[], true, '0', 'Look for its package by identifier; its row says which device.', 'What is inside is only known once a system runs.'],
+    [
+        [],
+        false,
+        '0',
+        'Look for its package by identifier; its row says which device.',
+        'Every device of this model has a package or is served by the system.',
+    ],
+    [
+        [new Device('a', 'pci:1:1', 'audio'), new Device('b', 'pci:1:2', 'input')],
+        false,
+        '2',
+        'The shelf has none for 2 of them.',
+        '2 devices have no package on the shelf.',
+    ],
+    [
+        [],
+        true,
+        '0',
+        'Look for its package by identifier; its row says which device.',
+        'What is inside is only known once a system runs.',
+    ],
 ]);
 
 it('restarts once after what waits, and begins a circle of needs with its first', function () {
-    $of = fn (string $id, string $restart, array $needs = []) => shelved($id, '2026-01-01', ['restart' => $restart, 'needs' => $needs]);
-    expect(DriverOrder::restarts([$of('a', 'after'), $of('b', 'at-once'), $of('c', 'none')]))->toBe(['b' => true])
-        ->and(DriverOrder::restarts([$of('a', 'after'), $of('c', 'none')]))->toBe(['c' => true])
-        ->and(array_map(fn ($one) => $one->id, DriverOrder::by('free', [$of('b', 'none', ['a']), $of('a', 'none', ['b'])])))->toBe(['a', 'b']);
+    $of = fn (string $id, string $restart, array $needs = []) => shelved($id, '2026-01-01', [
+        'restart' => $restart,
+        'needs' => $needs,
+    ]);
+    expect(DriverOrder::restarts([$of('a', 'after'), $of('b', 'at-once'), $of('c', 'none')]))
+        ->toBe(['b' => true])
+        ->and(DriverOrder::restarts([$of('a', 'after'), $of('c', 'none')]))
+        ->toBe(['c' => true])
+        ->and(
+            array_map(
+                fn ($one) => $one->id,
+                DriverOrder::by('free', [$of('b', 'none', ['a']), $of('a', 'none', ['b'])]),
+            ),
+        )
+        ->toBe(['a', 'b']);
 });

@@ -7,15 +7,36 @@ use Tests\Support\Entries;
 
 function package(string $id, string $family, string $restart = 'none', array $needs = []): DriverPackage
 {
-    return Entries::package(['id' => $id, 'name' => $id, 'family' => $family, 'restart' => $restart, 'needs' => $needs]);
+    return Entries::package([
+        'id' => $id,
+        'name' => $id,
+        'family' => $family,
+        'restart' => $restart,
+        'needs' => $needs,
+    ]);
 }
 
-$order = fn (string $school, array $packages) => array_map(fn ($package) => $package->id, DriverOrder::by($school, $packages));
+$order = fn (string $school, array $packages) => array_map(
+    fn ($package) => $package->id,
+    DriverOrder::by($school, $packages),
+);
 
-it('follows the school, with what a package needs before it', function (string $school, array $expected) use ($order) {
-    $packages = [package('graphics', 'graphics', 'after', ['chipset']), package('sound', 'audio'), package('network', 'network'), package('chipset', 'chipset', 'at-once')];
+it('follows the school, with what a package needs before it', function (string $school, array $expected) use (
+    $order,
+) {
+    $packages = [
+        package('graphics', 'graphics', 'after', ['chipset']),
+        package('sound', 'audio'),
+        package('network', 'network'),
+        package('chipset', 'chipset', 'at-once'),
+    ];
     expect($order($school, $packages))->toBe($expected);
-})->with([['chipset-first', ['chipset', 'network', 'graphics', 'sound']], ['network-first', ['network', 'chipset', 'graphics', 'sound']], ['graphics-first', ['chipset', 'graphics', 'network', 'sound']], ['free', ['chipset', 'network', 'sound', 'graphics']]]);
+})->with([
+    ['chipset-first', ['chipset', 'network', 'graphics', 'sound']],
+    ['network-first', ['network', 'chipset', 'graphics', 'sound']],
+    ['graphics-first', ['chipset', 'graphics', 'network', 'sound']],
+    ['free', ['chipset', 'network', 'sound', 'graphics']],
+]);
 
 it('restarts at once where wanted and once for all the others', function (array $packages, array $restarts) {
     expect(array_keys(DriverOrder::restarts($packages)))->toBe($restarts);
@@ -28,46 +49,89 @@ it('restarts at once where wanted and once for all the others', function (array 
 ]);
 
 it('matches packages to this model\'s devices by identifier, system and lock', function () {
-    $ids = fn ($plan) => array_values(array_filter(array_map(fn ($step) => $step->stage->value === 'drivers' || $step->stage->value === 'network' ? $step->id : null, $plan->steps)));
-    expect($ids(Demo::plan('fairlead-13')))->toBe(['drivers.quarrel-w2-wireless', 'network.online', 'drivers.ostler-c8-chipset', 'drivers.ostler-v5-graphics', 'drivers.fennick-a1-sound', 'drivers.fennick-t4-touch', 'drivers.audit'])
-        ->and($ids(Demo::plan('capstan-t3')))->toBe(['network.online', 'drivers.fennick-g7-graphics-skerry', 'drivers.audit'])
-        ->and($ids(Demo::plan('pocket-lantern')))->toBe(['network.online', 'drivers.audit']);
+    $ids = fn ($plan) => array_values(
+        array_filter(
+            array_map(
+                fn ($step) => $step->stage->value === 'drivers' || $step->stage->value === 'network'
+                    ? $step->id
+                    : null,
+                $plan->steps,
+            ),
+        ),
+    );
+    expect($ids(Demo::plan('fairlead-13')))
+        ->toBe([
+            'drivers.quarrel-w2-wireless',
+            'network.online',
+            'drivers.ostler-c8-chipset',
+            'drivers.ostler-v5-graphics',
+            'drivers.fennick-a1-sound',
+            'drivers.fennick-t4-touch',
+            'drivers.audit',
+        ])
+        ->and($ids(Demo::plan('capstan-t3')))
+        ->toBe(['network.online', 'drivers.fennick-g7-graphics-skerry', 'drivers.audit'])
+        ->and($ids(Demo::plan('pocket-lantern')))
+        ->toBe(['network.online', 'drivers.audit']);
 });
 
 it('carries the network driver on the stick where the system has none', function () {
     $plan = Demo::plan('fairlead-13');
-    expect($plan->step('network.online')?->before)->toContain('driver.quarrel-w2-wireless')
-        ->and($plan->step('drivers.quarrel-w2-wireless')?->before)->not->toContain('network.online')
-        ->and($plan->step('drivers.ostler-c8-chipset')?->before)->toContain('network.online')
-        ->and($plan->step('drivers.ostler-v5-graphics')?->before)->toContain('driver.ostler-c8-chipset')
-        ->and(implode(' ', $plan->step('drivers.fetch')->instructions ?? []))->toContain('On the stick, in a folder of their own: Quarrel W2 wireless');
+    expect($plan->step('network.online')?->before)
+        ->toContain('driver.quarrel-w2-wireless')
+        ->and($plan->step('drivers.quarrel-w2-wireless')?->before)
+        ->not->toContain('network.online')
+        ->and($plan->step('drivers.ostler-c8-chipset')?->before)
+        ->toContain('network.online')
+        ->and($plan->step('drivers.ostler-v5-graphics')?->before)
+        ->toContain('driver.ostler-c8-chipset')
+        ->and(implode(' ', $plan->step('drivers.fetch')->instructions ?? []))
+        ->toContain('On the stick, in a folder of their own: Quarrel W2 wireless');
 });
 
 it('fetches nothing where there is nothing to fetch', function () {
-    expect(Demo::plan('pocket-lantern')->step('drivers.fetch'))->toBeNull()
-        ->and(Demo::plan('pocket-lantern')->initial)->toContain('drivers.fetched');
+    expect(Demo::plan('pocket-lantern')->step('drivers.fetch'))
+        ->toBeNull()
+        ->and(Demo::plan('pocket-lantern')->initial)
+        ->toContain('drivers.fetched');
 });
 
 it('says which device has no package on the shelf', function () {
-    $plan = Demo::plan('fairlead-13', ['machine' => ['model' => 'wickley-pocket-lantern'], 'system' => 'tansy-desktop-7']);
-    expect(implode(' ', $plan->step('drivers.audit')->instructions ?? []))->toContain('Ostler H2 handheld chip')->toContain('pci:4f51:2200')->not->toContain('Wickley pad');
+    $plan = Demo::plan('fairlead-13', [
+        'machine' => ['model' => 'wickley-pocket-lantern'],
+        'system' => 'tansy-desktop-7',
+    ]);
+    expect(implode(' ', $plan->step('drivers.audit')->instructions ?? []))
+        ->toContain('Ostler H2 handheld chip')
+        ->toContain('pci:4f51:2200')
+        ->not->toContain('Wickley pad');
 });
 
 it('restarts once after the packages that can wait for it', function () {
     $plan = Demo::plan('fairlead-13');
-    expect($plan->step('drivers.ostler-c8-chipset')?->waiting?->restarts)->toBe(1)
-        ->and($plan->step('drivers.ostler-v5-graphics')?->waiting?->restarts)->toBe(0)
-        ->and($plan->step('drivers.fennick-t4-touch')?->waiting?->restarts)->toBe(1)
-        ->and(implode(' ', $plan->step('drivers.ostler-v5-graphics')->instructions ?? []))->toContain('comes later, once for all')
-        ->and($plan->step('drivers.ostler-c8-chipset')?->time->likely->seconds)->toBe(210)
-        ->and($plan->step('drivers.ostler-v5-graphics')?->time->likely->seconds)->toBe(240);
+    expect($plan->step('drivers.ostler-c8-chipset')?->waiting?->restarts)
+        ->toBe(1)
+        ->and($plan->step('drivers.ostler-v5-graphics')?->waiting?->restarts)
+        ->toBe(0)
+        ->and($plan->step('drivers.fennick-t4-touch')?->waiting?->restarts)
+        ->toBe(1)
+        ->and(implode(' ', $plan->step('drivers.ostler-v5-graphics')->instructions ?? []))
+        ->toContain('comes later, once for all')
+        ->and($plan->step('drivers.ostler-c8-chipset')?->time->likely->seconds)
+        ->toBe(210)
+        ->and($plan->step('drivers.ostler-v5-graphics')?->time->likely->seconds)
+        ->toBe(240);
 });
 
 it('is taken from the maker where the package is locked to the model', function () {
     $shelf = Demo::catalogue()->drivers();
     $sound = array_values(array_filter($shelf, fn ($package) => $package->id === 'fennick-a1-sound'))[0];
-    expect($sound->isLocked())->toBeTrue()
-        ->and($sound->fits('tansy-desktop-7', 'norrel-fairlead-13'))->toBeTrue()
-        ->and($sound->fits('tansy-desktop-7', 'brackwater-capstan-t3'))->toBeFalse()
-        ->and($sound->fits('skerry-rolling', 'norrel-fairlead-13'))->toBeFalse();
+    expect($sound->isLocked())
+        ->toBeTrue()
+        ->and($sound->fits('tansy-desktop-7', 'norrel-fairlead-13'))
+        ->toBeTrue()
+        ->and($sound->fits('tansy-desktop-7', 'brackwater-capstan-t3'))
+        ->toBeFalse()
+        ->and($sound->fits('skerry-rolling', 'norrel-fairlead-13'))
+        ->toBeFalse();
 });

@@ -10,8 +10,29 @@ use Tests\Support\Demo;
 
 /** Facts that let the demo jobs be walked to their ends. */
 const ANSWERED = [
-    'repair' => ['machine' => ['facts' => ['symptom.powers_up' => 'yes', 'symptom.picture' => 'yes', 'symptom.starts' => 'recovery', 'symptom.since' => 'update', 'recovery.environment' => 'yes', 'drive.encryption' => 'none']]],
-    'unknown-laptop' => ['machine' => ['facts' => ['owner.keep' => 'nothing', 'target.serial' => 'UNK-4471', 'target.bytes' => '256060514304', 'drive.encryption' => 'none', 'network.driver' => 'brings']]],
+    'repair' => [
+        'machine' => [
+            'facts' => [
+                'symptom.powers_up' => 'yes',
+                'symptom.picture' => 'yes',
+                'symptom.starts' => 'recovery',
+                'symptom.since' => 'update',
+                'recovery.environment' => 'yes',
+                'drive.encryption' => 'none',
+            ],
+        ],
+    ],
+    'unknown-laptop' => [
+        'machine' => [
+            'facts' => [
+                'owner.keep' => 'nothing',
+                'target.serial' => 'UNK-4471',
+                'target.bytes' => '256060514304',
+                'drive.encryption' => 'none',
+                'network.driver' => 'brings',
+            ],
+        ],
+    ],
 ];
 
 /**
@@ -35,7 +56,11 @@ it('is for every kind of job what was done, and nothing else', function (string 
     $sheet = sheetOf(jobOf($job));
     expect($sheet['owed'])->toBe([], $job);
     $file = Demo::root()."/tests/fixtures/sheets/{$job}.json";
-    $json = json_encode($sheet, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+    $json =
+        json_encode(
+            $sheet,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     if (getenv('UPDATE_GOLDEN') === '1') {
         file_put_contents($file, $json);
     }
@@ -51,41 +76,93 @@ it('tells nothing of a part that was left out', function (string $job) {
         }
         $words = json_encode(['owed' => []] + sheetOf($plan, [$step->id]));
         $count = substr_count((string) json_encode($whole), trim((string) json_encode($step->done->words), '"'));
-        expect(substr_count((string) $words, trim((string) json_encode($step->done->words), '"')))->toBeLessThan($count, "{$step->id} of {$job}");
+        expect(substr_count((string) $words, trim((string) json_encode($step->done->words), '"')))->toBeLessThan(
+            $count,
+            "{$step->id} of {$job}",
+        );
     }
 })->with(Demo::ALL);
 
 it('says what was waived, by whom, in that gate\'s words', function (string $job) {
     $plan = jobOf($job);
-    $gated = array_values(array_filter($plan->steps, fn ($step) => array_filter($step->gates, fn ($gate) => $gate->id === 'backup' && $gate->waives !== []) !== []));
+    $gated = array_values(
+        array_filter(
+            $plan->steps,
+            fn ($step) => array_filter($step->gates, fn ($gate) => $gate->id === 'backup' && $gate->waives !== []) !==
+                [],
+        ),
+    );
     if ($gated === []) {
         expect(json_encode(sheetOf($plan)))->not->toContain('No proven copy');
 
         return;
     }
-    $waiver = new LogEntry(1, EntryKind::Waived, $gated[0]->id, 0, 'lead', ['gate' => 'backup', 'words' => 'Backup verified, or waived in writing', 'agreed_by' => 'the lounge', 'text' => 'nothing of worth']);
+    $waiver = new LogEntry(1, EntryKind::Waived, $gated[0]->id, 0, 'lead', [
+        'gate' => 'backup',
+        'words' => 'Backup verified, or waived in writing',
+        'agreed_by' => 'the lounge',
+        'text' => 'nothing of worth',
+    ]);
     $sheet = sheetOf($plan, ['protect.back-up', 'protect.check-backup', 'protect.detach-backup'], [$waiver]);
-    expect($sheet['waived'])->toBe([['what' => 'Backup verified, or waived in writing', 'agreed_by' => 'the lounge', 'role' => 'lead', 'text' => 'nothing of worth']])
-        ->and(json_encode($sheet['parts']))->toContain('No proven copy was made')->not->toContain('were copied');
+    expect($sheet['waived'])
+        ->toBe([
+            [
+                'what' => 'Backup verified, or waived in writing',
+                'agreed_by' => 'the lounge',
+                'role' => 'lead',
+                'text' => 'nothing of worth',
+            ],
+        ])
+        ->and(json_encode($sheet['parts']))
+        ->toContain('No proven copy was made')
+        ->not->toContain('were copied');
 })->with(Demo::ALL);
 
 it('keeps apart what was erased, laid out or kept', function () {
     $drive = fn (string $job) => json_encode(sheetOf(jobOf($job))['parts']['The drive'] ?? []);
-    expect($drive('fairlead-13'))->toContain('Erased: ')
-        ->and($drive('upgrade'))->toBe('[]')->and($drive('firmware-update'))->toBe('[]')->and($drive('repair'))->toBe('[]')
-        ->and(json_encode(sheetOf(jobOf('upgrade'))))->not->toContain('rased')
-        ->and($drive('drive-swap'))->toContain('was taken out and kept as it was');
+    expect($drive('fairlead-13'))
+        ->toContain('Erased: ')
+        ->and($drive('upgrade'))
+        ->toBe('[]')
+        ->and($drive('firmware-update'))
+        ->toBe('[]')
+        ->and($drive('repair'))
+        ->toBe('[]')
+        ->and(json_encode(sheetOf(jobOf('upgrade'))))
+        ->not->toContain('rased')
+        ->and($drive('drive-swap'))
+        ->toContain('was taken out and kept as it was');
     $restored = sheetOf(jobOf('cable-restore'));
     expect(json_encode($restored))->not->toContain('battery');
 });
 
 it('shows a difference that somebody accepted, with reason and role', function () {
     $plan = jobOf('card-swap');
-    $entries = array_map(fn (LogEntry $entry) => $entry->step === 'hardware.close' ? new LogEntry($entry->id, $entry->kind, $entry->step, $entry->at, 'lead', ['evidence' => ['screws_in' => '3 × short'], 'findings' => ['screws_in' => ['verdict' => 'differs', 'words' => 'short: 3, not 4']], 'overruled' => ['screws_in' => 'lost in the slot']]) : $entry, WalkThrough::entries($plan));
-    expect(HandoverSheet::of(Progress::of($plan, $entries), $entries, 'UTC', 0)->accepted)->toBe([['what' => 'Screws put in, by type', 'words' => 'short: 3, not 4', 'reason' => 'lost in the slot', 'role' => 'lead']]);
+    $entries = array_map(
+        fn (LogEntry $entry) => $entry->step === 'hardware.close'
+            ? new LogEntry($entry->id, $entry->kind, $entry->step, $entry->at, 'lead', [
+                'evidence' => ['screws_in' => '3 × short'],
+                'findings' => ['screws_in' => ['verdict' => 'differs', 'words' => 'short: 3, not 4']],
+                'overruled' => ['screws_in' => 'lost in the slot'],
+            ])
+            : $entry,
+        WalkThrough::entries($plan),
+    );
+    expect(HandoverSheet::of(Progress::of($plan, $entries), $entries, 'UTC', 0)->accepted)->toBe([
+        [
+            'what' => 'Screws put in, by type',
+            'words' => 'short: 3, not 4',
+            'reason' => 'lost in the slot',
+            'role' => 'lead',
+        ],
+    ]);
 });
 
 it('is a draft that says what is owed while stones are open', function () {
     $sheet = sheetOf(jobOf('fairlead-13'), ['updates.system', 'put-back.secure-boot']);
-    expect($sheet['owed'][0])->toContain('Still to be done: ')->toContain('System updates')->and(json_encode($sheet['done']))->not->toContain('You got it back');
+    expect($sheet['owed'][0])
+        ->toContain('Still to be done: ')
+        ->toContain('System updates')
+        ->and(json_encode($sheet['done']))
+        ->not->toContain('You got it back');
 });

@@ -17,10 +17,19 @@ it('takes any of the separators and any of the headings', function (string $head
 })->with([
     'comma' => ['Name,Class,Hardware IDs,Status', 'Fennick A1,Media,PCI\VEN_46E1&DEV_0A10,fault 28'],
     'semicolon' => ['device name;hardwareid;state;type', 'Fennick A1;PCI\VEN_46E1&DEV_0A10;fault 28;sound'],
-    'tab' => ["Problem\tFriendly Name\tInstance ID\tKind", "fault 28\tFennick A1\tPCI\\VEN_46E1&DEV_0A10&SUBSYS_00000000&REV_01\\3&11\tAudio"],
-    'spaces and quotes' => [' DESCRIPTION , "Identifiers" , problem,class', '"Fennick A1","PCI\VEN_46E1&DEV_0A10","fault 28","sound"'],
+    'tab' => [
+        "Problem\tFriendly Name\tInstance ID\tKind",
+        "fault 28\tFennick A1\tPCI\\VEN_46E1&DEV_0A10&SUBSYS_00000000&REV_01\\3&11\tAudio",
+    ],
+    'spaces and quotes' => [
+        ' DESCRIPTION , "Identifiers" , problem,class',
+        '"Fennick A1","PCI\VEN_46E1&DEV_0A10","fault 28","sound"',
+    ],
     'id alone' => ['device,id,status,kind', 'Fennick A1,pci:46E1:0A10,fault 28,sound'],
-    'a second column of the same kind is left aside' => ['name,device,id,hardware id,status,class', 'Fennick A1,other,pci:46e1:0a10,pci:ffff:ffff,fault 28,sound'],
+    'a second column of the same kind is left aside' => [
+        'name,device,id,hardware id,status,class',
+        'Fennick A1,other,pci:46e1:0a10,pci:ffff:ffff,fault 28,sound',
+    ],
     'a byte mark' => ["\u{FEFF}name,id,status,class", 'Fennick A1,pci:46e1:0a10,fault 28,audio'],
 ]);
 
@@ -31,13 +40,19 @@ it('is no device list without a name and an identifier', function (string $text)
 it('takes the lines of any system and passes over empty ones', function () {
     $reading = DeviceListReader::read("name,id\r\na,pci:1111:0001\r\n\r\n   \nb,pci:1111:0002\rc,none\n");
     expect(array_map(fn (Device $device): string => $device->name, $reading->devices))->toBe(['a', 'b']);
-    expect($reading->notes)->toBe(['device list, line 6: "c" has no hardware identifier that can be read; left out.']);
+    expect($reading->notes)->toBe([
+        'device list, line 6: "c" has no hardware identifier that can be read; left out.',
+    ]);
 });
 
 it('shows forty characters of a line it could not use, by its name or else whole', function () {
     $long = implode('', range('a', 'z')).implode('', range('A', 'Z'));
-    expect(DeviceListReader::read("name,id\n{$long},x\n")->notes)->toBe(['device list, line 2: "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMN" has no hardware identifier that can be read; left out.']);
-    expect(DeviceListReader::read("name,id\n,x\n")->notes)->toBe(['device list, line 2: ",x" has no hardware identifier that can be read; left out.']);
+    expect(DeviceListReader::read("name,id\n{$long},x\n")->notes)->toBe([
+        'device list, line 2: "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMN" has no hardware identifier that can be read; left out.',
+    ]);
+    expect(DeviceListReader::read("name,id\n,x\n")->notes)->toBe([
+        'device list, line 2: ",x" has no hardware identifier that can be read; left out.',
+    ]);
 });
 
 it('names a nameless device by its identifier', function () {
@@ -45,21 +60,46 @@ it('names a nameless device by its identifier', function () {
     expect(devicesOf("name,id\nshort row\nx,usb:5749:0001\n"))->toHaveCount(1);
 });
 
-it('takes the family from the class, and from the name where none is given', function (string $class, string $name, string $family) {
+it('takes the family from the class, and from the name where none is given', function (
+    string $class,
+    string $name,
+    string $family,
+) {
     expect(devicesOf("name,id,class\n{$name},pci:1111:0001,{$class}\n")[0]->family)->toBe($family);
 })->with([
-    ['Display', 'x', 'graphics'], ['graphics', 'x', 'graphics'], ['', 'Video thing', 'graphics'],
-    ['Net', 'x', 'network'], ['', 'Wireless W2', 'network'], ['', 'Bluetooth W2', 'network'], ['', 'Gigabit Ethernet', 'network'],
-    ['MEDIA', 'x', 'audio'], ['', 'Sound A1', 'audio'], ['', 'Audio A1', 'audio'],
-    ['Camera', 'x', 'camera'], ['Image', 'x', 'camera'],
-    ['SCSIAdapter', 'x', 'storage'], ['hdc', 'x', 'storage'], ['DiskDrive', 'x', 'storage'], ['', 'Storage S1', 'storage'],
-    ['HIDClass', 'x', 'input'], ['Keyboard', 'x', 'input'], ['Mouse', 'x', 'input'], ['', 'Touch panel', 'input'], ['', 'Input hub', 'input'],
-    ['System', 'x', 'chipset'], ['', 'Chipset C8', 'chipset'],
-    ['Biometric', 'x', 'sensor'], ['Sensor', 'x', 'sensor'],
-    ['Ports', 'Display in name only', 'other'], ['', 'thing', 'other'],
+    ['Display', 'x', 'graphics'],
+    ['graphics', 'x', 'graphics'],
+    ['', 'Video thing', 'graphics'],
+    ['Net', 'x', 'network'],
+    ['', 'Wireless W2', 'network'],
+    ['', 'Bluetooth W2', 'network'],
+    ['', 'Gigabit Ethernet', 'network'],
+    ['MEDIA', 'x', 'audio'],
+    ['', 'Sound A1', 'audio'],
+    ['', 'Audio A1', 'audio'],
+    ['Camera', 'x', 'camera'],
+    ['Image', 'x', 'camera'],
+    ['SCSIAdapter', 'x', 'storage'],
+    ['hdc', 'x', 'storage'],
+    ['DiskDrive', 'x', 'storage'],
+    ['', 'Storage S1', 'storage'],
+    ['HIDClass', 'x', 'input'],
+    ['Keyboard', 'x', 'input'],
+    ['Mouse', 'x', 'input'],
+    ['', 'Touch panel', 'input'],
+    ['', 'Input hub', 'input'],
+    ['System', 'x', 'chipset'],
+    ['', 'Chipset C8', 'chipset'],
+    ['Biometric', 'x', 'sensor'],
+    ['Sensor', 'x', 'sensor'],
+    ['Ports', 'Display in name only', 'other'],
+    ['', 'thing', 'other'],
 ]);
 
-it('reads an identifier from among others of its cell, the most general form of it', function (string $cell, string $identifier) {
+it('reads an identifier from among others of its cell, the most general form of it', function (
+    string $cell,
+    string $identifier,
+) {
     expect(devicesOf("name;id\nx;\"{$cell}\"\n")[0]->identifier)->toBe($identifier);
 })->with([
     ['PCI\VEN_51A2&DEV_0202&SUBSYS_00134E52&REV_1A', 'pci:51a2:0202'],
@@ -79,4 +119,12 @@ it('leaves an identifier of another form out', function (string $cell) {
     $reading = DeviceListReader::read("name;id\nx;{$cell}\n");
     expect($reading->devices)->toBe([]);
     expect($reading->notes)->toHaveCount(1);
-})->with(['ROOT\SYSTEM\0001', 'PCI\VEN_51A2', 'USB\ROOT_HUB30', 'pci:51a2', 'HDAUDIO\FUNC_02&VEN_46E1&DEV_0A10', 'SWD\X', '46e1']);
+})->with([
+    'ROOT\SYSTEM\0001',
+    'PCI\VEN_51A2',
+    'USB\ROOT_HUB30',
+    'pci:51a2',
+    'HDAUDIO\FUNC_02&VEN_46E1&DEV_0A10',
+    'SWD\X',
+    '46e1',
+]);

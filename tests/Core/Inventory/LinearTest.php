@@ -14,9 +14,19 @@ it('ends soon on a long text of one sign, whatever it pretends to be', function 
         // Ten times what it takes on a slow bench computer; the search to the end of every pattern took minutes for forty such files.
         expect(microtime(true) - $begun)->toBeLessThan(15.0);
     }
-})->with(['', "# dmidecode 3.4\n", 'Bus 001 Device 002: ID 1d6b:0002 ', 'SecureBoot ', "Slot:\t", '{"blockdevices": [']);
+})->with([
+    '',
+    "# dmidecode 3.4\n",
+    'Bus 001 Device 002: ID 1d6b:0002 ',
+    'SecureBoot ',
+    "Slot:\t",
+    '{"blockdevices": [',
+]);
 
 it('does not search a text to its end for what a tool says at its start', function () {
     $begun = microtime(true);
-    expect(InventoryReader::recognise(str_repeat('a', 4_000_000)))->toBeNull()->and(microtime(true) - $begun)->toBeLessThan(1.0);
+    expect(InventoryReader::recognise(str_repeat('a', 4_000_000)))
+        ->toBeNull()
+        ->and(microtime(true) - $begun)
+        ->toBeLessThan(1.0);
 });

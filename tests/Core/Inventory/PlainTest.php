@@ -22,13 +22,45 @@ it('takes a word as printed, on one line', function (mixed $value, ?string $word
 it('takes what a maker left unfilled for nothing', function (string $value) {
     expect(Plain::word($value))->toBeNull();
 })->with([
-    'To Be Filled By O.E.M.', 'to be filled by oem', 'Default string', 'Not Specified', 'Not Available', 'Not Present', 'None', 'UNKNOWN', 'NO DIMM', 'Empty', '[Empty]',
-    'System Serial Number', 'System Product Name', 'System Manufacturer', 'System Version', 'Chassis Serial Number', 'Type2 - Board Serial', 'N/A', '0', '0000000000', '0x00000000', 'x.x', '- - -', '........',
+    'To Be Filled By O.E.M.',
+    'to be filled by oem',
+    'Default string',
+    'Not Specified',
+    'Not Available',
+    'Not Present',
+    'None',
+    'UNKNOWN',
+    'NO DIMM',
+    'Empty',
+    '[Empty]',
+    'System Serial Number',
+    'System Product Name',
+    'System Manufacturer',
+    'System Version',
+    'Chassis Serial Number',
+    'Type2 - Board Serial',
+    'N/A',
+    '0',
+    '0000000000',
+    '0x00000000',
+    'x.x',
+    '- - -',
+    '........',
 ]);
 
 it('keeps a word that only begins or ends like an unfilled one', function (string $value) {
     expect(Plain::word($value))->toBe($value);
-})->with(['None of your board', 'Slot none', 'Unknown Reef 4', 'Empty Quay', 'Prototype2', '00012', '0A00', 'System Serial Number 7', 'my default string']);
+})->with([
+    'None of your board',
+    'Slot none',
+    'Unknown Reef 4',
+    'Empty Quay',
+    'Prototype2',
+    '00012',
+    '0A00',
+    'System Serial Number 7',
+    'my default string',
+]);
 
 it('counts memory in powers of 1024', function (string $text, ?int $bytes) {
     expect(Plain::memory($text))->toBe($bytes);

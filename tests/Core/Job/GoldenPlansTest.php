@@ -11,7 +11,11 @@ use Tests\Support\Demo;
 
 it('gives the golden plan', function (string $job) {
     $file = Demo::root()."/tests/fixtures/jobs/{$job}.json";
-    $plan = json_encode(Demo::plan($job)->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+    $plan =
+        json_encode(
+            Demo::plan($job)->toArray(),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     if (getenv('UPDATE_GOLDEN') === '1') {
         file_put_contents($file, $plan);
     }
@@ -20,27 +24,39 @@ it('gives the golden plan', function (string $job) {
 
 it('keeps every step\'s facts in order, and no one-way step before its gates', function (string $job) {
     $plan = Demo::plan($job);
-    $open = array_values(array_filter(array_merge(...array_map(fn ($step) => $step->required(), $plan->steps)), Fact::isAnswer(...)));
+    $open = array_values(
+        array_filter(array_merge(...array_map(fn ($step) => $step->required(), $plan->steps)), Fact::isAnswer(...)),
+    );
     $held = $plan->initial;
     foreach ($plan->steps as $step) {
         expect(array_values(array_diff($step->required(), $held, $open)))->toBe([], $step->id);
         $held = array_diff([...$held, ...$step->after], $step->removes);
     }
-    expect($held)->toContain('job.handed-over')
-        ->and(array_map(fn ($step) => $step->id, Planner::order($plan->steps, $plan->initial)))->toBe(array_map(fn ($step) => $step->id, $plan->steps));
+    expect($held)
+        ->toContain('job.handed-over')
+        ->and(array_map(fn ($step) => $step->id, Planner::order($plan->steps, $plan->initial)))
+        ->toBe(array_map(fn ($step) => $step->id, $plan->steps));
 })->with(Demo::ALL);
 
 it('asks at most three questions and two typed confirmations', function (string $job) {
     $plan = Demo::plan($job);
-    expect(count($plan->questions))->toBeLessThanOrEqual(3)
-        ->and(count(array_filter($plan->steps, fn ($step) => $step->confirmation?->typed)))->toBeLessThanOrEqual(2);
+    expect(count($plan->questions))
+        ->toBeLessThanOrEqual(3)
+        ->and(count(array_filter($plan->steps, fn ($step) => $step->confirmation?->typed)))
+        ->toBeLessThanOrEqual(2);
 })->with(Demo::ALL);
 
 it('makes the four jobs visibly different', function () {
-    $shapes = array_map(fn (string $job) => implode(' ', array_map(fn ($step) => $step->id, Demo::plan($job)->steps)), Demo::BRIEFS);
-    expect(array_unique($shapes))->toHaveCount(4)
-        ->and(Demo::plan('unknown-laptop')->verdict()->value)->toBe('hold')
-        ->and(Demo::plan('fairlead-13')->verdict()->value)->toBe('go');
+    $shapes = array_map(
+        fn (string $job) => implode(' ', array_map(fn ($step) => $step->id, Demo::plan($job)->steps)),
+        Demo::BRIEFS,
+    );
+    expect(array_unique($shapes))
+        ->toHaveCount(4)
+        ->and(Demo::plan('unknown-laptop')->verdict()->value)
+        ->toBe('hold')
+        ->and(Demo::plan('fairlead-13')->verdict()->value)
+        ->toBe('go');
 });
 
 it('asks the heaviest question first and says what each decides', function () {
@@ -53,15 +69,20 @@ it('asks the heaviest question first and says what each decides', function () {
 
 it('goes on with the next question once some are answered', function () {
     $plan = Demo::plan('unknown-laptop', ['machine' => ['facts' => ['owner.keep' => 'nothing']]]);
-    expect(array_map(fn ($q) => $q->fact, $plan->questions))->toBe(['target.reading', 'image.kind', 'network.driver'])
-        ->and($plan->step('protect.back-up'))->toBeNull();
+    expect(array_map(fn ($q) => $q->fact, $plan->questions))
+        ->toBe(['target.reading', 'image.kind', 'network.driver'])
+        ->and($plan->step('protect.back-up'))
+        ->toBeNull();
 });
 
 it('gives every decision a choice, a reason and a rule', function (string $job) {
     foreach (Demo::plan($job)->decisions as $decision) {
-        expect($decision->chosen)->not->toBe('')
-            ->and($decision->reasons)->not->toBe([])
-            ->and($decision->rule)->toMatch('/^[A-Z]\d/');
+        expect($decision->chosen)
+            ->not->toBe('')
+            ->and($decision->reasons)
+            ->not->toBe([])
+            ->and($decision->rule)
+            ->toMatch('/^[A-Z]\d/');
     }
     foreach (Demo::plan($job)->steps as $step) {
         expect($step->because)->not->toBe([], $step->id)->and($step->instructions)->not->toBe([], $step->id);
@@ -74,7 +95,11 @@ it('plans the same brief the same way twice', function (string $job) {
 
 it('names the field of a brief that cannot be used', function (array $change, string $field, string $sentence) {
     try {
-        JobPlanner::plan(Brief::fromArray([...Demo::brief('fairlead-13'), ...$change]), Demo::catalogue(), Policy::of());
+        JobPlanner::plan(
+            Brief::fromArray([...Demo::brief('fairlead-13'), ...$change]),
+            Demo::catalogue(),
+            Policy::of(),
+        );
         $this->fail('nothing was refused');
     } catch (BriefFault|UnknownEntry $e) {
         expect($e->field)->toBe($field)->and($e->getMessage())->toContain($sentence);
@@ -116,5 +141,7 @@ it('reads a bare on or off of YAML as the word', function () {
 });
 
 it('shows where a reading and the catalogue disagree', function () {
-    expect(implode(' ', Demo::plan('fairlead-13', ['machine' => ['facts' => ['cores' => 6]]])->notes))->toContain('cores: bench lead at the machine says 6, catalogue, Fairlead 13, as of 2026-11-02 said 8');
+    expect(implode(' ', Demo::plan('fairlead-13', ['machine' => ['facts' => ['cores' => 6]]])->notes))->toContain(
+        'cores: bench lead at the machine says 6, catalogue, Fairlead 13, as of 2026-11-02 said 8',
+    );
 });

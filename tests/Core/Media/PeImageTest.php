@@ -12,13 +12,41 @@ use Tests\Support\Images;
  *
  * @param  list<array{string, int, int}>  $sections  name, place in the file, bytes
  */
-function peBytes(bool $wide = true, array $sections = [['.text', 512, 512]], int $directories = 16, int $headers = 512, string $tail = '', array $security = [0, 0], int $machine = 0x8664, int $subsystem = 10): string
-{
-    $optional = pack('v', $wide ? 0x20B : 0x10B).str_repeat("\x11", 58).pack('V', $headers).pack('V', 0xC0FFEE).pack('v', $subsystem);
+function peBytes(
+    bool $wide = true,
+    array $sections = [['.text', 512, 512]],
+    int $directories = 16,
+    int $headers = 512,
+    string $tail = '',
+    array $security = [0, 0],
+    int $machine = 0x8664,
+    int $subsystem = 10,
+): string {
+    $optional =
+        pack('v', $wide ? 0x20B : 0x10B).
+        str_repeat("\x11", 58).
+        pack('V', $headers).
+        pack('V', 0xC0FFEE).
+        pack('v', $subsystem);
     $optional = str_pad($optional, ($wide ? 112 : 96) - 4, "\x22").pack('V', $directories);
     $optional .= str_pad(str_repeat("\x33", 32).pack('VV', ...$security), 8 * max($directories, 5), "\x44");
-    $table = implode('', array_map(fn ($section) => str_pad($section[0], 8, "\0").pack('V4', 0, 0, $section[2], $section[1]).str_repeat("\x55", 16), $sections));
-    $bytes = 'MZ'.str_repeat("\x66", 58).pack('V', 64)."PE\0\0".pack('vvVVVvv', $machine, count($sections), 0, 0, 0, strlen($optional), 0x206).$optional.$table;
+    $table = implode(
+        '',
+        array_map(
+            fn ($section) => str_pad($section[0], 8, "\0").
+                pack('V4', 0, 0, $section[2], $section[1]).
+                str_repeat("\x55", 16),
+            $sections,
+        ),
+    );
+    $bytes =
+        'MZ'.
+        str_repeat("\x66", 58).
+        pack('V', 64).
+        "PE\0\0".
+        pack('vvVVVvv', $machine, count($sections), 0, 0, 0, strlen($optional), 0x206).
+        $optional.
+        $table;
     $bytes = str_pad($bytes, 512, "\x77");
     foreach ($sections as [$name, $at, $length]) {
         $bytes = str_pad($bytes, max(strlen($bytes), $at + $length), $name[1]);
@@ -32,7 +60,10 @@ function naiveDigest(string $bytes, bool $wide, array $sections, int $headers, i
 {
     $checksum = 64 + 24 + 64;
     $entry = 64 + 24 + ($wide ? 112 : 96) + 32;
-    $hashed = substr($bytes, 0, $checksum).substr($bytes, $checksum + 4, $entry - $checksum - 4).substr($bytes, $entry + 8, $headers - $entry - 8);
+    $hashed =
+        substr($bytes, 0, $checksum).
+        substr($bytes, $checksum + 4, $entry - $checksum - 4).
+        substr($bytes, $entry + 8, $headers - $entry - 8);
     usort($sections, fn ($a, $b) => $a[1] <=> $b[1]);
     $done = $headers;
     foreach ($sections as [, $at, $length]) {
@@ -45,10 +76,17 @@ function naiveDigest(string $bytes, bool $wide, array $sections, int $headers, i
 
 it('has the digest of the standard', function (bool $wide, array $sections, string $tail, array $security) {
     $bytes = peBytes($wide, $sections, tail: $tail, security: $security);
-    expect(PeImage::read($bytes)->digest())->toBe(naiveDigest($bytes, $wide, $sections, 512, $security[0] > 0 ? $security[1] : 0));
+    expect(PeImage::read($bytes)->digest())->toBe(
+        naiveDigest($bytes, $wide, $sections, 512, $security[0] > 0 ? $security[1] : 0),
+    );
 })->with([
-    [true, [['.text', 512, 512]], '', [0, 0]], [false, [['.text', 512, 512]], '', [0, 0]], [true, [['.text', 1024, 512], ['.data', 512, 512], ['.bss', 0, 0]], '', [0, 0]], [false, [['.text', 512, 1024]], 'tail beyond', [0, 0]],
-    [true, [['.text', 512, 512]], str_repeat('s', 64), [1024, 64]], [true, [['.text', 512, 512]], 'tail'.str_repeat('s', 64), [1028, 64]], [true, [], '', [0, 0]],
+    [true, [['.text', 512, 512]], '', [0, 0]],
+    [false, [['.text', 512, 512]], '', [0, 0]],
+    [true, [['.text', 1024, 512], ['.data', 512, 512], ['.bss', 0, 0]], '', [0, 0]],
+    [false, [['.text', 512, 1024]], 'tail beyond', [0, 0]],
+    [true, [['.text', 512, 512]], str_repeat('s', 64), [1024, 64]],
+    [true, [['.text', 512, 512]], 'tail'.str_repeat('s', 64), [1028, 64]],
+    [true, [], '', [0, 0]],
 ]);
 
 it('hashes every byte but the excepted ones', function () {
@@ -56,7 +94,18 @@ it('hashes every byte but the excepted ones', function () {
     $digest = PeImage::read($bytes)->digest();
     $left = [];
     // The signature says where it is and how long: those fields, and what decides how the file is read, are left alone here.
-    foreach ([...range(66, 67), ...range(72, 83), ...range(90, 147), ...range(152, 155), ...range(158, 195), ...range(200, 231), ...range(240, 327), ...range(352, 1087)] as $at) {
+    foreach (
+        [
+            ...range(66, 67),
+            ...range(72, 83),
+            ...range(90, 147),
+            ...range(152, 155),
+            ...range(158, 195),
+            ...range(200, 231),
+            ...range(240, 327),
+            ...range(352, 1087),
+        ] as $at
+    ) {
         $changed = PeImage::read(substr_replace($bytes, chr(ord($bytes[$at]) ^ 1), $at, 1));
         if ($changed !== null && $changed->digest() === $digest) {
             $left[] = $at;
@@ -67,13 +116,37 @@ it('hashes every byte but the excepted ones', function () {
 
 it('is whole only when every section and the signature are there', function () {
     $whole = fn (string $bytes) => [PeImage::read($bytes)->whole, PeImage::read($bytes)->isWhole()];
-    expect($whole(peBytes()))->toBe([1024, true])->and($whole(substr(peBytes(), 0, 1023)))->toBe([1024, false])->and($whole(peBytes(headers: 0)))->toBe([1024, false])->and($whole(peBytes(sections: [])))->toBe([512, true])
-        ->and($whole(peBytes(tail: 'xxxx', security: [1024, 64])))->toBe([1088, false])->and($whole(peBytes(tail: str_repeat('x', 64), security: [1024, 64])))->toBe([1088, true])->and($whole(peBytes(sections: [['.a', 512, 10], ['.b', 2000, 5]])))->toBe([2005, true]);
+    expect($whole(peBytes()))
+        ->toBe([1024, true])
+        ->and($whole(substr(peBytes(), 0, 1023)))
+        ->toBe([1024, false])
+        ->and($whole(peBytes(headers: 0)))
+        ->toBe([1024, false])
+        ->and($whole(peBytes(sections: [])))
+        ->toBe([512, true])
+        ->and($whole(peBytes(tail: 'xxxx', security: [1024, 64])))
+        ->toBe([1088, false])
+        ->and($whole(peBytes(tail: str_repeat('x', 64), security: [1024, 64])))
+        ->toBe([1088, true])
+        ->and($whole(peBytes(sections: [['.a', 512, 10], ['.b', 2000, 5]])))
+        ->toBe([2005, true]);
 });
 
 it('is signed only where the entry says so', function () {
-    expect(PeImage::read(peBytes())->isSigned())->toBeFalse()->and(PeImage::read(peBytes(tail: str_repeat('x', 64), security: [1024, 64]))->isSigned())->toBeTrue()->and(PeImage::read(peBytes(tail: 'x', security: [1024, 8]))->isSigned())->toBeFalse()->and(PeImage::read(peBytes(tail: 'x', security: [1024, 9]))->isSigned())->toBeTrue()
-        ->and(PeImage::read(peBytes(directories: 4, security: [1024, 64]))->isSigned())->toBeFalse()->and(PeImage::read(peBytes(directories: 5, security: [1024, 64]))->isSigned())->toBeTrue()->and(PeImage::read(peBytes(security: [0, 64]))->isSigned())->toBeFalse();
+    expect(PeImage::read(peBytes())->isSigned())
+        ->toBeFalse()
+        ->and(PeImage::read(peBytes(tail: str_repeat('x', 64), security: [1024, 64]))->isSigned())
+        ->toBeTrue()
+        ->and(PeImage::read(peBytes(tail: 'x', security: [1024, 8]))->isSigned())
+        ->toBeFalse()
+        ->and(PeImage::read(peBytes(tail: 'x', security: [1024, 9]))->isSigned())
+        ->toBeTrue()
+        ->and(PeImage::read(peBytes(directories: 4, security: [1024, 64]))->isSigned())
+        ->toBeFalse()
+        ->and(PeImage::read(peBytes(directories: 5, security: [1024, 64]))->isSigned())
+        ->toBeTrue()
+        ->and(PeImage::read(peBytes(security: [0, 64]))->isSigned())
+        ->toBeFalse();
 });
 
 it('reads the digest that a signature states, and no other', function (string $signature, ?string $digest) {
@@ -96,10 +169,26 @@ it('reads the digest that a signature states, and no other', function (string $s
 });
 
 it('reads machine and subsystem', function () {
-    expect(PeImage::read(peBytes(machine: 0xAA64)))->architecture->toBe('arm-64')->machine->toBe(0xAA64)->and(PeImage::read(peBytes(machine: 0x1234))->architecture)->toBeNull()
-        ->and(array_map(fn ($subsystem) => PeImage::read(peBytes(subsystem: $subsystem))->isEfi, [9, 10, 11, 12, 13, 14]))->toBe([false, true, true, true, true, false])
-        ->and(PeImage::read(peBytes(sections: [['.a', 512, 4], ['.a', 516, 4]]))->sections)->toBe(['.a' => ['at' => 512, 'bytes' => 4], '.a#1' => ['at' => 516, 'bytes' => 4]])
-        ->and(PeImage::read(substr(peBytes(), 0, 350)))->not->toBeNull();
+    expect(PeImage::read(peBytes(machine: 0xAA64)))
+        ->architecture->toBe('arm-64')
+        ->machine->toBe(0xAA64)
+        ->and(PeImage::read(peBytes(machine: 0x1234))->architecture)
+        ->toBeNull()
+        ->and(
+            array_map(fn ($subsystem) => PeImage::read(peBytes(subsystem: $subsystem))->isEfi, [
+                9,
+                10,
+                11,
+                12,
+                13,
+                14,
+            ]),
+        )
+        ->toBe([false, true, true, true, true, false])
+        ->and(PeImage::read(peBytes(sections: [['.a', 512, 4], ['.a', 516, 4]]))->sections)
+        ->toBe(['.a' => ['at' => 512, 'bytes' => 4], '.a#1' => ['at' => 516, 'bytes' => 4]])
+        ->and(PeImage::read(substr(peBytes(), 0, 350)))
+        ->not->toBeNull();
     expect(PeImage::read(peBytes(sections: array_fill(0, 3, ['.t', 512, 4]))))->not->toBeNull();
 });
 
@@ -139,16 +228,25 @@ it('takes the vendor\'s certificate from either name of its section', function (
         {
             $this->asked[] = $certificate;
 
-            return $certificate === 'P' ? $loader === $this->first : $loader === $this->next && str_contains($certificate, base64_encode('certificate of the vendor'));
+            return $certificate === 'P'
+                ? $loader === $this->first
+                : $loader === $this->next && str_contains($certificate, base64_encode('certificate of the vendor'));
         }
     };
     [$trust] = (new LoaderJudge($tool, new Signers(['platform' => 'P'], [], 'here')))->judge($first, true, $next);
     expect($trust)->toBe($found ? LoaderTrust::Trusted : LoaderTrust::NextStage);
     if ($found) {
-        expect(end($tool->asked))->toBe("-----BEGIN CERTIFICATE-----\n".base64_encode($der)."\n-----END CERTIFICATE-----\n");
+        expect(end($tool->asked))->toBe(
+            "-----BEGIN CERTIFICATE-----\n".base64_encode($der)."\n-----END CERTIFICATE-----\n",
+        );
     }
 })->with([['.vendor_', true], ['.vendorX', false]]);
 
 it('says no certificates are known when none are', function () {
-    expect(Signers::unknown())->certificates->toBe([])->revoked->toBeNull()->source->toBe('no certificates are known here')->and(PeImage::read(Images::bytes('signed.efi'))->isWhole())->toBeTrue();
+    expect(Signers::unknown())
+        ->certificates->toBe([])
+        ->revoked->toBeNull()
+        ->source->toBe('no certificates are known here')
+        ->and(PeImage::read(Images::bytes('signed.efi'))->isWhole())
+        ->toBeTrue();
 });

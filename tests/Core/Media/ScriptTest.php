@@ -17,19 +17,58 @@ use Tests\Support\StickPlans;
 /** @return array<string, StickPlan> the plans whose scripts and documents are kept in tests/fixtures/sticks */
 function goldenSticks(): array
 {
-    $split = ['parts' => ['payload/system.img' => 'payload/system.p%d'], 'bytes' => 16_008_609_792, 'files' => ['EFI/BOOT/BOOTX64.EFI' => 3152, "it's a [name] $(x).txt" => 12, 'payload/system.img' => 5_206_302_720]];
-    $raw = fn (string $image, ?string $serial, int $bytes) => StickPlanner::plan(StickPlans::report($image), str_repeat('b', 64), new StickTarget($bytes, 512, $serial), new StickWish('Skerry Rolling', Bytes::mebi(3800), WriteMode::Raw));
-    $packed = fn (string $kind, ?int $expanded) => StickPlan::fromArray([...$raw('disk-gpt.img', null, 32_010_928_128)->toArray(), 'image' => ['file' => "disk.{$kind}", 'bytes' => 1000, 'sha256' => null, 'compression' => $kind, 'expanded_bytes' => $expanded, 'tree' => null]]);
+    $split = [
+        'parts' => ['payload/system.img' => 'payload/system.p%d'],
+        'bytes' => 16_008_609_792,
+        'files' => [
+            'EFI/BOOT/BOOTX64.EFI' => 3152,
+            "it's a [name] $(x).txt" => 12,
+            'payload/system.img' => 5_206_302_720,
+        ],
+    ];
+    $raw = fn (string $image, ?string $serial, int $bytes) => StickPlanner::plan(
+        StickPlans::report($image),
+        str_repeat('b', 64),
+        new StickTarget($bytes, 512, $serial),
+        new StickWish('Skerry Rolling', Bytes::mebi(3800), WriteMode::Raw),
+    );
+    $packed = fn (string $kind, ?int $expanded) => StickPlan::fromArray([
+        ...$raw('disk-gpt.img', null, 32_010_928_128)->toArray(),
+        'image' => [
+            'file' => "disk.{$kind}",
+            'bytes' => 1000,
+            'sha256' => null,
+            'compression' => $kind,
+            'expanded_bytes' => $expanded,
+            'tree' => null,
+        ],
+    ]);
 
     return [
         'copied-gpt' => StickPlans::plan(),
-        'copied-mbr-storage-drivers' => StickPlans::plan(drivers: ['net/w2 a.inf' => 10], scheme: Scheme::Mbr, storage: true),
+        'copied-mbr-storage-drivers' => StickPlans::plan(
+            drivers: ['net/w2 a.inf' => 10],
+            scheme: Scheme::Mbr,
+            storage: true,
+        ),
         'copied-split' => StickPlans::plan(...$split),
-        'copied-own-splitter' => StickPlans::plan(...[...$split, 'splitter' => ['own-splitter', '--size', '{mebibytes}', '{source}', '{target}']]),
-        'copied-4096' => StickPlanner::plan(StickPlans::report(), null, new StickTarget(8_000_000_000 - 8_000_000_000 % 4096, 4096), new StickWish('Orrin Desktop 3', Bytes::mebi(3800), WriteMode::FilesCopied), ['EFI/BOOT/BOOTX64.EFI' => 3152]),
+        'copied-own-splitter' => StickPlans::plan(
+            ...[...$split, 'splitter' => ['own-splitter', '--size', '{mebibytes}', '{source}', '{target}']],
+        ),
+        'copied-4096' => StickPlanner::plan(
+            StickPlans::report(),
+            null,
+            new StickTarget(8_000_000_000 - (8_000_000_000 % 4096), 4096),
+            new StickWish('Orrin Desktop 3', Bytes::mebi(3800), WriteMode::FilesCopied),
+            ['EFI/BOOT/BOOTX64.EFI' => 3152],
+        ),
         'raw' => $raw('disk-gpt.img', 'GL-1', 32_010_928_128),
         'raw-small' => $raw('disk-gpt.img', null, 6_291_456),
-        'raw-xz' => $packed('xz', 8_589_934_592), 'raw-gzip' => $packed('gzip', null), 'raw-bzip2' => $packed('bzip2', null), 'raw-zstd' => $packed('zstd', 4096), 'raw-zip' => $packed('zip', 4096),
+        'raw-xz' => $packed('xz', 8_589_934_592),
+        'raw-gzip' => $packed('gzip', null),
+        'raw-bzip2' => $packed('bzip2', null),
+        'raw-zstd' => $packed('zstd', 4096),
+        'raw-zip' => $packed('zip', 4096),
     ];
 }
 
@@ -41,45 +80,148 @@ it('writes the same script and plan as before', function (string $name) {
         file_put_contents("{$folder}/{$name}.sh", GuardedScript::of($plan));
         file_put_contents("{$folder}/{$name}.json", $json);
     }
-    expect(GuardedScript::of($plan))->toBe(file_get_contents("{$folder}/{$name}.sh"))->and($json)->toBe(file_get_contents("{$folder}/{$name}.json"))
-        ->and(StickPlan::fromArray(json_decode($json, true))->toArray())->toEqual($plan->toArray());
-})->with(['copied-gpt', 'copied-mbr-storage-drivers', 'copied-split', 'copied-own-splitter', 'copied-4096', 'raw', 'raw-small', 'raw-xz', 'raw-gzip', 'raw-bzip2', 'raw-zstd', 'raw-zip']);
+    expect(GuardedScript::of($plan))
+        ->toBe(file_get_contents("{$folder}/{$name}.sh"))
+        ->and($json)
+        ->toBe(file_get_contents("{$folder}/{$name}.json"))
+        ->and(StickPlan::fromArray(json_decode($json, true))->toArray())
+        ->toEqual($plan->toArray());
+})->with([
+    'copied-gpt',
+    'copied-mbr-storage-drivers',
+    'copied-split',
+    'copied-own-splitter',
+    'copied-4096',
+    'raw',
+    'raw-small',
+    'raw-xz',
+    'raw-gzip',
+    'raw-bzip2',
+    'raw-zstd',
+    'raw-zip',
+]);
 
 it('quotes words so that a shell takes them for nothing else', function () {
-    expect(ShellText::quoted("it's"))->toBe("'it'\\''s'")->and(ShellText::quoted(7))->toBe("'7'")->and(ShellText::quoted(''))->toBe("''")
-        ->and(ShellText::command(['mkfs.vfat', '-n', 'ORRIN 3', '$(x)', '/dev/a-b_c=1:2+3@4']))->toBe("mkfs.vfat -n 'ORRIN 3' '$(x)' /dev/a-b_c=1:2+3@4")->and(ShellText::comment("a\nrm -rf /\x7F\t"))->toBe('a⟨U+000A⟩rm -rf /⟨U+007F⟩⟨U+0009⟩')
-        ->and(ShellText::written(["it's", 'END'], '"$f"'))->toBe(['{', "    printf '%s\\n' 'it'\\''s'", "    printf '%s\\n' 'END'", '} >"$f"']);
+    expect(ShellText::quoted("it's"))
+        ->toBe("'it'\\''s'")
+        ->and(ShellText::quoted(7))
+        ->toBe("'7'")
+        ->and(ShellText::quoted(''))
+        ->toBe("''")
+        ->and(ShellText::command(['mkfs.vfat', '-n', 'ORRIN 3', '$(x)', '/dev/a-b_c=1:2+3@4']))
+        ->toBe("mkfs.vfat -n 'ORRIN 3' '$(x)' /dev/a-b_c=1:2+3@4")
+        ->and(ShellText::comment("a\nrm -rf /\x7F\t"))
+        ->toBe('a⟨U+000A⟩rm -rf /⟨U+007F⟩⟨U+0009⟩')
+        ->and(ShellText::written(["it's", 'END'], '"$f"'))
+        ->toBe(['{', "    printf '%s\\n' 'it'\\''s'", "    printf '%s\\n' 'END'", '} >"$f"']);
 });
 
 it('refuses fields of a document by name', function (Closure $read, string $says) {
     expect($read)->toThrow(PlanFault::class, $says);
 })->with([
-    [fn () => Read::whole([], 'a.b'), 'a.b: a whole number is needed.'], [fn () => Read::whole(['b' => -1], 'a.b'), 'a.b'], [fn () => Read::whole(['b' => '5'], 'a.b'), 'a.b'], [fn () => Read::whole(['b' => 1 << 50], 'a.b'), 'a.b'], [fn () => Read::whole(['b' => 1.5], 'b'), 'b:'],
-    [fn () => Read::text(['t' => 5], 't'), 't: a line of text is needed.'], [fn () => Read::text(['t' => "a\nb"], 't'), 't:'], [fn () => Read::text(['t' => "a\x7F"], 't'), 't:'], [fn () => Read::text(['t' => str_repeat('x', 501)], 't'), 't:'], [fn () => Read::text(['t' => 'abc'], 't', 2), 't:'],
-    [fn () => Read::name(['n' => 'a/b'], 'n'), 'n: a file\'s name without folders is needed.'], [fn () => Read::name(['n' => ''], 'n'), 'n:'], [fn () => Read::name(['n' => '..'], 'n'), 'n:'], [fn () => Read::name(['n' => '.'], 'n'), 'n:'], [fn () => Read::name(['n' => str_repeat('x', 256)], 'n'), 'n:'],
-    [fn () => Read::path(['p' => '/a'], 'p'), 'p: "/a" is no path below the top of a stick.'], [fn () => Read::path(['p' => 'a/../b'], 'p'), 'p:'], [fn () => Read::path(['p' => 'a/.'], 'p'), 'p:'], [fn () => Read::path(['p' => 'a//b'], 'p'), 'p:'], [fn () => Read::path(['p' => ''], 'p'), 'p:'],
-    [fn () => Read::maybeHash(['h' => str_repeat('A', 64)], 'h'), 'h: a SHA-256'], [fn () => Read::maybeHash(['h' => str_repeat('a', 63)], 'h'), 'h:'], [fn () => Read::maybeHash(['h' => 5], 'h'), 'h:'],
-    [fn () => Read::oneOf(['o' => 'c'], 'o', ['a', 'b']), 'o: one of a, b is needed.'], [fn () => Read::oneOf([], 'o', ['a']), 'o:'], [fn () => Read::oneOf(['o' => 1], 'o', ['1']), 'o:'],
-    [fn () => Read::rows([], 'r'), 'r: a list is needed.'], [fn () => Read::rows(['r' => ['x' => []]], 'r'), 'r:'], [fn () => Read::rows(['r' => [1]], 'r'), 'r:'],
+    [fn () => Read::whole([], 'a.b'), 'a.b: a whole number is needed.'],
+    [fn () => Read::whole(['b' => -1], 'a.b'), 'a.b'],
+    [fn () => Read::whole(['b' => '5'], 'a.b'), 'a.b'],
+    [fn () => Read::whole(['b' => 1 << 50], 'a.b'), 'a.b'],
+    [fn () => Read::whole(['b' => 1.5], 'b'), 'b:'],
+    [fn () => Read::text(['t' => 5], 't'), 't: a line of text is needed.'],
+    [fn () => Read::text(['t' => "a\nb"], 't'), 't:'],
+    [fn () => Read::text(['t' => "a\x7F"], 't'), 't:'],
+    [fn () => Read::text(['t' => str_repeat('x', 501)], 't'), 't:'],
+    [fn () => Read::text(['t' => 'abc'], 't', 2), 't:'],
+    [fn () => Read::name(['n' => 'a/b'], 'n'), 'n: a file\'s name without folders is needed.'],
+    [fn () => Read::name(['n' => ''], 'n'), 'n:'],
+    [fn () => Read::name(['n' => '..'], 'n'), 'n:'],
+    [fn () => Read::name(['n' => '.'], 'n'), 'n:'],
+    [fn () => Read::name(['n' => str_repeat('x', 256)], 'n'), 'n:'],
+    [fn () => Read::path(['p' => '/a'], 'p'), 'p: "/a" is no path below the top of a stick.'],
+    [fn () => Read::path(['p' => 'a/../b'], 'p'), 'p:'],
+    [fn () => Read::path(['p' => 'a/.'], 'p'), 'p:'],
+    [fn () => Read::path(['p' => 'a//b'], 'p'), 'p:'],
+    [fn () => Read::path(['p' => ''], 'p'), 'p:'],
+    [fn () => Read::maybeHash(['h' => str_repeat('A', 64)], 'h'), 'h: a SHA-256'],
+    [fn () => Read::maybeHash(['h' => str_repeat('a', 63)], 'h'), 'h:'],
+    [fn () => Read::maybeHash(['h' => 5], 'h'), 'h:'],
+    [fn () => Read::oneOf(['o' => 'c'], 'o', ['a', 'b']), 'o: one of a, b is needed.'],
+    [fn () => Read::oneOf([], 'o', ['a']), 'o:'],
+    [fn () => Read::oneOf(['o' => 1], 'o', ['1']), 'o:'],
+    [fn () => Read::rows([], 'r'), 'r: a list is needed.'],
+    [fn () => Read::rows(['r' => ['x' => []]], 'r'), 'r:'],
+    [fn () => Read::rows(['r' => [1]], 'r'), 'r:'],
 ]);
 
 it('takes fields that are right', function () {
-    expect(Read::whole(['b' => 0], 'a.b'))->toBe(0)->and(Read::whole(['b' => (1 << 50) - 1], 'b'))->toBe((1 << 50) - 1)->and(Read::maybeWhole([], 'b'))->toBeNull()->and(Read::maybeWhole(['b' => 3], 'x.b'))->toBe(3)
-        ->and(Read::text(['t' => str_repeat('ü', 500)], 't'))->toHaveLength(500)->and(Read::text(['t' => ''], 't'))->toBe('')->and(Read::name(['n' => str_repeat('x', 255)], 'n'))->toHaveLength(255)->and(Read::path(['p' => 'a/b c/…'], 'p'))->toBe('a/b c/…')
-        ->and(Read::maybeHash([], 'h'))->toBeNull()->and(Read::maybeHash(['h' => str_repeat('0a', 32)], 'h'))->toBe(str_repeat('0a', 32))->and(Read::oneOf([], 'o', ['a'], true))->toBeNull()->and(Read::oneOf(['o' => 'a'], 'o', ['a']))->toBe('a')->and(Read::rows(['r' => [['a' => 1]]], 'r'))->toBe([['a' => 1]]);
+    expect(Read::whole(['b' => 0], 'a.b'))
+        ->toBe(0)
+        ->and(Read::whole(['b' => (1 << 50) - 1], 'b'))
+        ->toBe((1 << 50) - 1)
+        ->and(Read::maybeWhole([], 'b'))
+        ->toBeNull()
+        ->and(Read::maybeWhole(['b' => 3], 'x.b'))
+        ->toBe(3)
+        ->and(Read::text(['t' => str_repeat('ü', 500)], 't'))
+        ->toHaveLength(500)
+        ->and(Read::text(['t' => ''], 't'))
+        ->toBe('')
+        ->and(Read::name(['n' => str_repeat('x', 255)], 'n'))
+        ->toHaveLength(255)
+        ->and(Read::path(['p' => 'a/b c/…'], 'p'))
+        ->toBe('a/b c/…')
+        ->and(Read::maybeHash([], 'h'))
+        ->toBeNull()
+        ->and(Read::maybeHash(['h' => str_repeat('0a', 32)], 'h'))
+        ->toBe(str_repeat('0a', 32))
+        ->and(Read::oneOf([], 'o', ['a'], true))
+        ->toBeNull()
+        ->and(Read::oneOf(['o' => 'a'], 'o', ['a']))
+        ->toBe('a')
+        ->and(Read::rows(['r' => [['a' => 1]]], 'r'))
+        ->toBe([['a' => 1]]);
 });
 
 it('refuses plans that contradict themselves', function (Closure $change, string $says) {
     expect(fn () => StickPlan::fromArray($change(StickPlans::plan()->toArray())))->toThrow(PlanFault::class, $says);
 })->with([
-    [fn ($d) => [...$d, 'cobblestone_stick_plan' => 2], 'no stick plan of version 1'], [fn ($d) => array_diff_key($d, ['cobblestone_stick_plan' => 1]), 'no stick plan'], [fn ($d) => [...$d, 'image' => 'x'], 'image: the image is missing.'],
-    [fn ($d) => [...$d, 'mode' => 'x'], 'mode: one of raw, files-copied is needed.'], [fn ($d) => [...$d, 'layout' => null], 'there is none'], [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'scheme' => 'x']], 'layout:'],
-    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'partitions' => []]], 'layout:'], [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'partitions' => [[...$d['layout']['partitions'][0], 'file_system' => 'exfat', 'fat32' => null, 'type_code' => 'x']]]], 'layout:'],
-    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'disk_guid' => 'x']], 'layout: This is no layout'], [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'device_bytes' => -5]], 'layout:'], [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'partitions' => ['x']]], 'layout:'],
-    [fn ($d) => [...$d, 'device_bytes' => 4096], 'another size'], [fn ($d) => [...$d, 'sector_bytes' => 4096], 'another size'], [fn ($d) => [...$d, 'image' => [...$d['image'], 'tree' => null]], 'image.tree'], [fn ($d) => [...$d, 'label' => 'TWELVE CHARS'], 'label:'],
-    [fn ($d) => [...$d, 'title' => str_repeat('x', 121)], 'title:'], [fn ($d) => [...$d, 'serial' => 5], 'serial:'], [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'from' => 'x']]], 'files[0].from'], [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'of' => 1]]], 'files[0]: the part reaches past the end'],
-    [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'bytes' => 4_294_967_296, 'of' => 4_294_967_296]]], 'more than a FAT32 file can hold'], [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'path' => 'a?']]], 'FAT cannot take these names'], [fn ($d) => [...$d, 'splitter' => 'x'], 'splitter:'],
-    [fn ($d) => [...$d, 'mode' => 'raw', 'image' => [...$d['image'], 'expanded_bytes' => $d['device_bytes'] + 1]], 'Take a larger stick.'],
+    [fn ($d) => [...$d, 'cobblestone_stick_plan' => 2], 'no stick plan of version 1'],
+    [fn ($d) => array_diff_key($d, ['cobblestone_stick_plan' => 1]), 'no stick plan'],
+    [fn ($d) => [...$d, 'image' => 'x'], 'image: the image is missing.'],
+    [fn ($d) => [...$d, 'mode' => 'x'], 'mode: one of raw, files-copied is needed.'],
+    [fn ($d) => [...$d, 'layout' => null], 'there is none'],
+    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'scheme' => 'x']], 'layout:'],
+    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'partitions' => []]], 'layout:'],
+    [
+        fn ($d) => [
+            ...$d,
+            'layout' => [
+                ...$d['layout'],
+                'partitions' => [
+                    [...$d['layout']['partitions'][0], 'file_system' => 'exfat', 'fat32' => null, 'type_code' => 'x'],
+                ],
+            ],
+        ],
+        'layout:',
+    ],
+    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'disk_guid' => 'x']], 'layout: This is no layout'],
+    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'device_bytes' => -5]], 'layout:'],
+    [fn ($d) => [...$d, 'layout' => [...$d['layout'], 'partitions' => ['x']]], 'layout:'],
+    [fn ($d) => [...$d, 'device_bytes' => 4096], 'another size'],
+    [fn ($d) => [...$d, 'sector_bytes' => 4096], 'another size'],
+    [fn ($d) => [...$d, 'image' => [...$d['image'], 'tree' => null]], 'image.tree'],
+    [fn ($d) => [...$d, 'label' => 'TWELVE CHARS'], 'label:'],
+    [fn ($d) => [...$d, 'title' => str_repeat('x', 121)], 'title:'],
+    [fn ($d) => [...$d, 'serial' => 5], 'serial:'],
+    [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'from' => 'x']]], 'files[0].from'],
+    [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'of' => 1]]], 'files[0]: the part reaches past the end'],
+    [
+        fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'bytes' => 4_294_967_296, 'of' => 4_294_967_296]]],
+        'more than a FAT32 file can hold',
+    ],
+    [fn ($d) => [...$d, 'files' => [[...$d['files'][0], 'path' => 'a?']]], 'FAT cannot take these names'],
+    [fn ($d) => [...$d, 'splitter' => 'x'], 'splitter:'],
+    [
+        fn ($d) => [...$d, 'mode' => 'raw', 'image' => [...$d['image'], 'expanded_bytes' => $d['device_bytes'] + 1]],
+        'Take a larger stick.',
+    ],
 ]);
 
 it('refuses names that no tool should be handed, wherever they stand in a plan', function (string $name) {

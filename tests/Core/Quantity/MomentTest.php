@@ -48,7 +48,11 @@ it('shows forty characters of what it refuses, and no more', function () {
 });
 
 it('adds calendar days, whatever the clocks do between', function (string $from, int $days, string $to) {
-    expect(Moment::of($from, BENCH)->plusDays($days)->iso())->toBe($to);
+    expect(
+        Moment::of($from, BENCH)
+            ->plusDays($days)
+            ->iso(),
+    )->toBe($to);
 })->with([
     'clocks go back' => ['2026-10-24T09:00', 2, '2026-10-26T09:00+00:00'],
     'clocks go forward' => ['2026-03-28T09:00', 1, '2026-03-29T09:00+01:00'],

@@ -21,8 +21,14 @@ it('reads a share of a byte as the nearest whole one', function (string $text, i
 
 it('reads whole numbers to the last byte a machine word holds, and not one further', function () {
     expect(Bytes::parse('9223372036854775807')->count)->toBe(PHP_INT_MAX);
-    expect(fn () => Bytes::parse('9223372036854775808'))->toThrow(InvalidQuantity::class, 'larger than this machine can count');
-    expect(fn () => Bytes::parse('8388608 TiB'))->toThrow(InvalidQuantity::class, 'larger than this machine can count');
+    expect(fn () => Bytes::parse('9223372036854775808'))->toThrow(
+        InvalidQuantity::class,
+        'larger than this machine can count',
+    );
+    expect(fn () => Bytes::parse('8388608 TiB'))->toThrow(
+        InvalidQuantity::class,
+        'larger than this machine can count',
+    );
 });
 
 it('says what it could not read, shortened', function () {
@@ -32,7 +38,10 @@ it('says what it could not read, shortened', function () {
         '"0123456789012345678901234567890123456789" cannot be read as a size. Write a whole number, or a number with a unit such as "64 GB" or "59.6 GiB".',
     );
     expect(fn () => Bytes::parse('238.5G'))->toThrow(InvalidQuantity::class, '"238.5G" cannot be read as a size');
-    expect(fn () => Bytes::of(1)->portions(Bytes::of(0)))->toThrow(InvalidQuantity::class, 'A portion must be at least one byte, got 0.');
+    expect(fn () => Bytes::of(1)->portions(Bytes::of(0)))->toThrow(
+        InvalidQuantity::class,
+        'A portion must be at least one byte, got 0.',
+    );
     expect(fn () => DataRate::of(-3))->toThrow(InvalidQuantity::class, 'A data rate must be at least 1 B/s, got -3.');
 });
 
@@ -85,7 +94,14 @@ it('brings every whole second back from minutes', function () {
 
 it('says long durations in hours', function (int $seconds, string $label) {
     expect(Duration::seconds($seconds)->label())->toBe($label);
-})->with([[3599, '1 h 00'], [7140, '1 h 59'], [7200, '2 h 00'], [212_400, '59 h 00'], [212_460, '59 h 01'], [216_000, '60 h 00']]);
+})->with([
+    [3599, '1 h 00'],
+    [7140, '1 h 59'],
+    [7200, '2 h 00'],
+    [212_400, '59 h 00'],
+    [212_460, '59 h 01'],
+    [216_000, '60 h 00'],
+]);
 
 it('takes an estimate that is certain', function () {
     $certain = Estimate::minutes(2, 2, 2);

@@ -13,7 +13,12 @@ function ids(array $steps): array
 }
 
 it('lets facts decide the order and stages only break ties', function () {
-    $steps = [Demo::step('last', ['b']), Demo::step('early', [], [], stage: Stage::Intake), Demo::step('second', ['a'], ['b'], stage: Stage::HandOver), Demo::step('first', [], ['a'], stage: Stage::HandOver)];
+    $steps = [
+        Demo::step('last', ['b']),
+        Demo::step('early', [], [], stage: Stage::Intake),
+        Demo::step('second', ['a'], ['b'], stage: Stage::HandOver),
+        Demo::step('first', [], ['a'], stage: Stage::HandOver),
+    ];
     expect(ids(Planner::order($steps)))->toBe(['early', 'first', 'second', 'last']);
 });
 
@@ -22,11 +27,17 @@ it('keeps the order of contribution within a stage', function () {
 });
 
 it('waits for every step that brings a fact about', function () {
-    expect(ids(Planner::order([Demo::step('use', ['x']), Demo::step('one', [], ['x']), Demo::step('two', [], ['x'])])))->toBe(['one', 'two', 'use']);
+    expect(
+        ids(Planner::order([Demo::step('use', ['x']), Demo::step('one', [], ['x']), Demo::step('two', [], ['x'])])),
+    )->toBe(['one', 'two', 'use']);
 });
 
 it('puts a step that removes a fact after all that need or make it', function () {
-    $steps = [Demo::step('back', [], [], removes: ['off'], stage: Stage::Intake), Demo::step('use', ['off']), Demo::step('off', [], ['off'])];
+    $steps = [
+        Demo::step('back', [], [], removes: ['off'], stage: Stage::Intake),
+        Demo::step('use', ['off']),
+        Demo::step('off', [], ['off']),
+    ];
     expect(ids(Planner::order($steps)))->toBe(['off', 'use', 'back']);
 });
 
@@ -36,8 +47,10 @@ it('takes facts that hold from the start, or come from outside', function () {
 
 it('counts a gate\'s fact like any other', function () {
     $gated = Demo::step('gated', [], [], gates: [new Cobblestone\Runbook\Gate('g', 'proof', 'Proof', 'prove')]);
-    expect(ids(Planner::order([$gated, Demo::step('prove', [], ['proof'])])))->toBe(['prove', 'gated'])
-        ->and($gated->required())->toBe(['proof']);
+    expect(ids(Planner::order([$gated, Demo::step('prove', [], ['proof'])])))
+        ->toBe(['prove', 'gated'])
+        ->and($gated->required())
+        ->toBe(['proof']);
     expect(fn () => Planner::order([$gated]))->toThrow(OrderImpossible::class, 'waits for "proof"');
 });
 
@@ -46,19 +59,32 @@ it('names the step and the fact that nothing brings about', function () {
         Planner::order([Demo::step('a', ['missing'])]);
         $this->fail();
     } catch (OrderImpossible $e) {
-        expect($e->getMessage())->toContain('"a" waits for "missing"')->and($e->steps)->toBe(['a']);
+        expect($e->getMessage())
+            ->toContain('"a" waits for "missing"')
+            ->and($e->steps)
+            ->toBe(['a']);
     }
 });
 
 it('names the steps of a cycle in their order', function () {
     try {
-        Planner::order([Demo::step('free'), Demo::step('a', ['c'], ['a']), Demo::step('b', ['a'], ['b']), Demo::step('c', ['b'], ['c']), Demo::step('after', ['a'])]);
+        Planner::order([
+            Demo::step('free'),
+            Demo::step('a', ['c'], ['a']),
+            Demo::step('b', ['a'], ['b']),
+            Demo::step('c', ['b'], ['c']),
+            Demo::step('after', ['a']),
+        ]);
         $this->fail();
     } catch (OrderImpossible $e) {
-        expect($e->steps)->toHaveCount(4)
-            ->and($e->steps[0])->toBe($e->steps[3])
-            ->and(array_diff(['a', 'b', 'c'], $e->steps))->toBe([])
-            ->and($e->getMessage())->toContain('wait for each other');
+        expect($e->steps)
+            ->toHaveCount(4)
+            ->and($e->steps[0])
+            ->toBe($e->steps[3])
+            ->and(array_diff(['a', 'b', 'c'], $e->steps))
+            ->toBe([])
+            ->and($e->getMessage())
+            ->toContain('wait for each other');
     }
 });
 
@@ -76,7 +102,12 @@ it('orders thousands of random paths so that every fact holds in time, always th
             for ($n = mt_rand(0, 3); $n > 0 && $i > 0; $n--) {
                 $before[] = 'f'.mt_rand(0, $i - 1);
             }
-            $steps[] = Demo::step("s{$i}", array_values(array_unique($before)), ["f{$i}"], stage: Stage::cases()[mt_rand(0, 20)]);
+            $steps[] = Demo::step(
+                "s{$i}",
+                array_values(array_unique($before)),
+                ["f{$i}"],
+                stage: Stage::cases()[mt_rand(0, 20)],
+            );
         }
         shuffle($steps);
         $ordered = Planner::order($steps);

@@ -13,41 +13,106 @@ use Tests\Support\Demo;
 $ids = fn (Plan $plan) => array_map(fn (Step $step) => $step->id, $plan->steps);
 
 it('takes the new plan whole while nothing is finished', function () use ($ids) {
-    expect($ids(Revision::keeping(Demo::planOf([Demo::step('a')]), Demo::planOf([Demo::step('b')]), [])))->toBe(['b']);
+    expect($ids(Revision::keeping(Demo::planOf([Demo::step('a')]), Demo::planOf([Demo::step('b')]), [])))->toBe([
+        'b',
+    ]);
 });
 
 it('keeps finished stones first and as they were done', function () use ($ids) {
     $old = Demo::planOf([Demo::step('a', [], ['x'], title: 'As done'), Demo::step('b', ['x'])]);
-    $new = Demo::planOf([Demo::step('n', [], ['y']), Demo::step('a', ['y'], ['x'], title: 'As planned now'), Demo::step('b', ['x', 'y'])]);
+    $new = Demo::planOf([
+        Demo::step('n', [], ['y']),
+        Demo::step('a', ['y'], ['x'], title: 'As planned now'),
+        Demo::step('b', ['x', 'y']),
+    ]);
     $plan = Revision::keeping($old, $new, ['a']);
-    expect($ids($plan))->toBe(['a', 'n', 'b'])->and($plan->steps[0]->title)->toBe('As done');
+    expect($ids($plan))
+        ->toBe(['a', 'n', 'b'])
+        ->and($plan->steps[0]->title)
+        ->toBe('As done');
 });
 
 it('keeps a finished stone that the new plan has no more, with what it brought about', function () use ($ids) {
-    $plan = Revision::keeping(Demo::planOf([Demo::step('gone', [], ['x'])]), Demo::planOf([Demo::step('n', [])]), ['gone']);
+    $plan = Revision::keeping(Demo::planOf([Demo::step('gone', [], ['x'])]), Demo::planOf([Demo::step('n', [])]), [
+        'gone',
+    ]);
     expect($ids($plan))->toBe(['gone', 'n']);
 });
 
 it('does not lose what has still to be put back', function () use ($ids) {
-    $old = Demo::planOf([Demo::step('weaken', [], ['w'], opens: [new PutBack('l', 'Lock', 'x', 'restore')]), Demo::step('restore', ['w'], ['r'])]);
-    expect($ids(Revision::keeping($old, Demo::planOf([Demo::step('n')]), ['weaken'])))->toBe(['weaken', 'n', 'restore'])
-        ->and($ids(Revision::keeping($old, Demo::planOf([Demo::step('n')]), ['weaken', 'restore'])))->toBe(['weaken', 'restore', 'n'])
-        ->and($ids(Revision::keeping($old, Demo::planOf([Demo::step('n'), Demo::step('restore', [], ['r'])]), ['weaken'])))->toBe(['weaken', 'n', 'restore']);
+    $old = Demo::planOf([
+        Demo::step('weaken', [], ['w'], opens: [new PutBack('l', 'Lock', 'x', 'restore')]),
+        Demo::step('restore', ['w'], ['r']),
+    ]);
+    expect($ids(Revision::keeping($old, Demo::planOf([Demo::step('n')]), ['weaken'])))
+        ->toBe(['weaken', 'n', 'restore'])
+        ->and($ids(Revision::keeping($old, Demo::planOf([Demo::step('n')]), ['weaken', 'restore'])))
+        ->toBe(['weaken', 'restore', 'n'])
+        ->and(
+            $ids(
+                Revision::keeping($old, Demo::planOf([Demo::step('n'), Demo::step('restore', [], ['r'])]), [
+                    'weaken',
+                ]),
+            ),
+        )
+        ->toBe(['weaken', 'n', 'restore']);
 });
 
 it('says what was added, dropped, changed and decided otherwise', function () {
     $decide = fn (string $chosen) => new Decision('d', 'Stick', $chosen, [], [], [], 'M7');
-    $plan = fn (array $steps, array $decisions) => new Plan(Demo::job(), [], [], $decisions, $steps, [], [], [], [], [], []);
-    $old = $plan([Demo::step('a', title: 'A'), Demo::step('b', title: 'B'), Demo::step('c', title: 'C'), Demo::step('s')], [$decide('small')]);
-    $new = $plan([Demo::step('a', ['x'], title: 'A2', time: Estimate::minutes(1, 5, 9), presence: Presence::WalkAway, instructions: ['other']), Demo::step('n', title: 'N'), Demo::step('b', title: 'B'), Demo::step('s')], [$decide('large'), new Decision('e', 'Boot', 'menu', [], [], [], 'F1')]);
+    $plan = fn (array $steps, array $decisions) => new Plan(
+        Demo::job(),
+        [],
+        [],
+        $decisions,
+        $steps,
+        [],
+        [],
+        [],
+        [],
+        [],
+        [],
+    );
+    $old = $plan(
+        [Demo::step('a', title: 'A'), Demo::step('b', title: 'B'), Demo::step('c', title: 'C'), Demo::step('s')],
+        [$decide('small')],
+    );
+    $new = $plan(
+        [
+            Demo::step(
+                'a',
+                ['x'],
+                title: 'A2',
+                time: Estimate::minutes(1, 5, 9),
+                presence: Presence::WalkAway,
+                instructions: ['other'],
+            ),
+            Demo::step('n', title: 'N'),
+            Demo::step('b', title: 'B'),
+            Demo::step('s'),
+        ],
+        [$decide('large'), new Decision('e', 'Boot', 'menu', [], [], [], 'F1')],
+    );
     $difference = PlanDifference::between($old, $new);
-    expect($difference->added)->toBe(['N'])
-        ->and($difference->dropped)->toBe(['C'])
-        ->and($difference->changed)->toBe([['title' => 'A2', 'what' => ['was called "A"', '2 min → 5 min', 'hands → walk away', 'what to do', 'what it waits for']]])
-        ->and($difference->decided)->toBe(['Stick: small → large', 'Boot: menu'])
-        ->and($difference->isEmpty())->toBeFalse()
-        ->and(PlanDifference::between($old, $old)->isEmpty())->toBeTrue()
-        ->and(array_keys($difference->toArray()))->toBe(['added', 'dropped', 'changed', 'decided', 'opened', 'shut']);
+    expect($difference->added)
+        ->toBe(['N'])
+        ->and($difference->dropped)
+        ->toBe(['C'])
+        ->and($difference->changed)
+        ->toBe([
+            [
+                'title' => 'A2',
+                'what' => ['was called "A"', '2 min → 5 min', 'hands → walk away', 'what to do', 'what it waits for'],
+            ],
+        ])
+        ->and($difference->decided)
+        ->toBe(['Stick: small → large', 'Boot: menu'])
+        ->and($difference->isEmpty())
+        ->toBeFalse()
+        ->and(PlanDifference::between($old, $old)->isEmpty())
+        ->toBeTrue()
+        ->and(array_keys($difference->toArray()))
+        ->toBe(['added', 'dropped', 'changed', 'decided', 'opened', 'shut']);
 });
 
 it('brings a plan through JSON and back without a loss', function (string $job) {

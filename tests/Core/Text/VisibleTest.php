@@ -2,7 +2,10 @@
 
 use Cobblestone\Text\Visible;
 
-it('writes out signs that steer how text is shown, and leaves all others alone', function (string $text, string $shown) {
+it('writes out signs that steer how text is shown, and leaves all others alone', function (
+    string $text,
+    string $shown,
+) {
     expect(Visible::of($text))->toBe($shown);
 })->with([
     'plain' => ['plain text, 64.0 GB', 'plain text, 64.0 GB'],
@@ -26,5 +29,8 @@ it('writes out signs that steer how text is shown, and leaves all others alone',
 ]);
 
 it('keeps a name on one line', function () {
-    expect(Visible::line("a\nb\r\tc\u{202E}"))->toBe('a⟨U+000A⟩b⟨U+000D⟩⟨U+0009⟩c⟨U+202E⟩')->and(Visible::line('plain'))->toBe('plain');
+    expect(Visible::line("a\nb\r\tc\u{202E}"))
+        ->toBe('a⟨U+000A⟩b⟨U+000D⟩⟨U+0009⟩c⟨U+202E⟩')
+        ->and(Visible::line('plain'))
+        ->toBe('plain');
 });

@@ -18,10 +18,17 @@ use Cobblestone\Tuning\ProofScope;
 use Tests\Support\Demo;
 
 /** @param  list<Port>  $ports */
-function finishedMachine(Kind $kind = Kind::Laptop, ?int $cores = 4, ?int $memory = 8 * 1024 ** 3, array $ports = [], Source $source = Source::Reading): Machine
-{
+function finishedMachine(
+    Kind $kind = Kind::Laptop,
+    ?int $cores = 4,
+    ?int $memory = 8 * 1024 ** 3,
+    array $ports = [],
+    Source $source = Source::Reading,
+): Machine {
     $sheet = FactSheet::empty();
-    foreach (array_filter(['cores' => $cores, 'memory_bytes' => $memory], fn ($value) => $value !== null) as $name => $value) {
+    foreach (
+        array_filter(['cores' => $cores, 'memory_bytes' => $memory], fn ($value) => $value !== null) as $name => $value
+    ) {
         $sheet = $sheet->with(MachineFact::of($name, $value, $source, 'live system'));
     }
 
@@ -34,57 +41,157 @@ function readingRows(Step $step): array
     return array_column(array_map(fn (Evidence $one) => [$one->id, $one], $step->evidence), 1, 0);
 }
 
-it('reads what the job has changed, row by row', function (ProofScope $scope, Kind $kind, ?Drive $drive, bool $system, array $ids) {
+it('reads what the job has changed, row by row', function (
+    ProofScope $scope,
+    Kind $kind,
+    ?Drive $drive,
+    bool $system,
+    array $ids,
+) {
     $profile = $system ? Demo::catalogue()->system('tansy-desktop-7') : null;
     $step = Acceptance::step(finishedMachine($kind), $profile, 'Dock', $drive, scope: $scope);
-    expect(array_keys(readingRows($step)))->toBe($ids)->and($step->done->proof ?? [])->toBe($ids)->and($step->after)->toBe([Fact::PROVEN]);
+    expect(array_keys(readingRows($step)))
+        ->toBe($ids)
+        ->and($step->done->proof ?? [])
+        ->toBe($ids)
+        ->and($step->after)
+        ->toBe([Fact::PROVEN]);
     foreach ($step->evidence as $one) {
-        expect($one->mayBeOpen)->toBeTrue($one->id)->and($one->overruledBy)->toBe(['lead'])->and($one->expected)->not->toBeNull();
+        expect($one->mayBeOpen)
+            ->toBeTrue($one->id)
+            ->and($one->overruledBy)
+            ->toBe(['lead'])
+            ->and($one->expected)
+            ->not->toBeNull();
     }
 })->with([
-    [ProofScope::Whole, Kind::Laptop, new Drive('/dev/x', Bytes::of(256)), true, ['cores', 'memory_usable', 'drive_size', 'system', 'without_driver', 'sound', 'camera', 'wireless', 'updates_found']],
-    [ProofScope::Whole, Kind::Desktop, null, true, ['cores', 'memory_usable', 'system', 'without_driver', 'sound', 'wireless', 'updates_found']],
-    [ProofScope::System, Kind::Desktop, null, false, ['cores', 'memory_usable', 'without_driver', 'sound', 'wireless']],
+    [
+        ProofScope::Whole,
+        Kind::Laptop,
+        new Drive('/dev/x', Bytes::of(256)),
+        true,
+        [
+            'cores',
+            'memory_usable',
+            'drive_size',
+            'system',
+            'without_driver',
+            'sound',
+            'camera',
+            'wireless',
+            'updates_found',
+        ],
+    ],
+    [
+        ProofScope::Whole,
+        Kind::Desktop,
+        null,
+        true,
+        ['cores', 'memory_usable', 'system', 'without_driver', 'sound', 'wireless', 'updates_found'],
+    ],
+    [
+        ProofScope::System,
+        Kind::Desktop,
+        null,
+        false,
+        ['cores', 'memory_usable', 'without_driver', 'sound', 'wireless'],
+    ],
     [ProofScope::Firmware, Kind::Laptop, null, true, ['cores', 'memory_usable', 'starts']],
 ]);
 
 it('expects what is known and asks for nothing else', function (array $known, array $ids) {
     $step = Acceptance::step(finishedMachine(...$known), null, null, null, scope: ProofScope::Firmware);
     expect(array_keys(readingRows($step)))->toBe($ids);
-})->with([[['cores' => null], ['memory_usable', 'starts']], [['memory' => null], ['cores', 'starts']], [['cores' => null, 'memory' => null], ['starts']]]);
-
-it('takes the share of the graphics and three in a hundred off the memory', function (?int $graphics, int $seen, string $verdict) {
-    $row = readingRows(Acceptance::step(finishedMachine(memory: 8 * 1024 ** 3), null, null, null, graphics: $graphics === null ? null : Bytes::of($graphics)))['memory_usable'];
-    expect(EvidenceJudge::judge($row, (string) $seen, [])->verdict->value)->toBeIn($verdict === 'holds' ? ['equal', 'within'] : [$verdict])
-        ->and($row->expected->atLeast)->toBeTrue()
-        ->and($row->hint)->toContain('of 8.0 GiB')->toContain('at least ')->and(str_contains((string) $row->hint, 'for the graphics'))->toBe($graphics !== null);
 })->with([
-    [null, (int) floor(8 * 1024 ** 3 * 0.97), 'holds'], [null, 8 * 1024 ** 3, 'holds'], [null, 7 * 1024 ** 3, 'differs'],
-    [1024 ** 3, (int) floor(7 * 1024 ** 3 * 0.97), 'holds'], [1024 ** 3, 6 * 1024 ** 3, 'differs'], [9 * 1024 ** 3, 1024, 'holds'],
+    [['cores' => null], ['memory_usable', 'starts']],
+    [['memory' => null], ['cores', 'starts']],
+    [['cores' => null, 'memory' => null], ['starts']],
+]);
+
+it('takes the share of the graphics and three in a hundred off the memory', function (
+    ?int $graphics,
+    int $seen,
+    string $verdict,
+) {
+    $row = readingRows(
+        Acceptance::step(
+            finishedMachine(memory: 8 * 1024 ** 3),
+            null,
+            null,
+            null,
+            graphics: $graphics === null ? null : Bytes::of($graphics),
+        ),
+    )['memory_usable'];
+    expect(EvidenceJudge::judge($row, (string) $seen, [])->verdict->value)
+        ->toBeIn($verdict === 'holds' ? ['equal', 'within'] : [$verdict])
+        ->and($row->expected->atLeast)
+        ->toBeTrue()
+        ->and($row->hint)
+        ->toContain('of 8.0 GiB')
+        ->toContain('at least ')
+        ->and(str_contains((string) $row->hint, 'for the graphics'))
+        ->toBe($graphics !== null);
+})->with([
+    [null, (int) floor(8 * 1024 ** 3 * 0.97), 'holds'],
+    [null, 8 * 1024 ** 3, 'holds'],
+    [null, 7 * 1024 ** 3, 'differs'],
+    [1024 ** 3, (int) floor(7 * 1024 ** 3 * 0.97), 'holds'],
+    [1024 ** 3, 6 * 1024 ** 3, 'differs'],
+    [9 * 1024 ** 3, 1024, 'holds'],
 ]);
 
 it('says where an expectation comes from', function (Source $source, string $from) {
-    $rows = readingRows(Acceptance::step(finishedMachine(source: $source), null, null, new Drive('/dev/x', Bytes::of(256))));
-    expect($rows['cores']->expected->source)->toBe($from)->and($rows['memory_usable']->expected->source)->toBe($from)->and($rows['drive_size']->expected->source)->toBe(Expected::READING);
+    $rows = readingRows(
+        Acceptance::step(finishedMachine(source: $source), null, null, new Drive('/dev/x', Bytes::of(256))),
+    );
+    expect($rows['cores']->expected->source)
+        ->toBe($from)
+        ->and($rows['memory_usable']->expected->source)
+        ->toBe($from)
+        ->and($rows['drive_size']->expected->source)
+        ->toBe(Expected::READING);
 })->with([[Source::Reading, Expected::READING], [Source::Catalogue, Expected::CATALOGUE]]);
 
-it('offers the editions of the system and takes the one that was ordered', function (?string $edition, string $seen, string $verdict) {
+it('offers the editions of the system and takes the one that was ordered', function (
+    ?string $edition,
+    string $seen,
+    string $verdict,
+) {
     $system = Demo::catalogue()->system('tansy-desktop-7');
     $row = readingRows(Acceptance::step(finishedMachine(), $system, $edition, null))['system'];
-    expect(EvidenceJudge::judge($row, $seen, [])->verdict->value)->toBe($verdict)->and(array_keys($row->options))->toContain('other', 'not read', $edition ?? 'this');
-})->with([['Dock', 'Dock', 'equal'], ['Dock', 'other', 'differs'], ['Dock', 'not read', 'not-read'], ['Special', 'Special', 'equal'], [null, 'this', 'equal'], [null, 'other', 'differs']]);
+    expect(EvidenceJudge::judge($row, $seen, [])->verdict->value)
+        ->toBe($verdict)
+        ->and(array_keys($row->options))
+        ->toContain('other', 'not read', $edition ?? 'this');
+})->with([
+    ['Dock', 'Dock', 'equal'],
+    ['Dock', 'other', 'differs'],
+    ['Dock', 'not read', 'not-read'],
+    ['Special', 'Special', 'equal'],
+    [null, 'this', 'equal'],
+    [null, 'other', 'differs'],
+]);
 
 it('counts sockets and devices without a driver', function (int $unresolved, string $seen, string $verdict) {
     $ports = [new Port('a', 'usb-a', 'left', 5000), new Port('b', 'usb-c', 'left', 10000)];
     $rows = readingRows(Acceptance::step(finishedMachine(ports: $ports), null, null, null, unresolved: $unresolved));
-    expect(EvidenceJudge::judge($rows['without_driver'], $seen, [])->verdict->value)->toBe($verdict)
-        ->and($rows['sockets']->expected->value)->toBe('2')->and($rows['sockets']->expected->atLeast)->toBeTrue()->and($rows['sockets']->expected->source)->toBe(Expected::CATALOGUE);
+    expect(EvidenceJudge::judge($rows['without_driver'], $seen, [])->verdict->value)
+        ->toBe($verdict)
+        ->and($rows['sockets']->expected->value)
+        ->toBe('2')
+        ->and($rows['sockets']->expected->atLeast)
+        ->toBeTrue()
+        ->and($rows['sockets']->expected->source)
+        ->toBe(Expected::CATALOGUE);
 })->with([[0, '0', 'equal'], [0, '1', 'differs'], [2, '2', 'equal'], [2, '0', 'differs']]);
 
 it('waits for the install, or for what the path names', function () {
     $system = Demo::catalogue()->system('tansy-desktop-7');
     $activated = $system->activation ? [Fact::ACTIVATED] : [];
-    expect(Acceptance::step(finishedMachine(), $system, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...$activated])
-        ->and(Acceptance::step(finishedMachine(), null, null, null)->before)->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED])
-        ->and(Acceptance::step(finishedMachine(), $system, null, null, ['x'])->before)->toBe(['x']);
+    expect(Acceptance::step(finishedMachine(), $system, null, null)->before)
+        ->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...$activated])
+        ->and(Acceptance::step(finishedMachine(), null, null, null)->before)
+        ->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED])
+        ->and(Acceptance::step(finishedMachine(), $system, null, null, ['x'])->before)
+        ->toBe(['x']);
 });
