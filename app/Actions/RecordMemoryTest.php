@@ -36,7 +36,8 @@ final class RecordMemoryTest
             $brief = $this->bridge->brief($job);
             if (! isset($brief['memory'])) {
                 throw ValidationException::withMessages([
-                    'placed' => 'There is no memory sheet yet: name the modules and the slots first, then record a test.',
+                    'placed' => 'There is no memory sheet yet: name the modules and the slots first, then record a '
+                        .'test.',
                 ]);
             }
             $sheet = [...$brief['memory'], 'tests' => [...$brief['memory']['tests'] ?? [], $test]];
@@ -62,7 +63,8 @@ final class RecordMemoryTest
             $step = $progress->plan->step($id);
             if ($step !== null && $progress->doneAt($step) !== null) {
                 $this->log->write($job, $user, EntryKind::Unproven, $id, [
-                    'text' => 'It went through memory that has errors: copy and prove it again once the fault is mended.',
+                    'text' => 'It went through memory that has errors: copy and prove it again once the fault is '
+                        .'mended.',
                 ]);
             }
         }

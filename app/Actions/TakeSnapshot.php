@@ -102,7 +102,8 @@ final class TakeSnapshot
         is_dir($folder) || @mkdir($folder, 0750, true);
         if (! is_writable($folder)) {
             throw ValidationException::withMessages([
-                'photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be written. Tell the lead; the settings can be recorded without it.',
+                'photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be '
+                    .'written. Tell the lead; the settings can be recorded without it.',
             ]);
         }
         try {

@@ -28,7 +28,9 @@ final class Grants
         }
         $role = self::APPLICATION;
         $owner->unprepared(
-            "revoke all on all tables in schema public from {$role}; revoke all on all sequences in schema public from {$role}; grant usage, select on all sequences in schema public to {$role}; revoke all on all functions in schema public from public;",
+            "revoke all on all tables in schema public from {$role}; revoke all on all sequences in schema public "
+                ."from {$role}; grant usage, select on all sequences in schema public to {$role}; revoke all on all "
+                .'functions in schema public from public;',
         );
         foreach ($owner->select("select tablename from pg_tables where schemaname = 'public'") as $table) {
             $may = match (true) {

@@ -26,11 +26,14 @@ final class LogChain
     public static function add(Connection $owner, string $log): void
     {
         $owner->unprepared(
-            "alter table {$log} add column if not exists salt text, add column if not exists data_hash char(64), add column if not exists prev_hash char(64), add column if not exists hash char(64), alter column id drop default",
+            "alter table {$log} add column if not exists salt text, add column if not exists data_hash char(64), "
+                .'add column if not exists prev_hash char(64), add column if not exists hash char(64), alter column '
+                .'id drop default',
         );
         self::rebuild($owner, $log);
         $owner->unprepared(
-            "drop trigger if exists {$log}_chain on {$log}; create trigger {$log}_chain before insert on {$log} for each row execute function chain_entry()",
+            "drop trigger if exists {$log}_chain on {$log}; create "
+                ."trigger {$log}_chain before insert on {$log} for each row execute function chain_entry()",
         );
     }
 
@@ -91,7 +94,8 @@ final class LogChain
                         $faults[] =
                             $entries === 1
                                 ? "Entries before number {$row->id} are missing."
-                                : "Between number {$before} and number {$row->id} something was removed, added or changed.";
+                                : "Between number {$before} and "
+                                    ."number {$row->id} something was removed, added or changed.";
                     }
                     if (hash('sha256', $row->header) !== $row->hash) {
                         $faults[] = "Entry {$row->id} was changed.";
@@ -105,7 +109,8 @@ final class LogChain
                 }
             } while ($rows !== [] && count($faults) < 50);
             if ($faults === [] && ($head->hash ?? self::START) !== $last) {
-                $faults[] = "The end is missing: the last entry found is number {$before}, and it is not the last that was written.";
+                $faults[] = 'The end is missing: the last entry found is '
+                    ."number {$before}, and it is not the last that was written.";
             }
             if ($faults === [] && (int) ($head->entries ?? 0) !== $entries) {
                 $faults[] = "There are {$entries} entries, and ".((int) ($head->entries ?? 0)).' were written.';

@@ -49,7 +49,8 @@ final class Command
         } catch (ProcessSignaledException $e) {
             if ($printed <= $limits->output) {
                 throw new RuntimeException(
-                    "{$name} was ended by the computer (signal {$e->getSignal()}): it used more than it may, or somebody ended it.",
+                    "{$name} was ended by the computer "
+                        ."(signal {$e->getSignal()}): it used more than it may, or somebody ended it.",
                 );
             }
         }

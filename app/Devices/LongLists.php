@@ -45,7 +45,8 @@ final class LongLists
             foreach (['source' => $source, 'copy' => $copy] as $side => $path) {
                 if (filesize($path) * 3 > (int) disk_free_space($folder)) {
                     throw new RuntimeException(
-                        'This computer has too little room to compare lists of this size. Make room, or compare folder by folder.',
+                        'This computer has too little room to compare lists of this size. Make room, or compare '
+                            .'folder by folder.',
                     );
                 }
                 $lists->sort($side, $path);

@@ -48,7 +48,8 @@ final class DocumentFault extends RuntimeException
     public static function notKept(string $name): self
     {
         return new self([
-            "{$name}: this text cannot be kept exactly as it was typed. Nothing was changed; type it again without unusual signs.",
+            "{$name}: this text cannot be kept exactly as it was typed. Nothing was changed; type it again without "
+                .'unusual signs.',
         ]);
     }
 

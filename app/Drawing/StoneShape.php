@@ -32,7 +32,8 @@ final class StoneShape
         $j = static fn (): float => $scatter->between(-2, 2);
 
         return sprintf(
-            'M%.1f %.1fL%.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fQ%.1f %.1f %.1f %.1fZ',
+            'M%.1f %.1fL%.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fL%.1f %.1fQ%.1f %.1f '
+                .'%.1f %.1fQ%.1f %.1f %.1f %.1fZ',
             $x + 9,
             $y + $j(),
             $x + $w * 0.4,

@@ -21,13 +21,15 @@ final class Faults
             $state === '53100' => self::page(
                 507,
                 'This computer\'s drive is full',
-                'Nothing of what you sent was stored, and nothing that was stored before is lost. Copy what you typed, tell the lead: room must be made on this computer first.',
+                'Nothing of what you sent was stored, and nothing that was stored before is lost. Copy what you '
+                    .'typed, tell the lead: room must be made on this computer first.',
                 $request,
             ),
             in_array(substr($state, 0, 2), ['08', '57', '53'], true) || $state === '7' => self::page(
                 503,
                 'The database does not answer',
-                'Nothing of what you sent was stored, and nothing that was stored before is lost. Try again in a moment; if it stays so, the lead runs bin/start.',
+                'Nothing of what you sent was stored, and nothing that was stored before is lost. Try again in a '
+                    .'moment; if it stays so, the lead runs bin/start.',
                 $request,
             ),
             str_starts_with($state, '22') => self::page(

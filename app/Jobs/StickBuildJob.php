@@ -88,7 +88,8 @@ final class StickBuildJob implements ShouldQueue
             report($e);
             $build->update([
                 'state' => 'failed',
-                'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick is unfinished.',
+                'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick '
+                    .'is unfinished.',
                 'ended_at' => now(),
             ]);
         } finally {

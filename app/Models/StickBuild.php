@@ -93,7 +93,8 @@ final class StickBuild extends Model
     public function brokeOff(): void
     {
         $fault =
-            'It broke off without a word: the program that built was ended, or this computer was switched off. The stick is unfinished; build it again.';
+            'It broke off without a word: the program that built was ended, or this computer was switched off. The '
+                .'stick is unfinished; build it again.';
         // Only one of those who notice writes it down.
         if (
             self::query()

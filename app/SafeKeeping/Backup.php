@@ -52,7 +52,8 @@ final class Backup
     public function write(string $to, string $passphrase, string $settings, bool $shelf, bool $sticks, callable $say): array
     {
         if (strlen($passphrase) < Seal::SHORTEST) {
-            throw new RuntimeException('The passphrase needs at least '.Seal::SHORTEST.' characters: whoever has it and the backup can open every sealed key.');
+            throw new RuntimeException('The passphrase needs at least '.Seal::SHORTEST.' characters: whoever has it '
+                .'and the backup can open every sealed key.');
         }
         is_dir($to) || @mkdir($to, 0700, true);
         $place = rtrim($to, '/').'/cobblestone-'.now()->utc()->format('Y-m-d-His');
@@ -70,7 +71,8 @@ final class Backup
             }
         } catch (Throwable $e) {
             Command::run(['rm', '-rf', '--', $part], 600);
-            throw $e instanceof RuntimeException ? $e : new RuntimeException("The backup could not be written: {$e->getMessage()} Nothing of it was kept.", 0, $e);
+            throw $e instanceof RuntimeException ? $e : new RuntimeException('The backup could not be '
+                ."written: {$e->getMessage()} Nothing of it was kept.", 0, $e);
         }
         $bytes = (int) explode("\t", Command::run(['du', '-sb', '--', $place], 600))[0];
 
@@ -127,7 +129,8 @@ final class Backup
             $parts[] = 'sticks';
         }
         file_put_contents("{$part}/".self::MANIFEST, json_encode(['cobblestone_backup' => self::FORMAT, 'made_at' => now()->toIso8601String(), 'parts' => $parts, ...$manifest, 'notes' => $this->notes], JSON_PRETTY_PRINT)."\n");
-        Command::run(['sh', '-c', 'cd -- "$1" && find . -type f ! -name SHA256SUMS -print0 | sort -z | xargs -0 sha256sum >SHA256SUMS', 'sh', $part], 7200);
+        Command::run(['sh', '-c', 'cd -- "$1" && find . -type f ! -name SHA256SUMS -print0 | sort -z | xargs -0 '
+            .'sha256sum >SHA256SUMS', 'sh', $part], 7200);
 
         return $parts;
     }
@@ -155,7 +158,8 @@ final class Backup
         }
         $bytes = (int) explode("\t", Command::run(['du', '-s', '--block-size=1', '--', $from], 600))[0];
         if ($bytes + self::KEEP_FREE > (int) disk_free_space(dirname($to))) {
-            throw new RuntimeException(sprintf('The destination has %.1f GB free, %s needs %.1f GB. Nothing was kept; make room or take another place.', disk_free_space(dirname($to)) / 1e9, basename($to), $bytes / 1e9));
+            throw new RuntimeException(sprintf('The destination has %.1f GB free, %s needs %.1f GB. Nothing was '
+                .'kept; make room or take another place.', disk_free_space(dirname($to)) / 1e9, basename($to), $bytes / 1e9));
         }
         Command::run(['cp', '-a', '--sparse=always', '--', $from, $to], 36_000);
     }

@@ -21,7 +21,8 @@ final class Restore
     {
         if (Schema::hasTable('users') && DB::table('users')->exists()) {
             throw new RuntimeException(
-                'This bench has people and work. A backup goes into an empty shop: a fresh checkout, or here after bin/stop and moving var/pg aside. Nothing was changed.',
+                'This bench has people and work. A backup goes into an empty shop: a fresh checkout, or here after '
+                    .'bin/stop and moving var/pg aside. Nothing was changed.',
             );
         }
     }
@@ -87,7 +88,8 @@ final class Restore
                         [
                             'sh',
                             '-c',
-                            'cd -- "$1" && find . -type f -print0 | (cd -- "$2" && xargs -0r ls -d -- >/dev/null) && diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true',
+                            'cd -- "$1" && find . -type f -print0 | (cd -- "$2" && xargs -0r ls -d -- >/dev/null) '
+                                .'&& diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true',
                             'sh',
                             "{$from}/{$name}",
                             (string) config("cobblestone.{$setting}"),
@@ -115,7 +117,8 @@ final class Restore
             try {
                 // Packed again it is the same file: then so is what is in it. Else it is gone through byte by byte, empty space too.
                 $again =
-                    'cd -- "$2" && test "$(tar --list --file="$1" | xargs -d "\n" tar --create --sparse --file=- -- | sha256sum)" = "$(sha256sum <"$1")" || tar --compare --directory="$2" --file="$1"';
+                    'cd -- "$2" && test "$(tar --list --file="$1" | xargs -d "\n" tar --create --sparse --file=- -- '
+                        .'| sha256sum)" = "$(sha256sum <"$1")" || tar --compare --directory="$2" --file="$1"';
                 Command::run(
                     ['sh', '-c', $again, 'sh', (string) realpath($stick), (string) config('cobblestone.sticks')],
                     36_000,

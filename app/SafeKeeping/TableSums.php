@@ -21,7 +21,8 @@ final class TableSums
         ) {
             if (! in_array($table->tablename, self::OF_THE_MOMENT, true)) {
                 $row = DB::selectOne(
-                    "select count(*) as many, coalesce(sum(hashtextextended(t::text, 0)::numeric), 0)::text as total from \"{$table->tablename}\" t",
+                    'select count(*) as many, coalesce(sum(hashtextextended(t::text, 0)::numeric), 0)::text as '
+                        ."total from \"{$table->tablename}\" t",
                 );
                 $sums[$table->tablename] = ['rows' => (int) $row->many, 'sum' => (string) $row->total];
             }

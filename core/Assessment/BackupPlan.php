@@ -54,7 +54,8 @@ final readonly class BackupPlan
     public static function plan(Machine $machine, ?Drive $target, BackupBlock $wish, string $owner, Policy $policy, bool $rescue = false, bool $staysOn = false): self
     {
         if ($target?->isBlank() === true) {
-            $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
+            $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no '
+                .'file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
 
             return new self('blank', [], [], new Contribution(decisions: [$decision], initial: [Fact::BACKUP_SETTLED, Fact::SHUT_DOWN]));
         }
@@ -62,7 +63,10 @@ final readonly class BackupPlan
         if ($keep === 'nothing') {
             return self::nothing($owner);
         }
-        $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in writing'], 'whether the path begins with a backup', 'A6', 100, [Act::Erase, Act::WriteSystem, Act::Repair])];
+        $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be '
+            .'kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in '
+            .'writing'], 'whether the path begins with a '
+            .'backup', 'A6', 100, [Act::Erase, Act::WriteSystem, Act::Repair])];
 
         return self::some($machine, $target, $wish, $policy, $questions, $rescue, $staysOn);
     }
@@ -86,8 +90,12 @@ final readonly class BackupPlan
 
     private static function nothing(string $owner): self
     {
-        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Nothing to keep: the owner says so in writing', 'protect.owner-word');
-        $decision = new Decision('assess.backup', 'Backup', 'none, by the owner\'s word', ["{$owner} keeps nothing on this machine."], ['copy and verify' => ['The owner wants nothing kept; less personal data is copied.']], ['owner.keep = nothing'], 'A6');
+        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Nothing to keep: the owner says so in '
+            .'writing', 'protect.owner-word');
+        $decision = new Decision('assess.backup', 'Backup', 'none, by the owner\'s '
+            .'word', ["{$owner} keeps nothing on this "
+            .'machine.'], ['copy and verify' => ['The owner wants nothing kept; less personal data is '
+            .'copied.']], ['owner.keep = nothing'], 'A6');
 
         return new self('nothing', [$gate], [], new Contribution(decisions: [$decision], initial: [Fact::SHUT_DOWN]));
     }
@@ -106,15 +114,23 @@ final readonly class BackupPlan
             : Estimate::around($rate->timeFor($bytes)->plus(Duration::seconds((int) ceil(($files ?? 0) * $policy->figure('seconds_per_file')))));
         $destination = $wish->destination->name ?? 'an external drive';
         $need = $bytes?->withMargin($policy->figure('backup_margin'));
-        $size = $bytes === null ? 'The size is not known yet: measure the folders first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
+        $size = $bytes === null ? 'The size is not known yet: measure the folders '
+            .'first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the '
+            .'drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
         $starts = ! $machine->fact('old_system.starts')->is('no') && ! $machine->fact('symptom.starts')->is('no') && ! $machine->fact('symptom.starts')->is('recovery');
-        $decision = new Decision('assess.backup', 'Backup', $rescue ? "rescue to {$destination}, then verify" : "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the one erased.', ...($rescue ? ['The drive is failing: every hour it runs may cost data, so this comes before everything.'] : []), ...($starts ? [] : ['The old system does not start, so a live system does the copying.'])], ['no backup' => ['The owner has data to keep, or nobody has said otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
+        $decision = new Decision('assess.backup', 'Backup', $rescue ? "rescue to {$destination}, then "
+            .'verify' : "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the '
+            .'one erased.', ...($rescue ? ['The drive is failing: every hour it runs may cost data, so this comes '
+            .'before everything.'] : []), ...($starts ? [] : ['The old system does not start, so a live system does '
+            .'the copying.'])], ['no backup' => ['The owner has data to keep, or nobody has said '
+            .'otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
         $proven = $wish->existing?->proven === true ? $wish->existing : null;
         $existing = $proven?->date;
         if ($proven !== null) {
             $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($proven->samples ?? 0) > 0 ? ", {$proven->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
         }
-        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
+        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in '
+            .'writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         $left = self::notCovered($wish, $target);
 

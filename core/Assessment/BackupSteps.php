@@ -59,7 +59,8 @@ final class BackupSteps
                         : ["Start a live system, attach {$destination}, and open the old drive read-only."],
                     ...$rescue
                         ? [
-                            'Copy the whole drive as an image first, easy parts before hard ones, and take the folders from the image.',
+                            'Copy the whole drive as an image first, easy parts before hard ones, and take the '
+                                .'folders from the image.',
                         ]
                         : [],
                     "Copy {$what}.",
@@ -101,14 +102,16 @@ final class BackupSteps
                 done: DoneWords::in(
                     SheetPart::Files,
                     $rescue
-                        ? 'Your files were rescued from the failing drive; the copy was counted and compared on both sides, and samples were opened.'
+                        ? 'Your files were rescued from the failing drive; the copy was counted and compared on '
+                            .'both sides, and samples were opened.'
                         : 'Your files were copied, counted and compared on both sides, and samples were opened.',
                     'files_copy',
                     'bytes_copy',
                 ),
                 because: [
                     new Reason(
-                        'The drive is erased later; after that the copy is all there is. Every one-way step waits for this proof.',
+                        'The drive is erased later; after that the copy is all there is. Every one-way step waits '
+                            .'for this proof.',
                         'A6',
                     ),
                 ],
@@ -138,7 +141,8 @@ final class BackupSteps
                 needs: ['hands'],
                 because: [
                     new Reason(
-                        'A hibernated system leaves its drive half-written, and a held key combination works only from fully off.',
+                        'A hibernated system leaves its drive half-written, and a held key combination works only '
+                            .'from fully off.',
                         'A6, F8',
                     ),
                 ],

@@ -131,8 +131,11 @@ final readonly class EncryptionAssessment
     private static function stop(EncryptionIntent $intent): string
     {
         return $intent->staysAfter
-            ? 'The drive is bound to the security chip, what is planned would ask for its recovery key, and nobody has it. Find the key with the owner first; without it nothing here may be changed.'
-            : 'The drive is encrypted, the old system does not start, nobody has the recovery key, and data on it is wanted: it cannot be copied. Find the key with the owner, or have the owner give the data up in writing.';
+            ? 'The drive is bound to the security chip, what is planned would ask for its recovery key, and nobody '
+                .'has it. Find the key with the owner first; without it nothing here may be changed.'
+            : 'The drive is encrypted, the old system does not start, nobody has the recovery key, and data on it '
+                .'is wanted: it cannot be copied. Find the key with the owner, or have the owner give the data up '
+                .'in writing.';
     }
 
     /** @return list<Question> */
@@ -140,17 +143,22 @@ final readonly class EncryptionAssessment
     {
         $questions = [];
         if ($protection === Protection::Unknown && ($branch === EncryptionBranch::Ask || (! $intent->staysAfter && $intent->somethingToKeep))) {
-            $questions[] = new Question('drive.encryption', 'How is the present drive protected?', self::read($machine, $drive) === [] ? Protection::ANSWERS : array_diff_key(Protection::ANSWERS, ['none' => 1]), match (true) {
-                $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
-                $intent->comesOut() => 'whether its data can be read once it is out of this machine',
-                default => 'whether a firmware change could lock the old system before the backup is proven',
-            }, 'A7', 60, self::shutWhileUnknown($intent), $intent->staysAfter || $intent->comesOut() ? [] : [Act::Erase]);
+            $questions[] = new Question('drive.encryption', 'How is the present drive '
+                .'protected?', self::read($machine, $drive) === [] ? Protection::ANSWERS : array_diff_key(Protection::ANSWERS, ['none' => 1]), match (true) {
+                    $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
+                    $intent->comesOut() => 'whether its data can be read once it is out of this machine',
+                    default => 'whether a firmware change could lock the old system before the backup is proven',
+                }, 'A7', 60, self::shutWhileUnknown($intent), $intent->staysAfter || $intent->comesOut() ? [] : [Act::Erase]);
         }
         if ($branch === EncryptionBranch::SuspendAndResume && $machine->fact('encryption.key')->isUnknown()) {
-            $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the key a slip locks the drive for good', 'A7', 70);
+            $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at '
+                .'hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the '
+                .'key a slip locks the drive for good', 'A7', 70);
         }
         if ($branch === EncryptionBranch::ComesOut && $intent->somethingToKeep && $protection !== Protection::Unknown && $machine->fact('encryption.key')->isUnknown()) {
-            $questions[] = new Question('encryption.key', 'Has the owner what unlocks this drive elsewhere, its recovery key or passphrase?', ['yes' => 'yes', 'no' => 'no'], 'whether it is decrypted before it comes out', 'A7', 70, [Act::OpenMachine, Act::FitPart]);
+            $questions[] = new Question('encryption.key', 'Has the owner what unlocks this drive elsewhere, its '
+                .'recovery key or passphrase?', ['yes' => 'yes', 'no' => 'no'], 'whether it is decrypted before it '
+                .'comes out', 'A7', 70, [Act::OpenMachine, Act::FitPart]);
         }
         if ($protection->mayAskForKey() && $protection !== Protection::Unknown && $intent->staysAfter && $binding === Binding::Unknown && in_array($branch, [EncryptionBranch::SuspendAndResume], true)) {
             $questions[] = new Question('encryption.binding', 'What is the drive\'s protection bound to?', Binding::ANSWERS, 'which changes bring up the prompt; until then the wider binding is assumed', 'A7', 20);
@@ -165,18 +173,31 @@ final readonly class EncryptionAssessment
         $suspended = 'suspend over '.max(1, $intent->restarts).' restarts, then resume';
         [$chosen, $because, $refused] = match ($branch) {
             EncryptionBranch::NotEncrypted => ['none', ['There is no encrypted volume on this drive.'], []],
-            EncryptionBranch::KeyInClear => ['nothing to do: the key is in clear', ['It is encrypted without a protector, so no recovery key exists yet and nothing can ask for one. That is the evidence.'], ['look for a recovery key' => ['There is none.']]],
-            EncryptionBranch::FirmwareDoesNotMatter => ['nothing to do: a passphrase', ['A passphrase is asked at every start anyway; firmware changes do not matter to it.'], ['suspend protection' => ['There is nothing that a firmware change could trip.']]],
-            EncryptionBranch::NothingTouchesIt => ['nothing to do', ['It is bound to the security chip, but nothing on this path touches what it is bound to.'], ['suspend protection' => ['It would only be weaker for a while.']]],
-            EncryptionBranch::SuspendAndResume => [$suspended, ['The old system stays, and a planned change would ask for its recovery key.', 'The key is in hand first: suspending can fail.'], ['decrypt first' => ['Hours of work, and it has to be encrypted again.'], 'just go on' => ['The machine would stop at the recovery prompt.']]],
+            EncryptionBranch::KeyInClear => ['nothing to do: the key is in '
+                .'clear', ['It is encrypted without a protector, so no recovery key exists yet and nothing can ask '
+                .'for one. That is the evidence.'], ['look for a recovery key' => ['There is none.']]],
+            EncryptionBranch::FirmwareDoesNotMatter => ['nothing to do: a '
+                .'passphrase', ['A passphrase is asked at every start anyway; firmware changes do not matter to it.'], ['suspend protection' => ['There is nothing that a firmware change could trip.']]],
+            EncryptionBranch::NothingTouchesIt => ['nothing to do', ['It is bound to the security chip, but nothing '
+                .'on this path touches what it is bound to.'], ['suspend protection' => ['It would only be weaker '
+                .'for a while.']]],
+            EncryptionBranch::SuspendAndResume => [$suspended, ['The old system stays, and a planned change would '
+                .'ask for its recovery key.', 'The key is in hand first: suspending can '
+                .'fail.'], ['decrypt first' => ['Hours of work, and it has to be encrypted '
+                .'again.'], 'just go on' => ['The machine would stop at the recovery prompt.']]],
             EncryptionBranch::ErasedAnyway => ['nothing to decrypt: the drive is erased', [match (true) {
                 ! $intent->somethingToKeep => 'The drive is erased, and nothing on it has to be kept.',
-                $waits => 'The drive is erased once its backup is verified or waived; until then no firmware setting is touched, because a changed setting could ask the old system for its recovery key.',
+                $waits => 'The drive is erased once its backup is verified or waived; until then no firmware '
+                    .'setting is touched, because a changed setting could ask the old system for its recovery key.',
                 default => 'The drive is erased after its backup, and a firmware change does not lock it.',
-            }, 'The stick is started by the one-time menu, so that the old system is not started in between.'], ['decrypt first' => ['Hours of work on data that is erased afterwards.'], 'suspend protection' => ['Needed only where the old system stays.']]],
+            }, 'The stick is started by the one-time menu, so that the old system is not started in '
+                .'between.'], ['decrypt first' => ['Hours of work on data that is erased '
+                .'afterwards.'], 'suspend protection' => ['Needed only where the old system stays.']]],
             EncryptionBranch::ComesOut => self::comesOut($protection, $intent, $key),
             EncryptionBranch::Stop => ['stop', [self::stop($intent)], ['go on' => ['It could not be undone.']]],
-            EncryptionBranch::Ask => ['ask first', ['Nobody has said how the drive is protected, and a planned change would trip a chip-bound one.'], ['assume that it is not encrypted' => ['If it is, the machine stops at the recovery prompt.']]],
+            EncryptionBranch::Ask => ['ask first', ['Nobody has said how the drive is protected, and a planned '
+                .'change would trip a chip-bound one.'], ['assume that it is not encrypted' => ['If it is, the '
+                .'machine stops at the recovery prompt.']]],
         };
 
         return new Decision('assess.encryption', 'Drive encryption', $chosen, [...$because, ...$read, $read !== [] && $protection === Protection::Unknown ? 'State: encrypted, protection unknown.' : "State: {$protection->title()}."], $refused, array_values(array_filter(["drive.encryption = {$protection->value}", $protection->mayAskForKey() ? "binding: {$binding->title()}" : null, $intent->triggers === [] ? null : 'planned: '.implode(', ', array_map(static fn (Trigger $trigger): string => $trigger->title(), $intent->triggers))])), 'A7');
@@ -189,11 +210,20 @@ final readonly class EncryptionAssessment
         $elsewhere = 'Outside this machine its data is read only with its recovery key or passphrase';
 
         return match (true) {
-            ! $intent->somethingToKeep => ['nothing to decrypt: the drive comes out', [$untouched, 'Nothing on it has to be carried over.'], []],
-            $protection === Protection::Unknown => ['its protection first', [$untouched, 'Nobody has said how it is protected, and a protected drive cannot be read elsewhere without its key.'], ['assume that it is not encrypted' => ['If it is, its data could not be carried over.']]],
-            $key === null => ['its key first', [$untouched, "{$elsewhere}, and nobody has said whether the owner has it."], ['take it out and see' => ['It would have to go back in to be decrypted.']]],
-            $key => ['nothing to decrypt: its key goes along', [$untouched, "{$elsewhere}; the owner has it."], ['decrypt first' => ['Hours of work that the key spares.']]],
-            default => ['decrypt before it comes out', ["{$elsewhere}, and nobody has it: the old system, which still opens the drive, decrypts it first."], ['take it out first' => ['Its data could not be carried over.']]],
+            ! $intent->somethingToKeep => ['nothing to decrypt: the drive comes out', [$untouched, 'Nothing on it '
+                .'has to be carried over.'], []],
+            $protection === Protection::Unknown => ['its protection '
+                .'first', [$untouched, 'Nobody has said how it is protected, and a protected drive cannot be read '
+                .'elsewhere without its key.'], ['assume that it is not encrypted' => ['If it is, its data could '
+                .'not be carried over.']]],
+            $key === null => ['its key first', [$untouched, "{$elsewhere}, and nobody has said whether the owner "
+                .'has it.'], ['take it out and see' => ['It would have to go back in to be decrypted.']]],
+            $key => ['nothing to decrypt: its key goes '
+                .'along', [$untouched, "{$elsewhere}; the owner has it."], ['decrypt first' => ['Hours of work that '
+                .'the key spares.']]],
+            default => ['decrypt before it comes out', ["{$elsewhere}, and nobody has it: the old system, which "
+                .'still opens the drive, decrypts it first.'], ['take it out first' => ['Its data could not be '
+                .'carried over.']]],
         };
     }
 }

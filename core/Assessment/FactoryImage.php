@@ -38,7 +38,8 @@ final class FactoryImage
         return Blocker::narrow(
             'factory-not-read',
             "{$seen}: no factory image fits there, though it is said to answer from the drive. ".
-                'Start its recovery once and see whether it offers the state of the first day, or answer that it comes from the maker\'s medium.',
+                'Start its recovery once and see whether it offers the state of the first day, or answer that it '
+                    .'comes from the maker\'s medium.',
             'A3',
             [Act::Erase],
             ['factory.image = yes', "partitions of {$drive->title()} as read"],

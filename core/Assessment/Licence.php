@@ -128,7 +128,8 @@ final readonly class Licence
         return match (true) {
             $same => [
                 [
-                    "The key in the firmware fits edition {$inFirmware->value} too ({$inFirmware->origin}): nothing has to be typed, and the other entitlement stays free.",
+                    "The key in the firmware fits edition {$inFirmware->value} too ({$inFirmware->origin}): nothing "
+                        .'has to be typed, and the other entitlement stays free.',
                 ],
                 [],
             ],
@@ -138,7 +139,8 @@ final readonly class Licence
             ],
             default => [
                 [
-                    "The key in the firmware fits {$inFirmware->value}, {$edition} is wanted: the medium must ask for the edition, or the installer picks {$inFirmware->value} by itself.",
+                    "The key in the firmware fits {$inFirmware->value}, {$edition} is wanted: the medium must ask "
+                        ."for the edition, or the installer picks {$inFirmware->value} by itself.",
                 ],
                 [
                     self::KINDS['firmware-key'] => [
@@ -161,8 +163,10 @@ final readonly class Licence
     private static function wrongEdition(SystemProfile $system, string $kind, string $fits, string $edition): string
     {
         return $kind === 'firmware-key'
-            ? "The key in the firmware fits edition {$fits}, {$edition} is wanted: the installer would pick {$fits} by itself. Choose {$fits}, or a medium that asks for the edition."
-            : "The key fits edition {$fits} of {$system->name}, and {$edition} is to be installed: activation would refuse it. Choose an image with {$fits}, or have the owner get a key for {$edition}.";
+            ? "The key in the firmware fits edition {$fits}, {$edition} is wanted: the installer would "
+                ."pick {$fits} by itself. Choose {$fits}, or a medium that asks for the edition."
+            : "The key fits edition {$fits} of {$system->name}, and {$edition} is to be installed: activation would "
+                ."refuse it. Choose an image with {$fits}, or have the owner get a key for {$edition}.";
     }
 
     private static function because(string $kind, ?string $edition): string

@@ -44,7 +44,8 @@ final class Ownership
                     blockers: [
                         Blocker::stop(
                             'managed',
-                            'This machine is managed: it goes back to its administrators, nothing is erased or changed here.',
+                            'This machine is managed: it goes back to its administrators, nothing is erased or '
+                                .'changed here.',
                             'A9',
                             ['machine.managed = yes'],
                             OpensBy::Nothing,
@@ -129,7 +130,8 @@ final class Ownership
                 blockers: [
                     Blocker::stop(
                         'extras-policy',
-                        "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it for this job.",
+                        "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it "
+                            .'for this job.',
                         'A15',
                         ['policy extras = off'],
                     ),
@@ -146,7 +148,8 @@ final class Ownership
             array_map(
                 static fn (
                     Extra $extra,
-                ): string => "{$extra->what}: from {$extra->source}, because {$extra->reason}. `sha256sum` must print `{$extra->sha256}`.",
+                ): string => "{$extra->what}: from {$extra->source}, because {$extra->reason}. `sha256sum` must "
+                    ."print `{$extra->sha256}`.",
                 array_values(array_diff_key($extras, $missing)),
             ),
             before: [Fact::TAKEN_IN],

@@ -90,11 +90,13 @@ final readonly class RequirementRows
         [$verdict, $note] = match (true) {
             $kind->is('bios') => [Requirement::SHORT, 'This machine has no UEFI.'],
             $kind->isUnknown() => [Requirement::UNKNOWN, ''],
-            $mode->is('legacy') || $mode->is('both') => [Requirement::AFTER_SETTING, "Start mode: {$mode->spoken()} becomes uefi."],
+            $mode->is('legacy') || $mode->is('both') => [Requirement::AFTER_SETTING, 'Start '
+                ."mode: {$mode->spoken()} becomes uefi."],
             default => [Requirement::MEETS, ''],
         };
 
-        return new Requirement('uefi', 'UEFI', 'starts by UEFI', self::said($kind), $verdict, $note, $this->bypassable('uefi'), 'firmware.kind');
+        return new Requirement('uefi', 'UEFI', 'starts by '
+            .'UEFI', self::said($kind), $verdict, $note, $this->bypassable('uefi'), 'firmware.kind');
     }
 
     private function secureBoot(): ?Requirement
@@ -130,12 +132,14 @@ final readonly class RequirementRows
         [$verdict, $note] = match (true) {
             $has->is('none') => [Requirement::SHORT, 'This machine has no security chip.'],
             $old => [Requirement::SHORT, "Its version is {$has->spoken()}."],
-            $setting->is('hidden') || $setting->is('off') => [Requirement::AFTER_SETTING, "Security chip: {$setting->spoken()} becomes on."],
+            $setting->is('hidden') || $setting->is('off') => [Requirement::AFTER_SETTING, 'Security '
+                ."chip: {$setting->spoken()} becomes on."],
             ! $has->isUnknown() || $setting->is('on') => [Requirement::MEETS, ''],
             default => [Requirement::UNKNOWN, ''],
         };
 
-        return new Requirement('security_chip', 'Security chip', $version === null ? 'present' : "version {$version}", $has->isUnknown() ? self::said($setting) : "version {$has->spoken()} ({$has->origin})", $verdict, $note, $this->bypassable('security_chip'), 'security_chip.version');
+        return new Requirement('security_chip', 'Security '
+            .'chip', $version === null ? 'present' : "version {$version}", $has->isUnknown() ? self::said($setting) : "version {$has->spoken()} ({$has->origin})", $verdict, $note, $this->bypassable('security_chip'), 'security_chip.version');
     }
 
     private function graphics(): ?Requirement
@@ -160,12 +164,14 @@ final readonly class RequirementRows
         if ($ceiling?->memoryBytes !== null && is_int($memory)) {
             $most = Bytes::of($ceiling->memoryBytes);
             $over = $memory > $most->count;
-            $rows[] = new Requirement('memory_ceiling', 'Memory used at most', "{$most->binary()} in edition {$edition}", Bytes::of($memory)->binary(), $over ? Requirement::SHORT : Requirement::MEETS, $over ? Bytes::of($memory - $most->count)->binary().' would lie idle; another edition uses them.' : '', true);
+            $rows[] = new Requirement('memory_ceiling', 'Memory used at '
+                .'most', "{$most->binary()} in edition {$edition}", Bytes::of($memory)->binary(), $over ? Requirement::SHORT : Requirement::MEETS, $over ? Bytes::of($memory - $most->count)->binary().' would lie idle; another edition uses them.' : '', true);
         }
         $sockets = $this->machine->fact('sockets')->value;
         if ($ceiling?->sockets !== null && is_numeric($sockets)) {
             $over = (int) $sockets > $ceiling->sockets;
-            $rows[] = new Requirement('socket_ceiling', 'Processors used at most', "{$ceiling->sockets} in edition {$edition}", (string) $sockets, $over ? Requirement::SHORT : Requirement::MEETS, $over ? 'The others would lie idle; another edition uses them.' : '', true);
+            $rows[] = new Requirement('socket_ceiling', 'Processors used at '
+                .'most', "{$ceiling->sockets} in edition {$edition}", (string) $sockets, $over ? Requirement::SHORT : Requirement::MEETS, $over ? 'The others would lie idle; another edition uses them.' : '', true);
         }
 
         return $rows;

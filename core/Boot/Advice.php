@@ -24,11 +24,13 @@ final readonly class Advice
         return match ($prediction->blamed()) {
             Outcome::RefusedBySecureBoot => self::refused($cause),
             Outcome::RecoveryKeyPrompt => new self(
-                'Put the changed setting back and start again; else the owner types the recovery key. Before it comes to that: suspend the drive\'s protection.',
+                'Put the changed setting back and start again; else the owner types the recovery key. Before it '
+                    .'comes to that: suspend the drive\'s protection.',
                 'owner',
             ),
             Outcome::InstallerSeesNoDrive => new self(
-                'Set the drive controller to the mode the installer has drivers for, or add the storage driver to the stick\'s driver folder.',
+                'Set the drive controller to the mode the installer has drivers for, or add the storage driver to '
+                    .'the stick\'s driver folder.',
                 'technician',
             ),
             Outcome::InstallLoop => new self(
@@ -94,7 +96,8 @@ final readonly class Advice
                 'technician',
             ),
             Cause::SignerUnknown => new self(
-                'Secure Boot off for this start, and back on afterwards where the system is signed; or an image whose signer this machine trusts.',
+                'Secure Boot off for this start, and back on afterwards where the system is signed; or an image '
+                    .'whose signer this machine trusts.',
                 'technician',
             ),
             Cause::Altered => new self(
@@ -110,7 +113,8 @@ final readonly class Advice
                 'technician',
             ),
             default => new self(
-                'Enrol the signer where this model allows it; else Secure Boot off for this start, and back on afterwards.',
+                'Enrol the signer where this model allows it; else Secure Boot off for this start, and back on '
+                    .'afterwards.',
                 'lead',
             ),
         };
@@ -120,7 +124,8 @@ final readonly class Advice
     {
         return new self(
             match ($stone) {
-                'table' => 'Write the stick again and read it back; an optical image without a table is written by copying its files.',
+                'table' => 'Write the stick again and read it back; an optical image without a table is written by '
+                    .'copying its files.',
                 'volume' => 'Write the stick the other way: its files copied onto FAT, where the image allows it.',
                 'program' => 'Write the stick again from an image whose checksum was compared.',
                 default => 'Take the way of writing that puts the loader at its default path, or an image for UEFI.',

@@ -13,7 +13,8 @@ use Cobblestone\Runbook\Wants;
 final class Reality
 {
     /** Where a stick does not show up in the list, in this order (rule F9). */
-    private const NOT_LISTED = 'Not in the list, in this order: another port on the board; written for the other mode; USB start off in the setup; the firmware\'s fast start; another stick.';
+    private const NOT_LISTED = 'Not in the list, in this order: another port on the board; written for the other '
+        .'mode; USB start off in the setup; the firmware\'s fast start; another stick.';
 
     /**
      * @param  list<array{predicted: string, seen: string}>  $observations

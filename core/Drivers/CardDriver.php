@@ -64,7 +64,8 @@ final readonly class CardDriver
         $lines =
             $package === null
                 ? [
-                    "The shelf holds no package for {$this->card} and this system: fetch it from the part maker by the card's exact name.",
+                    "The shelf holds no package for {$this->card} and this system: fetch it from the part maker by "
+                        ."the card's exact name.",
                     'Put it on a stick, and write down its file, size and checksum.',
                 ]
                 : [

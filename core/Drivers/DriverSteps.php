@@ -162,7 +162,8 @@ final class DriverSteps
         $open = array_map(
             static fn (
                 Device $device,
-            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's page for exactly this model.",
+            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's "
+                .'page for exactly this model.',
             $unresolved,
         );
 

@@ -131,7 +131,8 @@ final readonly class NetworkWay
                 'Getting online after the install',
                 'not known yet',
                 [
-                    "Nobody knows whether {$system->name} drives {$which}; without a network nothing can be fetched afterwards.",
+                    "Nobody knows whether {$system->name} drives {$which}; without a network nothing can be fetched "
+                        .'afterwards.',
                 ],
                 [],
                 $facts,

@@ -61,7 +61,10 @@ final class FirmwarePlanner
     private static function lockedOut(Machine $machine, ChangePlan $changes): array
     {
         return ! $changes->isEmpty() && self::isLockedOut($machine)
-            ? [Blocker::narrow('supervisor-password', 'The setup asks for a supervisor password that nobody has: no setting can be changed. The owner finds it, or the maker removes it against proof of ownership; there is no way around it here.', 'F2', [Act::ChangeSettings], ['firmware.supervisor_password = lost'])] : [];
+            ? [Blocker::narrow('supervisor-password', 'The setup asks for a supervisor password that nobody has: no '
+                .'setting can be changed. The owner finds it, or the maker removes it against proof of ownership; '
+                .'there is no way around it here.', 'F2', [Act::ChangeSettings], ['firmware.supervisor_password = '
+                .'lost'])] : [];
     }
 
     private static function snapshot(Machine $machine, ChangePlan $changes): Step
@@ -70,9 +73,12 @@ final class FirmwarePlanner
         $besides = [...array_map(static fn (array $change): Setting => $change['setting'], $changes->changes), ...$changes->looks];
 
         return new Step('firmware.snapshot', Stage::Firmware, 'Record settings', Presence::Hands, Estimate::minutes(2, 4, 10),
-            [...$way->instructions('the setup'), $changes->isEmpty() ? 'Read every page and write down each setting: on what is known, none has to be changed.' : 'Read every page and write down each setting before anything is changed.'],
+            [...$way->instructions('the setup'), $changes->isEmpty() ? 'Read every page and write down each '
+                .'setting: on what is known, none has to be '
+                .'changed.' : 'Read every page and write down each setting before anything is changed.'],
             before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
-            because: [new Reason('What was set is the only way back, and shows what the plan assumed wrongly.', 'F3', $way->source)],
+            because: [new Reason('What was set is the only way back, and shows what the plan assumed '
+                .'wrongly.', 'F3', $way->source)],
             evidence: SettingsEvidence::recorded($machine, $besides),
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
         );
@@ -89,12 +95,16 @@ final class FirmwarePlanner
         $chip = array_filter($changes->changes, static fn (array $change): bool => $change['setting']->id === 'security_chip') !== [];
 
         return new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
-            [$count === 1 ? 'Change it, then save and leave.' : 'Change them in this order, in one visit, then save and leave.'],
+            [$count === 1 ? 'Change it, then save and '
+                .'leave.' : 'Change them in this order, in one visit, then save and leave.'],
             before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'],
-            done: DoneWords::of($count === 1 ? 'A setting of the firmware was changed' : "{$count} settings of the firmware were changed"), acts: [Act::ChangeSettings], gates: $gates,
+            done: DoneWords::of($count === 1 ? 'A setting of the firmware was '
+                .'changed' : "{$count} settings of the firmware were "
+                .'changed'), acts: [Act::ChangeSettings], gates: $gates,
             because: [...$because, $secureBoot->decision->asReason()],
             waiting: MemoryNeed::waiting($changes),
-            cautions: [...self::pictureCaution($machine, $changes), ...($chip ? ['If the firmware offers to clear the security chip, refuse while any drive still depends on it.'] : [])],
+            cautions: [...self::pictureCaution($machine, $changes), ...($chip ? ['If the firmware offers to clear '
+                .'the security chip, refuse while any drive still depends on it.'] : [])],
             opens: $opens, rows: $changes->rows(), boots: self::isLockedOut($machine) ? [] : [BootEvent::change($changes->becomes())],
         );
     }
@@ -106,8 +116,10 @@ final class FirmwarePlanner
 
         return match (true) {
             ! $off, $machine->kind->isPortable() => [],
-            $machine->fact('graphics.uefi_picture')->is('no') => ['This card brings no picture up by UEFI: with older devices off the screen stays black. Use the board\'s own socket first.'],
-            $machine->fact('graphics.uefi_picture')->isUnknown() => ['An old graphics card may bring no picture up by UEFI. Black afterwards: the board\'s own socket, or settings back by its jumper.'],
+            $machine->fact('graphics.uefi_picture')->is('no') => ['This card brings no picture up by UEFI: with '
+                .'older devices off the screen stays black. Use the board\'s own socket first.'],
+            $machine->fact('graphics.uefi_picture')->isUnknown() => ['An old graphics card may bring no picture up '
+                .'by UEFI. Black afterwards: the board\'s own socket, or settings back by its jumper.'],
             default => [],
         };
     }
@@ -117,15 +129,24 @@ final class FirmwarePlanner
         $way = WayIn::menu($machine);
         $port = self::portFor($machine, $stickConnector);
         $plug = $port === null ? 'Plug the stick in.' : "Plug the stick into {$port->connector}, {$port->where}.";
-        $lines = $permanent ? ['Power on: the stick is first in the order.'] : $way->instructions('the list of devices');
-        $uefi = $image->kind === 'optical-hybrid' || $image->hasLegacyLoader() ? ['Two lines for one stick: take the one marked UEFI.'] : [];
+        $lines = $permanent ? ['Power on: the stick is first in the '
+            .'order.'] : $way->instructions('the list of devices');
+        $uefi = $image->kind === 'optical-hybrid' || $image->hasLegacyLoader() ? ['Two lines for one stick: take '
+            .'the one marked UEFI.'] : [];
 
-        return new Step('boot.start', Stage::Boot, $permanent ? 'Start the stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
+        return new Step('boot.start', Stage::Boot, $permanent ? 'Start the '
+            .'stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
             [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
             before: [Fact::STICK_PROVEN, Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
-            because: [new Reason($permanent ? 'The bench policy starts sticks by permanent order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
-            cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
-            waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some seconds', 'the maker\'s sign, then the installer'], 'Not in the list? In this order: another port; written for the other mode; USB start off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.', 1),
+            because: [new Reason($permanent ? 'The bench policy starts sticks by permanent '
+                .'order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
+            cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are '
+                .'normal.'],
+            waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some '
+                .'seconds', 'the maker\'s sign, then the '
+                .'installer'], 'Not in the list? In this order: another port; written for the other mode; USB start '
+                .'off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is '
+                .'lost.', 1),
             boots: [BootEvent::change(['stick' => 'in']), BootEvent::start(Wants::Installer, $permanent ? BootEvent::BY_ORDER : BootEvent::BY_MENU)],
         );
     }
@@ -152,7 +173,12 @@ final class FirmwarePlanner
     {
         $way = WayIn::menu($machine);
 
-        return new Decision('boot.way', 'How the stick is started', $permanent ? 'permanent order, stick first' : 'one-time menu', [$permanent ? 'The bench policy is "permanent order".' : 'It leaves nothing to put back.'],
-            [$permanent ? 'one-time menu' : 'permanent order' => [$permanent ? 'The policy prefers not to catch a key window.' : 'It would have to be put back, and could start a forgotten stick later.']], [$way->source], 'F1');
+        return new Decision('boot.way', 'How the stick is '
+            .'started', $permanent ? 'permanent order, stick '
+            .'first' : 'one-time menu', [$permanent ? 'The bench policy is "permanent '
+            .'order".' : 'It leaves nothing to put back.'],
+            [$permanent ? 'one-time menu' : 'permanent order' => [$permanent ? 'The policy prefers not to catch a '
+                .'key window.' : 'It would have to be put back, and could start a forgotten stick '
+                .'later.']], [$way->source], 'F1');
     }
 }

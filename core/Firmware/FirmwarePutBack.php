@@ -63,7 +63,8 @@ final class FirmwarePutBack
                 Estimate::minutes(1, 2, 6),
                 [
                     ...WayIn::setup($machine)->instructions('the setup'),
-                    "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start once.",
+                    "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start "
+                        .'once.',
                 ],
                 before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN],
                 after: [Fact::putBack($entry->id)],
@@ -75,7 +76,8 @@ final class FirmwarePutBack
                     ...$early
                         ? [
                             new Reason(
-                                'The new system binds its drive to this setting once it is online; changed later, it would ask for the recovery key.',
+                                'The new system binds its drive to this setting once it is online; changed later, '
+                                    .'it would ask for the recovery key.',
                                 'A7',
                             ),
                         ]

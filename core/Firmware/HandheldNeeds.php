@@ -47,7 +47,8 @@ final class HandheldNeeds
             $needs[] = new Need(
                 'power_mode',
                 'balanced',
-                'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the quiet one makes the install longer.',
+                'The battery feeds the machine while the stick is in its socket; the fast mode would empty it, the '
+                    .'quiet one makes the install longer.',
                 'F8',
                 stays: false,
                 weakens: true,

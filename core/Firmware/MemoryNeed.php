@@ -57,7 +57,8 @@ final class MemoryNeed
                     'black for several minutes after saving, while memory is trained',
                     'it restarts by itself once or twice',
                 ],
-                'Do not cut the power. After fifteen minutes of black: settings back to their defaults by the board\'s jumper, then standard speed.',
+                'Do not cut the power. After fifteen minutes of black: settings back to their defaults by the '
+                    .'board\'s jumper, then standard speed.',
                 1,
             )
             : null;

@@ -74,6 +74,7 @@ final readonly class MemoryProfile
 
         return "Reference {$this->reference} × {$this->multiplier}".
             ($this->countsTransfers ? ', the multiplier counts transfers' : '').
-            " = {$this->rate} million transfers a second; a tool may show {$half} MHz, which is the clock and half of it.";
+            " = {$this->rate} million transfers a second; a tool may "
+                ."show {$half} MHz, which is the clock and half of it.";
     }
 }

@@ -73,23 +73,36 @@ final class PortPower
             return $byHub;
         }
         if ($machine->battery === null || $draw === null) {
-            return self::batteryFrom($machine, self::UNKNOWN_DRAW_PERCENT, ['The stick takes the only socket, and this machine\'s draw is not known.', 'From '.self::UNKNOWN_DRAW_PERCENT.' % charge on it is safe to begin; a hub with a power input is better.'], ['hub with a power input' => ['Better where one is at hand: then the charge does not matter.']]);
+            return self::batteryFrom($machine, self::UNKNOWN_DRAW_PERCENT, ['The stick takes the only socket, and '
+                .'this machine\'s draw is not known.', 'From '.self::UNKNOWN_DRAW_PERCENT.' % charge on it is safe '
+                .'to begin; a hub with a power input is '
+                .'better.'], ['hub with a power input' => ['Better where one is at hand: then the charge does not '
+                .'matter.']]);
         }
         $present = $machine->battery->present();
         $required = self::required($draw, $stickIn, $present);
         $percent = self::percentFor($required, $present, $machine->battery->usable);
         $figures = "{$draw->label()} × {$stickIn->label()} × 2 + 20 % of {$present->label()} = {$required->label()}; a full charge gives {$present->times($machine->battery->usable)->label()}.";
         if ($percent <= 100) {
-            return self::batteryFrom($machine, $percent, ['The stick takes the only socket.', $figures], ['hub with a power input' => ["Not needed from {$percent} % on; use it if the charge is lower."]]);
+            return self::batteryFrom($machine, $percent, ['The stick takes the only '
+                .'socket.', $figures], ['hub with a power input' => ['Not needed '
+                ."from {$percent} % on; use it if the charge is lower."]]);
         }
         $hub = $machine->model->hub ?? Hub::usual();
         $net = self::hubNet(Power::watts($hub->chargerW), Power::watts($hub->hubW), $draw);
 
         return new Contribution(
-            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', [$figures, "Even a full battery does not last. Charger {$hub->chargerW} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net."], ['battery' => ["It would need {$percent} %."]], ['one port', $machine->title], 'F8')],
-            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$hub->chargerW} W or more, into the hub")],
+            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power '
+                .'input', [$figures, 'Even a full battery does not last. '
+                ."Charger {$hub->chargerW} W − hub {$hub->hubW} W − "
+                ."machine {$draw->label()} = {$net->label()} net."], ['battery' => ['It would '
+                ."need {$percent} %."]], ['one port', $machine->title], 'F8')],
+            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only '
+                .'socket'), new GatherItem('charger', "{$hub->chargerW} W or more, into the hub")],
             initial: [Fact::POWER_SAFE],
-            blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub->chargerW} W charger through the hub leaves {$net->label()}: the battery drains. Use a stronger charger.", 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
+            blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub->chargerW} W charger through "
+                ."the hub leaves {$net->label()}: the battery drains. Use a stronger "
+                .'charger.', 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
         );
     }
 
@@ -103,11 +116,15 @@ final class PortPower
         if ($net !== null && $net->milliwatts < 0) {
             return null;
         }
-        $figures = $net === null ? 'This machine\'s draw is not known.' : "Charger {$charger} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net.";
+        $figures = $net === null ? 'This machine\'s draw is not '
+            .'known.' : "Charger {$charger} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net.";
 
         return new Contribution(
-            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power input', ['It lies ready: the stick and the charger share the only socket.', $figures], ['battery' => ['There is no need to.']], [$machine->fact('hub.at_hand')->origin], 'F8, J5')],
-            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only socket'), new GatherItem('charger', "{$charger} W or more, into the hub")],
+            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power '
+                .'input', ['It lies ready: the stick and the charger share the only '
+                .'socket.', $figures], ['battery' => ['There is no need to.']], [$machine->fact('hub.at_hand')->origin], 'F8, J5')],
+            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only '
+                .'socket'), new GatherItem('charger', "{$charger} W or more, into the hub")],
             initial: [Fact::POWER_SAFE],
         );
     }
@@ -128,14 +145,22 @@ final class PortPower
         $decision = new Decision('power.source', 'Power while the stick is in', $chosen, $reasons, $refused, ['one port', $machine->title], 'F8');
 
         return new Contribution(
-            steps: [new Step('firmware.charge', Stage::Firmware, $read !== null && $read >= $percent ? 'Onto the battery' : "Charge to {$percent} %", Presence::Hands, $read !== null && $read >= $percent ? Estimate::minutes(0.2, 0.5, 2) : Estimate::minutes(0.5, 1, 60),
-                [$read !== null && $read >= $percent ? "Read the charge once more: at least {$percent} %." : "Read the charge. Below {$percent} %: leave the charger in until it is there.", 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and charge again before long downloads.'],
+            steps: [new Step('firmware.charge', Stage::Firmware, $read !== null && $read >= $percent ? 'Onto the '
+                .'battery' : "Charge to {$percent} %", Presence::Hands, $read !== null && $read >= $percent ? Estimate::minutes(0.2, 0.5, 2) : Estimate::minutes(0.5, 1, 60),
+                [$read !== null && $read >= $percent ? 'Read the charge once more: at '
+                    ."least {$percent} %." : 'Read the charge. '
+                    ."Below {$percent} %: leave the charger in until it is "
+                    .'there.', 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick '
+                    .'and charge again before long downloads.'],
                 after: [Fact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
-                cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the local disposal rules.'],
+                cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the '
+                    .'local disposal rules.'],
                 evidence: [new Evidence('charge', 'Charge read', EvidenceKind::Percent, hint: "at least {$percent}", least: $percent)],
             )],
             decisions: [$decision],
-            gather: [new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it is out"), new GatherItem('hub with a power input', 'if the charge is too low; a wired keyboard can share it')],
+            gather: [new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it "
+                .'is out'), new GatherItem('hub with a power '
+                .'input', 'if the charge is too low; a wired keyboard can share it')],
         );
     }
 }

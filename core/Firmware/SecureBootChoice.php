@@ -70,7 +70,8 @@ final readonly class SecureBootChoice
             self::decision(
                 'leave as it is',
                 [
-                    'Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything is erased.',
+                    'Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything '
+                        .'is erased.',
                 ],
                 ['off' => ['Not before there is a reason: the loader may well be signed.']],
                 $facts,

@@ -194,7 +194,8 @@ final readonly class UpdatePath
                 $revision !== null && ! $release->isFor($revision) => 'it is for revision '.
                     implode(' and ', $release->revisions).
                     " of the board, this is revision {$revision}.",
-                $processor !== null && ! $release->runs($processor) => "it does not run the processor that is fitted ({$processor}).",
+                $processor !== null && ! $release->runs($processor) => 'it does not run the processor that is '
+                    ."fitted ({$processor}).",
                 default => null,
             };
             if ($because === null) {

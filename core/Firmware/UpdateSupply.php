@@ -75,7 +75,8 @@ final class UpdateSupply
             $step = self::step(
                 'Safe supply',
                 [
-                    'An uninterruptible supply is best. Without one: a wall socket of its own, no storm, nobody near the switch.',
+                    'An uninterruptible supply is best. Without one: a wall socket of its own, no storm, nobody '
+                        .'near the switch.',
                 ],
                 [
                     new Evidence('supply', 'Supply', 'choice', [

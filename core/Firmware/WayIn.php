@@ -46,7 +46,8 @@ final readonly class WayIn
         foreach ($this->ways as $index => $way) {
             $lead = $index === 0 ? 'Power on and' : 'Nothing? Power fully off, then';
             $lines[] = $way->isHeld()
-                ? "Fully off. Hold `{$way->key}`, press `{$way->press}` once, keep holding about {$way->seconds} s until {$reaches} stands, then let go."
+                ? "Fully off. Hold `{$way->key}`, press `{$way->press}` once, keep holding "
+                    ."about {$way->seconds} s until {$reaches} stands, then let go."
                 : "{$lead} tap `{$way->key}` until {$reaches} stands.";
         }
 

@@ -97,7 +97,8 @@ final readonly class HandoverSheet
         $open = array_map(static fn (Step $step): string => $step->title, $progress->open());
 
         return ['Still to be done: '.implode(', ', array_slice($open, 0, 6)).(count($open) > 6 ? ' and '.(count($open) - 6).' more' : '').'.',
-            ...array_map(static fn (array $item): string => ($item['entry']->stays ? 'To be signed: ' : 'To be put back: ').$item['entry']->what.'.', $progress->openPutBacks())];
+            ...array_map(static fn (array $item): string => ($item['entry']->stays ? 'To be signed: ' : 'To be put '
+            .'back: ').$item['entry']->what.'.', $progress->openPutBacks())];
     }
 
     /**
@@ -158,7 +159,8 @@ final readonly class HandoverSheet
         $stays = [];
         foreach ($laid as $step) {
             foreach (array_filter($step->opens, static fn (PutBack $entry): bool => $entry->stays) as $entry) {
-                $stays[] = "{$entry->what} stays like this on purpose. {$entry->why} ".($signed === null ? 'To be signed.' : "Signed: {$signed}.");
+                $stays[] = "{$entry->what} stays like this on "
+                    ."purpose. {$entry->why} ".($signed === null ? 'To be signed.' : "Signed: {$signed}.");
             }
             foreach ($step->rows as $row) {
                 if (($row['put back'] ?? '') === 'stays' && isset($row['where'], $row['becomes'])) {
@@ -197,9 +199,11 @@ final readonly class HandoverSheet
         $wrote = in_array(Fact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job->kind !== JobKind::MediaOnly;
 
         return [
-            ...(in_array(Fact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has it. Keep it where only you find it.'] : []),
+            ...(in_array(Fact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has '
+            .'it. Keep it where only you find it.'] : []),
             ...($wrote ? ['The first hours may be slow while the system sets itself up.'] : []),
-            ...(in_array(Fact::putBack('old-drive'), $facts, true) ? ['Deleting is not secure erasure. Ask us before you pass the old drive on.'] : []),
+            ...(in_array(Fact::putBack('old-drive'), $facts, true) ? ['Deleting is not secure erasure. Ask us '
+            .'before you pass the old drive on.'] : []),
         ];
     }
 

@@ -36,9 +36,12 @@ final class IntroWords
             $goal === JobKind::FirstPowerOn => "{$machine} It is a new build. {$carries}.",
             $goal === JobKind::FactoryRestore => "{$machine} {$carries}, as its maker delivered it.",
             $goal === JobKind::CableRestore && ! $revives => "{$machine} {$carries}, restored over a cable.",
-            $goal === JobKind::CableRestore => "{$machine} It was here to be revived over a cable; your data was meant to stay.",
-            $goal === JobKind::FirmwareUpdate => "{$machine} It was here to have its firmware updated; programs and files were not touched.",
-            $goal === JobKind::CardSwap => "{$machine} It was here to get another graphics card; programs and files were meant to stay.",
+            $goal === JobKind::CableRestore => "{$machine} It was here to be revived over a cable; your data was "
+                .'meant to stay.',
+            $goal === JobKind::FirmwareUpdate => "{$machine} It was here to have its firmware updated; programs and "
+                .'files were not touched.',
+            $goal === JobKind::CardSwap => "{$machine} It was here to get another graphics card; programs and files "
+                .'were meant to stay.',
             $goal === JobKind::Repair => "{$machine} It was here to be repaired in place.",
             default => "{$machine} It was here to be upgraded to {$system}; programs and files were meant to stay.",
         };

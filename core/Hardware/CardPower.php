@@ -90,7 +90,8 @@ final readonly class CardPower
             );
         }
         $need = CardSupply::required($known['watts'], $known['processor_w'], $rest);
-        $words = "({$known['watts']} + {$known['processor_w']} + {$rest}) W × 1.25 = {$need} W; the supply gives {$known['supply_w']} W.";
+        $words = "({$known['watts']} + {$known['processor_w']} + {$rest}) W × 1.25 = {$need} W; the supply "
+            ."gives {$known['supply_w']} W.";
         $short = $need > $known['supply_w'];
 
         return new Contribution(

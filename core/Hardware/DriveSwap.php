@@ -46,7 +46,9 @@ final class DriveSwap
         $decrypt = $old !== null && $backup->somethingToKeep() && $encryption->protection->needsKeyElsewhere() && $machine->fact('encryption.key')->is('no') ? EncryptionSteps::decrypt($old, self::decryptRate($machine), self::decrypted($machine, $old)) : null;
         $steps = [...($decrypt === null ? [] : [$decrypt]), self::swap($name, $old, $new, $decrypt, $machine->kind), self::close(), ...($backup->somethingToKeep() ? [self::carryOver($rescued ? 'the rescued copy' : $name, ! $rescued, $old, $wish, ! $rescued && $encryption->protection->needsKeyElsewhere(), $policy)] : []), self::giveBack($name, $backup->somethingToKeep())];
 
-        return new Contribution($steps, [new Decision('hardware.old-drive', 'The old drive', 'comes out and stays untouched until the handover', ['It is the way back until the new system is proven.'], ['erase it now' => ['There would be no way back.']], [$name], 'J2, I1')],
+        return new Contribution($steps, [new Decision('hardware.old-drive', 'The old drive', 'comes out and stays '
+            .'untouched until the handover', ['It is the way back until the new system is '
+            .'proven.'], ['erase it now' => ['There would be no way back.']], [$name], 'J2, I1')],
             gather: [new GatherItem('screwdriver and a tray', 'the machine is opened; screws out = screws in'), new GatherItem('new drive', $new === null ? 'its form and keying as the old one' : $new->title()), ...($backup->somethingToKeep() ? [new GatherItem('adapter or enclosure for the old drive', 'its data is carried over from outside')] : [])],
             initial: $rescued ? [] : [Fact::BACKUP_SETTLED, Fact::BACKUP_DETACHED]);
     }
@@ -73,22 +75,30 @@ final class DriveSwap
 
     private static function swap(string $name, ?Drive $old, ?Drive $new, ?Step $decrypt, Kind $kind): Step
     {
-        return new Step('hardware.swap-drive', Stage::Hardware, 'Swap the drive', Presence::Hands, Estimate::minutes(6, 12, 40),
-            ["Take out {$name}. Label it with the job and \"do not erase\".", 'New drive: same form and keying, height with its spreader, and an interface the slot really has.', $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
+        return new Step('hardware.swap-drive', Stage::Hardware, 'Swap the '
+            .'drive', Presence::Hands, Estimate::minutes(6, 12, 40),
+            ["Take out {$name}. Label it with the job and \"do not "
+                .'erase".', 'New drive: same form and keying, height with its spreader, and an interface the slot '
+                .'really has.', $new === null ? 'Note serial and exact bytes from its '
+                .'label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
             before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
-            done: DoneWords::in(SheetPart::Drive, ucfirst($old?->title() ?? 'the old drive').' was taken out and kept as it was; the new drive was fitted.'), acts: [Act::OpenMachine, Act::FitPart],
+            done: DoneWords::in(SheetPart::Drive, ucfirst($old?->title() ?? 'the old drive').' was taken out and '
+                .'kept as it was; the new drive was fitted.'), acts: [Act::OpenMachine, Act::FitPart],
             because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
             cautions: OpenedCase::cautions($kind),
             evidence: [Screws::out()],
-            opens: [new PutBack('old-drive', "Kept apart: {$name}", 'It is the way back until the new system is proven.', 'put-back.old-drive')],
+            opens: [new PutBack('old-drive', "Kept apart: {$name}", 'It is the way back until the new system is '
+                .'proven.', 'put-back.old-drive')],
             boots: [BootEvent::change(['target' => 'blank'])],
         );
     }
 
     private static function close(): Step
     {
-        return new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(3, 6, 15),
-            ['Before any screw: start once and see the new drive with its size in the setup.', 'Then power off and close; screws in by type as they came out.'],
+        return new Step('hardware.close', Stage::Hardware, 'Close the '
+            .'case', Presence::Hands, Estimate::minutes(3, 6, 15),
+            ['Before any screw: start once and see the new drive with its size in the '
+                .'setup.', 'Then power off and close; screws in by type as they came out.'],
             before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
             because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
@@ -105,7 +115,9 @@ final class DriveSwap
         return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
             ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
             before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
-            done: DoneWords::in(SheetPart::Files, $fromOld ? 'Your files were carried over from the old drive.' : 'Your files were carried over from the rescued copy.', 'files_over', 'bytes_over'), acts: [Act::CopyData],
+            done: DoneWords::in(SheetPart::Files, $fromOld ? 'Your files were carried over from the old '
+                .'drive.' : 'Your files were carried over from the rescued '
+                .'copy.', 'files_over', 'bytes_over'), acts: [Act::CopyData],
             because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
             evidence: BackupEvidence::carriedOver('install.carry-over', $wish->files, $wish->bytes === null ? null : $bytes),
             waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),
@@ -115,7 +127,8 @@ final class DriveSwap
     private static function giveBack(string $name, bool $carried): Step
     {
         return new Step('put-back.old-drive', Stage::PutBack, 'The old drive', Presence::Hands, Estimate::minutes(1, 2, 8),
-            ["{$name}: back to the owner, kept until an agreed day, or erased by the drive's own command with a certificate.", 'Deleting its partitions is not erasing.'],
+            ["{$name}: back to the owner, kept until an agreed day, or erased by the drive's own command with a "
+                .'certificate.', 'Deleting its partitions is not erasing.'],
             before: [Fact::PROVEN, Fact::PART_FITTED, ...($carried ? ['data.carried-over'] : [])], after: [Fact::putBack('old-drive')], needs: ['hands'],
             done: DoneWords::in(SheetPart::Drive, 'Your old drive.', 'old_drive'),
             because: [new Reason('It holds the owner\'s data.', 'L5, J4')],

@@ -53,7 +53,8 @@ final class FirstPower
                         'Both power leads of the board in until they click; the processor\'s fan on its own header.',
                         'Memory in the slots the board names for this count, both ends locked.',
                         'Card seated, its own power leads in, the picture cable on the card.',
-                        'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.',
+                        'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard '
+                            .'and screen.',
                     ],
                     before: [Fact::MACHINE_IDENTIFIED],
                     after: ['hardware.looked-over'],

@@ -98,7 +98,8 @@ final class DetachSteps
                     acts: [Act::FitPart, Act::CloseMachine],
                     because: [
                         new Reason(
-                            'They belong to the machine, and starting with all of them proves that the loader is on the target.',
+                            'They belong to the machine, and starting with all of them proves that the loader is on '
+                                .'the target.',
                             'J4, I1',
                         ),
                     ],
@@ -161,7 +162,8 @@ final class DetachSteps
             ...$alike ? ['A drive of the same size looks the same in an installer.'] : [],
             ...$data
                 ? [
-                    'What holds data cannot be written by mistake once it is out, and an installer may put its loader on any drive it sees.',
+                    'What holds data cannot be written by mistake once it is out, and an installer may put its '
+                        .'loader on any drive it sees.',
                 ]
                 : [],
         ];

@@ -132,7 +132,8 @@ final class FirstBoot
                 done: DoneWords::of('The new recovery key was given to you', 'new_key_kept'),
                 because: [
                     new Reason(
-                        "{$system->name} encrypts its drive by itself; without the key the next repair could lock it for good.",
+                        "{$system->name} encrypts its drive by itself; without the key the next repair could lock "
+                            .'it for good.',
                         'A7',
                         $system->dated(),
                     ),

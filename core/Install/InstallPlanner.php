@@ -106,7 +106,8 @@ final class InstallPlanner
                 waiting: new Waiting(
                     $phase->usual === [] ? ['the percentage stands still for minutes'] : $phase->usual,
                     $phase->nextTest ??
-                        'Look whether the drive light still moves; then wait the same time once more before touching anything.',
+                        'Look whether the drive light still moves; then wait the same time once more before '
+                            .'touching anything.',
                     $phase->restart ? 1 : 0,
                 ),
                 done: $last ? DoneWords::of("{$system->name} was installed") : null,

@@ -94,7 +94,8 @@ final readonly class NamedDrive
 
         return Blocker::stop(
             "{$whose}-gone",
-            "The drive that was chosen, {$name}, is not in the newest reading. It shows: {$now}. Look which drives are in, read them again, or choose anew.",
+            "The drive that was chosen, {$name}, is not in the newest reading. It "
+                ."shows: {$now}. Look which drives are in, read them again, or choose anew.",
             'K2',
             [$name, $now],
             OpensBy::Reading,

@@ -53,7 +53,8 @@ final readonly class TargetDrive
             return self::chosen($drive, $others, $machine, $because);
         }
 
-        return new self(null, $internal, [], [], [self::which($internal, 'Which drive is to be erased?', self::FACT, [Act::Erase])]);
+        return new self(null, $internal, [], [], [self::which($internal, 'Which drive is to be '
+            .'erased?', self::FACT, [Act::Erase])]);
     }
 
     /**
@@ -71,7 +72,10 @@ final readonly class TargetDrive
         $others = $read === null ? array_values(array_filter($machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $old && count($machine->internalDrives()) > 1)) : $read;
         $drive = self::described($machine, 'new', 'New drive');
         if ($drive === null) {
-            return new self(null, $others, [], [], [new Question('target.reading', 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its label.', [], 'the drive that is written to and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
+            return new self(null, $others, [], [], [new Question('target.reading', 'Which drive is the new one? '
+                .'Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its '
+                .'label.', [], 'the drive that is written to and its layout to the '
+                .'sector', 'A1, I1', 90, [Act::Erase])]);
         }
         foreach ($others as $other) {
             if ($other->isNamed((string) $drive->serial)) {
@@ -93,7 +97,8 @@ final readonly class TargetDrive
             $options[$drive->identity() ?? $drive->path] = DriveWords::full($drive);
         }
 
-        return new Question($fact, $text, $options, 'the drive that the path names; installers number drives differently at every start', 'I1', 90, $shuts);
+        return new Question($fact, $text, $options, 'the drive that the path names; installers number drives '
+            .'differently at every start', 'I1', 90, $shuts);
     }
 
     /** Whether its serial can name it: there is one, and no other drive reports it. */
@@ -112,12 +117,16 @@ final readonly class TargetDrive
         $out = $alone ? [...$others, ...$attached] : array_values(array_filter($others, static fn (Drive $other): bool => ! $other->isBlank()));
         $refused = [];
         foreach ($others as $other) {
-            $refused[DriveWords::full($other)] = [in_array($other, $out, true) ? 'It comes out before anything is written.' : 'It is blank and stays as it is.'];
+            $refused[DriveWords::full($other)] = [in_array($other, $out, true) ? 'It comes out before anything is '
+                .'written.' : 'It is blank and stays as it is.'];
         }
         $proof = match (true) {
-            ! $drive->hasProof() && $out === [] => 'It reports no serial that is its own; it is the only drive the machine has, and its size is compared.',
-            ! $drive->hasProof() => 'It reports no serial that is its own: everything else comes out, so that it is the only drive left, and its size is compared.',
-            $alike !== [] => 'Another drive has the same size: everything else comes out, and it is confirmed by its serial.',
+            ! $drive->hasProof() && $out === [] => 'It reports no serial that is its own; it is the only drive the '
+                .'machine has, and its size is compared.',
+            ! $drive->hasProof() => 'It reports no serial that is its own: everything else comes out, so that it is '
+                .'the only drive left, and its size is compared.',
+            $alike !== [] => 'Another drive has the same size: everything else comes out, and it is confirmed by '
+                .'its serial.',
             default => 'It is confirmed by its serial, not by its number in the installer.',
         };
 
@@ -132,7 +141,9 @@ final readonly class TargetDrive
         }
         $lead = $read ? 'The reading shows no internal drive. ' : '';
 
-        return new self(null, [], [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact bytes.", [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
+        return new self(null, [], [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any "
+            .'live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact '
+            .'bytes.', [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
     }
 
     /** A drive of which serial and size were typed: nobody has read what is on it. */

@@ -43,7 +43,8 @@ final class TargetSteps
             ],
             default => [
                 'In the installer, find the drive by the size in the table.',
-                'It reports no serial of its own: size, model and contents must all fit, and it must be the only drive listed besides the stick.',
+                'It reports no serial of its own: size, model and contents must all fit, and it must be the only '
+                    .'drive listed besides the stick.',
             ],
         };
 
@@ -84,7 +85,9 @@ final class TargetSteps
         $free =
             $drive === null
                 ? 'The free space must then be the whole drive.'
-                : "The free space must then be the whole drive: {$drive->size->decimal()}, or {$drive->size->binary()}. Clearly less means another drive, or a partition left.";
+                : 'The free space must then be the whole '
+                    ."drive: {$drive->size->decimal()}, or {$drive->size->binary()}. Clearly less means another "
+                    .'drive, or a partition left.';
 
         return new Step(
             'target.erase',
@@ -111,7 +114,8 @@ final class TargetSteps
             cautions: $blank
                 ? []
                 : [
-                    'Everything on the drive is lost. Deleting is not secure erasure: the data could still be recovered by others.',
+                    'Everything on the drive is lost. Deleting is not secure erasure: the data could still be '
+                        .'recovered by others.',
                 ],
             done: DoneWords::in(
                 SheetPart::Drive,

@@ -35,7 +35,8 @@ final class EfibootmgrReader
             } elseif (
                 $line !== '' &&
                 preg_match(
-                    '/^(BootCurrent|BootNext|Timeout|No BootOrder|MirroredPercentageAbove4G|MirrorMemoryBelow4GB|\s|dp:|data:)/',
+                    '/^(BootCurrent|BootNext|Timeout|No '
+                        .'BootOrder|MirroredPercentageAbove4G|MirrorMemoryBelow4GB|\s|dp:|data:)/',
                     $line,
                 ) !== 1
             ) {

@@ -174,7 +174,8 @@ final class LsblkReader
             if ($drive->serial === null || $count[$drive->serial] < 2) {
                 return $drive;
             }
-            $this->notes[] = "{$drive->path}: another drive reports the same serial, so the serial proves nothing here.";
+            $this->notes[] = "{$drive->path}: another drive reports the same serial, so the serial proves nothing "
+                .'here.';
 
             return $drive->withRepeatedSerial();
         }, $drives);

@@ -63,7 +63,8 @@ final class LspciReader
             : null;
         [$class, $vendor, $device] = [$number('Class'), $number('Vendor'), $number('Device')];
         if ($class === null || $vendor === null || $device === null) {
-            $notes[] = "lspci, line {$line}: the record names no class, vendor and device number; run lspci with -nn. Left out.";
+            $notes[] = "lspci, line {$line}: the record names no class, vendor and device number; run lspci with "
+                .'-nn. Left out.';
 
             return;
         }
@@ -98,7 +99,8 @@ final class LspciReader
             }
             if (
                 preg_match(
-                    '/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) \[([0-9a-f]{4}):([0-9a-f]{4})\]/i',
+                    '/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) '
+                        .'\[([0-9a-f]{4}):([0-9a-f]{4})\]/i',
                     $line,
                     $match,
                 ) !== 1

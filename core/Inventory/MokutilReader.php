@@ -29,7 +29,8 @@ final class MokutilReader
                 ]),
                 preg_match('/Platform is in Setup Mode/i', $line) === 1 => ($facts['firmware.key_mode'] = 'setup'),
                 preg_match('/validation is disabled in shim/i', $line) === 1 => ($notes[] =
-                    'mokutil: the first loader was told not to check what it starts; the firmware still checks that loader.'),
+                    'mokutil: the first loader was told not to check what it starts; the firmware still checks that '
+                        .'loader.'),
                 preg_match('/EFI variables are not supported/i', $line) === 1 => ([$facts, $notes] = [
                     [...$facts, 'boot.started_by' => 'legacy'],
                     [

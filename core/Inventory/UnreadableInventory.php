@@ -20,7 +20,8 @@ final class UnreadableInventory extends InvalidArgumentException
 
         return new self(
             sprintf(
-                'The pasted text is %.1f MB; the output of %s is never more than %.1f MB. Paste only what "%s" printed.',
+                'The pasted text is %.1f MB; the output of %s is never more than %.1f MB. Paste only what "%s" '
+                    .'printed.',
                 $bytes / 1e6,
                 $tool,
                 $limit / 1e6,
@@ -32,21 +33,24 @@ final class UnreadableInventory extends InvalidArgumentException
     public static function notJson(int $line, string $near, string $reason, string $command = 'lsblk -J -b'): self
     {
         return new self(
-            "Line {$line} is not JSON ({$reason}) near \"{$near}\". Paste the whole output of \"{$command}\", from the first bracket to the last.",
+            "Line {$line} is not JSON ({$reason}) near \"{$near}\". Paste the whole output of \"{$command}\", from "
+                .'the first bracket to the last.',
         );
     }
 
     public static function notText(string $command = 'lsblk -J -b'): self
     {
         return new self(
-            "The pasted text is not readable as UTF-8. Paste the output of \"{$command}\" as text, not a file of another kind.",
+            "The pasted text is not readable as UTF-8. Paste the output of \"{$command}\" as text, not a file of "
+                .'another kind.',
         );
     }
 
     public static function noBlockDevices(): self
     {
         return new self(
-            'This is JSON, but has no list "blockdevices". Paste what "lsblk -J -b" printed; the output of another tool does not fit here.',
+            'This is JSON, but has no list "blockdevices". Paste what "lsblk -J -b" printed; the output of another '
+                .'tool does not fit here.',
         );
     }
 

@@ -68,7 +68,8 @@ final class IntakeSteps
                 Estimate::minutes(0.5, 1, 3),
                 [
                     $machine->isCatalogued()
-                        ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another suffix is another machine."
+                        ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another "
+                            .'suffix is another machine.'
                         : 'Note maker, model, suffix and revision from the label.',
                     $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}.",
                 ],
@@ -78,7 +79,8 @@ final class IntakeSteps
                 because: [
                     new Reason(
                         $machine->isCatalogued()
-                            ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone has looked.'
+                            ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone '
+                                .'has looked.'
                             : 'Nothing is known of this model yet; what is found here can be kept for the next one.',
                         'J7',
                     ),

@@ -155,7 +155,8 @@ final class MachineFaults
         $faults = $held = [];
         foreach ($model->recovery->sequence ?? [] as $index => $move) {
             if ($move->release !== null && ! in_array($move->release, $held, true)) {
-                $faults[] = "recovery.sequence.{$index}.release: \"{$move->release}\" is let go before anything took hold of it.";
+                $faults[] = "recovery.sequence.{$index}.release: \"{$move->release}\" is let go before anything "
+                    .'took hold of it.';
             }
             $held = array_values(
                 array_diff([...$held, ...array_filter([$move->hold], is_string(...))], [$move->release]),

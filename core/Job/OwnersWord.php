@@ -91,9 +91,11 @@ final class OwnersWord
         $on = $drive === null || $drive->partitions === [] ? 'the drive' : $drive->title();
 
         return match ($fate) {
-            DriveFate::Stays => "Tell {$owner} what is done and what could go wrong; files and programs are meant to stay.",
+            DriveFate::Stays => "Tell {$owner} what is done and what could go wrong; files and programs are meant "
+                .'to stay.',
             DriveFate::Empty => "Tell {$owner} what is done. Nothing of theirs is on the drive.",
-            DriveFate::ComesOut => "Tell {$owner} that the old drive comes out and is not erased; programs, settings and sign-ins have to be set up anew.",
+            DriveFate::ComesOut => "Tell {$owner} that the old drive comes out and is not erased; programs, "
+                .'settings and sign-ins have to be set up anew.',
             DriveFate::Erased => "Tell {$owner}: lost is everything on {$on}".
                 ($copies
                     ? ' that is not copied before: programs, settings, sign-ins, and files outside the agreed folders.'

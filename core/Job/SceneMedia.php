@@ -48,7 +48,9 @@ final readonly class SceneMedia
             default => LegacyCode::Zeros,
         };
 
-        return new Medium(Leads::Installer, $raw ? 'the image brings its own table' : 'the table we write', null, [new Volume('The partition to start from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->controllerModes ?? []);
+        return new Medium(Leads::Installer, $raw ? 'the image brings its own '
+            .'table' : 'the table we write', null, [new Volume('The partition to start '
+            .'from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->controllerModes ?? []);
     }
 
     /**
@@ -84,11 +86,13 @@ final readonly class SceneMedia
         $mode = $this->facts['firmware.controller_mode'] ?? null;
         $modes = is_string($mode) ? [$mode] : [];
         if ($this->startsOldWay($drive)) {
-            return new Medium($leads, 'an MBR', null, [new Volume('The partition marked active', false)], LegacyCode::Starts, controllerModes: $modes);
+            return new Medium($leads, 'an MBR', null, [new Volume('The partition marked '
+                .'active', false)], LegacyCode::Starts, controllerModes: $modes);
         }
         $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: $isOld ? null : $this->signed(), signer: $isOld ? null : $this->signer(), because: $this->inForce() ? 'It starts today with Secure Boot in force.' : '');
 
-        return new Medium($leads, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader(self::PRESENT_PATH), $loader(FoundLoader::defaultPath($this->architecture()))], self::PRESENT_GUID)], LegacyCode::Zeros, controllerModes: $modes);
+        return new Medium($leads, 'a GPT', null, [new Volume('The EFI system '
+            .'partition', true, [$loader(self::PRESENT_PATH), $loader(FoundLoader::defaultPath($this->architecture()))], self::PRESENT_GUID)], LegacyCode::Zeros, controllerModes: $modes);
     }
 
     /** The drive once the wanted system is on it. */
@@ -100,7 +104,8 @@ final readonly class SceneMedia
         $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), signed: $this->signed(), signer: $this->signer());
         $mode = $this->context->system->firmware->bootMode;
 
-        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->controllerModes);
+        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system '
+            .'partition', true, [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->controllerModes);
     }
 
     public function systemEntry(): ?BootEntry
@@ -112,7 +117,8 @@ final readonly class SceneMedia
     /** The maker's recovery, signed by the platform's own signer. */
     public function recovery(): Medium
     {
-        return new Medium(Leads::Recovery, 'a GPT', null, [new Volume('The recovery partition', true, [new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), signed: true, signer: 'platform')])], LegacyCode::Zeros);
+        return new Medium(Leads::Recovery, 'a GPT', null, [new Volume('The recovery '
+            .'partition', true, [new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), signed: true, signer: 'platform')])], LegacyCode::Zeros);
     }
 
     private function systemPath(): string

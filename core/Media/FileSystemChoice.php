@@ -53,7 +53,8 @@ final readonly class FileSystemChoice
             );
         }
         if ($largest->parts === null) {
-            $blocker = "{$largest->path} has {$size->exact()}, more than one FAT32 file can hold, and this installer does not join parts. Choose another image of the system, or one that is written raw.";
+            $blocker = "{$largest->path} has {$size->exact()}, more than one FAT32 file can hold, and this "
+                .'installer does not join parts. Choose another image of the system, or one that is written raw.';
 
             return new self(
                 new Decision(

@@ -53,7 +53,10 @@ final class MediaPlanner
     private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine, Bytes $drivers, int $driverFiles): MediaPlan
     {
         $expanded = $image->expanded() ?? self::typedSize($machine);
-        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', "How many bytes does {$image->name} have when expanded? Its format does not tell.", [], 'which stick can take it; a compressed size says nothing of that', 'M2', 85, [Act::WriteStick])];
+        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', 'How many bytes '
+            ."does {$image->name} have when expanded? Its format does not "
+            .'tell.', [], 'which stick can take it; a compressed size says nothing of '
+            .'that', 'M2', 85, [Act::WriteStick])];
         $bytes = $expanded ?? $image->size();
         $choice = $expanded === null ? StickChoice::unmeasured('media.stick', 'Which stick', $image) : StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
         $rates = self::hostRates($policy, $choice->stick);
@@ -85,7 +88,8 @@ final class MediaPlanner
         $choice = $choose($drivers, $driverFiles);
         $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::sameStick($driverFiles);
         if ($choice->stick === null && $driverFiles > 0 && ($without = $choose(Bytes::of(0), 0))->stick !== null) {
-            $place = DriverPlace::secondStick($sticks, $without->stick, $drivers, $driverFiles, 'With the installer no stick has room for them.', $policy->school('stick'), $connectors);
+            $place = DriverPlace::secondStick($sticks, $without->stick, $drivers, $driverFiles, 'With the installer '
+                .'no stick has room for them.', $policy->school('stick'), $connectors);
             [$choice, $drivers, $driverFiles] = [$without, Bytes::of(0), 0];
         }
         $bytes = Bytes::of($files->bytes)->plus($drivers);
@@ -166,13 +170,15 @@ final class MediaPlanner
     /** @return list<GatherItem> */
     private static function gather(StickChoice $choice, Machine $machine, DriverPlace $place): array
     {
-        $items = [new GatherItem("stick: {$choice->decision->chosen}", 'carries the installer'), new GatherItem('spare stick of the same size or larger', 'if the first one fails')];
+        $items = [new GatherItem("stick: {$choice->decision->chosen}", 'carries the '
+            .'installer'), new GatherItem('spare stick of the same size or larger', 'if the first one fails')];
         if ($place->second !== null) {
             $items[] = new GatherItem("second stick: {$place->second}", 'carries the drivers');
         }
         $port = $choice->stick === null ? null : FirmwarePlanner::portFor($machine, $choice->stick->connector);
         if ($choice->stick !== null && $port !== null && $port->connector !== $choice->stick->connector) {
-            $items[] = new GatherItem("adapter from {$choice->stick->connector} to {$port->connector}", "the stick goes into {$port->connector}, {$port->where}");
+            $items[] = new GatherItem("adapter from {$choice->stick->connector} to {$port->connector}", 'the stick '
+                ."goes into {$port->connector}, {$port->where}");
         }
 
         return $items;
@@ -185,11 +191,14 @@ final class MediaPlanner
     private static function blockers(StickChoice $choice, array $sticks, Image $image): array
     {
         $unfit = match (true) {
-            $image->kind === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle for a cable and starts from no stick. Choose an image of the system, or the kind of job that restores over a cable.", 'M3', ["kind: {$image->kind}"])],
+            $image->kind === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle "
+                .'for a cable and starts from no stick. Choose an image of the system, or the kind of job that '
+                .'restores over a cable.', 'M3', ["kind: {$image->kind}"])],
             ! $image->isHybrid() && ! $image->isCounted() => [Blocker::narrow('image-not-counted', "The files of {$image->name} are not counted yet: bring it to the shelf, where it is inspected, or give their number and sizes.", 'M2', [Act::WriteStick], opens: OpensBy::Reading)],
             default => [],
         };
 
-        return [...$unfit, ...($choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', "No stick in the register can carry this image: get {$choice->decision->chosen}, or free one.", 'M7', [Act::WriteStick])] : [])];
+        return [...$unfit, ...($choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', 'No stick '
+            ."in the register can carry this image: get {$choice->decision->chosen}, or free one.", 'M7', [Act::WriteStick])] : [])];
     }
 }

@@ -61,7 +61,8 @@ final class MediaSteps
             instructions: [
                 "Run `sha256sum {$file}` on the bench computer.",
                 $hash === null
-                    ? 'The publisher gives no checksum: note the one you got, so that the next stick can be compared with it.'
+                    ? 'The publisher gives no checksum: note the one you got, so that the next stick can be '
+                        .'compared with it.'
                     : "It must print `{$hash}`. Anything else: fetch the image again, do not use this one.",
             ],
             after: [Fact::IMAGE_PROVEN],
@@ -85,7 +86,8 @@ final class MediaSteps
             $stick === null
                 ? [
                     "Take {$choice->decision->chosen}. Nothing on it may be needed.",
-                    'Pull all other removable drives from the bench computer, plug it in, and note size and serial from `lsblk -o NAME,SIZE,SERIAL,MODEL -b`.',
+                    'Pull all other removable drives from the bench computer, plug it in, and note size and serial '
+                        .'from `lsblk -o NAME,SIZE,SERIAL,MODEL -b`.',
                     'Put a label on it.',
                 ]
                 : [
@@ -94,7 +96,8 @@ final class MediaSteps
                         ? 'It reports no serial: pull all other removable drives, then compare size, model and port.'
                         : 'Compare serial `'.
                             $stick->serial.
-                            "` and size `{$stick->size()->count}` with `lsblk -b -o NAME,SIZE,SERIAL`. Both must be equal; one digit off means another device.",
+                            "` and size `{$stick->size()->count}` with `lsblk -b -o NAME,SIZE,SERIAL`. Both must be "
+                                .'equal; one digit off means another device.',
                     'Put the label on it before it is written.',
                 ];
 
@@ -210,7 +213,8 @@ final class MediaSteps
             instructions: [
                 'Pull the stick and plug it in again, so that nothing is read from memory.',
                 'Read everything back and compare checksums.',
-                'A difference: check the image again, use another port, write once more. A second difference retires the stick.',
+                'A difference: check the image again, use another port, write once more. A second difference '
+                    .'retires the stick.',
             ],
             before: [Fact::STICK_WRITTEN],
             after: [Fact::STICK_PROVEN],

@@ -152,8 +152,10 @@ final readonly class StickChoice
     private static function whyNot(Stick $stick, Stick $chosen, array $connectors): string
     {
         return match (true) {
-            self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows where it comes from',
-            self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => "would need an adapter: {$stick->connector} does not go into this machine",
+            self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows '
+                .'where it comes from',
+            self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => 'would need an '
+                ."adapter: {$stick->connector} does not go into this machine",
             $stick->size()->count > $chosen->size()->count => "larger than needed: {$stick->size()->decimal()}",
             $stick->size()->count < $chosen->size()->count => 'the policy wants the next size up',
             default => "slower: {$stick->writeRate()->label()}",

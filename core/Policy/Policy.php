@@ -12,7 +12,8 @@ final readonly class Policy
     /** School => option => what it means, in one sentence. The first option is the default. */
     public const SCHOOLS = [
         'scheme' => [
-            'match' => 'Match the machine: GPT for a machine known to start by UEFI, MBR with both start paths otherwise.',
+            'match' => 'Match the machine: GPT for a machine known to start by UEFI, MBR with both start paths '
+                .'otherwise.',
             'widest' => 'Widest: always MBR, so that one stick starts the most machines.',
             'modern' => 'Modern: always GPT; older machines get their own stick.',
         ],
@@ -32,14 +33,16 @@ final readonly class Policy
         ],
         'bypass' => [
             'off' => 'Off: a system is installed only where the machine meets what its publisher asks for.',
-            'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the consequences and signs.',
+            'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the '
+                .'consequences and signs.',
         ],
         'extras' => [
             'off' => 'Off: nothing that does not come from the publisher or maker.',
             'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',
         ],
         'auto_encryption' => [
-            'owner-keeps-key' => 'On: new systems encrypt their drive where they do so by themselves, and the owner keeps the key.',
+            'owner-keeps-key' => 'On: new systems encrypt their drive where they do so by themselves, and the owner '
+                .'keeps the key.',
             'off' => 'Off: it is switched off during the first start.',
         ],
         'keys' => [

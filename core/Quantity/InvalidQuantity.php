@@ -24,7 +24,8 @@ final class InvalidQuantity extends InvalidArgumentException
         $shown = mb_substr($text, 0, 40);
 
         return new self(
-            "\"{$shown}\" cannot be read as {$what}. Write a whole number, or a number with a unit such as \"64 GB\" or \"59.6 GiB\".",
+            "\"{$shown}\" cannot be read as {$what}. Write a whole number, or a number with a unit such as \"64 "
+                .'GB" or "59.6 GiB".',
         );
     }
 

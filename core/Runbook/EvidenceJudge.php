@@ -29,7 +29,8 @@ final class EvidenceJudge
                 ' characters.',
             self::isLeftOpen($wanted, $value) => null,
             $wanted->kind->isNumber() && self::number($value) === null => "{$wanted->label}: {$wanted->kind->wants()} is wanted, \"{$short}\" is none.",
-            $wanted->kind === EvidenceKind::Percent && self::number($value) > 100 => "{$wanted->label}: percent end at 100, {$short} is more.",
+            $wanted->kind === EvidenceKind::Percent && self::number($value) > 100 => "{$wanted->label}: percent end "
+                ."at 100, {$short} is more.",
             $wanted->least !== null && $wanted->kind->isNumber() && self::number($value) < $wanted->least => "{$wanted->label}: at least {$wanted->least} is needed, {$value} is not enough yet.",
             $wanted->kind === EvidenceKind::Choice && ! isset($wanted->options[$value]) => "{$wanted->label}: choose one of ".implode(', ', $wanted->options).'.',
             $wanted->kind === EvidenceKind::Tally && Tally::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" has no count.",

@@ -196,7 +196,8 @@ final class Fact
             self::SHELVED => 'the stick is labelled and shelved',
             default => match (true) {
                 str_starts_with($fact, 'driver.') => 'driver package '.substr($fact, 7).' is installed',
-                str_starts_with($fact, 'answered.rehearsal-') => 'the failure that the rehearsal predicts is settled or overruled',
+                str_starts_with($fact, 'answered.rehearsal-') => 'the failure that the rehearsal predicts is '
+                    .'settled or overruled',
                 str_starts_with($fact, 'cleared.') => 'what stops it is settled',
                 self::isAnswer($fact) => 'an open question of this job is answered',
                 str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),

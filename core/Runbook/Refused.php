@@ -82,7 +82,8 @@ final class Refused extends DomainException
     public static function wrongSerial(): self
     {
         return new self(
-            'These are not the last four of this drive\'s serial. Read them from the label on the drive itself; if they still differ, stop: this is another drive.',
+            'These are not the last four of this drive\'s serial. Read them from the label on the drive itself; if '
+                .'they still differ, stop: this is another drive.',
             'serial',
         );
     }
@@ -118,7 +119,8 @@ final class Refused extends DomainException
     public static function tooQuick(Step $step, int $seconds): self
     {
         return new self(
-            "\"{$step->title}\" took {$seconds} s, and at least {$step->time->low->label()} is usual. Was it done before the clock ran?",
+            "\"{$step->title}\" took {$seconds} s, and at "
+                ."least {$step->time->low->label()} is usual. Was it done before the clock ran?",
             'before_clock',
             quick: true,
         );

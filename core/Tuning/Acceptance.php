@@ -85,7 +85,8 @@ final class Acceptance
             Presence::Hands,
             Estimate::minutes(3, 6, 20),
             [
-                'Read each of these on the finished machine and write down what it says. A reading that cannot be made: "not read".',
+                'Read each of these on the finished machine and write down what it says. A reading that cannot be '
+                    .'made: "not read".',
             ],
             before: $before ?? [
                 Fact::DRIVERS_COMPLETE,
@@ -100,7 +101,8 @@ final class Acceptance
             ),
             because: [
                 new Reason(
-                    'Expected values come from what was read before and from the profile; a missing reading stays open, it is not assumed.',
+                    'Expected values come from what was read before and from the profile; a missing reading stays '
+                        .'open, it is not assumed.',
                     'T1',
                     $system?->dated() ?? 'readings of this machine',
                 ),

@@ -42,7 +42,8 @@ return new class extends Migration
             $table->unique(['model', 'fact', 'value']);
         });
         // Words of a title are found at any size of the bench.
-        DB::unprepared('create extension if not exists pg_trgm; create index jobs_title_words on jobs using gin (title gin_trgm_ops);');
+        DB::unprepared('create extension if not exists pg_trgm; create index jobs_title_words on jobs using gin '
+            .'(title gin_trgm_ops);');
     }
 
     public function down(): void

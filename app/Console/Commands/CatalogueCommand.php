@@ -10,7 +10,8 @@ final class CatalogueCommand extends Command
 {
     protected $signature = 'cobblestone:catalogue {action : check, import or export} {path? : a folder of YAML files}';
 
-    protected $description = 'Checks a folder of catalogue files, takes it over whole, or writes the present catalogue out';
+    protected $description = 'Checks a folder of catalogue files, takes it over whole, or writes the present '
+        .'catalogue out';
 
     public function handle(CatalogueStore $store): int
     {

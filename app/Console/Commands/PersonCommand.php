@@ -16,7 +16,8 @@ final class PersonCommand extends Command
 {
     use SaidWords;
 
-    protected $signature = 'cobblestone:person {action : add, password, code-off, end or list} {login? : the name somebody signs in with} {--title=} {--role=technician}';
+    protected $signature = 'cobblestone:person {action : add, password, code-off, end or list} {login? : the name '
+        .'somebody signs in with} {--title=} {--role=technician}';
 
     protected $description = 'Makes an account, hands over a new password, takes a second factor off';
 

@@ -18,7 +18,8 @@ final class PlanCommand extends PlainCommand
 {
     use SaidWords;
 
-    protected $signature = 'cobblestone:plan {brief : a brief as YAML} {--json : print the plan as JSON} {--out= : write the plan as JSON to a file} {--catalogue= : a folder of catalogue files}';
+    protected $signature = 'cobblestone:plan {brief : a brief as YAML} {--json : print the plan as JSON} {--out= : '
+        .'write the plan as JSON to a file} {--catalogue= : a folder of catalogue files}';
 
     protected $description = 'Computes the path of a brief, without a database';
 

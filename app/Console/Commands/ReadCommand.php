@@ -10,7 +10,8 @@ use Symfony\Component\Yaml\Yaml;
 /** Reads a collector's bundle or single files and prints what was understood. */
 final class ReadCommand extends PlainCommand
 {
-    protected $signature = 'cobblestone:read {file* : bundles or files of single tools} {--json : as JSON} {--yaml : as the "readings" block of a brief}';
+    protected $signature = 'cobblestone:read {file* : bundles or files of single tools} {--json : as JSON} {--yaml '
+        .': as the "readings" block of a brief}';
 
     protected $description = 'Read what a machine says of itself';
 

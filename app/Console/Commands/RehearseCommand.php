@@ -137,7 +137,8 @@ final class RehearseCommand extends Command
             $packed === null
                 ? []
                 : [
-                    "The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it stands on a stick.",
+                    "The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it "
+                        .'stands on a stick.',
                 ];
         $found = [
             'image' => basename($file),

@@ -14,7 +14,8 @@ final class RestoreCommand extends Command
 {
     use SaidWords;
 
-    protected $signature = 'cobblestone:restore {from : a backup} {--settings-to= : a file that gets the settings} {--settings-only}';
+    protected $signature = 'cobblestone:restore {from : a backup} {--settings-to= : a file that gets the settings} '
+        .'{--settings-only}';
 
     protected $description = 'Puts a backup back into an empty shop and compares everything';
 

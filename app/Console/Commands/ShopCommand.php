@@ -43,7 +43,8 @@ final class ShopCommand extends Command
         }
         if (User::query()->exists()) {
             return $this->refused(
-                'This bench already has people: it holds the demo world. A shop of its own begins in a fresh checkout, or after bin/stop and moving var/pg aside.',
+                'This bench already has people: it holds the demo world. A shop of its own begins in a fresh '
+                    .'checkout, or after bin/stop and moving var/pg aside.',
             );
         }
         Setting::put(Setting::WORLD, 'shop');
@@ -59,12 +60,14 @@ final class ShopCommand extends Command
             'key-replaced',
             null,
             [
-                'because' => "{$lost['keys']} sealed keys cannot be opened any more, {$lost['codes']} second factors were taken off",
+                'because' => "{$lost['keys']} sealed keys cannot be opened any "
+                    ."more, {$lost['codes']} second factors were taken off",
             ],
             null,
         );
         $this->warn(
-            "A new key stands. {$lost['keys']} sealed keys stay closed for good, {$lost['codes']} second factors were taken off.",
+            "A new key stands. {$lost['keys']} sealed keys stay closed for "
+                ."good, {$lost['codes']} second factors were taken off.",
         );
 
         return self::SUCCESS;

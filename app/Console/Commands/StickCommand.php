@@ -80,9 +80,11 @@ final class StickCommand extends PlainCommand
         $parts = [];
         foreach ((array) $this->option('parts') as $pair) {
             [$path, $pattern] = [...explode('=', (string) $pair, 2), ''];
-            str_contains($pattern, '%d') ? $parts[$path] = $pattern : throw PlanFault::notPossible('--parts is path=pattern, and the pattern has one %d.');
+            str_contains($pattern, '%d') ? $parts[$path] = $pattern : throw PlanFault::notPossible('--parts is '
+                .'path=pattern, and the pattern has one %d.');
         }
-        $scheme = Scheme::tryFrom(($this->chosen('scheme') ?? '')) ?? throw PlanFault::notPossible('--scheme is gpt or mbr.');
+        $scheme = Scheme::tryFrom(($this->chosen('scheme') ?? '')) ?? throw PlanFault::notPossible('--scheme is gpt '
+            .'or mbr.');
         $wish = new StickWish(pathinfo($image, PATHINFO_FILENAME), Bytes::mebi(max(1, (int) $this->option('part-mebibytes'))), $mode, $scheme, (bool) $this->option('storage'), parts: $parts);
 
         return StickBridge::plan($image, $report, null, $this->target($register), $wish, $this->chosen('drivers'));
@@ -166,7 +168,8 @@ final class StickCommand extends PlainCommand
         $text = @file_get_contents($this->subject('a plan'), false, null, 0, 200_000_000);
         $data = $text === false ? null : json_decode($text, true);
 
-        return is_array($data) ? StickPlan::fromArray($data) : throw PlanFault::notPossible('The plan cannot be read as JSON.');
+        return is_array($data) ? StickPlan::fromArray($data) : throw PlanFault::notPossible('The plan cannot be '
+            .'read as JSON.');
     }
 
     private function stick(StickRegister $register, ?string $name = null): StickDevice
@@ -183,7 +186,8 @@ final class StickCommand extends PlainCommand
 
     private function subject(string $what): string
     {
-        return $this->said('subject') === '' ? throw PlanFault::notPossible("This needs {$what}.") : $this->said('subject');
+        return $this->said('subject') === '' ? throw PlanFault::notPossible('This '
+            ."needs {$what}.") : $this->said('subject');
     }
 
     private function put(string $text): int

@@ -17,9 +17,12 @@ final class WalkCommand extends PlainCommand
 {
     use SaidWords;
 
-    protected $signature = 'cobblestone:walk {document : a brief in YAML, or a plan in JSON} {--catalogue= : a folder instead of the demo catalogue} {--except= : ids of stones that are left out, with commas} {--json : for other programs}';
+    protected $signature = 'cobblestone:walk {document : a brief in YAML, or a plan in JSON} {--catalogue= : a '
+        .'folder instead of the demo catalogue} {--except= : ids of stones that are left out, with commas} {--json '
+        .': for other programs}';
 
-    protected $description = 'Lays every stone of a path in order with the evidence it expects, and says which are refused';
+    protected $description = 'Lays every stone of a path in order with the evidence it expects, and says which are '
+        .'refused';
 
     public function handle(): int
     {

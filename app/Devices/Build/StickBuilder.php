@@ -88,7 +88,9 @@ final class StickBuilder
         if ($this->plan->splitter !== null) {
             throw BuildFailure::of(
                 'identity',
-                "The parts of {$this->plan->splitter->source} are cut by the system's own splitter, which runs only in the exported script. Export the script and prove the stick here afterwards. Nothing was written.",
+                "The parts of {$this->plan->splitter->source} are cut by the system's own splitter, which runs only "
+                    .'in the exported script. Export the script and prove the stick here afterwards. Nothing was '
+                    .'written.',
             );
         }
         $this->source->mustBe($this->plan);

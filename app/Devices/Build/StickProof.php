@@ -97,7 +97,8 @@ final class StickProof
         }
         $target = BuildSteps::target($this->plan);
         $partition = new WindowSource($device, $target->extent->first * $this->plan->sector, $target->extent->count * $this->plan->sector);
-        $volume = FatVolume::open($partition) ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on the stick.');
+        $volume = FatVolume::open($partition) ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on '
+            .'the stick.');
         try {
             Command::run($this->plan->sector === 512 ? ['sfdisk', '--verify', '--quiet', $this->stick->path()] : ['fdisk', '--sector-size', (string) $this->plan->sector, '--list', $this->stick->path()], 120);
             FatCheck::run($partition, $volume);
@@ -171,7 +172,8 @@ final class StickProof
         }
         $faults = SplitCheck::faults(array_map(static fn (FatEntry $entry): int => $entry->size, $beside), $splitter->pattern, $splitter->source, $whole);
         if ($faults !== []) {
-            throw BuildFailure::of('mismatch', "The parts of {$splitter->source} are not right. ".implode(' ', $faults));
+            throw BuildFailure::of('mismatch', "The parts of {$splitter->source} are not "
+                .'right. '.implode(' ', $faults));
         }
 
         return array_filter($found, static fn (string $path): bool => ! SplitCheck::isPart($path, $splitter->pattern), ARRAY_FILTER_USE_KEY);

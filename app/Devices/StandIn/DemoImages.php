@@ -24,7 +24,8 @@ final class DemoImages
         $files = [
             'orrin-counter-3.0.iso' => [...self::ORRIN, 'version' => '3.0', 'as_of' => '2026-09-02', 'published' => 'same'],
             'orrin-counter-3.1.iso' => [...self::ORRIN, 'version' => '3.1', 'published' => 'same'],
-            'orrin-counter-3.1-broken-off.iso' => [...self::ORRIN, 'version' => '3.1', 'source' => 'a mirror of the project', 'published' => 'other'],
+            'orrin-counter-3.1-broken-off.iso' => [...self::ORRIN, 'version' => '3.1', 'source' => 'a mirror of the '
+                .'project', 'published' => 'other'],
             'tansy-counter-7.2-en.iso' => ['line' => 'Tansy Desktop 7', 'version' => '7.2', 'edition' => 'Counter', 'language' => 'English', 'architecture' => 'x86-64', 'source' => 'publisher\'s download page', 'as_of' => '2026-11-02', 'published' => 'same'],
             'corvane-lounge-2.4-stable.img.xz' => ['line' => 'Corvane Play 2', 'version' => '2.4', 'edition' => 'Lounge', 'language' => 'all', 'architecture' => 'x86-64', 'channel' => 'stable', 'source' => 'publisher\'s download page', 'as_of' => '2026-11-05'],
             'skerry-counter-2026.11.img' => ['line' => 'Skerry Rolling', 'version' => '2026.11', 'edition' => 'Counter', 'language' => 'all', 'architecture' => 'x86-64', 'source' => 'project\'s download page', 'as_of' => '2026-11-10', 'published' => 'same'],
@@ -48,7 +49,8 @@ final class DemoImages
     {
         $this->signer('platform');
         $this->signer('third-party');
-        file_put_contents("{$this->signers}/revoked.txt", "# Loaders that may not start any more, one SHA-256 a line. As of 2026-11-01.\n");
+        file_put_contents("{$this->signers}/revoked.txt", '# Loaders that may not start any more, one SHA-256 a '
+            ."line. As of 2026-11-01.\n");
         $this->orrin('3.0', 20);
         $this->orrin('3.1', 24);
         copy("{$this->shelf}/orrin-counter-3.1.iso", $broken = "{$this->shelf}/orrin-counter-3.1-broken-off.iso");
@@ -99,7 +101,8 @@ final class DemoImages
     /** A hybrid optical image with start images for both kinds of firmware. */
     private function orrin(string $version, int $megabytes): void
     {
-        $tree = $this->tree("orrin-{$version}", $this->loader("Orrin Desktop {$version}", 'third-party'), ['live/filesystem.img' => $megabytes, 'live/kernel' => 2], 160, "Orrin Desktop {$version}");
+        $tree = $this->tree("orrin-{$version}", $this->loader('Orrin '
+            ."Desktop {$version}", 'third-party'), ['live/filesystem.img' => $megabytes, 'live/kernel' => 2], 160, "Orrin Desktop {$version}");
         $start = $this->startImage("{$tree}/boot/efi.img", "{$this->work}/loader.efi");
         file_put_contents("{$tree}/boot/bios.img", str_pad("\xEB\xFE", 2048, "\0"));
         file_put_contents("{$this->work}/mbr.bin", str_pad("\xEB\xFE", 432, "\x90"));
@@ -110,7 +113,8 @@ final class DemoImages
     /** An optical image with UDF, which a stick has to be made from by copying its files. */
     private function tansy(): void
     {
-        $tree = $this->tree('tansy', $this->loader('Tansy Desktop 7 setup', 'platform'), ['payload/system.img' => 34], 90, 'Tansy Desktop 7, edition Counter');
+        $tree = $this->tree('tansy', $this->loader('Tansy Desktop 7 '
+            .'setup', 'platform'), ['payload/system.img' => 34], 90, 'Tansy Desktop 7, edition Counter');
         Command::run(['genisoimage', '-quiet', '-udf', '-iso-level', '3', '-J', '-V', 'TANSY 7 CO', '-o', "{$this->shelf}/tansy-counter-7.2-en.iso", $tree], 120);
     }
 
@@ -143,7 +147,8 @@ final class DemoImages
             mkdir("{$tree}/{$folder}", 0755, true);
         }
         copy($loader, "{$tree}/EFI/BOOT/BOOTX64.EFI");
-        file_put_contents("{$tree}/Read me first.txt", "{$words}\nMade for the ticket counters of the Quillport Ferry Co-operative.\n");
+        file_put_contents("{$tree}/Read me first.txt", "{$words}\nMade for the ticket counters of the Quillport "
+            ."Ferry Co-operative.\n");
         foreach ($large as $path => $megabytes) {
             $handle = fopen("{$tree}/{$path}", 'wb');
             for ($i = 0; $handle !== false && $i < $megabytes; $i++) {

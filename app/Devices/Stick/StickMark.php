@@ -30,7 +30,8 @@ final class StickMark
         } catch (RuntimeException $e) {
             throw BuildFailure::of(
                 'room',
-                "The mark \"unfinished\" cannot be put on this computer's drive ({$e->getMessage()}). Nothing was written to the stick. Make room and begin again.",
+                "The mark \"unfinished\" cannot be put on this computer's drive ({$e->getMessage()}). Nothing was "
+                    .'written to the stick. Make room and begin again.',
             );
         }
     }

@@ -78,7 +78,9 @@ final class KeyController
         }
         if ($key->opened() === null) {
             return redirect("/jobs/{$job->id}/keys", 303)->withErrors([
-                'key' => 'This key was sealed with an application key that is not this bench\'s any more: it cannot be opened. Ask the owner for it again, or put the old application key back (bin/restore FROM --key-only).',
+                'key' => 'This key was sealed with an application key that is not this bench\'s any more: it cannot '
+                    .'be opened. Ask the owner for it again, or put the old application key back (bin/restore FROM '
+                    .'--key-only).',
             ]);
         }
         DB::transaction(

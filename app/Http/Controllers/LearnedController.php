@@ -57,7 +57,9 @@ final class LearnedController
                 $faults = SchemaCheck::faults($document, CatalogueFolder::schema('machines'));
                 if ($faults !== []) {
                     throw ValidationException::withMessages([
-                        'decision' => "The catalogue does not take this: {$faults[0]} Nothing was changed; let it go, or write it into the model's file by hand.",
+                        'decision' => 'The catalogue does not take '
+                            ."this: {$faults[0]} Nothing was changed; let it go, or write it into the model's file "
+                            .'by hand.',
                     ]);
                 }
                 $before = array_diff_assoc(

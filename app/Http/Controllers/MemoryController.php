@@ -78,7 +78,8 @@ final class MemoryController
         $all = array_filter($given['placed'], static fn ($module): bool => is_string($module) && $module !== '');
         if ($placed === [] || count($placed) < count($all)) {
             throw ValidationException::withMessages([
-                'placed' => $placed === [] ? 'At least one module stood in a slot.' : 'A module can stand in one slot only.',
+                'placed' => $placed === [] ? 'At least one module stood in a '
+                    .'slot.' : 'A module can stand in one slot only.',
             ]);
         }
         $record->handle(

@@ -81,7 +81,8 @@ final class ReadingController
             preg_match('/^(target|owner|drive|swap|machine\.serial)/', $fact['name']) === 1
         ) {
             throw ValidationException::withMessages([
-                'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one machine or its owner.',
+                'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one '
+                    .'machine or its owner.',
             ]);
         }
         LearnedFact::query()->firstOrCreate(

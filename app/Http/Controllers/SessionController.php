@@ -86,7 +86,8 @@ final class SessionController
             $throttle->wrong();
 
             return back(303)->withErrors([
-                'code' => 'This code is not the present one. Wait for the next, and look whether the clock of the device is right.',
+                'code' => 'This code is not the present one. Wait for the next, and look whether the clock of the '
+                    .'device is right.',
             ]);
         }
         $throttle->right();

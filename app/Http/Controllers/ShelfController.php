@@ -94,7 +94,8 @@ final class ShelfController
         $lead = $request->user()?->isLead() === true;
         if (! $lead && ($request->has('published') || $request->has('published_by'))) {
             throw ValidationException::withMessages([
-                'published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is trusted.',
+                'published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is '
+                    .'trusted.',
             ]);
         }
         $published = $lead ? self::published((string) ($given['published'] ?? ''), $file->name) : null;
@@ -187,8 +188,10 @@ final class ShelfController
         }
         throw ValidationException::withMessages([
             'published' => preg_match('/\b[0-9a-f]{64}\b/i', $text) === 1
-                    ? "There are checksums in it, but none for {$name}. Paste the line of this file, or the checksum alone."
-                    : 'That is no SHA-256: it has 64 digits from 0 to 9 and a to f. Paste the checksum, or the publisher\'s SHA256SUMS file.',
+                    ? "There are checksums in it, but none for {$name}. Paste the line of this file, or the "
+                        .'checksum alone.'
+                    : 'That is no SHA-256: it has 64 digits from 0 to 9 and a to f. Paste the checksum, or the '
+                        .'publisher\'s SHA256SUMS file.',
         ]);
     }
 }

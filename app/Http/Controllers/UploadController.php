@@ -64,7 +64,8 @@ final class UploadController
             if ($given['bytes'] > $free) {
                 return $this->refused(
                     sprintf(
-                        'This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; the file has %.1f GB. Make room first.',
+                        'This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; '
+                            .'the file has %.1f GB. Make room first.',
                         max(0, $free + Upload::promised()) / 1e9,
                         Upload::promised() / 1e9,
                         $given['bytes'] / 1e9,
@@ -148,7 +149,8 @@ final class UploadController
             $upload->delete();
 
             return $this->refused(
-                'What arrived is not the file that was announced: it changed while it was sent. Nothing was kept; choose it again.',
+                'What arrived is not the file that was announced: it changed while it was sent. Nothing was kept; '
+                    .'choose it again.',
                 409,
             );
         }

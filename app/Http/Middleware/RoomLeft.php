@@ -24,7 +24,8 @@ final class RoomLeft
             return Faults::page(
                 507,
                 'This computer\'s drive is full',
-                'The files were not taken, and nothing that was stored before is lost. Tell the lead: room must be made on this computer first.',
+                'The files were not taken, and nothing that was stored before is lost. Tell the lead: room must be '
+                    .'made on this computer first.',
                 $request,
             );
         }

@@ -118,7 +118,8 @@ final class IntakeForm
         if ($text === null) {
             throw BriefFault::at(
                 'machine',
-                'type a few letters of the model, or "laptop", "desktop" or "handheld" for one the catalogue does not hold.',
+                'type a few letters of the model, or "laptop", "desktop" or "handheld" for one the catalogue does '
+                    .'not hold.',
             );
         }
         if (isset(self::KINDS[strtolower($text)])) {

@@ -53,7 +53,8 @@ final class IntakeRequest extends FormRequest
             $this->merge(['lsblk' => '']);
             throw ValidationException::withMessages([
                 'lsblk' => sprintf(
-                    'The pasted text has %.1f MB, far more than lsblk ever prints; it was let go. Paste only the output of "lsblk -J -b".',
+                    'The pasted text has %.1f MB, far more than lsblk ever prints; it was let go. Paste only the '
+                        .'output of "lsblk -J -b".',
                     strlen($text) / 1e6,
                 ),
             ]);

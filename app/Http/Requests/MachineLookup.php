@@ -38,7 +38,8 @@ final class MachineLookup
         throw BriefFault::at(
             'machine',
             $found === []
-                ? "no model fits \"{$shown}\". Look it up in the Catalogue, or type \"laptop\", \"desktop\" or \"handheld\" and go on without."
+                ? "no model fits \"{$shown}\". Look it up in the Catalogue, or type \"laptop\", \"desktop\" or "
+                    .'"handheld" and go on without.'
                 : "\"{$shown}\" fits ".
                     implode(' and ', $found).
                     '. Type a word more: a sibling with another suffix is another machine.',

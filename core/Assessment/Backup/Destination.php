@@ -72,9 +72,10 @@ final class Destination
         if ($free !== null && $need !== null && $need->isMoreThan($free)) {
             $blockers[] = self::blocker(
                 'destination-room',
-                "The backup needs {$need->decimal()} with its margin, {$to?->name} has {$free->decimal()} free: short by {$need->minus(
-                    $free,
-                )->decimal()}. Choose a larger destination.",
+                "The backup needs {$need->decimal()} with its "
+                    ."margin, {$to?->name} has {$free->decimal()} free: short by {$need->minus(
+                        $free,
+                    )->decimal()}. Choose a larger destination.",
             );
         }
         if ($to?->serial !== null && $to->serial === $erased?->serial) {
@@ -107,7 +108,8 @@ final class Destination
             $said === null
                 ? []
                 : [
-                    "{$wish->destination->name} was said to be {$said}, the reading shows {$fileSystem}: the reading counts.",
+                    "{$wish->destination->name} was said to be {$said}, the reading "
+                        ."shows {$fileSystem}: the reading counts.",
                 ];
         $cautions = in_array($fileSystem, self::STRICT, true)
             ? [

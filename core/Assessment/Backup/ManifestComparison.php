@@ -169,7 +169,8 @@ final readonly class ManifestComparison
     {
         return match (true) {
             $this->proves() => "All {$this->source} files are in the copy with equal checksums.",
-            $this->missingCount === 0 && $this->differingCount === 0 => "All {$this->source} files are in the copy; {$this->proven} of them are proven by checksums, the others by name and size only.",
+            $this->missingCount === 0 && $this->differingCount === 0 => "All {$this->source} files are in the "
+                ."copy; {$this->proven} of them are proven by checksums, the others by name and size only.",
             default => $this->missingCount.
                 ' missing, '.
                 $this->differingCount.

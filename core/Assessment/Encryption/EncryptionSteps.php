@@ -51,7 +51,8 @@ final class EncryptionSteps
                 Estimate::minutes(1, 4, 20),
                 [
                     'Ask the owner where the recovery key is kept, and have them fetch it now.',
-                    'Compare the name of the key with the one the drive shows. Write down where it is kept, not the key.',
+                    'Compare the name of the key with the one the drive shows. Write down where it is kept, not the '
+                        .'key.',
                 ],
                 before: [Fact::TAKEN_IN],
                 after: [Fact::KEY_IN_HAND],
@@ -82,7 +83,8 @@ final class EncryptionSteps
                     ),
                 ],
                 cautions: [
-                    'While it is suspended, whoever starts the machine can read the drive. Do not leave it unattended for long.',
+                    'While it is suspended, whoever starts the machine can read the drive. Do not leave it '
+                        .'unattended for long.',
                 ],
                 opens: [
                     new PutBack(
@@ -125,7 +127,8 @@ final class EncryptionSteps
             Presence::Hands,
             Estimate::minutes(1, 4, 20),
             [
-                'Ask the owner where the recovery key is kept, and have them fetch it now: recovery tools ask for it before they show the drive.',
+                'Ask the owner where the recovery key is kept, and have them fetch it now: recovery tools ask for '
+                    .'it before they show the drive.',
                 'Write down where it is kept, not the key.',
             ],
             before: [Fact::TAKEN_IN],
@@ -156,7 +159,8 @@ final class EncryptionSteps
                 Presence::Hands,
                 Estimate::minutes(1, 3, 15),
                 [
-                    "{$drive->title()} stays, and it is encrypted. Its key may be kept by the system that is about to be erased.",
+                    "{$drive->title()} stays, and it is encrypted. Its key may be kept by the system that is about "
+                        .'to be erased.',
                     'Ask the owner where the key is kept and try it once. Do not write the key itself down here.',
                 ],
                 after: ["encryption.key-{$drive->path}"],

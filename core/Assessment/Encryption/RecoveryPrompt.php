@@ -31,7 +31,8 @@ final class RecoveryPrompt
             $lines[] = 'An updated firmware cannot be put back for this.';
         }
         $lines[] =
-            'Otherwise the owner types the recovery key; compare the key\'s name on the screen with the one on the record first.';
+            'Otherwise the owner types the recovery key; compare the key\'s name on the screen with the one on the '
+                .'record first.';
         if ($wipeAgreed) {
             $lines[] =
                 'Wiping is agreed: power off and choose the stick in the one-time menu. Nothing has to be decrypted.';

@@ -64,7 +64,8 @@ final readonly class HealthAssessment
                 ? [
                     Blocker::narrow(
                         'drive-failing',
-                        "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install on the new one (kind of job: swap the drive).",
+                        "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install "
+                            .'on the new one (kind of job: swap the drive).',
                         'A5',
                         [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem],
                         $mine->facts,

@@ -41,7 +41,8 @@ final class KeyFiles
                 $list =
                     SignatureList::read($data) ??
                     throw new InvalidArgumentException(
-                        "{$name}: this is neither a certificate (PEM or DER) nor a list of signatures nor a firmware's variable store.",
+                        "{$name}: this is neither a certificate (PEM or DER) nor a list of signatures nor a "
+                            ."firmware's variable store.",
                     );
                 if ($which === 'dbx') {
                     array_push($revoked, ...$list->digests);

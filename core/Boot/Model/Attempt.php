@@ -39,10 +39,12 @@ final class Attempt
             return $this->fails(Outcome::NoBootableDevice, 'device', "{$device->title} is not plugged in.", cause: Cause::NotPluggedIn);
         }
         if ($device->kind === BootDevice::STICK && $this->facts->optional('firmware.usb_start') === 'off') {
-            return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the setup, so the stick is not listed.', cause: Cause::UsbStartOff);
+            return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the '
+                .'setup, so the stick is not listed.', cause: Cause::UsbStartOff);
         }
         if (! $device->readable) {
-            return $this->fails(Outcome::StickUnreadable, 'device', "{$device->title} does not answer when its first sectors are read.");
+            return $this->fails(Outcome::StickUnreadable, 'device', "{$device->title} does not answer when its "
+                .'first sectors are read.');
         }
         $this->holds('device', "{$device->title} answers.");
         // A line that names a loader is a UEFI line.
@@ -104,7 +106,9 @@ final class Attempt
                 return $this->fails(Outcome::InstallerSeesNoDrive, 'drives', "The drive controller is set to \"{$mode}\"; the installer has drivers for ".implode(' and ', $modes).' only.', Ground::Catalogue);
             }
 
-            return $this->fails(Outcome::Silent, 'drives', "The drive controller is set to \"{$mode}\", the system has drivers for ".implode(' and ', $modes).' only: it loses its drive while it starts.', Ground::Catalogue);
+            return $this->fails(Outcome::Silent, 'drives', "The drive controller is set to \"{$mode}\", the system "
+                .'has drivers for '.implode(' and ', $modes).' only: it loses its drive while it '
+                .'starts.', Ground::Catalogue);
         }
         $this->holds('system', $words);
 
@@ -122,11 +126,13 @@ final class Attempt
         if ($entry?->partition !== null) {
             $fat = array_values(array_filter($fat, static fn (Volume $volume): bool => $volume->guid === $entry->partition));
             if ($fat === []) {
-                return $this->fails(Outcome::LoaderMissing, 'volume', "The entry names a partition that is no longer there ({$entry->partition}): it is dead.");
+                return $this->fails(Outcome::LoaderMissing, 'volume', 'The entry names a partition that is no '
+                    ."longer there ({$entry->partition}): it is dead.");
             }
         }
         if ($fat === []) {
-            return $this->fails(Outcome::LoaderMissing, 'volume', 'No partition holds a FAT file system: UEFI looks into no other.');
+            return $this->fails(Outcome::LoaderMissing, 'volume', 'No partition holds a FAT file system: UEFI looks '
+                .'into no other.');
         }
         $this->holds('volume', $fat[0]->title.' is FAT.');
         $architecture = (string) $this->facts->get('architecture');
@@ -156,11 +162,13 @@ final class Attempt
         if ($enforced) {
             $trust = $loader->trustedBy($this->trusted($loader));
             $refused = $trust->isRefusedAtFirst() ?? $this->facts->get('loader.signature') === 'refused';
-            $why = $trust->isRefusedAtFirst() === null ? ($refused ? 'Its signature is not trusted here.' : 'Its signature is trusted here.') : ($loader->because === '' ? ucfirst($trust->title()).($loader->signer === null ? '.' : ": {$loader->signer} signer.") : $loader->because);
+            $why = $trust->isRefusedAtFirst() === null ? ($refused ? 'Its signature is not trusted '
+                .'here.' : 'Its signature is trusted here.') : ($loader->because === '' ? ucfirst($trust->title()).($loader->signer === null ? '.' : ": {$loader->signer} signer.") : $loader->because);
             if ($refused) {
                 $cause = Cause::ofRefused($trust, $loader->signer === 'third-party', array_key_exists('firmware.third_party_signer', $this->state->facts));
 
-                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', "Secure Boot is in force. {$why}".$this->switchFor($cause), cause: $cause);
+                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', 'Secure Boot is in '
+                    ."force. {$why}".$this->switchFor($cause), cause: $cause);
             }
             $this->holds('signature', $why);
         } else {
@@ -169,7 +177,8 @@ final class Attempt
         if ($loader->architecture !== null && $loader->architecture !== $architecture) {
             return $this->fails(Outcome::WrongArchitecture, 'program', "It is built for {$loader->architecture}, the firmware runs on {$architecture}.");
         }
-        $this->holds('program', $loader->architecture === null ? 'Its kind was not inspected.' : "Built for {$loader->architecture}, and whole.");
+        $this->holds('program', $loader->architecture === null ? 'Its kind was not '
+            .'inspected.' : "Built for {$loader->architecture}, and whole.");
         $next = $loader->nextFault ?? ($enforced ? $loader->nextRefused : null);
         if ($next !== null) {
             return $this->fails(Outcome::LoaderStopped, 'next stage', $next, Ground::Emulation);

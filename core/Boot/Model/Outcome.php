@@ -55,10 +55,13 @@ enum Outcome: string
             self::WantedSystemStarts => 'The new system, or the next part of its installation.',
             self::OldSystemStarts => 'The system that was on the drive, as if no stick were there.',
             self::RecoveryStarts => 'The recovery\'s first screen.',
-            self::RefusedBySecureBoot => 'A short message about a signature or a violation, often for a second only; then the list of devices again, or the next entry.',
+            self::RefusedBySecureBoot => 'A short message about a signature or a violation, often for a second '
+                .'only; then the list of devices again, or the next entry.',
             self::NoBootableDevice => 'A message that there is no bootable device, or straight into the setup.',
-            self::LoaderMissing => 'The screen blinks once; then the list of devices again, the next entry, or "no bootable device".',
-            self::WrongArchitecture => 'The stick may be listed; when it is chosen the screen blinks and the list comes back.',
+            self::LoaderMissing => 'The screen blinks once; then the list of devices again, the next entry, or "no '
+                .'bootable device".',
+            self::WrongArchitecture => 'The stick may be listed; when it is chosen the screen blinks and the list '
+                .'comes back.',
             self::Silent => 'A black screen, a cursor at most, and nothing more.',
             self::LoaderStopped => 'A line of text from the loader, and no further.',
             self::StickUnreadable => 'The stick is not listed, or choosing it takes long and ends in the list again.',

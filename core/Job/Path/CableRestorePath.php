@@ -54,7 +54,8 @@ final class CableRestorePath
         $restores = $protection->backup->keep === 'nothing' || in_array('revive', $tried, true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $gates = $protection->gates();
-        $first = $restores ? FirstBoot::plan($system, [], false, online: 'The restore image is made for exactly this model.') : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
+        $first = $restores ? FirstBoot::plan($system, [], false, online: 'The restore image is made for exactly '
+            .'this model.') : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
         $blockers = $image->kind === 'device-restore' ? self::forThisModel($machine, $image) : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind}"])];
         $all = ($restores ? $protection->backup->contribution : new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN]))->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
         $steps = [
@@ -78,7 +79,8 @@ final class CableRestorePath
         $model = $machine->model?->id;
 
         return match (true) {
-            $made === [] && $image->asOf !== null => [Blocker::narrow('image-model', "The shelf does not say which model {$image->name} is made for: look it up on the maker's page, and enter it.", 'F7', [Act::Erase, Act::Repair, Act::WriteSystem], opens: OpensBy::Answer)],
+            $made === [] && $image->asOf !== null => [Blocker::narrow('image-model', 'The shelf does not say which '
+                ."model {$image->name} is made for: look it up on the maker's page, and enter it.", 'F7', [Act::Erase, Act::Repair, Act::WriteSystem], opens: OpensBy::Answer)],
             $made !== [] && $model !== null && ! in_array($model, $made, true) => [Blocker::stop('image-model', "{$image->name} is made for ".implode(', ', $made).", this is {$machine->title}. Choose the image for exactly this model.", 'F7', ['image models: '.implode(', ', $made), "model = {$model}"])],
             default => [],
         };
@@ -87,14 +89,22 @@ final class CableRestorePath
     private static function decision(bool $restores, bool $nothing): Decision
     {
         return $restores
-            ? new Decision('install.cable', 'Over the cable', 'restore, which erases', [$nothing ? 'Nothing has to be kept.' : 'Reviving was tried and did not help.'], ['revive' => [$nothing ? 'A clean state is wanted.' : 'Tried already.']], [], 'F7')
-            : new Decision('install.cable', 'Over the cable', 'revive first, which keeps the data', ['It writes the system anew and leaves the owner\'s data where it is.', 'Marked as tried without success, the path becomes a restore.'], ['restore' => ['It erases everything.']], [], 'F7');
+            ? new Decision('install.cable', 'Over the cable', 'restore, which '
+                .'erases', [$nothing ? 'Nothing has to be '
+                .'kept.' : 'Reviving was tried and did not '
+                .'help.'], ['revive' => [$nothing ? 'A clean state is wanted.' : 'Tried already.']], [], 'F7')
+            : new Decision('install.cable', 'Over the cable', 'revive first, which keeps the '
+                .'data', ['It writes the system anew and leaves the owner\'s data where it is.', 'Marked as tried '
+                .'without success, the path becomes a restore.'], ['restore' => ['It erases everything.']], [], 'F7');
     }
 
     /** @return list<GatherItem> */
     private static function gather(?CableRecovery $recovery): array
     {
-        return [new GatherItem('helper machine', 'system at least '.($recovery->helperMinimum ?? 'as the maker asks').', network, 30 GB free'), new GatherItem($recovery->cable ?? 'cable of the right kind', 'a charging-only cable carries no data'), new GatherItem('charger', 'the machine must not run empty')];
+        return [new GatherItem('helper machine', 'system at least '.($recovery->helperMinimum ?? 'as the maker '
+            .'asks').', network, 30 GB free'), new GatherItem($recovery->cable ?? 'cable of the right '
+            .'kind', 'a charging-only cable carries no data'), new GatherItem('charger', 'the machine must not run '
+            .'empty')];
     }
 
     private static function helper(?CableRecovery $recovery, string $file, ?string $hash): Step
@@ -108,14 +118,20 @@ final class CableRestorePath
 
     private static function start(?CableRecovery $recovery): Step
     {
-        $port = $recovery?->port !== null ? "Cable into the socket {$recovery->port}, seen from {$recovery->seenFrom}." : 'Cable into the socket the maker names for recovery; others charge only.';
+        $port = $recovery?->port !== null ? 'Cable into the '
+            ."socket {$recovery->port}, seen from {$recovery->seenFrom}." : 'Cable into the socket the maker names '
+            .'for recovery; others charge only.';
         $sequence = array_map(static fn (Move $move): string => $move->do.($move->seconds === null ? '' : ", {$move->seconds} s").'.', $recovery->sequence ?? []);
 
         return new Step('boot.recovery', Stage::Boot, 'Into recovery', Presence::Hands, Estimate::minutes(1, 3, 15),
-            [$port, 'Fully off first.', ...($sequence === [] ? ['Hold the combination of this model until the helper shows it.'] : $sequence), 'The helper must show the machine. At most three tries; then cable and socket are checked again.'],
+            [$port, 'Fully off first.', ...($sequence === [] ? ['Hold the combination of this model until the '
+                .'helper shows it.'] : $sequence), 'The helper must show the machine. At most three tries; then '
+                .'cable and socket are checked again.'],
             before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'], acts: [Act::StartMedium],
-            because: [new Reason('Socket, cable and combination belong to this exact model.', 'F7', $recovery === null ? 'usual for sealed machines' : 'catalogue')],
-            waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other socket, once more from fully off.'),
+            because: [new Reason('Socket, cable and combination belong to this exact '
+                .'model.', 'F7', $recovery === null ? 'usual for sealed machines' : 'catalogue')],
+            waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other '
+                .'socket, once more from fully off.'),
             boots: [BootEvent::change(['recovery.held' => 'yes']), BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
         );
     }
@@ -126,10 +142,13 @@ final class CableRestorePath
         return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
             ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
             before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
-            done: DoneWords::in(SheetPart::Repair, 'The system was revived over a cable; your data stayed.'), acts: [Act::Repair],
+            done: DoneWords::in(SheetPart::Repair, 'The system was revived over a cable; your data '
+                .'stayed.'), acts: [Act::Repair],
             because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
             evidence: [new Evidence('revived', 'It', 'choice', ['starts' => 'starts again'])],
-            waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'Failed or not starting: note a problem, then mark reviving as tried; the path becomes a restore.', 2),
+            waiting: new Waiting(['the bar stands still near the end', 'it restarts '
+                .'twice'], 'Failed or not starting: note a problem, then mark reviving as tried; the path becomes a '
+                .'restore.', 2),
             boots: [BootEvent::change(['recovery.held' => 'no', 'target' => 'repaired']), BootEvent::start(Wants::System)],
         );
     }
@@ -142,15 +161,21 @@ final class CableRestorePath
     private static function restore(JobContext $context, array $gates, array $waits): array
     {
         return [
-            new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6), ['Choose restore on the helper; compare the serial it shows with the one on the case.'],
+            new Step('target.restore', Stage::Target, 'Start the '
+                .'restore', Presence::Hands, Estimate::minutes(0.5, 2, 6), ['Choose restore on the helper; compare '
+                .'the serial it shows with the one on the case.'],
                 before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
-                because: [new Reason('From here on everything on the machine is gone.', 'F7')], cautions: ['Everything on the machine is lost.'],
+                because: [new Reason('From here on everything on the machine is '
+                    .'gone.', 'F7')], cautions: ['Everything on the machine is lost.'],
                 done: DoneWords::in(SheetPart::Drive, 'Everything on it was erased.'),
                 confirmation: new Confirmation($context->machine->title, 0, null, 'everything on it', $context->brief->owner, typed: false)),
             new Step('install.restore', Stage::Install, 'Restore', Presence::StayNear, self::time($context), ['Leave cable and both machines alone.'],
                 before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
-                done: DoneWords::of('The system was restored over a cable'), acts: [Act::WriteSystem], because: [new Reason('The helper writes firmware and system.', 'F7, J3')],
-                waiting: new Waiting(['the bar stands still near the end', 'it restarts twice'], 'At most three tries; then cable and socket are checked again.', 2),
+                done: DoneWords::of('The system was restored over a '
+                    .'cable'), acts: [Act::WriteSystem], because: [new Reason('The helper writes firmware and '
+                    .'system.', 'F7, J3')],
+                waiting: new Waiting(['the bar stands still near the end', 'it restarts '
+                    .'twice'], 'At most three tries; then cable and socket are checked again.', 2),
                 boots: [BootEvent::change(['recovery.held' => 'no', 'target' => 'installed']), BootEvent::start(Wants::System)]),
         ];
     }

@@ -69,13 +69,21 @@ final class CardSwapPath
         return [
             new Step('network.offline', Stage::FetchDrivers, 'Go offline', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Unplug the network cable and switch the wireless off.'],
                 before: [Fact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
-                opens: [new PutBack('network', 'Network switched off', 'The system would have fetched drivers by itself.', 'put-back.network')]),
-            new Step('boot.safe-mode', Stage::Boot, 'Start in safe mode', Presence::Hands, Estimate::minutes(2, 4, 10), ['Start the system in its safe mode.', 'Asked for a recovery key? The owner types it.'],
+                opens: [new PutBack('network', 'Network switched off', 'The system would have fetched drivers by '
+                    .'itself.', 'put-back.network')]),
+            new Step('boot.safe-mode', Stage::Boot, 'Start in safe '
+                .'mode', Presence::Hands, Estimate::minutes(2, 4, 10), ['Start the system in its safe '
+                .'mode.', 'Asked for a recovery key? The owner types it.'],
                 before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], acts: [Act::ChangeOldSystem], because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
                 boots: [BootEvent::start(Wants::System)]),
-            new Step('drivers.remove-old', Stage::Hardware, 'Remove the old driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver family'.($card->old === null ? '' : " ({$card->old})").': driver, tools, control page.', 'Shut down fully. Not: restart.'],
+            new Step('drivers.remove-old', Stage::Hardware, 'Remove the old '
+                .'driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver '
+                .'family'.($card->old === null ? '' : " ({$card->old})").': driver, tools, control '
+                .'page.', 'Shut down fully. Not: restart.'],
                 before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'],
-                done: DoneWords::in(SheetPart::Drivers, 'The old card\'s driver was removed.'), acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')]),
+                done: DoneWords::in(SheetPart::Drivers, 'The old card\'s driver was '
+                    .'removed.'), acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family '
+                    .'make black screens after the logo.', 'D6')]),
         ];
     }
 
@@ -85,19 +93,30 @@ final class CardSwapPath
     private static function swap(CardBlock $card, Kind $kind): array
     {
         return [
-            new Step('hardware.swap-card', Stage::Hardware, 'Swap the card', Presence::Hands, Estimate::minutes(8, 15, 40),
-                ['Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.', "{$card->new}: length and slots measured, in until the catch clicks, screwed at the bracket.", 'Each power socket of the card its own lead of the supply.', 'Picture cable on the card, not on the board.'],
+            new Step('hardware.swap-card', Stage::Hardware, 'Swap the '
+                .'card', Presence::Hands, Estimate::minutes(8, 15, 40),
+                ['Press the slot\'s catch, take the old card out by its edge, into an anti-static '
+                    .'bag.', "{$card->new}: length and slots measured, in until the catch clicks, screwed at the "
+                    .'bracket.', 'Each power socket of the card its own lead of the '
+                    .'supply.', 'Picture cable on the card, not on the board.'],
                 before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
                 done: DoneWords::of("The graphics card was exchanged for {$card->new}"), acts: [Act::OpenMachine, Act::FitPart],
-                because: [new Reason('Supply and leads were compared before; length and slots are measured here.', 'H5, H1')],
+                because: [new Reason('Supply and leads were compared before; length and slots are measured '
+                    .'here.', 'H5, H1')],
                 cautions: OpenedCase::cautions($kind),
                 evidence: [Screws::out()]),
-            new Step('boot.first', Stage::Boot, 'First start with the card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then let the system start.'],
+            new Step('boot.first', Stage::Boot, 'First start with the '
+                .'card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then '
+                .'let the system start.'],
                 before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'], acts: [Act::FitPart],
                 because: [new Reason('A card is seen before the case is closed.', 'H3')],
-                waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only then the card.', 1),
+                waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: '
+                    .'cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only '
+                    .'then the card.', 1),
                 boots: [BootEvent::change(['machine.cards' => 'changed']), BootEvent::start(Wants::System)]),
-            new Step('hardware.close', Stage::Hardware, 'Close the case', Presence::Hands, Estimate::minutes(2, 4, 10), ['Shut down, close, screws in by type as they came out.'],
+            new Step('hardware.close', Stage::Hardware, 'Close the '
+                .'case', Presence::Hands, Estimate::minutes(2, 4, 10), ['Shut down, close, screws in by type as '
+                .'they came out.'],
                 before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [Screws::in('hardware.swap-card')]),
         ];
     }
@@ -106,13 +125,18 @@ final class CardSwapPath
     private static function after(CardDriver $driver): array
     {
         return [
-            new Step('drivers.install-new', Stage::Drivers, 'Install the new driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install {$driver->title()} from the stick, then restart.", 'Resolution and rate of the screen as they should be.'],
+            new Step('drivers.install-new', Stage::Drivers, 'Install the new '
+                .'driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install {$driver->title()} from the "
+                .'stick, then restart.', 'Resolution and rate of the screen as they should be.'],
                 before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], done: DoneWords::in(SheetPart::Drivers, ucfirst($driver->title()).' was installed.'),
                 because: [new Reason('The new family, and nothing of the old one.', 'D6')],
-                waiting: new Waiting(['the screen goes black for seconds and comes back'], 'Wait a minute, then restart once.', 1)),
+                waiting: new Waiting(['the screen goes black for seconds and comes '
+                    .'back'], 'Wait a minute, then restart once.', 1)),
             new Step('put-back.network', Stage::PutBack, 'Back online', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Plug the network cable in again, wireless on. Look for system updates once.'],
                 before: [Fact::DRIVERS_COMPLETE], after: [Fact::ONLINE, Fact::putBack('network')], needs: ['hands', 'network'],
-                done: DoneWords::of('It was put online again'), acts: [Act::ChangeOldSystem], because: [new Reason('It was cut only for the swap.', 'J4')]),
+                done: DoneWords::of('It was put online '
+                    .'again'), acts: [Act::ChangeOldSystem], because: [new Reason('It was cut only for the '
+                    .'swap.', 'J4')]),
         ];
     }
 }

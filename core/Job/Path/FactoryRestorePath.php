@@ -42,7 +42,8 @@ use Cobblestone\Tuning\Acceptance;
 /** The maker's own image back onto its drive; everything since purchase is lost (rules J1, A3 rung 9). */
 final class FactoryRestorePath
 {
-    private const WAYS = ['yes' => 'from the running system or by its key', 'media' => 'only from the maker\'s recovery medium', 'no' => 'not at all'];
+    private const WAYS = ['yes' => 'from the running system or by its key', 'media' => 'only from the maker\'s '
+        .'recovery medium', 'no' => 'not at all'];
 
     public static function draft(JobContext $context): PathDraft
     {
@@ -51,13 +52,17 @@ final class FactoryRestorePath
         $protection = SafeguardPlanner::plan($context, $target->drive, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $way = $machine->fact('factory.image');
-        $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
-        $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any more. A clean install from a stick is what is left (kind of job: clean install).', 'A3', ['factory.image = no'])] : array_filter([FactoryImage::contradiction($machine, $target->drive)]);
+        $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still '
+            .'answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
+        $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any '
+            .'more. A clean install from a stick is what is left (kind of job: clean '
+            .'install).', 'A3', ['factory.image = no'])] : array_filter([FactoryImage::contradiction($machine, $target->drive)]);
         // The maker's image knows its own drive: only among several has somebody to say which.
         $which = array_values(array_filter($target->questions, static fn (Question $question): bool => $question->fact === TargetDrive::FACT));
         $gates = $protection->gates();
         $power = PortPower::plan($machine, Duration::minutes(75));
-        $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'), 'The maker\'s image brings the drivers of the machine as it was sold.');
+        $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'), 'The maker\'s '
+            .'image brings the drivers of the machine as it was sold.');
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
             ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: [...$blockers, ...$target->blockers]));
         $steps = [
@@ -76,7 +81,12 @@ final class FactoryRestorePath
 
     private static function decision(bool $medium): Decision
     {
-        return new Decision('install.factory', 'How the factory image comes back', $medium ? 'from the maker\'s recovery medium' : 'from the running system, or by its key at power-on', ['It brings the maker\'s own functions and needs no network.'], ['clean install' => ['Functions that exist only in the factory image would be gone.']], [], 'A3');
+        return new Decision('install.factory', 'How the factory image comes '
+            .'back', $medium ? 'from the maker\'s recovery '
+            .'medium' : 'from the running system, or by its key at '
+            .'power-on', ['It brings the maker\'s own functions and needs no '
+            .'network.'], ['clean install' => ['Functions that exist only in the factory image would be '
+            .'gone.']], [], 'A3');
     }
 
     private static function detach(): Step
@@ -92,16 +102,24 @@ final class FactoryRestorePath
     {
         $way = WayIn::recovery($context->machine)->ways[0] ?? null;
         $lines = match (true) {
-            $medium => ['Plug in the maker\'s recovery medium for exactly this model.', ...WayIn::menu($context->machine)->instructions('the list of devices')],
-            $way !== null && $way->isHeld() => ["Fully off. Hold `{$way->key}`, press `{$way->press}` once, hold about {$way->seconds} s, let go at the maker's sign."],
+            $medium => ['Plug in the maker\'s recovery medium for exactly this '
+                .'model.', ...WayIn::menu($context->machine)->instructions('the list of devices')],
+            $way !== null && $way->isHeld() => ["Fully off. Hold `{$way->key}`, press `{$way->press}` once, hold "
+                ."about {$way->seconds} s, let go at the maker's sign."],
             $way !== null => ["Power on and tap `{$way->key}` until the recovery page stands."],
-            default => ['In the running system: its settings, then recovery, then everything removed.', 'Not starting? The maker\'s key for recovery, tapped at power-on; look it up by exact model.'],
+            default => ['In the running system: its settings, then recovery, then everything '
+                .'removed.', 'Not starting? The maker\'s key for recovery, tapped at power-on; look it up by exact '
+                .'model.'],
         };
 
-        return new Step('boot.recovery', Stage::Boot, 'Open the recovery', Presence::Hands, Estimate::minutes(1, 4, 15), $lines,
+        return new Step('boot.recovery', Stage::Boot, 'Open the '
+            .'recovery', Presence::Hands, Estimate::minutes(1, 4, 15), $lines,
             before: ['protect.detached-all', Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'], acts: [Act::StartMedium],
-            because: [new Reason($medium ? 'The image on the drive is damaged; the medium brings it.' : 'The image stands on the drive itself.', 'A3')],
-            waiting: new Waiting(['a black screen for a minute', 'touch that does not answer: use the keyboard'], 'Shut down fully, and press earlier or longer.', 1),
+            because: [new Reason($medium ? 'The image on the drive is damaged; the medium brings it.' : 'The image '
+                .'stands on the drive itself.', 'A3')],
+            waiting: new Waiting(['a black screen for a '
+                .'minute', 'touch that does not answer: use the '
+                .'keyboard'], 'Shut down fully, and press earlier or longer.', 1),
             boots: [BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
         );
     }
@@ -114,19 +132,23 @@ final class FactoryRestorePath
     private static function restore(Kind $kind, ?Drive $drive, string $owner, array $gates, array $waits): array
     {
         return [
-            new Step('target.restore', Stage::Target, 'Start the restore', Presence::Hands, Estimate::minutes(0.5, 2, 6),
+            new Step('target.restore', Stage::Target, 'Start the '
+                .'restore', Presence::Hands, Estimate::minutes(0.5, 2, 6),
                 ['Choose to remove everything, the whole drive.', 'Read what it lists as removed before going on.'],
                 before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything since purchase is gone.', 'A3')],
                 cautions: ['Everything on the drive is lost. Deleting is not secure erasure.'],
                 done: DoneWords::in(SheetPart::Drive, 'Everything since purchase was removed from '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.'),
-                confirmation: new Confirmation($drive?->title() ?? 'the internal drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
+                confirmation: new Confirmation($drive?->title() ?? 'the internal '
+                    .'drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
             ),
             new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), [$kind->leftAlone().' Paperwork beside it is fine.'],
                 before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
                 done: DoneWords::of('The maker\'s own image was put back'), acts: [Act::WriteSystem],
-                because: [new Reason('It writes the drive from its own image; cutting it short leaves neither system.', 'J3, I5')],
-                waiting: new Waiting(['several restarts', 'the maker\'s sign for ten minutes at a time'], 'Wait the same time once more; only then the recovery medium.', 3),
+                because: [new Reason('It writes the drive from its own image; cutting it short leaves neither '
+                    .'system.', 'J3, I5')],
+                waiting: new Waiting(['several restarts', 'the maker\'s sign for ten minutes at a '
+                    .'time'], 'Wait the same time once more; only then the recovery medium.', 3),
                 boots: [BootEvent::change(['target' => 'installed']), BootEvent::start(Wants::System)],
             ),
         ];

@@ -130,6 +130,7 @@ final class InstallPath
             return new Contribution;
         }
 
-        return new Contribution(questions: [new Question('image.kind', 'What does the publisher call this image?', ['optical-hybrid' => 'an image to write to a stick as it is', 'raw' => 'a disk image'], 'how the stick is written; until then "to write as it is" is assumed', 'M3', 50)]);
+        return new Contribution(questions: [new Question('image.kind', 'What does the publisher call this '
+            .'image?', ['optical-hybrid' => 'an image to write to a stick as it is', 'raw' => 'a disk image'], 'how the stick is written; until then "to write as it is" is assumed', 'M3', 50)]);
     }
 }

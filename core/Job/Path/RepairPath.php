@@ -53,7 +53,8 @@ final class RepairPath
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         $protection = SafeguardPlanner::plan($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep), true);
         $requirements = Requirements::assess($machine, $context->system(), $context->image, $drive, $context->brief->edition, $context->policy->school('bypass'));
-        $ladder = RouteLadder::of($context->catalogue->routes() ?? throw BriefFault::at('goal', 'the catalogue holds no route ladder to repair by.'));
+        $ladder = RouteLadder::of($context->catalogue->routes() ?? throw BriefFault::at('goal', 'the catalogue '
+            .'holds no route ladder to repair by.'));
         $known = self::facts($context, $protection, $requirements);
         $advice = $ladder->recommend($known);
         $rung = self::rung($ladder, $advice);
@@ -103,7 +104,8 @@ final class RepairPath
         if ($build !== '' && $from !== null) {
             $facts = $facts->with(MachineFact::of('present.build_reaches', version_compare($build, $from, '>=') ? 'yes' : 'no', Source::Reading, "build {$build} against {$from}"));
         } elseif ($from === null) {
-            $facts = $facts->with(MachineFact::of('present.build_reaches', 'no', Source::KindDefault, 'no threshold on record'));
+            $facts = $facts->with(MachineFact::of('present.build_reaches', 'no', Source::KindDefault, 'no threshold '
+                .'on record'));
         }
 
         return $facts->with(MachineFact::of('hardware.suspect', self::hardwareSuspect($facts), Source::Reading, 'symptoms and tests'));
@@ -133,12 +135,15 @@ final class RepairPath
     {
         $standing = array_column($advice->ladder, 'standing', 'id')[$rung->id] ?? 'out';
         if ($standing === 'out') {
-            return [Blocker::stop('no-way', 'No way on the ladder can work as things stand; see why beside each of them.', 'A3')];
+            return [Blocker::stop('no-way', 'No way on the ladder can work as things stand; see why beside each of '
+                .'them.', 'A3')];
         }
         if ($rung->path !== null && $standing === 'recommended') {
             $goal = $rung->path;
 
-            return [Blocker::stop('other-kind', "Nothing gentler is left than \"{$rung->title}\": that is a job of its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays done.", 'A3', ["route: {$rung->id}"])];
+            return [Blocker::stop('other-kind', "Nothing gentler is left than \"{$rung->title}\": that is a job of "
+                ."its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays "
+                .'done.', 'A3', ["route: {$rung->id}"])];
         }
 
         return [];
@@ -171,8 +176,10 @@ final class RepairPath
             $presence = Presence::from($entry->presence);
             $steps[] = new Step($after, Stage::Install, $entry->title, $presence, $entry->estimate(), $entry->do,
                 before: $before, after: [$after], needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'], acts: [$rung->writes ? Act::Repair : Act::OpenMachine], gates: $gates,
-                because: [new Reason("{$rung->title}: the gentlest way that can work on what is known.", 'A3')], cautions: $entry->cautions, done: DoneWords::in(SheetPart::Repair, "{$entry->title}."),
-                waiting: $presence === Presence::Hands && $restarts === 0 ? null : new Waiting(['it stands still for minutes'], 'Wait the same time once more; then note a problem.', $restarts));
+                because: [new Reason("{$rung->title}: the gentlest way that can work on what is "
+                    .'known.', 'A3')], cautions: $entry->cautions, done: DoneWords::in(SheetPart::Repair, "{$entry->title}."),
+                waiting: $presence === Presence::Hands && $restarts === 0 ? null : new Waiting(['it stands still '
+                    .'for minutes'], 'Wait the same time once more; then note a problem.', $restarts));
             $before = [$after];
         }
 
@@ -184,9 +191,11 @@ final class RepairPath
         $last = count($rung->steps) - 1;
 
         return new Step('route.result', Stage::Install, 'Did it help?', Presence::Hands, Estimate::minutes(1, 3, 10),
-            ['Start twice and try what was wrong.', 'It did not help: do not lay this stone. On the job\'s page mark the way as tried; the path is then computed with the next gentlest.'],
+            ['Start twice and try what was wrong.', 'It did not help: do not lay this stone. On the job\'s page '
+                .'mark the way as tried; the path is then computed with the next gentlest.'],
             before: $last >= 0 ? ["route.{$rung->id}-{$last}"] : [Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED], after: [Fact::REPAIR_DONE], needs: ['hands'],
-            done: DoneWords::in(SheetPart::Repair, 'The fault was looked for twice in a row, and is gone.', 'what_helped'),
+            done: DoneWords::in(SheetPart::Repair, 'The fault was looked for twice in a row, and is '
+                .'gone.', 'what_helped'),
             because: [new Reason('A repair counts once the fault is gone twice in a row.', 'A3')],
             evidence: [new Evidence('helped', 'The fault', 'choice', ['gone' => 'is gone, twice in a row']), new Evidence('what_helped', 'What it was', 'text')],
             boots: [BootEvent::change(['target' => 'repaired']), BootEvent::start(Wants::System)]);

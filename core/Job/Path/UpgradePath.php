@@ -74,7 +74,10 @@ final class UpgradePath
 
     private static function decision(int $days): Decision
     {
-        return new Decision('install.upgrade', 'In place or clean', 'in place', ["Files, programs and settings stay, and for {$days} days it can be taken back."], ['clean install' => ['Programs and settings would have to be set up again. It is the choice where the present system is in trouble.']], ["rollback_days = {$days}"], 'A3, I6');
+        return new Decision('install.upgrade', 'In place or '
+            .'clean', 'in place', ["Files, programs and settings stay, and for {$days} days it can be taken "
+            .'back.'], ['clean install' => ['Programs and settings would have to be set up again. It is the choice '
+            .'where the present system is in trouble.']], ["rollback_days = {$days}"], 'A3, I6');
     }
 
     /** @return array{name: string, ends: string|null, days: int|null, sentence: string}|null */
@@ -91,11 +94,15 @@ final class UpgradePath
         $need = $system->upgradeFreeBytes ?? null;
         $free = $context->machine->fact('drive.free_bytes')->value;
         if ($need === null || ! is_numeric($free)) {
-            return [new Decision('assess.room', 'Free space for the upgrade', $need === null ? 'as the installer asks' : 'at least '.Bytes::of($need)->decimal(), ['The free space on the drive is not known: look before starting.'], [], [], 'A2'), []];
+            return [new Decision('assess.room', 'Free space for the '
+                .'upgrade', $need === null ? 'as the installer '
+                .'asks' : 'at least '.Bytes::of($need)->decimal(), ['The free space on the drive is not known: look '
+                .'before starting.'], [], [], 'A2'), []];
         }
         $short = $need - (int) $free;
 
-        return [new Decision('assess.room', 'Free space for the upgrade', $short > 0 ? 'too little' : 'enough', [Bytes::of((int) $free)->decimal().' free, '.Bytes::of($need)->decimal().' wanted.'], [], ['drive.free_bytes'], 'A2'),
+        return [new Decision('assess.room', 'Free space for the '
+            .'upgrade', $short > 0 ? 'too little' : 'enough', [Bytes::of((int) $free)->decimal().' free, '.Bytes::of($need)->decimal().' wanted.'], [], ['drive.free_bytes'], 'A2'),
             $short > 0 ? [Blocker::narrow('upgrade-room', "{$system->name} wants ".Bytes::of($need)->decimal().' free for an upgrade in place: short by '.Bytes::of($short)->decimal().'. Make room first.', 'A2', [Act::WriteSystem], ["drive.free_bytes = {$free}"], OpensBy::Reading)] : []];
     }
 
@@ -113,18 +120,26 @@ final class UpgradePath
         $file = $image->file;
 
         return [
-            new Step('image.check', Stage::Image, 'Check the image', Presence::WalkAway, Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
-                ["Run `sha256sum {$file}`.", $hash === null ? 'The publisher gives no checksum: note the one you got.' : "It must print `{$hash}`."],
-                after: [Fact::IMAGE_PROVEN], needs: ['bench computer'], because: [new Reason('A damaged image shows here, not in the middle of the upgrade.', 'M2', $image->dated())]),
+            new Step('image.check', Stage::Image, 'Check the '
+                .'image', Presence::WalkAway, Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
+                ["Run `sha256sum {$file}`.", $hash === null ? 'The publisher gives no checksum: note the one you '
+                    .'got.' : "It must print `{$hash}`."],
+                after: [Fact::IMAGE_PROVEN], needs: ['bench computer'], because: [new Reason('A damaged image shows '
+                    .'here, not in the middle of the upgrade.', 'M2', $image->dated())]),
             new Step('install.start', Stage::Install, 'Start the upgrade', Presence::Hands, Estimate::minutes(3, 6, 20),
-                ['In the running system open the image and start its installer.', 'Choose to keep files, programs and settings. Greyed out: edition or language differ; stop.', 'Third-party guards and drive tools off for the upgrade.'],
+                ['In the running system open the image and start its '
+                    .'installer.', 'Choose to keep files, programs and settings. Greyed out: edition or language '
+                    .'differ; stop.', 'Third-party guards and drive tools off for the upgrade.'],
                 before: [Fact::IMAGE_PROVEN, Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, Fact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], acts: [Act::WriteSystem], gates: $gates,
                 because: [new Reason('In place keeps everything, with a way back.', 'A3', $system->dated())],
-                evidence: [new Evidence('keeps', 'The installer says it keeps', 'choice', ['all' => 'files, programs and settings'])]),
+                evidence: [new Evidence('keeps', 'The installer says it '
+                    .'keeps', 'choice', ['all' => 'files, programs and settings'])]),
             new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, $minutes, ['Leave it alone, charger in.'],
                 before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
                 done: DoneWords::of("It was upgraded to {$system->name}"),
-                waiting: new Waiting(['the percentage stands still for long minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by itself if it cannot go on.', $restarts),
+                waiting: new Waiting(['the percentage stands still for long '
+                    .'minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by '
+                    .'itself if it cannot go on.', $restarts),
                 boots: [BootEvent::change(['system.loader' => 'new']), ...array_fill(0, $restarts, BootEvent::start(Wants::System))]),
             new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem], because: [new Reason('Network settings are kept.', 'D5')]),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->updates->estimate(), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],

@@ -30,7 +30,8 @@ final class FailureRule
                 ? [
                     'retry' => true,
                     'retire' => false,
-                    'next' => 'The image is hashed again, then the stick is written once more; use another port if you can.',
+                    'next' => 'The image is hashed again, then the stick is written once more; use another port if '
+                        .'you can.',
                 ]
                 : [
                     'retry' => false,

@@ -38,7 +38,8 @@ final class GeometryCheck
                 continue;
             }
             if ([$built->first, $built->sectors] !== [$planned->extent->first, $planned->extent->count]) {
-                $faults[] = "Partition {$planned->number} covers {$built->sectors} sectors from {$built->first}, planned are {$planned->extent->count} from {$planned->extent->first}.";
+                $faults[] = "Partition {$planned->number} covers {$built->sectors} sectors "
+                    ."from {$built->first}, planned are {$planned->extent->count} from {$planned->extent->first}.";
             }
             $type =
                 $layout->scheme->value === 'gpt'

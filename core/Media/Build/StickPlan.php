@@ -91,7 +91,8 @@ final readonly class StickPlan
         if ($this->mode === WriteMode::Raw) {
             if ($this->image->expanded !== null && $this->image->expanded > $this->device) {
                 throw PlanFault::notPossible(
-                    "The image has {$this->image->expanded} B when written, the stick {$this->device} B. Take a larger stick.",
+                    "The image has {$this->image->expanded} B when written, the "
+                        ."stick {$this->device} B. Take a larger stick.",
                 );
             }
 
@@ -110,12 +111,14 @@ final readonly class StickPlan
             if (preg_match('/[\x00-\x1F\x7F]/', $file->source.$file->path) === 1) {
                 throw PlanFault::notPossible(
                     Visible::line($file->source).
-                        ' has control characters in its name: no tool is handed such a name. Write the image raw, or choose another.',
+                        ' has control characters in its name: no tool is handed such a name. Write the image raw, '
+                            .'or choose another.',
                 );
             }
             if ($file->bytes > Fat32Geometry::MAX_FILE) {
                 throw PlanFault::notPossible(
-                    "{$file->path} has {$file->bytes} B, more than a FAT32 file can hold. Split it, or write the image raw.",
+                    "{$file->path} has {$file->bytes} B, more than a FAT32 file can hold. Split it, or write the "
+                        .'image raw.',
                 );
             }
         }

@@ -134,7 +134,8 @@ final class StickPlanner
                 throw PlanFault::notPossible(
                     "{$path} has ".
                         Bytes::of($bytes)->exact().
-                        ', more than a FAT32 file can hold, and this installer does not join parts. Write the image raw, or choose another.',
+                        ', more than a FAT32 file can hold, and this installer does not join parts. Write the image '
+                            .'raw, or choose another.',
                 );
             $at = 0;
             foreach (Split::of($path, Bytes::of($bytes), $wish->part, $pattern)->parts as $part) {

@@ -33,7 +33,8 @@ final readonly class Compression
 
         return match (true) {
             str_starts_with($start, "\x1F\x8B\x08") => self::gzip($file),
-            preg_match('/^BZh[1-9]\x31\x41\x59\x26\x53\x59/', $start) === 1 => new self('bzip2', null, 'bzip2 does not tell how much comes out'),
+            preg_match('/^BZh[1-9]\x31\x41\x59\x26\x53\x59/', $start) === 1 => new self('bzip2', null, 'bzip2 does '
+                .'not tell how much comes out'),
             str_starts_with($start, "\xFD7zXZ\0") => self::xz($file),
             str_starts_with($start, "\x28\xB5\x2F\xFD") => self::zstd($start),
             str_starts_with($start, "PK\x03\x04"), str_starts_with($start, "PK\x05\x06") => self::zip($file),
@@ -54,7 +55,8 @@ final readonly class Compression
         /** @var array{1: int} $size */
         $size = unpack('V', str_pad($tail, 4, "\0"));
 
-        return new self('gzip', null, 'gzip says '.number_format($size[1], 0, '.', ' ').' B, but counts only up to 4 GiB and only its last part');
+        return new self('gzip', null, 'gzip says '.number_format($size[1], 0, '.', ' ').' B, but counts only up to '
+            .'4 GiB and only its last part');
     }
 
     /** The .xz file format 1.2.0: footer, then the index it points to, stream by stream from the end. */
@@ -77,7 +79,8 @@ final readonly class Compression
             $foot = unpack('Vcrc/Vsize', str_pad($footer, 8, "\0"));
             $indexBytes = ($foot['size'] + 1) * 4;
             if (substr($footer, 10) !== 'YZ' || crc32(substr($footer, 4, 6)) !== $foot['crc'] || $indexBytes > $end - 24) {
-                return new self('xz', null, null, ['The end of the file is not the end of an xz file: it was cut off or altered.']);
+                return new self('xz', null, null, ['The end of the file is not the end of an xz file: it was cut '
+                    .'off or altered.']);
             }
             $index = $file->read($end - 12 - $indexBytes, min($indexBytes, self::LARGEST_INDEX));
             $sizes = self::xzIndex($index, strlen($index) === $indexBytes);

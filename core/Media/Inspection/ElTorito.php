@@ -68,7 +68,8 @@ final readonly class ElTorito
         }
         foreach ($entries as $entry) {
             if ($entry['at'] >= $image->size()) {
-                $faults[] = "The {$entry['platform']} start image is said to be at byte {$entry['at']}, past the end of the file.";
+                $faults[] = "The {$entry['platform']} start image is said to be at "
+                    ."byte {$entry['at']}, past the end of the file.";
             }
         }
 

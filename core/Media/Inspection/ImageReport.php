@@ -23,8 +23,12 @@ use Cobblestone\Quantity\Bytes;
 final readonly class ImageReport
 {
     public const KINDS = [
-        'empty' => 'an empty file', 'unknown' => 'no image that is known here', 'optical' => 'an optical image', 'optical-hybrid' => 'a hybrid optical image: it also has a partition table',
-        'raw' => 'a raw disk image', 'fat' => 'a FAT file system without a partition table', 'device-restore' => 'a bundle that restores a device over a cable', 'archive' => 'an archive of files',
+        'empty' => 'an empty file', 'unknown' => 'no image that is known '
+            .'here', 'optical' => 'an optical image', 'optical-hybrid' => 'a hybrid optical image: it also has a '
+            .'partition table',
+        'raw' => 'a raw disk image', 'fat' => 'a FAT file system without a partition '
+            .'table', 'device-restore' => 'a bundle that restores a device over a '
+            .'cable', 'archive' => 'an archive of files',
     ];
 
     /**
@@ -182,13 +186,17 @@ final readonly class ImageReport
     public function starts(string $way): string
     {
         if ($way === 'raw' ? ! $this->canBeRaw() : ! $this->canBeCopied()) {
-            return $way === 'raw' ? 'It is not meant to be written raw'.($this->kind === 'optical' ? ': it has no partition table that firmware would look for on a stick.' : '.') : 'There is no tree of files to copy.';
+            return $way === 'raw' ? 'It is not meant to be written raw'.($this->kind === 'optical' ? ': it has no '
+                .'partition table that firmware would look for on a '
+                .'stick.' : '.') : 'There is no tree of files to copy.';
         }
         $uefi = $this->architectures($way);
         $legacy = $this->legacy[$way] ?? null;
         $parts = array_filter([$uefi === [] ? '' : 'UEFI on '.implode(' and ', $uefi), $legacy ? 'legacy BIOS' : '']);
         $faults = array_map(static fn (array $loader): string => "{$loader['path']} {$loader['place']}: {$loader['fault']}", array_filter($this->loadersWhen($way), static fn (array $loader): bool => $loader['fault'] !== null));
-        $tail = ($legacy === null ? ($way === 'raw' ? ' Whether its boot sector starts anything the old way cannot be told.' : ' Its legacy loader starts from a disc; from a stick only with a boot sector of its own.') : '')
+        $tail = ($legacy === null ? ($way === 'raw' ? ' Whether its boot sector starts anything the old way cannot '
+            .'be told.' : ' Its legacy loader starts from a disc; from a stick only with a boot sector of its '
+            .'own.') : '')
             .($faults === [] ? '' : ' '.ucfirst(implode('; ', $faults)).'.');
         if ($parts === []) {
             return 'Nothing on it starts a machine by UEFI'.($legacy === false ? ', and nothing the old way' : '').'.'.$tail;
@@ -208,7 +216,8 @@ final readonly class ImageReport
         }
 
         return array_values(array_filter([
-            $this->canBeRaw() ? 'Written raw, byte for byte'.($this->compression === null ? '.' : ', unpacked on the way.') : null,
+            $this->canBeRaw() ? 'Written raw, byte for byte'.($this->compression === null ? '.' : ', unpacked on '
+                .'the way.') : null,
             $this->canBeCopied() ? 'Files copied onto a file system of ours.' : null,
         ]));
     }

@@ -144,7 +144,8 @@ final readonly class LoaderJudge
 
         return $own !== null && $this->tool->chainsTo($next, $own)
             ? null
-            : 'The next loader is signed, but neither by an enrolled signer nor by the one that the first loader carries.';
+            : 'The next loader is signed, but neither by an enrolled signer nor by the one that the first loader '
+                .'carries.';
     }
 
     /** Two sizes, two offsets, then the certificate as DER. */

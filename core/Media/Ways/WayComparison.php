@@ -34,7 +34,8 @@ final class WayComparison
             self::raw($of, $stick, $rates),
             self::copied('copied-gpt', 'Files copied, GPT', Scheme::Gpt, false, $of, $stick, $rates, $policy),
             self::copied('copied-mbr', 'Files copied, MBR', Scheme::Mbr, false, $of, $stick, $rates, $policy),
-            self::copied('copied-storage', 'Files copied, beside a storage partition', Scheme::Gpt, true, $of, $stick, $rates, $policy),
+            self::copied('copied-storage', 'Files copied, beside a storage '
+                .'partition', Scheme::Gpt, true, $of, $stick, $rates, $policy),
             self::twoPartitions($of, $stick, $rates, $policy),
         ];
 
@@ -62,10 +63,12 @@ final class WayComparison
             $against[] = "It needs {$need->decimal()}, the stick has {$stick->decimal()}.";
         }
         [$write, $verify] = $need === null ? [null, null] : [WriteTime::of($need, $rates->writing($report->compression !== null), Duration::seconds(0)), WriteTime::of($need, $rates->reading(), Duration::seconds(0))];
-        $cannot = [...($of->driverFiles > 0 ? ['Carries no drivers: they go onto a second stick.'] : []), 'The rest of the stick stays unused.'];
+        $cannot = [...($of->driverFiles > 0 ? ['Carries no drivers: they go onto a second '
+            .'stick.'] : []), 'The rest of the stick stays unused.'];
 
         return new Way('raw', 'Written raw', WriteMode::Raw, Scheme::Gpt, false, $against, $report->starts('raw'), $need, $write, $verify, self::pace($write, $verify),
-            [...($need === null ? ['How much comes out of the image is known only when it has been unpacked.'] : []), HostSpace::raw(Bytes::of($report->bytes))->describe()], $cannot);
+            [...($need === null ? ['How much comes out of the image is known only when it has been '
+                .'unpacked.'] : []), HostSpace::raw(Bytes::of($report->bytes))->describe()], $cannot);
     }
 
     private static function copied(string $key, string $title, Scheme $scheme, bool $storage, WaysOf $of, ?Bytes $stick, StickRates $rates, Policy $policy): Way
@@ -73,7 +76,8 @@ final class WayComparison
         $report = $of->report;
         $against = $report->canBeCopied() ? [] : [$report->starts('copied')];
         foreach ($of->unsplittable() as $path) {
-            $against[] = "{$path} has ".Bytes::of($of->tooLarge[$path])->exact().', more than FAT32 can hold, and its installer does not join parts.';
+            $against[] = "{$path} has ".Bytes::of($of->tooLarge[$path])->exact().', more than FAT32 can hold, and '
+                .'its installer does not join parts.';
         }
         $need = self::need($of, $storage, $policy);
         if ($against === [] && $stick !== null && $need->isMoreThan($stick)) {
@@ -93,8 +97,10 @@ final class WayComparison
         $costs[] = HostSpace::copied(Bytes::of($report->bytes), Bytes::of($report->files['bytes'] ?? 0), Bytes::of($report->files['largest']['bytes'] ?? 0))->describe();
         $cannot = array_values(array_filter([
             $scheme === Scheme::Gpt && $report->legacy['copied'] !== false ? 'Starts no machine the old way.' : '',
-            $scheme === Scheme::Mbr && $report->legacy['copied'] !== false ? 'The old way needs a boot sector of its own, which is not put there: it starts by UEFI only.' : '',
-            $storage ? 'Survives only tools that write to one partition: "whole stick" in any other tool takes the storage with it.' : '',
+            $scheme === Scheme::Mbr && $report->legacy['copied'] !== false ? 'The old way needs a boot sector of '
+                .'its own, which is not put there: it starts by UEFI only.' : '',
+            $storage ? 'Survives only tools that write to one partition: "whole stick" in any other tool takes the '
+                .'storage with it.' : '',
         ]));
 
         return new Way($key, $title, WriteMode::FilesCopied, $scheme, $storage, $against, $report->starts('copied'), $need, $write, $verify, self::pace($write, $verify), $costs, $cannot, ! ($split && $of->ownSplitter));
@@ -111,8 +117,10 @@ final class WayComparison
         };
         [$write, $verify] = self::times($of, $rates);
 
-        return new Way('two-partitions', 'Files copied, payload on a second partition', WriteMode::FilesCopied, Scheme::Gpt, false, $against, $of->report->starts('copied'), self::need($of, false, $policy), $write, $verify, self::pace($write, $verify),
-            ['Filling the second partition means mounting it: that is done by hand, not by the builder here.'], ['Some firmware lists the stick twice.'], false);
+        return new Way('two-partitions', 'Files copied, payload on a second '
+            .'partition', WriteMode::FilesCopied, Scheme::Gpt, false, $against, $of->report->starts('copied'), self::need($of, false, $policy), $write, $verify, self::pace($write, $verify),
+            ['Filling the second partition means mounting it: that is done by hand, not by the builder '
+                .'here.'], ['Some firmware lists the stick twice.'], false);
     }
 
     private static function need(WaysOf $of, bool $storage, Policy $policy): Bytes
@@ -144,7 +152,9 @@ final class WayComparison
 
     private static function pace(?WriteTime $write, ?WriteTime $verify): string
     {
-        return $write === null || $verify === null ? 'not known before it is unpacked' : "writing: {$write->limit}, {$write->rate->label()}; reading back: {$verify->limit}, {$verify->rate->label()}";
+        return $write === null || $verify === null ? 'not known before it is '
+            .'unpacked' : "writing: {$write->limit}, {$write->rate->label()}; reading "
+            ."back: {$verify->limit}, {$verify->rate->label()}";
     }
 
     /** @param  list<Way>  $ways */
@@ -166,13 +176,17 @@ final class WayComparison
             }
         }
 
-        return new Decision('media.way', 'How the stick is made', $chosen->title, [self::why($chosen, $of->report, $of->driverFiles)], $refused, ["policy scheme = {$school}", $of->driverFiles === 1 ? '1 driver file goes along' : "{$of->driverFiles} driver files go along"], 'M3');
+        return new Decision('media.way', 'How the stick is '
+            .'made', $chosen->title, [self::why($chosen, $of->report, $of->driverFiles)], $refused, ['policy scheme '
+            ."= {$school}", $of->driverFiles === 1 ? '1 driver file goes '
+            .'along' : "{$of->driverFiles} driver files go along"], 'M3');
     }
 
     private static function why(Way $way, ImageReport $report, int $drivers): string
     {
         return match (true) {
-            $way->mode === WriteMode::Raw && $drivers === 0 => 'The image is meant to be written as it is, and nothing else has to go along.',
+            $way->mode === WriteMode::Raw && $drivers === 0 => 'The image is meant to be written as it is, and '
+                .'nothing else has to go along.',
             $way->mode === WriteMode::Raw => 'Its files cannot be copied; the drivers go onto a second stick.',
             $report->canBeRaw() => 'The drivers have to go along, and copied files can be checked one by one.',
             default => 'The image is not meant to be written as it is.',

@@ -41,7 +41,8 @@ final class TableReader
         $notes = $hasGpt ? ['A GPT stands beside an MBR that does not announce it: firmware goes by the MBR.'] : [];
         $faults = $mbr->isProtective()
             ? [
-                "The MBR announces a GPT, but neither copy is whole: at the start {$primary->fault}, at the end {$backup->fault}.",
+                'The MBR announces a GPT, but neither copy is whole: at the '
+                    ."start {$primary->fault}, at the end {$backup->fault}.",
             ]
             : [];
 
@@ -95,17 +96,20 @@ final class TableReader
         $used = $primary->isValid() ? $primary : $backup;
         $faults = $notes = [];
         if (! $primary->isValid()) {
-            $faults[] = "The GPT at the start is damaged: {$primary->fault}. Its copy at the end is whole and was used.";
+            $faults[] = "The GPT at the start is damaged: {$primary->fault}. Its copy at the end is whole and was "
+                .'used.';
         } elseif (! $backup->isValid()) {
             $faults[] =
                 $primary->other > $last
-                    ? "The GPT expects its copy in sector {$primary->other}, but the last one here is {$last}: the end is missing."
+                    ? "The GPT expects its copy in sector {$primary->other}, but the last one here is {$last}: the "
+                        .'end is missing.'
                     : "The GPT's copy at the end is damaged: {$backup->fault}.";
         } elseif (! $primary->agreesWith($backup)) {
             $faults[] = 'The two copies of the GPT describe different partitions; the one at the start was used.';
         } elseif ($backup->at !== $last) {
             $notes[] =
-                'The GPT\'s copy does not stand at the end of the device: the image is smaller than what it was written to.';
+                'The GPT\'s copy does not stand at the end of the device: the image is smaller than what it was '
+                    .'written to.';
         }
         if ($mbr === null || ! $mbr->isProtective()) {
             $faults[] = 'There is a GPT without a protective MBR: firmware may not take it for one.';
@@ -151,9 +155,11 @@ final class TableReader
                 continue;
             }
             if ($partition->first < $firstUsable || $partition->first > $last) {
-                $faults[] = "Partition {$partition->number} begins in sector {$partition->first}, outside what the table may use.";
+                $faults[] = "Partition {$partition->number} begins in "
+                    ."sector {$partition->first}, outside what the table may use.";
             } elseif ($partition->last() > $last) {
-                $faults[] = "Partition {$partition->number} ends in sector {$partition->last()}, past the last usable one, {$last}.";
+                $faults[] = "Partition {$partition->number} ends in "
+                    ."sector {$partition->last()}, past the last usable one, {$last}.";
             }
             $placed[] = $partition;
         }

@@ -19,7 +19,8 @@ final class GuardedScript
     {
         $work = $plan->mode === WriteMode::Raw ? self::raw($plan) : self::files($plan);
 
-        return implode("\n", [...self::head($plan), ...self::guards($plan), ...$work, '', 'say "Done: every byte was read back and is as it should be."'])."\n";
+        return implode("\n", [...self::head($plan), ...self::guards($plan), ...$work, '', 'say "Done: every byte '
+            .'was read back and is as it should be."'])."\n";
     }
 
     /** @return list<string> */
@@ -34,7 +35,8 @@ final class GuardedScript
             '# Makes the stick: '.ShellText::comment($plan->title),
             '# from '.ShellText::comment($plan->image->file).'; written by Cobblestone.',
             '#   make-stick.sh --image FILE --on DEVICE'.($drivers ? ' --drivers FOLDER' : '').' [--write]',
-            '# Without --write it only shows what it would do. DEVICE is a whole stick or an image file of exactly the planned size.',
+            '# Without --write it only shows what it would do. DEVICE is a whole stick or an image file of exactly '
+                .'the planned size.',
             '# shellcheck disable=SC2016 # names are names: nothing in them is expanded',
             'set -euo pipefail',
             'export LC_ALL=C.UTF-8 MTOOLSRC=/dev/null PATH="$PATH:/usr/sbin:/sbin"',
@@ -55,7 +57,8 @@ final class GuardedScript
             '    esac',
             '    shift',
             'done',
-            'for tool in '.implode(' ', $tools).'; do command -v "$tool" >/dev/null || stop "$tool is missing on this computer"; done',
+            'for tool in '.implode(' ', $tools).'; do command -v "$tool" >/dev/null || stop "$tool is missing on '
+                .'this computer"; done',
         ];
     }
 
@@ -68,23 +71,28 @@ final class GuardedScript
             '[ -f "$image" ] || stop "there is no image $image"',
             '[ "$(stat -c %s -- "$image")" = "$image_bytes" ] || stop "$image has not the planned $image_bytes bytes"',
             'if [ -n "$image_sha256" ]; then',
-            '    [ "$(sha256sum <"$image" | cut -d" " -f1)" = "$image_sha256" ] || stop "the checksum of $image is not the planned one"',
+            '    [ "$(sha256sum <"$image" | cut -d" " -f1)" = "$image_sha256" ] || stop "the checksum of $image is '
+                .'not the planned one"',
             'fi',
             '[ -n "$device" ] || stop "--on says which stick"',
             'if [ -b "$device" ]; then',
             '    [ "$(lsblk -dnro TYPE -- "$device")" = disk ] || stop "$device is no whole device"',
-            '    [ "$(lsblk -dnbro SIZE -- "$device")" = "$device_bytes" ] || stop "$device has another size than the planned $device_bytes bytes"',
-            '    [ -z "$device_serial" ] || [ "$(lsblk -dnro SERIAL -- "$device")" = "$device_serial" ] || stop "the serial of $device is not $device_serial"',
+            '    [ "$(lsblk -dnbro SIZE -- "$device")" = "$device_bytes" ] || stop "$device has another size than '
+                .'the planned $device_bytes bytes"',
+            '    [ -z "$device_serial" ] || [ "$(lsblk -dnro SERIAL -- "$device")" = "$device_serial" ] || stop '
+                .'"the serial of $device is not $device_serial"',
             '    [ -z "$(lsblk -nro MOUNTPOINT -- "$device" | tr -d "\n")" ] || stop "something on $device is mounted"',
             '    if [ "$write" = yes ]; then',
             '        wanted=$device_bytes; [ -z "$device_serial" ] || wanted=${device_serial: -4}',
-            '        printf "Everything on %s will be lost. Type %s: " "$device" "$([ -z "$device_serial" ] && echo "its size in bytes" || echo "the last four of the serial printed on it")"',
+            '        printf "Everything on %s will be lost. Type %s: " "$device" "$([ -z "$device_serial" ] && echo '
+                .'"its size in bytes" || echo "the last four of the serial printed on it")"',
             '        read -r typed',
             '        [ "$typed" = "$wanted" ] || stop "that is not it; nothing was written"',
             '    fi',
             'else',
             '    [ -f "$device" ] || stop "there is no stick $device"',
-            '    [ "$(stat -c %s -- "$device")" = "$device_bytes" ] || stop "$device has not the planned $device_bytes bytes"',
+            '    [ "$(stat -c %s -- "$device")" = "$device_bytes" ] || stop "$device has not the planned '
+                .'$device_bytes bytes"',
             ...($plan->sector === 512 ? [] : ["    stop \"a file has sectors of 512 bytes, the plan is for {$plan->sector}\""]),
             'fi',
             '[ "$write" = yes ] || say "Only showing what would be done; --write does it."',
@@ -93,7 +101,8 @@ final class GuardedScript
             '',
             '# ---- Nothing of an earlier life may be found again.',
             'run dd if=/dev/zero of="$device" bs='.BuildSteps::WIPE.' count=1 conv=notrunc,fsync status=none',
-            'run dd if=/dev/zero of="$device" bs='.BuildSteps::WIPE.' count=1 seek='.max(0, $plan->device - BuildSteps::WIPE).' oflag=seek_bytes conv=notrunc,fsync status=none',
+            'run dd if=/dev/zero of="$device" bs='.BuildSteps::WIPE.' count=1 '
+                .'seek='.max(0, $plan->device - BuildSteps::WIPE).' oflag=seek_bytes conv=notrunc,fsync status=none',
         ];
     }
 
@@ -111,7 +120,8 @@ final class GuardedScript
             '    expand | dd of="$device" bs=4M iflag=fullblock conv=notrunc,fsync status=none',
             '    dd if="$device" iflag=nocache count=0 status=none',
             '    bytes='.($plan->image->expanded ?? '$(expand | wc -c)'),
-            '    [ "$(expand | sha256sum)" = "$(head -c "$bytes" -- "$device" | sha256sum)" ] || stop "the stick reads back differently: use another port and write once more"',
+            '    [ "$(expand | sha256sum)" = "$(head -c "$bytes" -- "$device" | sha256sum)" ] || stop "the stick '
+                .'reads back differently: use another port and write once more"',
             'else',
             '    say "+ read back and compare"; exit 0',
             'fi',
@@ -142,8 +152,11 @@ final class GuardedScript
             'rm -f -- "$scratch/volume"; truncate -s '.$bytes.' "$scratch/volume"',
             'run '.ShellText::command(array_slice($make, 0, -1)).' "$scratch/volume"',
             $partition->fat32 !== null ? 'length='.BuildSteps::vfatBytes($partition)
-                : 'read -r heap _ root < <(od -An -tu4 -j88 -N12 "$scratch/volume"); read -r shift_sector shift_cluster < <(od -An -tu1 -j108 -N2 "$scratch/volume"); length=$(((heap << shift_sector) + (root > 0 ? root - 1 : 0) * (1 << (shift_sector + shift_cluster))))',
-            "run dd if=\"\$scratch/volume\" of=\"\$device\" bs=1M count=\"\$length\" seek={$at} iflag=count_bytes oflag=seek_bytes conv=notrunc,fsync status=none",
+                : 'read -r heap _ root < <(od -An -tu4 -j88 -N12 "$scratch/volume"); read -r shift_sector '
+                    .'shift_cluster < <(od -An -tu1 -j108 -N2 "$scratch/volume"); length=$(((heap << shift_sector) '
+                    .'+ (root > 0 ? root - 1 : 0) * (1 << (shift_sector + shift_cluster))))',
+            'run dd if="$scratch/volume" of="$device" bs=1M count="$length" '
+                ."seek={$at} iflag=count_bytes oflag=seek_bytes conv=notrunc,fsync status=none",
             'rm -f -- "$scratch/volume"',
         ];
     }
@@ -152,13 +165,16 @@ final class GuardedScript
     private static function copy(StickPlan $plan): array
     {
         $fromImage = array_values(array_unique(array_map(static fn (PlannedFile $file): string => $file->source, array_filter($plan->files, static fn (PlannedFile $file): bool => $file->from === 'image'))));
-        $lines = ['', '# ---- The files: out of the image, split where they must be, onto the stick.', 'mkdir "$scratch/files"',
+        $lines = ['', '# ---- The files: out of the image, split where they must be, onto the '
+            .'stick.', 'mkdir "$scratch/files"',
             ...ShellText::written($fromImage, '"$scratch/list"'),
-            'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree.' "-o$scratch/files" "-i@$scratch/list" -- "$image"'];
+            'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree.' "-o$scratch/files" "-i@$scratch/list" -- '
+                .'"$image"'];
         $split = [];
         foreach ($plan->files as $file) {
             if ($file->from === 'drivers') {
-                $lines[] = 'run install -D -m 644 -- "${drivers:?--drivers wants the folder of drivers}/"'.ShellText::quoted($file->source).' "$scratch/files/"'.ShellText::quoted($file->path);
+                $lines[] = 'run install -D -m 644 -- "${drivers:?--drivers wants the folder of '
+                    .'drivers}/"'.ShellText::quoted($file->source).' "$scratch/files/"'.ShellText::quoted($file->path);
             } elseif ($file->isPart()) {
                 $split[$file->source][] = $file;
             }
@@ -182,7 +198,8 @@ final class GuardedScript
         $lines = [];
         if ($splitter === null || $splitter->source !== $source) {
             foreach ($parts as $part) {
-                $lines[] = "run dd if={$whole} of=\"\$scratch/files/\"".ShellText::quoted($part->path)." bs=1M iflag=skip_bytes,count_bytes skip={$part->at} count={$part->bytes} status=none";
+                $lines[] = "run dd if={$whole} of=\"\$scratch/files/\"".ShellText::quoted($part->path).' bs=1M '
+                    ."iflag=skip_bytes,count_bytes skip={$part->at} count={$part->bytes} status=none";
             }
 
             return [...$lines, "run rm -f -- {$whole}"];
@@ -192,9 +209,12 @@ final class GuardedScript
 
         return [...$lines, "run rm -f -- {$whole}",
             'if [ "$write" = yes ]; then',
-            '    [ -z "$(find "$scratch/files" -type f -size +'.Fat32Geometry::MAX_FILE.'c)" ] || stop "a part is larger than a FAT32 file can be"',
-            '    parts=$(find "$scratch/files/"'.ShellText::quoted(dirname($parts[0]->path)).' -type f -printf "%s\n" | awk "{ sum += \$1 } END { printf \"%d\", sum }")',
-            '    [ "$parts" -gt '.intdiv($parts[0]->of * 98, 100).' ] || stop "the parts together are smaller than the whole: one is missing"',
+            '    [ -z "$(find "$scratch/files" -type f -size +'.Fat32Geometry::MAX_FILE.'c)" ] || stop "a part is '
+                .'larger than a FAT32 file can be"',
+            '    parts=$(find "$scratch/files/"'.ShellText::quoted(dirname($parts[0]->path)).' -type f -printf '
+                .'"%s\n" | awk "{ sum += \$1 } END { printf \"%d\", sum }")',
+            '    [ "$parts" -gt '.intdiv($parts[0]->of * 98, 100).' ] || stop "the parts together are smaller than '
+                .'the whole: one is missing"',
             'fi'];
     }
 
@@ -207,8 +227,10 @@ final class GuardedScript
             'if [ -b "$device" ]; then blockdev --flushbufs "$device"; fi',
             'dd if="$device" iflag=nocache count=0 status=none',
             'rm -rf -- "$scratch/files"; mkdir "$scratch/back"',
-            'mcopy -s -Q -n -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector.'" "::/*" "$scratch/back/"',
-            '(cd "$scratch/back" && sha256sum --quiet -c "$scratch/SHA256SUMS") || stop "the stick reads back differently: use another port and write once more"',
+            'mcopy -s -Q -n -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector.'" "::/*" '
+                .'"$scratch/back/"',
+            '(cd "$scratch/back" && sha256sum --quiet -c "$scratch/SHA256SUMS") || stop "the stick reads back '
+                .'differently: use another port and write once more"',
             'sfdisk --verify --quiet "$device"',
         ];
     }
