@@ -17,6 +17,9 @@ return [
     // Addresses of proxies in front, which are believed when they say whose request it is and that it came encrypted.
     'proxies' => env('COBBLESTONE_PROXIES', ''),
 
+    // Where the catalogue is kept ready for every request; empty: it is read from its table each time.
+    'compiled' => env('COBBLESTONE_COMPILED', storage_path('framework/cache')),
+
     // Bytes of this computer's drive that no upload may take.
     'keep_free' => 1_000_000_000,
 

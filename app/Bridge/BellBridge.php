@@ -8,28 +8,33 @@ use Cobblestone\Bench\Bell;
 /** The bell over all open jobs, from their stored summaries. */
 final class BellBridge
 {
+    private const ATTRIBUTE = 'bell';
+
     /** @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}> */
     public function items(): array
+    {
+        $request = request();
+        // A page that only shows asks twice, for its frame and for itself; one that changes something asks anew.
+        if (! $request->isMethodCacheable()) {
+            return Bell::ring(self::open(), (int) now()->timestamp);
+        }
+        if (! $request->attributes->has(self::ATTRIBUTE)) {
+            $request->attributes->set(self::ATTRIBUTE, Bell::ring(self::open(), (int) now()->timestamp));
+        }
+
+        return $request->attributes->get(self::ATTRIBUTE);
+    }
+
+    /** @return list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}> */
+    private static function open(): array
     {
         $jobs = Job::query()
             ->where('status', 'open')
             ->orWhere('remind_at', '<=', now())
             ->get(['id', 'slot', 'title', 'summary']);
 
-        return Bell::ring(
-            array_values(
-                $jobs
-                    ->map(
-                        fn (Job $job): array => [
-                            'id' => $job->id,
-                            'slot' => $job->slot,
-                            'title' => $job->title,
-                            'summary' => $job->summary,
-                        ],
-                    )
-                    ->all(),
-            ),
-            (int) now()->timestamp,
-        );
+        return array_values($jobs->map(static fn (Job $job): array => [
+            'id' => $job->id, 'slot' => $job->slot, 'title' => $job->title, 'summary' => $job->summary,
+        ])->all());
     }
 }

@@ -10,6 +10,10 @@ use Illuminate\Support\Facades\DB;
 /** The catalogue in the database: replaced whole or not at all. */
 final class CatalogueStore
 {
+    public function __construct(private readonly CompiledCatalogue $compiled)
+    {
+    }
+
     /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
     public function replace(array $entries): void
     {
@@ -37,10 +41,7 @@ final class CatalogueStore
     /** @return array<string, array<string, mixed>> the documents of one kind */
     public function kind(string $kind): array
     {
-        $documents = [];
-        foreach (CatalogueEntry::query()->where('kind', $kind)->get() as $entry) {
-            $documents[$entry->slug] = $entry->document;
-        }
+        $documents = $this->compiled->documents()[$kind] ?? [];
         ksort($documents);
 
         return $documents;
@@ -48,12 +49,7 @@ final class CatalogueStore
 
     public function catalogue(): Catalogue
     {
-        $entries = [];
-        foreach (CatalogueEntry::query()->orderBy('slug')->get() as $entry) {
-            $entries[$entry->kind][$entry->slug] = $entry->document;
-        }
-
-        return new Catalogue($entries);
+        return new Catalogue($this->compiled->documents());
     }
 
     /** @return array<string, array<string, mixed>> what was written */

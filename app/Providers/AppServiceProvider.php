@@ -2,6 +2,7 @@
 
 namespace App\Providers;
 
+use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
 use App\Health\Workers;
 use App\View\Frame;
@@ -16,6 +17,14 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        // One catalogue for all of a request, or of a worker.
+        $this->app->singleton(CompiledCatalogue::class, static fn (): CompiledCatalogue => new CompiledCatalogue(
+            (string) config('cobblestone.compiled'),
+        ));
+    }
+
     public function boot(): void
     {
         // Only proxies that the shop has named are believed.
