@@ -32,14 +32,14 @@ final class CompiledCatalogue
         return $this->documents;
     }
 
-    /** Every insert and update brings a newer transaction, every removal another count. */
+    /** Which transaction, and which command of it, wrote each row that stands there: any change makes another text. */
     private static function version(): string
     {
         $of = DB::table((new CatalogueEntry)->getTable())
-            ->selectRaw('count(*) as entries, coalesce(max(xmin::text::bigint), 0) as newest')
-            ->first();
+            ->selectRaw("md5(coalesce(string_agg(id || ' ' || xmin::text || ' ' || cmin::text, ',' order by id), '')) as rows")
+            ->value('rows');
 
-        return "{$of?->entries}-{$of?->newest}";
+        return is_string($of) ? $of : 'none';
     }
 
     /** @return array<string, array<string, array<string, mixed>>> */
