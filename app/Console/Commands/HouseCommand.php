@@ -7,9 +7,10 @@ namespace App\Console\Commands;
 use App\House\Imports;
 use App\House\LayerPicture;
 use App\House\Layers;
+use App\House\Readable;
 use Illuminate\Console\Command;
 
-/** Draws the layers of the core from its code, and says what goes the wrong way. */
+/** Draws the layers of the core from its code, says what goes the wrong way, and lists what is not readable yet. */
 final class HouseCommand extends Command
 {
     protected $signature = 'cobblestone:house';
@@ -20,10 +21,19 @@ final class HouseCommand extends Command
     {
         $imports = Imports::of(base_path('core'));
         file_put_contents(base_path('docs/house.svg'), LayerPicture::of($imports));
+        file_put_contents(base_path('docs/house-debts.json'), self::debts());
         $faults = Layers::faults($imports);
         array_map($this->error(...), $faults);
         $this->info(count($imports->parts()).' parts in '.count(Layers::CORE).' layers: docs/house.svg');
 
         return $faults === [] ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** Every file that cannot be read from a metre away yet, and by how much. */
+    public static function debts(): string
+    {
+        $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
+        return json_encode(Readable::debts(base_path()), $flags)."\n";
     }
 }

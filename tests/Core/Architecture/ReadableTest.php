@@ -1,0 +1,36 @@
+<?php
+
+use App\House\Readable;
+use Tests\Support\Demo;
+
+it('can be read from a metre away, but for what is listed, and the list only shrinks', function () {
+    $listed = json_decode((string) file_get_contents(Demo::root().'/docs/house-debts.json'), true);
+    $debts = Readable::debts(Demo::root());
+    $worse = $better = [];
+    foreach ($debts + $listed as $file => $any) {
+        foreach (($debts[$file] ?? []) + ($listed[$file] ?? []) as $what => $many) {
+            [$is, $was] = [$debts[$file][$what] ?? 0, $listed[$file][$what] ?? 0];
+            if ($is > $was) {
+                $worse[] = "{$file}: {$is} {$what}, {$was} are listed";
+            } elseif ($is < $was) {
+                $better[] = "{$file}: {$is} {$what}, {$was} are listed";
+            }
+        }
+    }
+    expect($worse)->toBe([])->and($better)->toBe([], 'Better than listed: php artisan cobblestone:house');
+});
+
+it('sees what is too much', function (string $code, array $debts) {
+    expect(Readable::of("<?php\n{$code}\n"))->toBe($debts);
+})->with([
+    'nothing' => ['function f(int $a, int $b): int { return $a; }', []],
+    'a wide line' => ['$a = \''.str_repeat('x', 120).'\';', ['wide lines' => 1]],
+    'a line that just fits' => ['$a = \''.str_repeat('x', 112).'\';', []],
+    'a long method' => ["function f(): void\n{\n".str_repeat("    g();\n", 38).'}', ['long methods' => 1]],
+    'one that just fits' => ["function f(): void\n{\n".str_repeat("    g();\n", 37).'}', []],
+    'seven parameters' => ['function f($a, $b, $c, $d, $e, $f, $g) {}', ['methods of many parameters' => 1]],
+    'six' => ['function f($a, $b, $c, $d, $e, $f) { fn ($x) => $x; }', []],
+    'a constructor' => ['class A { function __construct($a, $b, $c, $d, $e, $f, $g) {} }', []],
+    'a long file' => [str_repeat("\n", 249).'$a = 1;', ['lines over the limit of a file' => 1]],
+    'a string with braces' => ['function f($a) { return "{$a} }"; } function g($a, $b, $c, $d, $e, $f, $g) {}', ['methods of many parameters' => 1]],
+]);
