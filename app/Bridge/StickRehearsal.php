@@ -8,10 +8,10 @@ use Cobblestone\Boot\Keys\KeyFiles;
 use Cobblestone\Boot\Keys\KnownSigners;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\MediumReader;
-use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Possibilities;
 use Cobblestone\Boot\StickStart;
 use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Machine\Facts\FactRegistry;
 use InvalidArgumentException;
 use RuntimeException;
 
@@ -40,7 +40,7 @@ final class StickRehearsal
         $medium = $this->medium($image, $keys);
         [$facts, $assumed, $trusted] = $model !== null ? $this->ofModel($model) : $this->ofKind((string) $firmware);
         foreach ($set as $name => $value) {
-            $fact = isset(BootState::VALUES[$name]) || str_contains($name, '.') ? $name : "firmware.{$name}";
+            $fact = isset(FactRegistry::values()[$name]) || str_contains($name, '.') ? $name : "firmware.{$name}";
             $allowed = $this->values($fact, $model);
             if ($allowed === null) {
                 throw new InvalidArgumentException(
@@ -51,7 +51,7 @@ final class StickRehearsal
                             ', ',
                             array_map(
                                 static fn (string $one): string => str_replace('firmware.', '', $one),
-                                array_keys(BootState::VALUES),
+                                array_keys(FactRegistry::values()),
                             ),
                         ).
                         '.',
@@ -166,6 +166,6 @@ final class StickRehearsal
             }
         }
 
-        return BootState::VALUES[$fact] ?? null;
+        return FactRegistry::values()[$fact] ?? null;
     }
 }

@@ -3,6 +3,7 @@
 namespace App\View;
 
 use Cobblestone\Catalogue\Image;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Text\Visible;
 
 /** Plain text as HTML: everything is escaped, `backticks` become keys or identifiers. */
@@ -73,13 +74,7 @@ final class Words
     /** "firmware.secure_boot" as a person says it. */
     public static function fact(string $name): string
     {
-        return match ($name) {
-            'loader.signature' => 'whether this machine trusts the loader\'s signature',
-            'legacy.code' => 'what the code in sector 0 does',
-            'architecture' => 'the processor\'s architecture',
-            'firmware.kind' => 'whether it has UEFI firmware',
-            default => str_replace(['firmware.', '_', '.'], ['', ' ', ' '], $name),
-        };
+        return FactRegistry::spoken($name);
     }
 
     public static function html(string $text): string

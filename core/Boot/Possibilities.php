@@ -9,6 +9,7 @@ use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
 use Cobblestone\Boot\Model\Undetermined;
+use Cobblestone\Machine\Facts\FactRegistry;
 
 /** Every way a power-on can end while some facts are unknown, and which fact would settle it (rule B). */
 final readonly class Possibilities
@@ -30,7 +31,7 @@ final readonly class Possibilities
         $otherwise = [];
         $first = $ways[0]['prediction'];
         foreach (array_intersect($first->rests, $state->assumed) as $fact) {
-            foreach (BootState::VALUES[$fact] ?? [] as $value) {
+            foreach (FactRegistry::find($fact)->values ?? [] as $value) {
                 if ($value === ($state->facts[$fact] ?? null)) {
                     continue;
                 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
-use Cobblestone\Assessment\Encryption\Binding;
-use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Inventory\Reading;
 use Cobblestone\Machine\Fact;
+use Cobblestone\Machine\Facts\FactRegistry;
+use Cobblestone\Machine\Facts\FactType;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\KindDefaults;
@@ -20,13 +20,6 @@ use Cobblestone\Machine\Source;
 /** The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled (rule A1). */
 final class MachineFacts
 {
-    /** Facts that a rule reads as one of few words: another word would be taken for not known, so it is refused. */
-    private const WORDS = [
-        'drive.encryption' => Protection::ANSWERS,
-        'encryption.binding' => Binding::ANSWERS,
-        'owner.keep' => ['some' => 'yes', 'nothing' => 'no'],
-    ];
-
     /**
      * @param  list<Reading>  $readings
      *
@@ -113,26 +106,14 @@ final class MachineFacts
         if (is_bool($value) && str_starts_with($name, 'firmware.')) {
             return $value ? 'on' : 'off';
         }
-        $words = self::WORDS[$name] ?? null;
+        $known = FactRegistry::find($name);
         $word = is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value;
-        if ($words !== null && ! isset($words[$word]) && $word !== 'unknown') {
-            throw BriefFault::at(
-                "machine.facts.{$name}",
-                '"'.
-                    mb_substr($word, 0, 40).
-                    '" is not one of '.
-                    implode(', ', array_keys($words)).
-                    ' and unknown.',
-            );
+        if ($known !== null && ! $known->takes($word)) {
+            $typed = mb_substr($word, 0, 40);
+            $words = implode(', ', array_keys($known->answers));
+            throw BriefFault::at("machine.facts.{$name}", "\"{$typed}\" is not one of {$words} and unknown.");
         }
-        if (
-            is_string($value) &&
-            preg_match(
-                '/^(memory_bytes|drive_bytes|cores|threads|clock_mhz|memory\.(slots|max_bytes|pool_size))$/',
-                $name,
-            ) === 1 &&
-            preg_match('/^[0-9]{1,18}$/', $value) === 1
-        ) {
+        if (is_string($value) && $known?->type === FactType::Count && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
             return (int) $value;
         }
 

@@ -8,6 +8,7 @@ use App\Documents\SchemaCheck;
 use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
 use App\Models\LearnedFact;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,15 +18,6 @@ use Illuminate\Validation\ValidationException;
 /** What jobs have taught about models, for the lead to take into the catalogue or let go (rule J13). */
 final class LearnedController
 {
-    /** Facts that stand in a model's file under a name of their own. */
-    private const KEYS = [
-        'memory_bytes' => 'memory_bytes',
-        'cores' => 'cores',
-        'clock_mhz' => 'clock_mhz',
-        'architecture' => 'architecture',
-        'security_chip.version' => 'security_chip_version',
-    ];
-
     public function index(): View
     {
         return view('catalogue.learned', [
@@ -35,7 +27,7 @@ final class LearnedController
                 ->orderBy('model')
                 ->orderBy('fact')
                 ->get(),
-            'keys' => self::KEYS,
+            'keys' => FactRegistry::learned(),
         ]);
     }
 
@@ -90,8 +82,9 @@ final class LearnedController
      */
     private static function with(array $document, LearnedFact $fact): array
     {
-        if (isset(self::KEYS[$fact->fact])) {
-            $document[self::KEYS[$fact->fact]] = ctype_digit($fact->value) ? (int) $fact->value : $fact->value;
+        $field = FactRegistry::find($fact->fact)?->learned;
+        if ($field !== null) {
+            $document[$field] = ctype_digit($fact->value) ? (int) $fact->value : $fact->value;
         }
         foreach ($document['firmware']['settings'] ?? [] as $index => $setting) {
             if ("firmware.{$setting['id']}" === $fact->fact && in_array($fact->value, $setting['values'], true)) {

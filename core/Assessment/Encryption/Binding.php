@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Encryption;
 
+use Cobblestone\Machine\Facts\FactRegistry;
+
 /** What a chip-bound volume is bound to; while nobody knows, the wider one is taken (rule A7). */
 enum Binding: string
 {
@@ -12,10 +14,7 @@ enum Binding: string
     case Unknown = 'unknown';
 
     /** What may be answered. */
-    public const ANSWERS = [
-        'keys' => 'Secure Boot state, its keys and revocations',
-        'measured' => 'also firmware version, boot order, loader, cards and docks',
-    ];
+    public const ANSWERS = FactRegistry::BINDINGS;
 
     public function title(): string
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Encryption;
 
+use Cobblestone\Machine\Facts\FactRegistry;
+
 /** How one volume is protected (rule A7). */
 enum Protection: string
 {
@@ -15,13 +17,7 @@ enum Protection: string
     case Unknown = 'unknown';
 
     /** What may be answered; unknown is not an answer. */
-    public const ANSWERS = [
-        'none' => 'not encrypted',
-        'key-in-clear' => 'encrypted, with the key still in clear',
-        'chip' => 'protected by the security chip',
-        'chip-and-pin' => 'protected by chip and PIN',
-        'passphrase' => 'protected by a passphrase',
-    ];
+    public const ANSWERS = FactRegistry::PROTECTIONS;
 
     public function title(): string
     {

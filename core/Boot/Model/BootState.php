@@ -10,21 +10,6 @@ use Cobblestone\Document\Fields;
 /** Everything that decides how a power-on ends (rule B). Immutable; a step's effects make the next one. */
 final readonly class BootState
 {
-    /** What a fact can be, where it is not known; the first is the more usual. */
-    public const VALUES = [
-        'firmware.kind' => ['uefi', 'bios'],
-        'architecture' => ['x86-64', 'arm-64', 'x86-32'],
-        'firmware.boot_mode' => ['uefi', 'both', 'legacy'],
-        'firmware.secure_boot' => ['on', 'off'],
-        'firmware.key_mode' => ['factory', 'setup', 'custom'],
-        'firmware.older_devices' => ['off', 'allowed'],
-        'firmware.third_party_signer' => ['trusted', 'not trusted'],
-        'firmware.controller_mode' => ['plain', 'array'],
-        'firmware.usb_start' => ['on', 'off'],
-        'loader.signature' => ['trusted', 'refused'],
-        'legacy.code' => ['starts', 'stops'],
-    ];
-
     /**
      * @param  array<string, bool|int|float|string|null>  $facts  named as on the machine's fact sheet; null while unknown
      * @param  list<string>  $assumed  facts that nobody has looked at

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
+use Cobblestone\Machine\Facts\FactRegistry;
 use RuntimeException;
 
 /** The walk came to a fact that nobody knows; caught at once and answered with every value it can have. */
@@ -17,6 +18,6 @@ final class Undetermined extends RuntimeException
 
     public static function fact(string $name): self
     {
-        return new self($name, BootState::VALUES[$name] ?? ['yes', 'no']);
+        return new self($name, FactRegistry::values()[$name] ?? ['yes', 'no']);
     }
 }

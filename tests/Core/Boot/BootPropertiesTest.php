@@ -14,6 +14,7 @@ use Cobblestone\Boot\Model\BootModel;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Possibilities;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Media\Inspection\LoaderTrust;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -42,7 +43,7 @@ function anyMedium(Randomizer $chance): Medium
 function anyState(Randomizer $chance, bool $unknowns): BootState
 {
     $facts = [];
-    foreach (BootState::VALUES as $name => $values) {
+    foreach (FactRegistry::values() as $name => $values) {
         $value = oneOf($chance, [...$values, ...($unknowns ? [null] : [])]);
         if (in_array($name, ['firmware.kind', 'architecture', 'firmware.boot_mode', 'firmware.secure_boot', 'loader.signature', 'legacy.code'], true) || $chance->getInt(0, 1) === 1) {
             $facts[$name] = $value;
@@ -84,7 +85,7 @@ it('finds every way while facts are unknown, and few of them', function () {
         expect(count($possible->ways))->toBeBetween(1, 200)
             ->and($possible->settledBy() === null)->toBe(count($possible->outcomes()) < 2);
         foreach ($possible->ways as $way) {
-            expect(array_intersect_key(BootState::VALUES, $way['given']))->toHaveCount(count($way['given']));
+            expect(array_intersect_key(FactRegistry::values(), $way['given']))->toHaveCount(count($way['given']));
         }
     }
 });

@@ -5,13 +5,13 @@ use Cobblestone\Boot\BootScene;
 use Cobblestone\Boot\KindTable;
 use Cobblestone\Boot\Medium\MediumReader;
 use Cobblestone\Boot\Model\BootModel;
-use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\StickStart;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Media\Inspection\SignatureTool;
 use Cobblestone\Media\Inspection\Signers;
 use Cobblestone\Runbook\Wants;
@@ -66,7 +66,7 @@ it('says every outcome in these words', function () {
             Reality::choices($wants, Outcome::LoaderStopped, [Outcome::Silent]),
         );
     }
-    $found['values'] = BootState::VALUES;
+    $found['values'] = FactRegistry::values();
     holdsGolden('outcomes', $found);
 });
 
