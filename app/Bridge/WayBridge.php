@@ -12,7 +12,7 @@ use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\Ways\SpeedHistory;
 use Cobblestone\Media\Ways\StickRates;
 use Cobblestone\Media\Ways\WayComparison;
-use Cobblestone\Media\Ways\WaysOf;
+use Cobblestone\Media\Ways\WayInput;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Storage\Fat32Geometry;
@@ -42,7 +42,7 @@ final class WayBridge
                 : [];
 
         return WayComparison::of(
-            new WaysOf(
+            new WayInput(
                 $report,
                 $tooLarge,
                 self::parts($file),

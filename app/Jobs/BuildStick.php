@@ -3,8 +3,8 @@
 namespace App\Jobs;
 
 use App\Devices\Build\BuildFailure;
+use App\Devices\Build\BuildProgress;
 use App\Devices\Build\BuildResult;
-use App\Devices\Build\Progress;
 use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Stick\StickDevice;
@@ -30,7 +30,7 @@ final class BuildStick
         StickDevice $stick,
         StickPlan $plan,
         SourceFiles $source,
-        Progress $progress,
+        BuildProgress $progress,
         array $about,
         ?int $user,
         ?int $build = null,

@@ -3,11 +3,11 @@
 namespace App\Jobs;
 
 use App\Devices\Build\BuildFailure;
-use App\Devices\Build\Progress;
+use App\Devices\Build\BuildProgress;
 use App\Models\StickBuild;
 
-/** Progress kept in the database, twice a second at most, where the page and a cancel find each other. */
-final class StoredProgress implements Progress
+/** BuildProgress kept in the database, twice a second at most, where the page and a cancel find each other. */
+final class StoredProgress implements BuildProgress
 {
     private const EVERY = 0.5;
 

@@ -18,9 +18,9 @@ use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
 
 /** Whether something has to be kept, how large it is, whether it fits, and the gate that waits for proof (rules A6, J12). */
@@ -57,7 +57,7 @@ final readonly class BackupPlan
             $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no '
                 .'file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
 
-            return new self('blank', [], [], new Contribution(decisions: [$decision], initial: [Fact::BACKUP_SETTLED, Fact::SHUT_DOWN]));
+            return new self('blank', [], [], new Contribution(decisions: [$decision], initial: [PathFact::BACKUP_SETTLED, PathFact::SHUT_DOWN]));
         }
         $keep = $machine->fact('owner.keep')->value ?? $wish->keep;
         if ($keep === 'nothing') {
@@ -90,14 +90,14 @@ final readonly class BackupPlan
 
     private static function nothing(string $owner): self
     {
-        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Nothing to keep: the owner says so in '
+        $gate = new Gate('backup', PathFact::BACKUP_SETTLED, 'Nothing to keep: the owner says so in '
             .'writing', 'protect.owner-word');
         $decision = new Decision('assess.backup', 'Backup', 'none, by the owner\'s '
             .'word', ["{$owner} keeps nothing on this "
             .'machine.'], ['copy and verify' => ['The owner wants nothing kept; less personal data is '
             .'copied.']], ['owner.keep = nothing'], 'A6');
 
-        return new self('nothing', [$gate], [], new Contribution(decisions: [$decision], initial: [Fact::SHUT_DOWN]));
+        return new self('nothing', [$gate], [], new Contribution(decisions: [$decision], initial: [PathFact::SHUT_DOWN]));
     }
 
     /**
@@ -129,17 +129,17 @@ final readonly class BackupPlan
         if ($proven !== null) {
             $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($proven->samples ?? 0) > 0 ? ", {$proven->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
         }
-        $gate = new Gate('backup', Fact::BACKUP_SETTLED, 'Backup verified, or waived in '
+        $gate = new Gate('backup', PathFact::BACKUP_SETTLED, 'Backup verified, or waived in '
             .'writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
 
         $left = self::notCovered($wish, $target);
 
-        return new self('some', [$gate], [Fact::BACKUP_DETACHED], new Contribution(
+        return new self('some', [$gate], [PathFact::BACKUP_DETACHED], new Contribution(
             steps: BackupSteps::for($destination, $bytes, $wish->folders, $time, $decision, BackupEvidence::wanted($files, $wish->bytes === null ? null : $bytes), $rescue, $starts, ! $staysOn, Destination::cautions($wish), $existing),
             decisions: [$decision],
             questions: $questions,
             gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
-            initial: [...($staysOn ? [Fact::SHUT_DOWN] : []), ...($existing === null ? [] : [Fact::BACKUP_COPIED])],
+            initial: [...($staysOn ? [PathFact::SHUT_DOWN] : []), ...($existing === null ? [] : [PathFact::BACKUP_COPIED])],
             blockers: $existing === null ? Destination::blockers($wish, $need, $target) : [],
         ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish->folders, 'not_covered' => $left], $left);
     }

@@ -10,7 +10,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
@@ -67,8 +67,8 @@ final class BackupSteps
                     'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.',
                     'List what is not copied: online-only files, files encrypted for one user.',
                 ],
-                before: [Fact::MACHINE_IDENTIFIED],
-                after: [Fact::BACKUP_COPIED],
+                before: [PathFact::MACHINE_IDENTIFIED],
+                after: [PathFact::BACKUP_COPIED],
                 needs: ['slot', 'external drive'],
                 acts: [Act::CopyData],
                 because: [$decision->asReason()],
@@ -96,8 +96,8 @@ final class BackupSteps
                     'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.',
                     'Open three different kinds of file from the copy.',
                 ],
-                before: [Fact::BACKUP_COPIED],
-                after: [Fact::BACKUP_SETTLED],
+                before: [PathFact::BACKUP_COPIED],
+                after: [PathFact::BACKUP_SETTLED],
                 needs: ['hands'],
                 done: DoneWords::in(
                     SheetPart::Files,
@@ -124,8 +124,8 @@ final class BackupSteps
                 Presence::Hands,
                 Estimate::minutes(0.5, 1, 2),
                 ["Eject {$destination}, unplug it, label it with the job and put it away from the machine."],
-                before: [Fact::BACKUP_SETTLED],
-                after: [Fact::BACKUP_DETACHED],
+                before: [PathFact::BACKUP_SETTLED],
+                after: [PathFact::BACKUP_DETACHED],
                 needs: ['hands'],
                 because: [new Reason('What is not plugged in cannot be erased by mistake.', 'A6')],
             ),
@@ -136,8 +136,8 @@ final class BackupSteps
                 Presence::Hands,
                 Estimate::minutes(0.5, 1, 3),
                 ['Shut the old system down fully: not sleep, not a fast start. Wait until lights and fans are off.'],
-                before: [Fact::BACKUP_COPIED],
-                after: [Fact::SHUT_DOWN],
+                before: [PathFact::BACKUP_COPIED],
+                after: [PathFact::SHUT_DOWN],
                 needs: ['hands'],
                 because: [
                     new Reason(

@@ -18,7 +18,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
 
 /** Drive encryption before anything that could ask for a key, and before a drive is erased (rule A7). */
@@ -50,7 +50,7 @@ final readonly class EncryptionAssessment
         $keys = EncryptionSteps::keysOf(array_values(array_filter($others, self::isEncrypted(...))));
         $suspend = $branch === EncryptionBranch::SuspendAndResume ? EncryptionSteps::suspend($machine, $drive, $binding, $intent) : [];
         // While it is asked, the answer's own gate holds the step back.
-        $initial = $suspend === [] ? [Fact::ENCRYPTION_SETTLED] : [];
+        $initial = $suspend === [] ? [PathFact::ENCRYPTION_SETTLED] : [];
 
         return new self($protection, $binding, $branch, $waits, new Contribution(
             steps: [...$keys, ...$suspend],

@@ -14,7 +14,7 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
@@ -45,10 +45,10 @@ final readonly class Licence
         SystemProfile $system,
         ?string $edition,
         ?LicenceBlock $licence,
-        array $after = [Fact::ONLINE],
+        array $after = [PathFact::ONLINE],
     ): self {
         if (! $system->activation) {
-            return new self('not needed', new Contribution(initial: [Fact::ACTIVATED]));
+            return new self('not needed', new Contribution(initial: [PathFact::ACTIVATED]));
         }
         $kind = $licence->kind ?? $machine->fact('licence.kind')->text();
         $fits = $licence->edition ?? $machine->fact('licence.edition')->text();
@@ -209,7 +209,7 @@ final readonly class Licence
                     ]),
                 ),
             before: $after,
-            after: [Fact::ACTIVATED],
+            after: [PathFact::ACTIVATED],
             needs: ['hands', 'network'],
             acts: [Act::UseLicence],
             done: DoneWords::in(

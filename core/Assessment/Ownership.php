@@ -14,8 +14,8 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
@@ -58,7 +58,7 @@ final class Ownership
         $mayLock = ($machine->model->accountLock ?? false) || $machine->kind === Kind::Sealed;
         $lock = $machine->fact('owner.lock');
         if (! $erases || ! $mayLock || $lock->is('none')) {
-            return [new Contribution(initial: [Fact::ACCOUNT_OUT]), []];
+            return [new Contribution(initial: [PathFact::ACCOUNT_OUT]), []];
         }
         $questions = $lock->isUnknown()
             ? [
@@ -84,8 +84,8 @@ final class Ownership
                 'Have them show something that says the machine is theirs: receipt, box with the serial, account page.',
                 'Read the state afterwards: the lock must be off.',
             ],
-            before: [Fact::TAKEN_IN],
-            after: [Fact::ACCOUNT_OUT],
+            before: [PathFact::TAKEN_IN],
+            after: [PathFact::ACCOUNT_OUT],
             needs: ['hands'],
             done: DoneWords::of('You signed out of the account lock', 'lock_off'),
             acts: [Act::ChangeOldSystem],
@@ -111,7 +111,7 @@ final class Ownership
             'A9',
         );
 
-        return [new Contribution([$step], [$decision], $questions), [Fact::ACCOUNT_OUT]];
+        return [new Contribution([$step], [$decision], $questions), [PathFact::ACCOUNT_OUT]];
     }
 
     /**
@@ -152,8 +152,8 @@ final class Ownership
                     ."print `{$extra->sha256}`.",
                 array_values(array_diff_key($extras, $missing)),
             ),
-            before: [Fact::TAKEN_IN],
-            after: [Fact::EXTRAS_RECORDED],
+            before: [PathFact::TAKEN_IN],
+            after: [PathFact::EXTRAS_RECORDED],
             needs: ['hands'],
             because: [
                 new Reason(

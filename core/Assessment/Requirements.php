@@ -13,7 +13,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
@@ -212,8 +212,8 @@ final readonly class Requirements
                 ...$consequences,
                 'Later upgrades and repairs need the same bypass again: it is printed on the handover sheet.',
             ],
-            before: [Fact::TAKEN_IN],
-            after: [Fact::BYPASS_RECORDED],
+            before: [PathFact::TAKEN_IN],
+            after: [PathFact::BYPASS_RECORDED],
             needs: ['hands'],
             because: array_map(
                 static fn (Requirement $row): Reason => new Reason(

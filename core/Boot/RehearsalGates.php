@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 
 /** A failure that a standard predicts holds its step back until it is settled, or overruled in writing (rule B). */
@@ -39,7 +39,7 @@ final class RehearsalGates
                 : $step->gated(
                     new Gate(
                         ($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}"),
-                        Fact::answered($id),
+                        PathFact::answered($id),
                         'The rehearsal says: '.lcfirst($start->sentence()),
                         '',
                         ['technician', 'lead'],

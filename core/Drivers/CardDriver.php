@@ -10,7 +10,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -81,8 +81,8 @@ final readonly class CardDriver
             Presence::Hands,
             Estimate::minutes(3, 6, 20),
             $lines,
-            before: [Fact::GATHERED],
-            after: [Fact::DRIVERS_FETCHED],
+            before: [PathFact::GATHERED],
+            after: [PathFact::DRIVERS_FETCHED],
             needs: ['hands', 'network'],
             because: [
                 new Reason(

@@ -8,7 +8,7 @@ use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 
 /** Packages in order, the part that travels on the stick, and what nothing on the shelf answers. */
 final readonly class DriverPlan
@@ -38,6 +38,6 @@ final readonly class DriverPlan
     /** @return list<string> */
     public function offlineFacts(): array
     {
-        return array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $this->offline);
+        return array_map(static fn (DriverPackage $package): string => PathFact::driver($package->id), $this->offline);
     }
 }

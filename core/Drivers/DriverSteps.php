@@ -13,7 +13,7 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
@@ -53,7 +53,7 @@ final class DriverSteps
         $steps[] = self::audit($ordered, $unresolved, $devicesUnknown);
 
         return $ordered === []
-            ? new Contribution($steps, initial: [Fact::DRIVERS_FETCHED])
+            ? new Contribution($steps, initial: [PathFact::DRIVERS_FETCHED])
             : new Contribution([self::fetch($ordered, $offline), ...$steps]);
     }
 
@@ -90,7 +90,7 @@ final class DriverSteps
                         ).
                         '.',
             ],
-            after: [Fact::DRIVERS_FETCHED],
+            after: [PathFact::DRIVERS_FETCHED],
             needs: ['hands', 'bench computer'],
             because: [
                 new Reason(
@@ -105,7 +105,7 @@ final class DriverSteps
     private static function install(DriverPackage $package, array $ordered, bool $offline, bool $restart): Step
     {
         $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
-        $needs = array_values(array_map(Fact::driver(...), array_intersect($package->needs, $present)));
+        $needs = array_values(array_map(PathFact::driver(...), array_intersect($package->needs, $present)));
         $do = [
             $offline
                 ? 'Open the driver folder on the stick.'
@@ -130,8 +130,8 @@ final class DriverSteps
                 ),
             ),
             $do,
-            before: [Fact::FIRST_BOOT_DONE, ...$offline ? [] : [Fact::ONLINE, Fact::UPDATED], ...$needs],
-            after: [Fact::driver($package->id)],
+            before: [PathFact::FIRST_BOOT_DONE, ...$offline ? [] : [PathFact::ONLINE, PathFact::UPDATED], ...$needs],
+            after: [PathFact::driver($package->id)],
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"),
             acts: [Act::WriteSystem],
@@ -180,11 +180,11 @@ final class DriverSteps
                     : $open,
             ],
             before: [
-                Fact::ONLINE,
-                Fact::UPDATED,
-                ...array_map(static fn (DriverPackage $package): string => Fact::driver($package->id), $ordered),
+                PathFact::ONLINE,
+                PathFact::UPDATED,
+                ...array_map(static fn (DriverPackage $package): string => PathFact::driver($package->id), $ordered),
             ],
-            after: [Fact::DRIVERS_COMPLETE],
+            after: [PathFact::DRIVERS_COMPLETE],
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
             evidence: [

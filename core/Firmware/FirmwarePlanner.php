@@ -17,8 +17,8 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
@@ -49,7 +49,7 @@ final class FirmwarePlanner
         $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), $system->autoEncryption && $policy->school('auto_encryption') !== 'off')];
         $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
 
-        return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: [...($looked ? [] : [Fact::FIRMWARE_RECORDED]), ...($changes->isEmpty() ? [Fact::FIRMWARE_READY] : [])]);
+        return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: [...($looked ? [] : [PathFact::FIRMWARE_RECORDED]), ...($changes->isEmpty() ? [PathFact::FIRMWARE_READY] : [])]);
     }
 
     private static function isLockedOut(Machine $machine): bool
@@ -76,7 +76,7 @@ final class FirmwarePlanner
             [...$way->instructions('the setup'), $changes->isEmpty() ? 'Read every page and write down each '
                 .'setting: on what is known, none has to be '
                 .'changed.' : 'Read every page and write down each setting before anything is changed.'],
-            before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
+            before: [PathFact::SHUT_DOWN], after: [PathFact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
             because: [new Reason('What was set is the only way back, and shows what the plan assumed '
                 .'wrongly.', 'F3', $way->source)],
             evidence: SettingsEvidence::recorded($machine, $besides),
@@ -97,7 +97,7 @@ final class FirmwarePlanner
         return new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
             [$count === 1 ? 'Change it, then save and '
                 .'leave.' : 'Change them in this order, in one visit, then save and leave.'],
-            before: [Fact::FIRMWARE_RECORDED], after: [Fact::FIRMWARE_READY], needs: ['hands', 'slot'],
+            before: [PathFact::FIRMWARE_RECORDED], after: [PathFact::FIRMWARE_READY], needs: ['hands', 'slot'],
             done: DoneWords::of($count === 1 ? 'A setting of the firmware was '
                 .'changed' : "{$count} settings of the firmware were "
                 .'changed'), acts: [Act::ChangeSettings], gates: $gates,
@@ -137,7 +137,7 @@ final class FirmwarePlanner
         return new Step('boot.start', Stage::Boot, $permanent ? 'Start the '
             .'stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
             [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
-            before: [Fact::STICK_PROVEN, Fact::FIRMWARE_RECORDED, Fact::FIRMWARE_READY, Fact::SHUT_DOWN, Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
+            before: [PathFact::STICK_PROVEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY, PathFact::SHUT_DOWN, PathFact::POWER_SAFE, PathFact::GATHERED], after: [PathFact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
             because: [new Reason($permanent ? 'The bench policy starts sticks by permanent '
                 .'order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
             cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are '

@@ -11,7 +11,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
@@ -66,8 +66,8 @@ final class FirmwarePutBack
                     "Set back what was changed ({$entry->what}) as recorded before. Save, and let the system start "
                         .'once.',
                 ],
-                before: $early ? [Fact::SYSTEM_INSTALLED, Fact::STICK_OUT] : [Fact::PROVEN],
-                after: [Fact::putBack($entry->id)],
+                before: $early ? [PathFact::SYSTEM_INSTALLED, PathFact::STICK_OUT] : [PathFact::PROVEN],
+                after: [PathFact::putBack($entry->id)],
                 needs: ['hands'],
                 done: DoneWords::of('Put back: '.lcfirst(explode(':', $entry->what)[0])),
                 acts: [Act::ChangeSettings],
@@ -104,7 +104,7 @@ final class FirmwarePutBack
     {
         $facts = [];
         foreach ($steps as $step) {
-            if ($step->stage === Stage::PutBack && in_array(Fact::SYSTEM_INSTALLED, $step->before, true)) {
+            if ($step->stage === Stage::PutBack && in_array(PathFact::SYSTEM_INSTALLED, $step->before, true)) {
                 array_push($facts, ...$step->after);
             }
         }

@@ -16,8 +16,8 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -32,7 +32,7 @@ final class PortPower
     public static function plan(Machine $machine, Duration $stickIn): Contribution
     {
         if (! $machine->kind->isPortable()) {
-            return new Contribution(initial: [Fact::POWER_SAFE]);
+            return new Contribution(initial: [PathFact::POWER_SAFE]);
         }
         $charging = array_values(array_filter($machine->ports, static fn ($port): bool => $port->charges));
         if (count($machine->ports) > 1 || $charging === []) {
@@ -41,7 +41,7 @@ final class PortPower
             return new Contribution(
                 decisions: [new Decision('power.source', 'Power while the stick is in', 'charger', ["The charger has {$where} to itself; the stick goes into another socket."], ['battery' => ['There is no need to.']], [count($machine->ports).' ports'], 'J5')],
                 gather: [new GatherItem('charger', "plugged into {$where} for the whole job")],
-                initial: [Fact::POWER_SAFE],
+                initial: [PathFact::POWER_SAFE],
             );
         }
 
@@ -99,7 +99,7 @@ final class PortPower
                 ."need {$percent} %."]], ['one port', $machine->title], 'F8')],
             gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only '
                 .'socket'), new GatherItem('charger', "{$hub->chargerW} W or more, into the hub")],
-            initial: [Fact::POWER_SAFE],
+            initial: [PathFact::POWER_SAFE],
             blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub->chargerW} W charger through "
                 ."the hub leaves {$net->label()}: the battery drains. Use a stronger "
                 .'charger.', 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
@@ -125,7 +125,7 @@ final class PortPower
                 .'socket.', $figures], ['battery' => ['There is no need to.']], [$machine->fact('hub.at_hand')->origin], 'F8, J5')],
             gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only '
                 .'socket'), new GatherItem('charger', "{$charger} W or more, into the hub")],
-            initial: [Fact::POWER_SAFE],
+            initial: [PathFact::POWER_SAFE],
         );
     }
 
@@ -152,7 +152,7 @@ final class PortPower
                     ."Below {$percent} %: leave the charger in until it is "
                     .'there.', 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick '
                     .'and charge again before long downloads.'],
-                after: [Fact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
+                after: [PathFact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
                 cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the '
                     .'local disposal rules.'],
                 evidence: [new Evidence('charge', 'Charge read', EvidenceKind::Percent, hint: "at least {$percent}", least: $percent)],

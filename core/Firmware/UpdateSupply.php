@@ -15,8 +15,8 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -156,8 +156,8 @@ final class UpdateSupply
             Presence::Hands,
             Estimate::minutes(0.5, 1, 30),
             $lines,
-            before: [Fact::GATHERED],
-            after: [Fact::POWER_SAFE],
+            before: [PathFact::GATHERED],
+            after: [PathFact::POWER_SAFE],
             needs: ['hands', 'power'],
             because: [$because],
             evidence: $evidence,

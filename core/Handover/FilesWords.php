@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 
 /** What the owner reads of their files: copied, kept where they were, or given up, as it really was (rule K4). */
@@ -29,10 +29,10 @@ final class FilesWords
             $goal === JobKind::MediaOnly, $backup->optionalString('keep') === 'blank' => null,
             $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
             $copies => $progress->isComplete() ? null : 'Not copied yet.',
-            $goal === JobKind::DriveSwap => in_array(Fact::PART_FITTED, $progress->facts(), true)
+            $goal === JobKind::DriveSwap => in_array(PathFact::PART_FITTED, $progress->facts(), true)
                 ? 'They are on your old drive, which was not erased.'
                 : null,
-            $backup->optionalString('keep') === 'nothing' && in_array(Fact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
+            $backup->optionalString('keep') === 'nothing' && in_array(PathFact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
             $goal->keepsSystem(),
             $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
             default => null,

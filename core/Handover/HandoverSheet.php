@@ -8,9 +8,9 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Install\RollbackWindow;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\SheetPart;
@@ -196,13 +196,13 @@ final readonly class HandoverSheet
     private static function first(Progress $progress, array $laid): array
     {
         $facts = $progress->facts();
-        $wrote = in_array(Fact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job->kind !== JobKind::MediaOnly;
+        $wrote = in_array(PathFact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job->kind !== JobKind::MediaOnly;
 
         return [
-            ...(in_array(Fact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has '
+            ...(in_array(PathFact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has '
             .'it. Keep it where only you find it.'] : []),
             ...($wrote ? ['The first hours may be slow while the system sets itself up.'] : []),
-            ...(in_array(Fact::putBack('old-drive'), $facts, true) ? ['Deleting is not secure erasure. Ask us '
+            ...(in_array(PathFact::putBack('old-drive'), $facts, true) ? ['Deleting is not secure erasure. Ask us '
             .'before you pass the old drive on.'] : []),
         ];
     }

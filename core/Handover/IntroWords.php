@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 
 /** The first sentence of the owner's sheet: what it is, and what it was here for. */
@@ -17,7 +17,7 @@ final class IntroWords
         $goal = $job->kind;
         $system = trim(($job->system ?? 'a system')." {$job->edition}");
         $machine = "{$job->machine}, for {$job->owner}.";
-        $written = in_array(Fact::SYSTEM_INSTALLED, $progress->facts(), true);
+        $written = in_array(PathFact::SYSTEM_INSTALLED, $progress->facts(), true);
         $carries = $written ? "It now carries {$system}" : "It is to carry {$system}";
         // A sealed machine that is revived keeps its system; one that is restored gets it anew.
         $revives = $progress->plan->step('install.revive') !== null;
@@ -25,7 +25,7 @@ final class IntroWords
         return match (true) {
             $goal === JobKind::MediaOnly => 'A stick'.
                 ($job->stick === null ? '' : ", {$job->stick},").
-                (in_array(Fact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').
+                (in_array(PathFact::STICK_PROVEN, $progress->facts(), true) ? '' : ' that is to be made').
                 ' with '.
                 ($job->image ?? $system).
                 ' for '.

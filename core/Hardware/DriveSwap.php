@@ -22,8 +22,8 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
@@ -50,7 +50,7 @@ final class DriveSwap
             .'untouched until the handover', ['It is the way back until the new system is '
             .'proven.'], ['erase it now' => ['There would be no way back.']], [$name], 'J2, I1')],
             gather: [new GatherItem('screwdriver and a tray', 'the machine is opened; screws out = screws in'), new GatherItem('new drive', $new === null ? 'its form and keying as the old one' : $new->title()), ...($backup->somethingToKeep() ? [new GatherItem('adapter or enclosure for the old drive', 'its data is carried over from outside')] : [])],
-            initial: $rescued ? [] : [Fact::BACKUP_SETTLED, Fact::BACKUP_DETACHED]);
+            initial: $rescued ? [] : [PathFact::BACKUP_SETTLED, PathFact::BACKUP_DETACHED]);
     }
 
     private static function decryptRate(Machine $machine): float
@@ -81,7 +81,7 @@ final class DriveSwap
                 .'erase".', 'New drive: same form and keying, height with its spreader, and an interface the slot '
                 .'really has.', $new === null ? 'Note serial and exact bytes from its '
                 .'label.' : "Put in {$new->title()}.", 'Note where every screw came from.'],
-            before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+            before: [PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED, ...($decrypt === null ? [] : $decrypt->after)], after: [PathFact::PART_FITTED], needs: ['hands', 'screwdriver'],
             done: DoneWords::in(SheetPart::Drive, ucfirst($old?->title() ?? 'the old drive').' was taken out and '
                 .'kept as it was; the new drive was fitted.'), acts: [Act::OpenMachine, Act::FitPart],
             because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
@@ -99,7 +99,7 @@ final class DriveSwap
             .'case', Presence::Hands, Estimate::minutes(3, 6, 15),
             ['Before any screw: start once and see the new drive with its size in the '
                 .'setup.', 'Then power off and close; screws in by type as they came out.'],
-            before: [Fact::PART_FITTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
+            before: [PathFact::PART_FITTED], after: [PathFact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine],
             because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             evidence: [Screws::in('hardware.swap-drive')],
@@ -114,7 +114,7 @@ final class DriveSwap
 
         return new Step('install.carry-over', Stage::Updates, 'Carry the data over', Presence::WalkAway, $time,
             ["Attach {$from}, read-only.", ...($asksForKey ? ['It asks for its key: the owner types it.'] : []), "Copy {$what}.", 'Count files and bytes on both sides, then take it off again.'],
-            before: [Fact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
+            before: [PathFact::UPDATED], after: ['data.carried-over'], needs: ['slot', 'external drive'],
             done: DoneWords::in(SheetPart::Files, $fromOld ? 'Your files were carried over from the old '
                 .'drive.' : 'Your files were carried over from the rescued '
                 .'copy.', 'files_over', 'bytes_over'), acts: [Act::CopyData],
@@ -129,7 +129,7 @@ final class DriveSwap
         return new Step('put-back.old-drive', Stage::PutBack, 'The old drive', Presence::Hands, Estimate::minutes(1, 2, 8),
             ["{$name}: back to the owner, kept until an agreed day, or erased by the drive's own command with a "
                 .'certificate.', 'Deleting its partitions is not erasing.'],
-            before: [Fact::PROVEN, Fact::PART_FITTED, ...($carried ? ['data.carried-over'] : [])], after: [Fact::putBack('old-drive')], needs: ['hands'],
+            before: [PathFact::PROVEN, PathFact::PART_FITTED, ...($carried ? ['data.carried-over'] : [])], after: [PathFact::putBack('old-drive')], needs: ['hands'],
             done: DoneWords::in(SheetPart::Drive, 'Your old drive.', 'old_drive'),
             because: [new Reason('It holds the owner\'s data.', 'L5, J4')],
             evidence: [new Evidence('old_drive', 'What becomes of it', 'choice', ['given-back' => 'given back', 'kept' => 'kept until the agreed day', 'erased' => 'erased, with certificate'])],

@@ -11,8 +11,8 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -56,7 +56,7 @@ final class FirstPower
                         'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard '
                             .'and screen.',
                     ],
-                    before: [Fact::MACHINE_IDENTIFIED],
+                    before: [PathFact::MACHINE_IDENTIFIED],
                     after: ['hardware.looked-over'],
                     needs: ['hands', 'screwdriver'],
                     acts: [Act::OpenMachine],
@@ -80,7 +80,7 @@ final class FirstPower
                         'Then shut down and power off.',
                     ],
                     before: ['hardware.looked-over'],
-                    after: [Fact::POWERED_ONCE, Fact::SHUT_DOWN],
+                    after: [PathFact::POWERED_ONCE, PathFact::SHUT_DOWN],
                     needs: ['slot', 'power'],
                     done: DoneWords::of('It was started for the first time, and its parts were counted'),
                     acts: [Act::FitPart],
@@ -103,8 +103,8 @@ final class FirstPower
                     Presence::Hands,
                     Estimate::minutes(2, 4, 10),
                     ['Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.'],
-                    before: [Fact::POWERED_ONCE],
-                    after: [Fact::CASE_CLOSED],
+                    before: [PathFact::POWERED_ONCE],
+                    after: [PathFact::CASE_CLOSED],
                     needs: ['hands', 'screwdriver'],
                     acts: [Act::CloseMachine],
                     because: [new Reason('It is closed only once everything was seen in setup.', 'H3')],

@@ -15,8 +15,8 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
@@ -60,8 +60,8 @@ final class DetachSteps
                     Presence::Hands,
                     $time,
                     [...self::how($target->out), 'The target stays in: '.DriveWords::target($target->drive).'.'],
-                    before: [Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED],
-                    after: [Fact::DRIVES_DETACHED],
+                    before: [PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED],
+                    after: [PathFact::DRIVES_DETACHED],
                     needs: $needs,
                     done: DoneWords::of(
                         $count === 1
@@ -86,9 +86,9 @@ final class DetachSteps
                         ...$names,
                         'Start once: the new system must come up with all drives in, and must list each of them.',
                     ],
-                    before: [Fact::PROVEN, Fact::DRIVES_DETACHED],
-                    after: array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $entries),
-                    removes: [Fact::DRIVES_DETACHED],
+                    before: [PathFact::PROVEN, PathFact::DRIVES_DETACHED],
+                    after: array_map(static fn (PutBack $entry): string => PathFact::putBack($entry->id), $entries),
+                    removes: [PathFact::DRIVES_DETACHED],
                     needs: $needs,
                     done: DoneWords::of(
                         $count === 1

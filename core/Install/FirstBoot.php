@@ -13,7 +13,7 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -45,8 +45,8 @@ final class FirstBoot
                 Presence::Hands,
                 $system->firstBoot->estimate(),
                 ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
-                before: [Fact::SYSTEM_INSTALLED],
-                after: [Fact::FIRST_BOOT_DONE],
+                before: [PathFact::SYSTEM_INSTALLED],
+                after: [PathFact::FIRST_BOOT_DONE],
                 needs: ['hands'],
                 acts: [Act::WriteSystem],
                 because: [
@@ -76,8 +76,8 @@ final class FirstBoot
                         : 'Join the bench\'s wireless network.',
                     'Open one page to see that it answers.',
                 ],
-                before: [Fact::FIRST_BOOT_DONE, ...$offline],
-                after: [Fact::ONLINE],
+                before: [PathFact::FIRST_BOOT_DONE, ...$offline],
+                after: [PathFact::ONLINE],
                 needs: ['hands', 'network'],
                 acts: [Act::WriteSystem],
                 because: [
@@ -97,8 +97,8 @@ final class FirstBoot
                     'Start the update, let it restart as often as it wants.',
                     'Look for updates once more: it must find none.',
                 ],
-                before: [Fact::ONLINE],
-                after: [Fact::UPDATED],
+                before: [PathFact::ONLINE],
+                after: [PathFact::UPDATED],
                 needs: ['network', 'power'],
                 acts: [Act::WriteSystem],
                 done: DoneWords::of('System updates were installed'),
@@ -126,8 +126,8 @@ final class FirstBoot
                     'Have the system show where the new recovery key went, or save it to a stick of the owner\'s.',
                     'The owner keeps it; write down only where.',
                 ],
-                before: [Fact::ONLINE],
-                after: [Fact::NEW_KEY_KEPT],
+                before: [PathFact::ONLINE],
+                after: [PathFact::NEW_KEY_KEPT],
                 needs: ['hands'],
                 done: DoneWords::of('The new recovery key was given to you', 'new_key_kept'),
                 because: [

@@ -14,8 +14,8 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -44,7 +44,7 @@ final class InstallPlanner
             $system,
             $target,
             $gates,
-            [...$waitsFor, ...$detach->steps === [] ? [] : [Fact::DRIVES_DETACHED]],
+            [...$waitsFor, ...$detach->steps === [] ? [] : [PathFact::DRIVES_DETACHED]],
             $owner,
         );
 
@@ -76,11 +76,11 @@ final class InstallPlanner
     private static function phases(SystemProfile $system, Kind $kind): array
     {
         $steps = [];
-        $fact = Fact::TARGET_ERASED;
+        $fact = PathFact::TARGET_ERASED;
         $out = false;
         foreach ($system->install->phases as $index => $phase) {
             $last = $index === count($system->install->phases) - 1;
-            $after = $last ? Fact::SYSTEM_INSTALLED : "install.phase-{$index}";
+            $after = $last ? PathFact::SYSTEM_INSTALLED : "install.phase-{$index}";
             $steps[] = new Step(
                 "install.phase-{$index}",
                 Stage::Install,
@@ -88,8 +88,8 @@ final class InstallPlanner
                 Presence::WalkAway,
                 $phase->estimate(),
                 $phase->do === [] ? [$kind->leftAlone()] : $phase->do,
-                before: $index > 0 && ! $out ? [$fact] : [$fact, ...$out ? [Fact::STICK_OUT] : []],
-                after: $index === 0 && ! $last ? [$after, Fact::SYSTEM_COPIED] : [$after],
+                before: $index > 0 && ! $out ? [$fact] : [$fact, ...$out ? [PathFact::STICK_OUT] : []],
+                after: $index === 0 && ! $last ? [$after, PathFact::SYSTEM_COPIED] : [$after],
                 needs: ['slot', 'power'],
                 acts: [Act::WriteSystem],
                 because: [
@@ -129,7 +129,7 @@ final class InstallPlanner
                         '"No bootable device" afterwards: pick the system once in the one-time menu.',
                     ],
                     before: [$after],
-                    after: [Fact::STICK_OUT],
+                    after: [PathFact::STICK_OUT],
                     needs: ['hands'],
                     acts: [Act::WriteSystem],
                     because: [

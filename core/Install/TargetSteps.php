@@ -18,8 +18,8 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
@@ -55,8 +55,8 @@ final class TargetSteps
             Presence::Hands,
             Estimate::minutes(1, 2, 6),
             [...$what, 'The number the installer gives it means nothing.'],
-            before: [Fact::MEDIUM_STARTED],
-            after: [Fact::TARGET_NAMED],
+            before: [PathFact::MEDIUM_STARTED],
+            after: [PathFact::TARGET_NAMED],
             needs: ['hands'],
             because: $target->decisions === []
                 ? [new Reason('The target drive is still unknown; the question on this job settles it.', 'I1')]
@@ -102,8 +102,8 @@ final class TargetSteps
                 $free,
                 "Let {$system->name} lay out the drive as in the core beside.",
             ],
-            before: [Fact::MEDIUM_STARTED, Fact::TARGET_NAMED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waitsFor],
-            after: [Fact::TARGET_ERASED],
+            before: [PathFact::MEDIUM_STARTED, PathFact::TARGET_NAMED, PathFact::OWNER_AGREED, PathFact::POWER_SAFE, ...$waitsFor],
+            after: [PathFact::TARGET_ERASED],
             needs: ['hands'],
             acts: [Act::Erase],
             gates: $gates,

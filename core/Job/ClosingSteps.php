@@ -11,8 +11,8 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
@@ -43,21 +43,21 @@ final class ClosingSteps
                     "Tell {$owner} what stays changed and why. It is printed on the handover sheet.",
                     ...array_map(static fn (PutBack $entry): string => "{$entry->what}: {$entry->why}", $stays),
                 ],
-                before: [Fact::PROVEN],
+                before: [PathFact::PROVEN],
                 after: [
-                    Fact::STAYS_SIGNED,
-                    ...array_map(static fn (PutBack $entry): string => Fact::putBack($entry->id), $stays),
+                    PathFact::STAYS_SIGNED,
+                    ...array_map(static fn (PutBack $entry): string => PathFact::putBack($entry->id), $stays),
                 ],
                 needs: ['hands'],
                 because: [new Reason('Lowered protection that stays is a decision of a person, signed once.', 'J4')],
                 evidence: [new Evidence('signed_by', 'Signed by', 'text')],
             );
         }
-        $copied = in_array(Fact::BACKUP_COPIED, $brings, true);
+        $copied = in_array(PathFact::BACKUP_COPIED, $brings, true);
         $gates = array_map(
             static fn (PutBack $entry): Gate => new Gate(
                 "put-back-{$entry->id}",
-                Fact::putBack($entry->id),
+                PathFact::putBack($entry->id),
                 ($entry->stays ? 'Signed: ' : 'Put back: ').$entry->what,
                 $entry->closedBy,
             ),
@@ -71,14 +71,14 @@ final class ClosingSteps
             Estimate::minutes(2, 4, 10),
             [
                 'Print the handover sheet.',
-                ...in_array(Fact::FIRST_BOOT_DONE, $brings, true)
+                ...in_array(PathFact::FIRST_BOOT_DONE, $brings, true)
                     ? ['The owner sets their own password now, while you look away.']
                     : [],
                 'Tick out the accessories; start it once and show that it works.',
                 ...$copied ? ['Agree on which day the copy of their files is deleted.'] : [],
             ],
-            before: [Fact::PROVEN, Fact::TAKEN_IN, Fact::STICK_OUT],
-            after: [Fact::HANDED_OVER],
+            before: [PathFact::PROVEN, PathFact::TAKEN_IN, PathFact::STICK_OUT],
+            after: [PathFact::HANDED_OVER],
             needs: ['hands'],
             done: DoneWords::of('You got it back', 'received_by'),
             acts: [Act::HandOver],

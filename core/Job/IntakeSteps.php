@@ -7,8 +7,8 @@ namespace Cobblestone\Job;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -46,7 +46,7 @@ final class IntakeSteps
                     ($portable ? ', a swollen case.' : ', dents.'),
                     "Note what came with it: {$things}.",
                 ],
-                after: [Fact::TAKEN_IN],
+                after: [PathFact::TAKEN_IN],
                 needs: ['hands'],
                 because: [new Reason('Condition and accessories are ticked out again at pick-up.', 'L6')],
                 cautions: $portable ? ['A swollen case means a damaged battery: stop, do not charge.'] : [],
@@ -73,8 +73,8 @@ final class IntakeSteps
                         : 'Note maker, model, suffix and revision from the label.',
                     $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}.",
                 ],
-                before: [Fact::TAKEN_IN],
-                after: [Fact::MACHINE_IDENTIFIED],
+                before: [PathFact::TAKEN_IN],
+                after: [PathFact::MACHINE_IDENTIFIED],
                 needs: ['hands'],
                 because: [
                     new Reason(
@@ -104,7 +104,7 @@ final class IntakeSteps
                     "{$item->what}: {$item->why}",
                 $items,
             ),
-            after: [Fact::GATHERED],
+            after: [PathFact::GATHERED],
             needs: ['hands'],
             because: [new Reason('Worked out from this machine\'s sockets, the stick and the backup.', 'J5')],
         );

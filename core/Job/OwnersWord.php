@@ -9,7 +9,7 @@ use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -52,10 +52,10 @@ final class OwnersWord
                 ...$notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.'],
                 ...$gaps === [] ? [] : ['Say aloud what they will miss: '.implode('; ', $gaps).'.'],
             ],
-            before: [Fact::TAKEN_IN],
+            before: [PathFact::TAKEN_IN],
             after: $nothing || $fate === DriveFate::Empty
-                ? [Fact::OWNER_AGREED, Fact::BACKUP_SETTLED]
-                : [Fact::OWNER_AGREED],
+                ? [PathFact::OWNER_AGREED, PathFact::BACKUP_SETTLED]
+                : [PathFact::OWNER_AGREED],
             needs: ['hands'],
             done: DoneWords::of(
                 match (true) {

@@ -13,7 +13,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -65,7 +65,7 @@ final class MediaSteps
                         .'compared with it.'
                     : "It must print `{$hash}`. Anything else: fetch the image again, do not use this one.",
             ],
-            after: [Fact::IMAGE_PROVEN],
+            after: [PathFact::IMAGE_PROVEN],
             needs: ['bench computer'],
             because: [
                 new Reason(
@@ -108,8 +108,8 @@ final class MediaSteps
             Presence::Hands,
             Estimate::minutes(1, 2, 4),
             $instructions,
-            before: [Fact::GATHERED],
-            after: [Fact::STICK_IDENTIFIED],
+            before: [PathFact::GATHERED],
+            after: [PathFact::STICK_IDENTIFIED],
             needs: ['hands', 'stick', 'bench computer'],
             because: [
                 $choice->decision->asReason(),
@@ -166,8 +166,8 @@ final class MediaSteps
             Presence::WalkAway,
             $bytes === null ? Estimate::minutes(3, 10, 60) : Estimate::around($write->time),
             $instructions,
-            before: [Fact::IMAGE_PROVEN, Fact::STICK_IDENTIFIED, Fact::DRIVERS_FETCHED],
-            after: [Fact::STICK_WRITTEN],
+            before: [PathFact::IMAGE_PROVEN, PathFact::STICK_IDENTIFIED, PathFact::DRIVERS_FETCHED],
+            after: [PathFact::STICK_WRITTEN],
             needs: ['stick', 'bench computer'],
             acts: [Act::WriteStick],
             because: [
@@ -216,8 +216,8 @@ final class MediaSteps
                 'A difference: check the image again, use another port, write once more. A second difference '
                     .'retires the stick.',
             ],
-            before: [Fact::STICK_WRITTEN],
-            after: [Fact::STICK_PROVEN],
+            before: [PathFact::STICK_WRITTEN],
+            after: [PathFact::STICK_PROVEN],
             needs: ['stick', 'bench computer'],
             because: [
                 new Reason(

@@ -87,7 +87,7 @@ final readonly class Blocker
     {
         return new Gate(
             "stop-{$this->id}",
-            Fact::cleared($this->id),
+            PathFact::cleared($this->id),
             $this->reason,
             '',
             $this->waivableBy,

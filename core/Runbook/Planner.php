@@ -71,7 +71,7 @@ final class Planner
         $edges = array_fill_keys(array_keys($steps), []);
         foreach ($steps as $step) {
             foreach ($step->required() as $fact) {
-                if (! isset($producers[$fact]) && ! in_array($fact, $initial, true) && ! Fact::isAnswer($fact)) {
+                if (! isset($producers[$fact]) && ! in_array($fact, $initial, true) && ! PathFact::isAnswer($fact)) {
                     throw OrderImpossible::unmeetable($step->id, $fact);
                 }
                 foreach ($producers[$fact] ?? [] as $producer) {

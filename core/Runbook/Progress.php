@@ -244,6 +244,6 @@ final class Progress
 
     public function isComplete(): bool
     {
-        return in_array(Fact::HANDED_OVER, $this->facts, true);
+        return in_array(PathFact::HANDED_OVER, $this->facts, true);
     }
 }

@@ -55,7 +55,7 @@ final readonly class Question
     /** What the stones that need the answer wait for. */
     public function gate(): Gate
     {
-        return new Gate("answer-{$this->fact}", Fact::answered($this->fact), $this->text, '', rule: $this->rule);
+        return new Gate("answer-{$this->fact}", PathFact::answered($this->fact), $this->text, '', rule: $this->rule);
     }
 
     /**

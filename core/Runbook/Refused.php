@@ -33,7 +33,7 @@ final class Refused extends DomainException
     {
         return new self(
             "\"{$step->title}\" cannot start yet: first ".
-                implode(', and ', array_map(Fact::spoken(...), $missing)).
+                implode(', and ', array_map(PathFact::spoken(...), $missing)).
                 '. You can read it ahead.',
         );
     }

@@ -68,7 +68,7 @@ final readonly class ShutStones
             }
         }
         foreach ($step->required() as $fact) {
-            if (isset($held[$fact]) || Fact::isAnswer($fact)) {
+            if (isset($held[$fact]) || PathFact::isAnswer($fact)) {
                 continue;
             }
             $producer = $producers[$fact] ?? null;
@@ -76,7 +76,7 @@ final readonly class ShutStones
                 $producer === null
                     ? new Shut(
                         "fact-{$fact}",
-                        ucfirst(Fact::spoken($fact)).' is wanted first.',
+                        ucfirst(PathFact::spoken($fact)).' is wanted first.',
                         'K1',
                         GateKind::Hold,
                         OpensBy::Nothing,
@@ -84,7 +84,7 @@ final readonly class ShutStones
                     : Shut::behind($producer);
             $shut[$entry->id] = $entry;
         }
-        if (in_array(Fact::HANDED_OVER, $step->after, true)) {
+        if (in_array(PathFact::HANDED_OVER, $step->after, true)) {
             foreach ($plan->steps as $other) {
                 if ($other->id !== $step->id && ($by[$other->id] ?? []) !== []) {
                     $entry = Shut::behind($other);

@@ -185,7 +185,7 @@ final class Walk
             throw Refused::notReady($step, $missing);
         }
         $others = array_filter($this->progress->open(), static fn (Step $open): bool => $open->id !== $step->id);
-        if ($others !== [] && in_array(Fact::HANDED_OVER, $step->after, true)) {
+        if ($others !== [] && in_array(PathFact::HANDED_OVER, $step->after, true)) {
             throw Refused::stillOpen($step, array_values($others));
         }
     }

@@ -13,7 +13,7 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -89,11 +89,11 @@ final class Acceptance
                     .'made: "not read".',
             ],
             before: $before ?? [
-                Fact::DRIVERS_COMPLETE,
-                Fact::UPDATED,
-                ...$system->activation ?? false ? [Fact::ACTIVATED] : [],
+                PathFact::DRIVERS_COMPLETE,
+                PathFact::UPDATED,
+                ...$system->activation ?? false ? [PathFact::ACTIVATED] : [],
             ],
-            after: [Fact::PROVEN],
+            after: [PathFact::PROVEN],
             needs: ['hands'],
             done: DoneWords::of(
                 'The finished machine was read and compared with what it should be',

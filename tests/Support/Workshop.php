@@ -4,8 +4,8 @@ namespace Tests\Support;
 
 use App\Bridge\StickBridge;
 use App\Devices\Build\BuildFailure;
+use App\Devices\Build\BuildProgress;
 use App\Devices\Build\BuildResult;
-use App\Devices\Build\Progress;
 use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Command;
@@ -90,7 +90,7 @@ final class Workshop
         StickDevice $stick,
         string $image,
         ?string $drivers = null,
-        ?Progress $progress = null,
+        ?BuildProgress $progress = null,
     ): BuildResult {
         return (new StickBuilder(
             $plan,
@@ -104,7 +104,7 @@ final class Workshop
         StickPlan $plan,
         StickDevice $stick,
         string $image,
-        ?Progress $progress = null,
+        ?BuildProgress $progress = null,
     ): BuildFailure {
         try {
             $this->build($plan, $stick, $image, progress: $progress);
@@ -120,9 +120,9 @@ final class Workshop
         return Command::run(array_values($command), 120);
     }
 
-    public static function quiet(?int $cancelAfter = null): Progress
+    public static function quiet(?int $cancelAfter = null): BuildProgress
     {
-        return new class($cancelAfter) implements Progress
+        return new class($cancelAfter) implements BuildProgress
         {
             /** @var list<string> */
             public array $stages = [];

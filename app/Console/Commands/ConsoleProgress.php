@@ -2,12 +2,12 @@
 
 namespace App\Console\Commands;
 
-use App\Devices\Build\Progress;
+use App\Devices\Build\BuildProgress;
 use Cobblestone\Quantity\Bytes;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** Progress as lines on a terminal. */
-final class ConsoleProgress implements Progress
+/** BuildProgress as lines on a terminal. */
+final class ConsoleProgress implements BuildProgress
 {
     private string $title = '';
 

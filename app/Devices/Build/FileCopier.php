@@ -19,7 +19,7 @@ final class FileCopier
         private readonly StickPlan $plan,
         private readonly StickDevice $stick,
         private readonly SourceFiles $source,
-        private readonly Progress $progress,
+        private readonly BuildProgress $progress,
     ) {
         $this->drive = BuildSteps::drive(BuildSteps::target($plan), $plan, $stick->path());
     }

@@ -16,7 +16,7 @@ final class RawWriter
         private readonly StickPlan $plan,
         private readonly StickDevice $stick,
         private readonly SourceFiles $source,
-        private readonly Progress $progress,
+        private readonly BuildProgress $progress,
     ) {
     }
 

@@ -13,7 +13,7 @@ final class SizeCheck
     public const PLACES = 512;
 
     /** @return array{honest: bool, from: int|null, sentence: string} */
-    public static function quick(StickDevice $stick, Progress $progress): array
+    public static function quick(StickDevice $stick, BuildProgress $progress): array
     {
         $stick->mustBeWritable();
         $bytes = $stick->target()->bytes;
@@ -70,7 +70,7 @@ final class SizeCheck
     }
 
     /** @param  array<int, string>  $blocks */
-    private static function write(StickDevice $stick, array $blocks, Progress $progress): void
+    private static function write(StickDevice $stick, array $blocks, BuildProgress $progress): void
     {
         $handle =
             @fopen($stick->path(), 'r+b') ?:

@@ -15,7 +15,7 @@ final class SourceSums
     public function __construct(
         private readonly StickPlan $plan,
         private readonly SourceFiles $source,
-        private readonly Progress $progress,
+        private readonly BuildProgress $progress,
     ) {
     }
 

@@ -22,7 +22,7 @@ final class StickBuilder
         private readonly StickPlan $plan,
         private readonly StickDevice $stick,
         private readonly SourceFiles $source,
-        private readonly Progress $progress,
+        private readonly BuildProgress $progress,
     ) {
     }
 

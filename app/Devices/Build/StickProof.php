@@ -33,7 +33,7 @@ final class StickProof
 
     public string $fingerprint = '';
 
-    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly Progress $progress)
+    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly BuildProgress $progress)
     {
     }
 

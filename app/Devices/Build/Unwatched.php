@@ -3,7 +3,7 @@
 namespace App\Devices\Build;
 
 /** Work so short that nobody watches it. */
-final class Unwatched implements Progress
+final class Unwatched implements BuildProgress
 {
     public function stage(string $title, int $bytes): void
     {

@@ -14,7 +14,7 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
@@ -54,8 +54,8 @@ final class EncryptionSteps
                     'Compare the name of the key with the one the drive shows. Write down where it is kept, not the '
                         .'key.',
                 ],
-                before: [Fact::TAKEN_IN],
-                after: [Fact::KEY_IN_HAND],
+                before: [PathFact::TAKEN_IN],
+                after: [PathFact::KEY_IN_HAND],
                 needs: ['hands'],
                 because: [$because],
                 evidence: [new Evidence('key_kept', 'Where the owner keeps the key', 'text')],
@@ -70,8 +70,8 @@ final class EncryptionSteps
                     "Suspend the drive's protection for at least {$restarts} restarts, or until it is resumed by hand.",
                     'Read its state: it must say that protection is suspended, not that it is decrypting.',
                 ],
-                before: [Fact::KEY_IN_HAND],
-                after: [Fact::ENCRYPTION_SETTLED],
+                before: [PathFact::KEY_IN_HAND],
+                after: [PathFact::ENCRYPTION_SETTLED],
                 needs: ['hands'],
                 done: DoneWords::of('The drive\'s protection was suspended for the work'),
                 acts: [Act::ChangeOldSystem],
@@ -106,8 +106,8 @@ final class EncryptionSteps
                     'Resume the drive\'s protection and read its state: on.',
                     'Restart once: it must start without asking for the key.',
                 ],
-                before: [Fact::PROVEN, Fact::ENCRYPTION_SETTLED],
-                after: [Fact::putBack('protection-suspended')],
+                before: [PathFact::PROVEN, PathFact::ENCRYPTION_SETTLED],
+                after: [PathFact::putBack('protection-suspended')],
                 needs: ['hands'],
                 done: DoneWords::of('The drive\'s protection was resumed'),
                 acts: [Act::ChangeOldSystem],
@@ -131,8 +131,8 @@ final class EncryptionSteps
                     .'it before they show the drive.',
                 'Write down where it is kept, not the key.',
             ],
-            before: [Fact::TAKEN_IN],
-            after: [Fact::KEY_IN_HAND],
+            before: [PathFact::TAKEN_IN],
+            after: [PathFact::KEY_IN_HAND],
             needs: ['hands'],
             because: [
                 new Reason(
@@ -193,7 +193,7 @@ final class EncryptionSteps
                     : 'Turn the protection of the drive off and let it decrypt.',
                 'Wait until it says 100 % decrypted. "Protection off" comes long before and is not enough.',
             ],
-            after: [Fact::DECRYPTED],
+            after: [PathFact::DECRYPTED],
             needs: ['slot', 'power'],
             done: DoneWords::in(SheetPart::Drive, 'The drive was decrypted.'),
             acts: [Act::ChangeOldSystem],

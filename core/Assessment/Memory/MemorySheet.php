@@ -10,7 +10,6 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\OpensBy;
 use InvalidArgumentException;
 

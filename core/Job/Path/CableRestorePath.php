@@ -27,9 +27,9 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
@@ -55,9 +55,9 @@ final class CableRestorePath
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $gates = $protection->gates();
         $first = $restores ? FirstBoot::plan($system, [], false, online: 'The restore image is made for exactly '
-            .'this model.') : new Contribution(initial: [Fact::UPDATED, Fact::ONLINE]);
+            .'this model.') : new Contribution(initial: [PathFact::UPDATED, PathFact::ONLINE]);
         $blockers = $image->kind === 'device-restore' ? self::forThisModel($machine, $image) : [Blocker::stop('image-kind', "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.", 'F7', ["kind: {$image->kind}"])];
-        $all = ($restores ? $protection->backup->contribution : new Contribution(questions: $protection->backup->contribution->questions, initial: [Fact::SHUT_DOWN]))->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED, Fact::POWER_SAFE], blockers: $blockers));
+        $all = ($restores ? $protection->backup->contribution : new Contribution(questions: $protection->backup->contribution->questions, initial: [PathFact::SHUT_DOWN]))->and($owner)->and($first)->and(new Contribution(decisions: [self::decision($restores, $protection->backup->keep === 'nothing')], gather: self::gather($recovery), initial: [PathFact::STICK_OUT, PathFact::DRIVERS_COMPLETE, PathFact::ACTIVATED, PathFact::POWER_SAFE], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step($restores ? DriveFate::Erased : DriveFate::Stays, null, $brief->owner, $restores ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
@@ -65,7 +65,7 @@ final class CableRestorePath
             self::helper($recovery, $image->file, $image->sha256),
             self::start($recovery),
             ...($restores ? self::restore($context, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]) : [self::revive($context, $ownerWaits)]),
-            Acceptance::step($machine, $system, $brief->edition, null, $restores ? [Fact::UPDATED, Fact::SYSTEM_INSTALLED] : [Fact::REPAIR_DONE]),
+            Acceptance::step($machine, $system, $brief->edition, null, $restores ? [PathFact::UPDATED, PathFact::SYSTEM_INSTALLED] : [PathFact::REPAIR_DONE]),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -111,7 +111,7 @@ final class CableRestorePath
     {
         return new Step('media.helper', Stage::Media, 'Ready the helper', Presence::Hands, Estimate::minutes(3, 8, 40),
             ['Update the helper machine: at least '.($recovery->helperMinimum ?? 'the version the maker asks for').'.', "Fetch `{$file}`, the image for exactly this model.", $hash === null ? 'The publisher gives no checksum: note the one you got.' : "`sha256sum` must print `{$hash}`.", 'Keep the helper from sleeping.'],
-            before: [Fact::GATHERED], after: [Fact::HELPER_READY], needs: ['hands', 'bench computer', 'network'],
+            before: [PathFact::GATHERED], after: [PathFact::HELPER_READY], needs: ['hands', 'bench computer', 'network'],
             because: [new Reason('An older helper refuses the newer image half-way.', 'F7')],
         );
     }
@@ -127,7 +127,7 @@ final class CableRestorePath
             [$port, 'Fully off first.', ...($sequence === [] ? ['Hold the combination of this model until the '
                 .'helper shows it.'] : $sequence), 'The helper must show the machine. At most three tries; then '
                 .'cable and socket are checked again.'],
-            before: [Fact::SHUT_DOWN, Fact::HELPER_READY, Fact::MACHINE_IDENTIFIED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot'], acts: [Act::StartMedium],
+            before: [PathFact::SHUT_DOWN, PathFact::HELPER_READY, PathFact::MACHINE_IDENTIFIED], after: [PathFact::RECOVERY_STARTED], needs: ['hands', 'slot'], acts: [Act::StartMedium],
             because: [new Reason('Socket, cable and combination belong to this exact '
                 .'model.', 'F7', $recovery === null ? 'usual for sealed machines' : 'catalogue')],
             waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other '
@@ -141,7 +141,7 @@ final class CableRestorePath
     {
         return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
             ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
-            before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::REPAIR_DONE], needs: ['slot', 'power'],
+            before: [PathFact::RECOVERY_STARTED, PathFact::OWNER_AGREED, ...$waits], after: [PathFact::REPAIR_DONE], needs: ['slot', 'power'],
             done: DoneWords::in(SheetPart::Repair, 'The system was revived over a cable; your data '
                 .'stayed.'), acts: [Act::Repair],
             because: [new Reason('It keeps the data and is tried before anything that erases.', 'F7, A3')],
@@ -164,13 +164,13 @@ final class CableRestorePath
             new Step('target.restore', Stage::Target, 'Start the '
                 .'restore', Presence::Hands, Estimate::minutes(0.5, 2, 6), ['Choose restore on the helper; compare '
                 .'the serial it shows with the one on the case.'],
-                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
+                before: [PathFact::RECOVERY_STARTED, PathFact::OWNER_AGREED, ...$waits], after: [PathFact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything on the machine is '
                     .'gone.', 'F7')], cautions: ['Everything on the machine is lost.'],
                 done: DoneWords::in(SheetPart::Drive, 'Everything on it was erased.'),
                 confirmation: new Confirmation($context->machine->title, 0, null, 'everything on it', $context->brief->owner, typed: false)),
             new Step('install.restore', Stage::Install, 'Restore', Presence::StayNear, self::time($context), ['Leave cable and both machines alone.'],
-                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
+                before: [PathFact::TARGET_ERASED], after: [PathFact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
                 done: DoneWords::of('The system was restored over a '
                     .'cable'), acts: [Act::WriteSystem], because: [new Reason('The helper writes firmware and '
                     .'system.', 'F7, J3')],

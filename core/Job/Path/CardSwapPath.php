@@ -22,8 +22,8 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Reason;
@@ -45,7 +45,7 @@ final class CardSwapPath
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         $protection = SafeguardPlanner::plan($context, $drive, [], static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Card, Trigger::SecureBootState], 4, $keep), true);
         $driver = CardDriver::match($card, $context->system?->id, $machine->model?->id, $context->catalogue->drivers());
-        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(CardPower::judge($machine, $card))->and(new Contribution(gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem($card->new, 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED]));
+        $all = $protection->encryption->contribution->and($protection->health->contribution)->and($protection->memoryContribution())->and(CardPower::judge($machine, $card))->and(new Contribution(gather: [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in'), new GatherItem($card->new, 'with power leads of its own, not a shared one'), new GatherItem('stick or folder with the new driver', 'fetched before the network is cut')], initial: [PathFact::STICK_OUT, PathFact::BACKUP_SETTLED]));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
             IntakeSteps::gather($all->gather),
@@ -54,7 +54,7 @@ final class CardSwapPath
             ...self::before($card),
             ...self::swap($card, $machine->kind),
             ...self::after($driver),
-            Acceptance::step($machine, $context->system, $context->brief->edition, null, [Fact::DRIVERS_COMPLETE, Fact::CASE_CLOSED], ProofScope::System),
+            Acceptance::step($machine, $context->system, $context->brief->edition, null, [PathFact::DRIVERS_COMPLETE, PathFact::CASE_CLOSED], ProofScope::System),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -68,19 +68,19 @@ final class CardSwapPath
     {
         return [
             new Step('network.offline', Stage::FetchDrivers, 'Go offline', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Unplug the network cable and switch the wireless off.'],
-                before: [Fact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
+                before: [PathFact::DRIVERS_FETCHED], after: ['network.off'], needs: ['hands'], acts: [Act::ChangeOldSystem], because: [new Reason('Online, the system fetches a driver of its own choice in the middle of the swap.', 'D6')],
                 opens: [new PutBack('network', 'Network switched off', 'The system would have fetched drivers by '
                     .'itself.', 'put-back.network')]),
             new Step('boot.safe-mode', Stage::Boot, 'Start in safe '
                 .'mode', Presence::Hands, Estimate::minutes(2, 4, 10), ['Start the system in its safe '
                 .'mode.', 'Asked for a recovery key? The owner types it.'],
-                before: ['network.off', Fact::ENCRYPTION_SETTLED, Fact::OWNER_AGREED], after: [Fact::SAFE_MODE], needs: ['hands', 'slot'], acts: [Act::ChangeOldSystem], because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
+                before: ['network.off', PathFact::ENCRYPTION_SETTLED, PathFact::OWNER_AGREED], after: [PathFact::SAFE_MODE], needs: ['hands', 'slot'], acts: [Act::ChangeOldSystem], because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
                 boots: [BootEvent::start(Wants::System)]),
             new Step('drivers.remove-old', Stage::Hardware, 'Remove the old '
                 .'driver', Presence::Hands, Estimate::minutes(3, 6, 15), ['Remove the old card\'s whole driver '
                 .'family'.($card->old === null ? '' : " ({$card->old})").': driver, tools, control '
                 .'page.', 'Shut down fully. Not: restart.'],
-                before: [Fact::SAFE_MODE], after: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN], needs: ['hands'],
+                before: [PathFact::SAFE_MODE], after: [PathFact::OLD_DRIVER_GONE, PathFact::SHUT_DOWN], needs: ['hands'],
                 done: DoneWords::in(SheetPart::Drivers, 'The old card\'s driver was '
                     .'removed.'), acts: [Act::ChangeOldSystem], because: [new Reason('Left-overs of another family '
                     .'make black screens after the logo.', 'D6')]),
@@ -99,7 +99,7 @@ final class CardSwapPath
                     .'bag.', "{$card->new}: length and slots measured, in until the catch clicks, screwed at the "
                     .'bracket.', 'Each power socket of the card its own lead of the '
                     .'supply.', 'Picture cable on the card, not on the board.'],
-                before: [Fact::OLD_DRIVER_GONE, Fact::SHUT_DOWN, Fact::MACHINE_IDENTIFIED], after: [Fact::PART_FITTED], needs: ['hands', 'screwdriver'],
+                before: [PathFact::OLD_DRIVER_GONE, PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED], after: [PathFact::PART_FITTED], needs: ['hands', 'screwdriver'],
                 done: DoneWords::of("The graphics card was exchanged for {$card->new}"), acts: [Act::OpenMachine, Act::FitPart],
                 because: [new Reason('Supply and leads were compared before; length and slots are measured '
                     .'here.', 'H5, H1')],
@@ -108,7 +108,7 @@ final class CardSwapPath
             new Step('boot.first', Stage::Boot, 'First start with the '
                 .'card', Presence::Hands, Estimate::minutes(1, 3, 10), ['Start and see the card in the setup, then '
                 .'let the system start.'],
-                before: [Fact::PART_FITTED], after: [Fact::MEDIUM_STARTED], needs: ['hands', 'slot'], acts: [Act::FitPart],
+                before: [PathFact::PART_FITTED], after: [PathFact::MEDIUM_STARTED], needs: ['hands', 'slot'], acts: [Act::FitPart],
                 because: [new Reason('A card is seen before the case is closed.', 'H3')],
                 waiting: new Waiting(['low resolution', 'flicker until its driver is in'], 'Black after the logo: '
                     .'cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only '
@@ -117,7 +117,7 @@ final class CardSwapPath
             new Step('hardware.close', Stage::Hardware, 'Close the '
                 .'case', Presence::Hands, Estimate::minutes(2, 4, 10), ['Shut down, close, screws in by type as '
                 .'they came out.'],
-                before: [Fact::MEDIUM_STARTED], after: [Fact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [Screws::in('hardware.swap-card')]),
+                before: [PathFact::MEDIUM_STARTED], after: [PathFact::CASE_CLOSED], needs: ['hands', 'screwdriver'], acts: [Act::CloseMachine], because: [new Reason('Seen in setup, so it may be closed.', 'H3')], evidence: [Screws::in('hardware.swap-card')]),
         ];
     }
 
@@ -128,12 +128,12 @@ final class CardSwapPath
             new Step('drivers.install-new', Stage::Drivers, 'Install the new '
                 .'driver', Presence::Hands, Estimate::minutes(3, 7, 20), ["Install {$driver->title()} from the "
                 .'stick, then restart.', 'Resolution and rate of the screen as they should be.'],
-                before: [Fact::MEDIUM_STARTED, Fact::DRIVERS_FETCHED], after: [Fact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], done: DoneWords::in(SheetPart::Drivers, ucfirst($driver->title()).' was installed.'),
+                before: [PathFact::MEDIUM_STARTED, PathFact::DRIVERS_FETCHED], after: [PathFact::DRIVERS_COMPLETE], needs: ['hands'], acts: [Act::WriteSystem], done: DoneWords::in(SheetPart::Drivers, ucfirst($driver->title()).' was installed.'),
                 because: [new Reason('The new family, and nothing of the old one.', 'D6')],
                 waiting: new Waiting(['the screen goes black for seconds and comes '
                     .'back'], 'Wait a minute, then restart once.', 1)),
             new Step('put-back.network', Stage::PutBack, 'Back online', Presence::Hands, Estimate::minutes(0.5, 1, 3), ['Plug the network cable in again, wireless on. Look for system updates once.'],
-                before: [Fact::DRIVERS_COMPLETE], after: [Fact::ONLINE, Fact::putBack('network')], needs: ['hands', 'network'],
+                before: [PathFact::DRIVERS_COMPLETE], after: [PathFact::ONLINE, PathFact::putBack('network')], needs: ['hands', 'network'],
                 done: DoneWords::of('It was put online '
                     .'again'), acts: [Act::ChangeOldSystem], because: [new Reason('It was cut only for the '
                     .'swap.', 'J4')]),

@@ -28,7 +28,7 @@ use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
@@ -64,7 +64,7 @@ final class FactoryRestorePath
         $first = FirstBoot::plan($system, [], false, $context->policy->school('auto_encryption'), 'The maker\'s '
             .'image brings the drivers of the machine as it was sold.');
         $all = $protection->contribution()->and($owner)->and($power)->and($first)
-            ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [Fact::STICK_OUT, Fact::DRIVERS_COMPLETE, Fact::ACTIVATED], blockers: [...$blockers, ...$target->blockers]));
+            ->and(new Contribution(decisions: [self::decision($way->is('media'))], questions: [...$questions, ...$which], gather: GatherList::forMachine($machine), initial: [PathFact::STICK_OUT, PathFact::DRIVERS_COMPLETE, PathFact::ACTIVATED], blockers: [...$blockers, ...$target->blockers]));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Erased, $target->drive, $brief->owner, $protection->backup)),
             IntakeSteps::gather($all->gather),
@@ -72,7 +72,7 @@ final class FactoryRestorePath
             self::detach(),
             self::start($context, $way->is('media')),
             ...self::restore($machine->kind, $target->drive, $brief->owner, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits]),
-            Acceptance::step($machine, $system, $brief->edition, $target->drive, [Fact::UPDATED, Fact::ONLINE]),
+            Acceptance::step($machine, $system, $brief->edition, $target->drive, [PathFact::UPDATED, PathFact::ONLINE]),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -93,7 +93,7 @@ final class FactoryRestorePath
     {
         return new Step('protect.detach-all', Stage::Protect, 'Detach everything', Presence::Hands, Estimate::minutes(0.5, 2, 6),
             ['Unplug every stick, card, dock, drive and printer. Only charger, keyboard and screen stay.'],
-            before: [Fact::SHUT_DOWN], after: ['protect.detached-all'], needs: ['hands'],
+            before: [PathFact::SHUT_DOWN], after: ['protect.detached-all'], needs: ['hands'],
             because: [new Reason('A factory restore may take any drive it finds for its own.', 'A3')],
         );
     }
@@ -114,7 +114,7 @@ final class FactoryRestorePath
 
         return new Step('boot.recovery', Stage::Boot, 'Open the '
             .'recovery', Presence::Hands, Estimate::minutes(1, 4, 15), $lines,
-            before: ['protect.detached-all', Fact::POWER_SAFE, Fact::GATHERED], after: [Fact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'], acts: [Act::StartMedium],
+            before: ['protect.detached-all', PathFact::POWER_SAFE, PathFact::GATHERED], after: [PathFact::RECOVERY_STARTED], needs: ['hands', 'slot', 'power'], acts: [Act::StartMedium],
             because: [new Reason($medium ? 'The image on the drive is damaged; the medium brings it.' : 'The image '
                 .'stands on the drive itself.', 'A3')],
             waiting: new Waiting(['a black screen for a '
@@ -135,7 +135,7 @@ final class FactoryRestorePath
             new Step('target.restore', Stage::Target, 'Start the '
                 .'restore', Presence::Hands, Estimate::minutes(0.5, 2, 6),
                 ['Choose to remove everything, the whole drive.', 'Read what it lists as removed before going on.'],
-                before: [Fact::RECOVERY_STARTED, Fact::OWNER_AGREED, Fact::POWER_SAFE, ...$waits], after: [Fact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
+                before: [PathFact::RECOVERY_STARTED, PathFact::OWNER_AGREED, PathFact::POWER_SAFE, ...$waits], after: [PathFact::TARGET_ERASED], needs: ['hands'], acts: [Act::Erase], gates: $gates,
                 because: [new Reason('From here on everything since purchase is gone.', 'A3')],
                 cautions: ['Everything on the drive is lost. Deleting is not secure erasure.'],
                 done: DoneWords::in(SheetPart::Drive, 'Everything since purchase was removed from '.($drive?->title() ?? 'the internal drive').'. Deleting is not secure erasure.'),
@@ -143,7 +143,7 @@ final class FactoryRestorePath
                     .'drive', $drive->size->count ?? 0, $drive?->hasProof() === true ? $drive->serial : null, 'everything since purchase', $owner, typed: $drive?->hasProof() === true),
             ),
             new Step('install.factory', Stage::Install, 'Factory restore', Presence::StayNear, Estimate::minutes(20, 45, 120), [$kind->leftAlone().' Paperwork beside it is fine.'],
-                before: [Fact::TARGET_ERASED], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
+                before: [PathFact::TARGET_ERASED], after: [PathFact::SYSTEM_INSTALLED], needs: ['slot', 'power'],
                 done: DoneWords::of('The maker\'s own image was put back'), acts: [Act::WriteSystem],
                 because: [new Reason('It writes the drive from its own image; cutting it short leaves neither '
                     .'system.', 'J3, I5')],

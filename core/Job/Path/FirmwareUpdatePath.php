@@ -29,8 +29,8 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
@@ -60,7 +60,7 @@ final class FirmwareUpdatePath
         $minutes = max([0.0, ...array_map(static fn (Release $stop): float => $stop->estimate()->likely->inMinutes(), $stops)]);
         $supply = UpdateSupply::plan($machine, Duration::minutes($stops === [] ? 6.0 : $minutes));
         $recovery = self::recoveryWay($context);
-        $all = $protection->encryption->contribution->and($protection->memoryContribution())->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [Fact::STICK_OUT, Fact::BACKUP_SETTLED, Fact::SHUT_DOWN], blockers: $blockers));
+        $all = $protection->encryption->contribution->and($protection->memoryContribution())->and($supply)->and(new Contribution(decisions: [$decision], questions: $questions, gather: [new GatherItem('stick with FAT32', 'the firmware file stands in its top folder; a port on the board itself')], initial: [PathFact::STICK_OUT, PathFact::BACKUP_SETTLED, PathFact::SHUT_DOWN], blockers: $blockers));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
             IntakeSteps::gather($all->gather),
@@ -69,7 +69,7 @@ final class FirmwareUpdatePath
             ...self::fetchAndRecord($context, $stops),
             ...self::writing($context, $stops),
             ...self::after($context, $stops),
-            Acceptance::step($machine, $context->system, null, null, [Fact::SETTINGS_BACK], ProofScope::Firmware),
+            Acceptance::step($machine, $context->system, null, null, [PathFact::SETTINGS_BACK], ProofScope::Firmware),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -133,7 +133,7 @@ final class FirmwareUpdatePath
 
         return [new Step('firmware.way-back', Stage::FirmwareUpdate, $way === null ? 'No way back: signed' : 'The way back', Presence::Hands, Estimate::minutes(0.5, 1, 4),
             $way === null ? ['No way is known to bring this board back after a write that was cut short.', 'Tell the owner that it could stay dead, and have them sign, or find the way in the board\'s sheet first.'] : ["After a write that was cut short: {$way}.", 'Lay ready what that takes.'],
-            before: [Fact::TAKEN_IN], after: [Fact::RECOVERY_WAY], needs: ['hands'],
+            before: [PathFact::TAKEN_IN], after: [PathFact::RECOVERY_WAY], needs: ['hands'],
             because: [new Reason($way === null ? 'A board without a way back is risked only with the owner\'s word.' : 'It is looked up while the machine still starts.', 'F5', $context->machine->title)],
             evidence: $way === null ? [new Evidence('no_way_back_signed', 'Signed by', 'text')] : [],
         )];
@@ -150,12 +150,12 @@ final class FirmwareUpdatePath
         return [
             new Step('firmware.fetch', Stage::FirmwareUpdate, 'Firmware file', Presence::Hands, Estimate::minutes(3, 6, 20),
                 ['Compare board name and revision on the board with the file: another revision is another board.', ...$files, self::onStick($context)],
-                before: [Fact::MACHINE_IDENTIFIED, Fact::GATHERED], after: [Fact::FIRMWARE_FETCHED], needs: ['hands', 'stick'],
+                before: [PathFact::MACHINE_IDENTIFIED, PathFact::GATHERED], after: [PathFact::FIRMWARE_FETCHED], needs: ['hands', 'stick'],
                 because: [new Reason('A file for another revision can leave the board dead.', 'F5', $context->machine->fact('board.name')->spoken().' '.$context->machine->fact('board.revision')->spoken())],
             ),
             new Step('firmware.snapshot', Stage::FirmwareUpdate, 'Record settings', Presence::Hands, Estimate::minutes(3, 6, 15),
                 [...WayIn::setup($context->machine)->instructions('the setup'), 'Photograph or note every page: the update sets them back to their defaults.'],
-                before: [Fact::SHUT_DOWN], after: [Fact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
+                before: [PathFact::SHUT_DOWN], after: [PathFact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
                 because: [new Reason('What was set is entered again afterwards.', 'F3, F5')],
                 evidence: SettingsEvidence::recorded($context->machine),
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
@@ -170,7 +170,7 @@ final class FirmwareUpdatePath
     private static function writing(JobContext $context, array $stops): array
     {
         $steps = [];
-        $before = [Fact::RECOVERY_WAY, Fact::FIRMWARE_FETCHED, Fact::FIRMWARE_RECORDED, Fact::ENCRYPTION_SETTLED, Fact::POWER_SAFE, Fact::OWNER_AGREED];
+        $before = [PathFact::RECOVERY_WAY, PathFact::FIRMWARE_FETCHED, PathFact::FIRMWARE_RECORDED, PathFact::ENCRYPTION_SETTLED, PathFact::POWER_SAFE, PathFact::OWNER_AGREED];
         $stops = $stops === [] ? [new Release('the new version', '', [3, 6, 20])] : $stops;
         $now = $context->machine->fact('firmware.version')->value;
         $from = is_scalar($now) ? (string) $now : null;
@@ -178,7 +178,7 @@ final class FirmwareUpdatePath
             $last = $index === count($stops) - 1;
             // Named by its version: a reading in between shortens the way and renumbers what is left.
             $slug = $stop->file === '' ? 'new' : strtolower((string) preg_replace('/[^A-Za-z0-9.]+/', '-', $stop->version));
-            $after = $last ? Fact::FIRMWARE_UPDATED : "firmware.stop-{$slug}";
+            $after = $last ? PathFact::FIRMWARE_UPDATED : "firmware.stop-{$slug}";
             $steps[] = new Step("firmware.write-{$slug}", Stage::FirmwareUpdate, "Write {$stop->version}", Presence::StayNear, $stop->estimate(),
                 ['Open the firmware\'s own updater, choose the file, start.', 'Do not touch anything until it has restarted by itself. Never cut the power.', "Read the version in the setup: {$stop->version}."],
                 before: $before, after: [$after], needs: ['slot', 'power', 'stick'],
@@ -190,7 +190,7 @@ final class FirmwareUpdatePath
                 waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
                 boots: [BootEvent::change(['firmware.version' => $stop->version, 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
             );
-            $before = [$after, Fact::POWER_SAFE];
+            $before = [$after, PathFact::POWER_SAFE];
             $from = $stop->version;
         }
 
@@ -207,7 +207,7 @@ final class FirmwareUpdatePath
 
         return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
             [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
-            before: [Fact::FIRMWARE_UPDATED, Fact::FIRMWARE_RECORDED], after: [Fact::SETTINGS_BACK], needs: ['hands', 'slot'],
+            before: [PathFact::FIRMWARE_UPDATED, PathFact::FIRMWARE_RECORDED], after: [PathFact::SETTINGS_BACK], needs: ['hands', 'slot'],
             done: DoneWords::in(SheetPart::Firmware, 'The settings that were recorded before were entered again.'), acts: [Act::ChangeSettings],
             because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
             evidence: [self::versionShown($stops === [] ? null : $version), ...SettingsEvidence::asRecorded($context->machine)],

@@ -31,8 +31,8 @@ use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Device;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
@@ -67,13 +67,13 @@ final class InstallPath
         $gaps = SupportEnds::gaps($system, $brief->depends);
         $ends = [SupportEnds::of($system, $context->today())];
         $gates = $swap || $new ? [] : $protection->gates();
-        $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...($new ? [] : $protection->encryption->erasingWaitsFor()), ...$ownerWaits, ...($hardware->steps === [] ? [] : [Fact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
+        $waits = [...($swap || $new ? [] : $protection->backup->erasingWaitsFor), ...($new ? [] : $protection->encryption->erasingWaitsFor()), ...$ownerWaits, ...($hardware->steps === [] ? [] : [PathFact::CASE_CLOSED]), ...self::recorded($requirements, $extras)];
         $install = InstallPlanner::plan($machine, $system, $target, $gates, $waits, $brief->owner);
         $cable = array_filter($machine->devices, static fn (Device $device): bool => $device->wired) !== [];
         $firstBoot = FirstBoot::plan($system, [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)], $cable, $policy->school('auto_encryption'), $drivers->online);
         $protecting = match (true) {
-            $new => $protection->health->contribution->and($protection->memoryContribution())->and(new Contribution(initial: [Fact::BACKUP_SETTLED])),
-            $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: [...$protection->backup->contribution->questions, ...$old->questions], initial: [Fact::SHUT_DOWN], blockers: $old->blockers)),
+            $new => $protection->health->contribution->and($protection->memoryContribution())->and(new Contribution(initial: [PathFact::BACKUP_SETTLED])),
+            $swap && ! $protection->health->rescueFirst() => $protection->withoutBackup()->and(new Contribution(questions: [...$protection->backup->contribution->questions, ...$old->questions], initial: [PathFact::SHUT_DOWN], blockers: $old->blockers)),
             $swap => $protection->contribution()->and(new Contribution(questions: $old->questions, blockers: $old->blockers)),
             default => $protection->contribution(),
         };
@@ -115,12 +115,12 @@ final class InstallPath
     /** What comes out comes out before the case is closed (rules H3, I1). */
     private static function closedLast(Contribution $hardware, Contribution $install): Contribution
     {
-        $detaches = array_filter($install->steps, static fn (Step $step): bool => in_array(Fact::DRIVES_DETACHED, $step->after, true)) !== [];
+        $detaches = array_filter($install->steps, static fn (Step $step): bool => in_array(PathFact::DRIVES_DETACHED, $step->after, true)) !== [];
         if (! $detaches) {
             return $hardware;
         }
 
-        return $hardware->withSteps(array_map(static fn (Step $step): Step => in_array(Fact::CASE_CLOSED, $step->after, true) ? $step->waitingFor(Fact::DRIVES_DETACHED) : $step, $hardware->steps));
+        return $hardware->withSteps(array_map(static fn (Step $step): Step => in_array(PathFact::CASE_CLOSED, $step->after, true) ? $step->waitingFor(PathFact::DRIVES_DETACHED) : $step, $hardware->steps));
     }
 
     private static function imageQuestions(JobContext $context): Contribution

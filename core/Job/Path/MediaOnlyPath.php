@@ -14,7 +14,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -51,8 +51,8 @@ final class MediaOnlyPath
                             ($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.')
                         : "Made for {$context->machine->title}.",
                 ],
-                before: [Fact::STICK_PROVEN],
-                after: [Fact::SHELVED, Fact::HANDED_OVER],
+                before: [PathFact::STICK_PROVEN],
+                after: [PathFact::SHELVED, PathFact::HANDED_OVER],
                 needs: ['hands'],
                 acts: [Act::HandOver],
                 done: DoneWords::of('It was labelled and shelved', 'shelved'),
@@ -62,7 +62,7 @@ final class MediaOnlyPath
         ];
 
         return new PathDraft(
-            (new Contribution($steps, initial: [Fact::DRIVERS_FETCHED, Fact::TAKEN_IN]))->and(
+            (new Contribution($steps, initial: [PathFact::DRIVERS_FETCHED, PathFact::TAKEN_IN]))->and(
                 new Contribution(
                     [],
                     $media->contribution->decisions,

@@ -31,8 +31,8 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
@@ -65,14 +65,14 @@ final class RepairPath
         // What writes nothing risks nothing, and a machine that stays dead cannot be copied anyway.
         $backup = $rung->writes ? $protection->backup->contribution : new Contribution;
         $protecting = (new Contribution($key))->and($backup)->and($protection->health->contribution)->and($protection->memoryContribution());
-        $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
+        $all = $protecting->and($media)->and(new Contribution(decisions: [$advice->decision], questions: $questions, gather: self::gather($rung), initial: [PathFact::STICK_OUT, PathFact::DRIVERS_FETCHED], blockers: self::blockers($advice, $rung)));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, $rung->writes ? $protection->backup : null)),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            ...self::rungSteps($rung, $gates, [...($media->steps === [] ? [] : [Fact::STICK_PROVEN]), ...($key === [] ? [] : [Fact::KEY_IN_HAND])]),
+            ...self::rungSteps($rung, $gates, [...($media->steps === [] ? [] : [PathFact::STICK_PROVEN]), ...($key === [] ? [] : [PathFact::KEY_IN_HAND])]),
             self::result($rung),
-            Acceptance::step($machine, $context->system(), $context->brief->edition, null, [Fact::REPAIR_DONE], ProofScope::System),
+            Acceptance::step($machine, $context->system(), $context->brief->edition, null, [PathFact::REPAIR_DONE], ProofScope::System),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -169,7 +169,7 @@ final class RepairPath
     private static function rungSteps(Rung $rung, array $gates, array $waits): array
     {
         $steps = [];
-        $before = [Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, ...$waits];
+        $before = [PathFact::OWNER_AGREED, PathFact::MACHINE_IDENTIFIED, PathFact::GATHERED, ...$waits];
         foreach ($rung->steps as $index => $entry) {
             $after = "route.{$rung->id}-{$index}";
             $restarts = $entry->restarts ?? 0;
@@ -193,7 +193,7 @@ final class RepairPath
         return new Step('route.result', Stage::Install, 'Did it help?', Presence::Hands, Estimate::minutes(1, 3, 10),
             ['Start twice and try what was wrong.', 'It did not help: do not lay this stone. On the job\'s page '
                 .'mark the way as tried; the path is then computed with the next gentlest.'],
-            before: $last >= 0 ? ["route.{$rung->id}-{$last}"] : [Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED], after: [Fact::REPAIR_DONE], needs: ['hands'],
+            before: $last >= 0 ? ["route.{$rung->id}-{$last}"] : [PathFact::OWNER_AGREED, PathFact::MACHINE_IDENTIFIED], after: [PathFact::REPAIR_DONE], needs: ['hands'],
             done: DoneWords::in(SheetPart::Repair, 'The fault was looked for twice in a row, and is '
                 .'gone.', 'what_helped'),
             because: [new Reason('A repair counts once the fault is gone twice in a row.', 'A3')],

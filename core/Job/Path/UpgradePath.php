@@ -28,9 +28,9 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -59,13 +59,13 @@ final class UpgradePath
         [$room, $roomBlockers] = self::room($context, $system);
         $gates = $protection->gates();
         $days = (int) ($system->rollbackDays ?? 10);
-        $all = $protection->contribution()->and($requirements->contribution)->and($licence->contribution)->and($extras)->and(new Contribution(decisions: [self::decision($days), $room, SupportEnds::decision($gaps, $ends)], gather: [new GatherItem('charger and network', 'in for the whole upgrade')], initial: [Fact::STICK_OUT, Fact::DRIVERS_FETCHED, Fact::SHUT_DOWN], blockers: $roomBlockers));
+        $all = $protection->contribution()->and($requirements->contribution)->and($licence->contribution)->and($extras)->and(new Contribution(decisions: [self::decision($days), $room, SupportEnds::decision($gaps, $ends)], gather: [new GatherItem('charger and network', 'in for the whole upgrade')], initial: [PathFact::STICK_OUT, PathFact::DRIVERS_FETCHED, PathFact::SHUT_DOWN], blockers: $roomBlockers));
         $steps = [
             ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $target->drive, $brief->owner, $protection->backup, SupportEnds::missing($gaps))),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            ...self::steps($context, $gates, [...($protection->backup->somethingToKeep() ? [Fact::BACKUP_DETACHED] : []), ...array_merge(...array_map(static fn (Step $step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]])], $days),
-            Acceptance::step($machine, $system, $brief->edition, null, [Fact::UPDATED, Fact::ACTIVATED]),
+            ...self::steps($context, $gates, [...($protection->backup->somethingToKeep() ? [PathFact::BACKUP_DETACHED] : []), ...array_merge(...array_map(static fn (Step $step): array => $step->after, [...$requirements->contribution->steps, ...$extras->steps]), ...[[]])], $days),
+            Acceptance::step($machine, $system, $brief->edition, null, [PathFact::UPDATED, PathFact::ACTIVATED]),
         ];
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
@@ -124,26 +124,26 @@ final class UpgradePath
                 .'image', Presence::WalkAway, Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
                 ["Run `sha256sum {$file}`.", $hash === null ? 'The publisher gives no checksum: note the one you '
                     .'got.' : "It must print `{$hash}`."],
-                after: [Fact::IMAGE_PROVEN], needs: ['bench computer'], because: [new Reason('A damaged image shows '
+                after: [PathFact::IMAGE_PROVEN], needs: ['bench computer'], because: [new Reason('A damaged image shows '
                     .'here, not in the middle of the upgrade.', 'M2', $image->dated())]),
             new Step('install.start', Stage::Install, 'Start the upgrade', Presence::Hands, Estimate::minutes(3, 6, 20),
                 ['In the running system open the image and start its '
                     .'installer.', 'Choose to keep files, programs and settings. Greyed out: edition or language '
                     .'differ; stop.', 'Third-party guards and drive tools off for the upgrade.'],
-                before: [Fact::IMAGE_PROVEN, Fact::OWNER_AGREED, Fact::MACHINE_IDENTIFIED, Fact::GATHERED, Fact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], acts: [Act::WriteSystem], gates: $gates,
+                before: [PathFact::IMAGE_PROVEN, PathFact::OWNER_AGREED, PathFact::MACHINE_IDENTIFIED, PathFact::GATHERED, PathFact::ENCRYPTION_SETTLED, ...$waits], after: ['install.started'], needs: ['hands', 'slot', 'power'], acts: [Act::WriteSystem], gates: $gates,
                 because: [new Reason('In place keeps everything, with a way back.', 'A3', $system->dated())],
                 evidence: [new Evidence('keeps', 'The installer says it '
                     .'keeps', 'choice', ['all' => 'files, programs and settings'])]),
             new Step(self::INSTALLED, Stage::Install, "Upgrade to {$system->name}", Presence::WalkAway, $minutes, ['Leave it alone, charger in.'],
-                before: ['install.started'], after: [Fact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
+                before: ['install.started'], after: [PathFact::SYSTEM_INSTALLED], needs: ['slot', 'power'], acts: [Act::WriteSystem], because: [new Reason("{$restarts} restarts. From its end on it can be taken back for {$days} days.", 'I5, I6', $system->dated())],
                 done: DoneWords::of("It was upgraded to {$system->name}"),
                 waiting: new Waiting(['the percentage stands still for long '
                     .'minutes', "{$restarts} restarts"], 'An hour without any change: restart once; it goes back by '
                     .'itself if it cannot go on.', $restarts),
                 boots: [BootEvent::change(['system.loader' => 'new']), ...array_fill(0, $restarts, BootEvent::start(Wants::System))]),
-            new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [Fact::SYSTEM_INSTALLED], after: [Fact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem], because: [new Reason('Network settings are kept.', 'D5')]),
+            new Step('network.online', Stage::Network, 'Get online', Presence::Hands, Estimate::minutes(0.5, 1, 8), ['See that it is online as before.'], before: [PathFact::SYSTEM_INSTALLED], after: [PathFact::ONLINE], needs: ['hands', 'network'], acts: [Act::WriteSystem], because: [new Reason('Network settings are kept.', 'D5')]),
             new Step('updates.system', Stage::Updates, 'System updates', Presence::WalkAway, $system->updates->estimate(), ['Start the update, let it restart as often as it wants.', 'Do not let any tool remove the old system\'s folder: with it the way back is gone.'],
-                before: [Fact::ONLINE], after: [Fact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem], done: DoneWords::of('System updates were installed'),
+                before: [PathFact::ONLINE], after: [PathFact::UPDATED], needs: ['network', 'power'], acts: [Act::WriteSystem], done: DoneWords::of('System updates were installed'),
                 because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
                 waiting: new Waiting(['the same percentage twice'], 'Restart once and look again.', 1)),
         ];

@@ -32,12 +32,12 @@ final readonly class PlannedFile
     public static function fromArray(array $data, int $index): self
     {
         $file = new self(
-            Read::path($data, "files[{$index}].path"),
-            Read::whole($data, "files[{$index}].bytes"),
-            Read::path($data, "files[{$index}].source"),
-            Read::whole($data, "files[{$index}].at"),
-            (string) Read::oneOf($data, "files[{$index}].from", ['image', 'drivers']),
-            Read::whole($data, "files[{$index}].of"),
+            PlanFields::path($data, "files[{$index}].path"),
+            PlanFields::whole($data, "files[{$index}].bytes"),
+            PlanFields::path($data, "files[{$index}].source"),
+            PlanFields::whole($data, "files[{$index}].at"),
+            (string) PlanFields::oneOf($data, "files[{$index}].from", ['image', 'drivers']),
+            PlanFields::whole($data, "files[{$index}].of"),
         );
 
         return $file->at + $file->bytes <= $file->of

@@ -42,12 +42,12 @@ final readonly class SourceImage
     public static function fromArray(array $data): self
     {
         return new self(
-            Read::name($data, 'image.file'),
-            Read::whole($data, 'image.bytes'),
-            Read::maybeHash($data, 'image.sha256'),
-            Read::oneOf($data, 'image.compression', ['gzip', 'bzip2', 'xz', 'zstd', 'zip'], true),
-            Read::maybeWhole($data, 'image.expanded_bytes'),
-            Read::oneOf($data, 'image.tree', ['udf', 'iso', 'fat'], true),
+            PlanFields::name($data, 'image.file'),
+            PlanFields::whole($data, 'image.bytes'),
+            PlanFields::maybeHash($data, 'image.sha256'),
+            PlanFields::oneOf($data, 'image.compression', ['gzip', 'bzip2', 'xz', 'zstd', 'zip'], true),
+            PlanFields::maybeWhole($data, 'image.expanded_bytes'),
+            PlanFields::oneOf($data, 'image.tree', ['udf', 'iso', 'fat'], true),
         );
     }
 

@@ -19,18 +19,18 @@ final readonly class Splitter
     /** @throws PlanFault */
     public static function fromArray(mixed $data): self
     {
-        $block = Read::block(['splitter' => $data], 'splitter', 'a list of arguments is needed.');
+        $block = PlanFields::block(['splitter' => $data], 'splitter', 'a list of arguments is needed.');
         $command = is_array($block['command'] ?? null) ? $block['command'] : [];
         $words = array_values(array_filter($command, is_string(...)));
         if ($words === [] || count($words) !== count($command)) {
             throw PlanFault::at('splitter', 'a list of arguments is needed.');
         }
-        $pattern = Read::path($block, 'splitter.pattern');
+        $pattern = PlanFields::path($block, 'splitter.pattern');
         if (substr_count($pattern, '%') !== 1 || ! str_contains($pattern, '%d')) {
             throw PlanFault::at('splitter.pattern', 'names of parts with one %d are needed.');
         }
 
-        return new self($words, $pattern, Read::path($block, 'splitter.source'));
+        return new self($words, $pattern, PlanFields::path($block, 'splitter.source'));
     }
 
     /** @return array<string, mixed> */

@@ -53,10 +53,10 @@ final readonly class StickPlan
         if (($data['cobblestone_stick_plan'] ?? null) !== self::VERSION) {
             throw PlanFault::at('cobblestone_stick_plan', 'this is no stick plan of version '.self::VERSION.'.');
         }
-        $image = SourceImage::fromArray(Read::block($data, 'image', 'the image is missing.'));
-        $mode = WriteMode::from((string) Read::oneOf($data, 'mode', ['raw', 'files-copied']));
+        $image = SourceImage::fromArray(PlanFields::block($data, 'image', 'the image is missing.'));
+        $mode = WriteMode::from((string) PlanFields::oneOf($data, 'mode', ['raw', 'files-copied']));
         $files = [];
-        foreach (Read::rows($data, 'files') as $index => $row) {
+        foreach (PlanFields::rows($data, 'files') as $index => $row) {
             $files[] = PlannedFile::fromArray($row, $index);
         }
         try {
@@ -65,13 +65,13 @@ final readonly class StickPlan
             throw PlanFault::at('layout', $e->getMessage());
         }
         $plan = new self(
-            Read::text($data, 'title', 120),
+            PlanFields::text($data, 'title', 120),
             $image,
             $mode,
-            Read::whole($data, 'device_bytes'),
-            Read::whole($data, 'sector_bytes'),
-            ($data['serial'] ?? null) === null ? null : Read::text($data, 'serial', 120),
-            ($data['label'] ?? null) === null ? null : Read::text($data, 'label', 11),
+            PlanFields::whole($data, 'device_bytes'),
+            PlanFields::whole($data, 'sector_bytes'),
+            ($data['serial'] ?? null) === null ? null : PlanFields::text($data, 'serial', 120),
+            ($data['label'] ?? null) === null ? null : PlanFields::text($data, 'label', 11),
             $layout,
             $files,
             ($data['splitter'] ?? null) === null ? null : Splitter::fromArray($data['splitter']),

@@ -12,7 +12,7 @@ final readonly class StickTarget
     }
 
     /**
-     * Why this is not the stick the plan was made for; empty when it is. Read again right before the first write.
+     * Why this is not the stick the plan was made for; empty when it is. PlanFields again right before the first write.
      *
      * @return list<string>
      */

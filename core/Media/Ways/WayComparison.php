@@ -28,7 +28,7 @@ final class WayComparison
     }
 
     /** @param  Bytes|null  $stick  the size of the stick, where one is chosen */
-    public static function of(WaysOf $of, ?Bytes $stick, StickRates $rates, Policy $policy): self
+    public static function of(WayInput $of, ?Bytes $stick, StickRates $rates, Policy $policy): self
     {
         $ways = [
             self::raw($of, $stick, $rates),
@@ -53,7 +53,7 @@ final class WayComparison
         return null;
     }
 
-    private static function raw(WaysOf $of, ?Bytes $stick, StickRates $rates): Way
+    private static function raw(WayInput $of, ?Bytes $stick, StickRates $rates): Way
     {
         $report = $of->report;
         $against = $report->canBeRaw() ? [] : [$report->starts('raw')];
@@ -71,7 +71,7 @@ final class WayComparison
                 .'unpacked.'] : []), HostSpace::raw(Bytes::of($report->bytes))->describe()], $cannot);
     }
 
-    private static function copied(string $key, string $title, Scheme $scheme, bool $storage, WaysOf $of, ?Bytes $stick, StickRates $rates, Policy $policy): Way
+    private static function copied(string $key, string $title, Scheme $scheme, bool $storage, WayInput $of, ?Bytes $stick, StickRates $rates, Policy $policy): Way
     {
         $report = $of->report;
         $against = $report->canBeCopied() ? [] : [$report->starts('copied')];
@@ -107,7 +107,7 @@ final class WayComparison
     }
 
     /** Rule M5 (b): a small FAT32 partition to start from, the payload on a second one. */
-    private static function twoPartitions(WaysOf $of, ?Bytes $stick, StickRates $rates, Policy $policy): Way
+    private static function twoPartitions(WayInput $of, ?Bytes $stick, StickRates $rates, Policy $policy): Way
     {
         $against = match (true) {
             ! $of->report->canBeCopied() => [$of->report->starts('copied')],
@@ -123,7 +123,7 @@ final class WayComparison
                 .'here.'], ['Some firmware lists the stick twice.'], false);
     }
 
-    private static function need(WaysOf $of, bool $storage, Policy $policy): Bytes
+    private static function need(WayInput $of, bool $storage, Policy $policy): Bytes
     {
         $files = $of->report->files ?? ['count' => 0, 'directories' => 0, 'bytes' => 0];
         $bytes = Bytes::of($files['bytes'])->plus($of->drivers);
@@ -142,7 +142,7 @@ final class WayComparison
     }
 
     /** @return array{0: WriteTime, 1: WriteTime} */
-    private static function times(WaysOf $of, StickRates $rates): array
+    private static function times(WayInput $of, StickRates $rates): array
     {
         $bytes = Bytes::of($of->report->files['bytes'] ?? 0)->plus($of->drivers);
         $perFile = Duration::seconds((int) ceil($rates->perFile(($of->report->files['count'] ?? 0) + $of->driverFiles)));
@@ -158,7 +158,7 @@ final class WayComparison
     }
 
     /** @param  list<Way>  $ways */
-    private static function decide(array $ways, WaysOf $of, Policy $policy): ?Decision
+    private static function decide(array $ways, WayInput $of, Policy $policy): ?Decision
     {
         $possible = array_values(array_filter($ways, static fn (Way $way): bool => $way->isPossible() && $way->buildable));
         if ($possible === []) {

@@ -21,7 +21,7 @@
 <div class="acts"><a class="btn" href="/jobs/{{ $job->id }}/paper">Path on paper</a>@unless ($job->isOpen())<a class="btn go" href="/jobs/{{ $job->id }}/handover">Handover sheet</a>@endunless</div>
 </section>
 <aside class="because" aria-label="Because"><h2>Because</h2>@include('parts.because')
-@if ($state === \Cobblestone\Runbook\StepState::Ahead)<h2>Waits for</h2><ul>@foreach ($progress->missing($step) as $fact)<li>{{ \Cobblestone\Runbook\Fact::spoken($fact) }}</li>@endforeach</ul>@endif
+@if ($state === \Cobblestone\Runbook\StepState::Ahead)<h2>Waits for</h2><ul>@foreach ($progress->missing($step) as $fact)<li>{{ \Cobblestone\Runbook\PathFact::spoken($fact) }}</li>@endforeach</ul>@endif
 </aside>
 </div>
 @include('jobs.questions')

@@ -34,7 +34,7 @@
 @error('step')<p class="wrong" role="alert">{{ $message }}</p>@enderror
 @if (! $open)@include('run.written')@endif
 @if ($mayWork && ! $closed)
-@if ($missing !== [])<p class="waits"><b>You can read this ahead.</b> It starts when {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $missing)) }}.</p>@endif
+@if ($missing !== [])<p class="waits"><b>You can read this ahead.</b> It starts when {{ implode(', and ', array_map(\Cobblestone\Runbook\PathFact::spoken(...), $missing)) }}.</p>@endif
 @include('run.shut')
 @if ($starts !== [])@include('run.starts')@endif
 @if ($open)

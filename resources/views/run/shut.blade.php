@@ -9,7 +9,7 @@
 @elseif ($gate->opener && $gate->opener->evidence !== [] && $progress->missing($gate->opener) === [])
 @include('run.evidence', ['for' => $gate->opener, 'button' => 'Open the gate'])
 @elseif ($gate->opener)
-<p>It opens with the stone <a href="?stone={{ $gate->opener->id }}">{{ $gate->opener->title }}</a>@if ($progress->missing($gate->opener) !== []), which itself waits until {{ implode(', and ', array_map(\Cobblestone\Runbook\Fact::spoken(...), $progress->missing($gate->opener))) }}@endif.</p>
+<p>It opens with the stone <a href="?stone={{ $gate->opener->id }}">{{ $gate->opener->title }}</a>@if ($progress->missing($gate->opener) !== []), which itself waits until {{ implode(', and ', array_map(\Cobblestone\Runbook\PathFact::spoken(...), $progress->missing($gate->opener))) }}@endif.</p>
 @elseif ($gate->id === 'stop-memory')
 <p>It opens when the <a href="/jobs/{{ $job->id }}/memory" data-key="m">memory sheet</a> says that the fault is found, or that two passes at standard speed are clean.</p>
 @elseif ($gate->opens === \Cobblestone\Runbook\OpensBy::Reading)

@@ -2,7 +2,7 @@
 
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Brief\BriefFault;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Refused;
 use Tests\Support\Demo;
@@ -63,9 +63,9 @@ it('takes no copy for proven that is not what was planned', function () use ($pr
 
 it('gates both the firmware and the erasing while a chip-bound drive has something to keep', function () {
     $plan = Demo::plan('fairlead-13');
-    expect($plan->step('firmware.set')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)
+    expect($plan->step('firmware.set')?->gates[0]->fact)->toBe(PathFact::BACKUP_SETTLED)
         ->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.check-backup')
-        ->and($plan->step('target.erase')?->before)->toContain(Fact::BACKUP_DETACHED);
+        ->and($plan->step('target.erase')?->before)->toContain(PathFact::BACKUP_DETACHED);
 });
 
 it('leaves the firmware free where its change cannot lock anything', function (string $state) {
@@ -95,7 +95,7 @@ it('has no backup gate for a blank drive', function () {
 it('opens the gate by the owner\'s word where nothing is kept', function () {
     $plan = Demo::plan('pocket-lantern');
     expect($plan->step('protect.back-up'))->toBeNull()
-        ->and($plan->step('protect.owner-word')?->after)->toContain(Fact::BACKUP_SETTLED)
+        ->and($plan->step('protect.owner-word')?->after)->toContain(PathFact::BACKUP_SETTLED)
         ->and($plan->step('target.erase')?->gates[0]->opensBy)->toBe('protect.owner-word')
         ->and($plan->step('target.erase')?->gates[0]->waivableBy)->toBe([]);
 });

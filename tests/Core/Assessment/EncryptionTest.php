@@ -9,7 +9,7 @@ use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Tests\Support\Demo;
 
@@ -79,14 +79,14 @@ it('has the key in hand, suspends over the planned restarts and resumes as a put
         ->and(array_search('protect.suspend', $ids, true))->toBeLessThan(array_search('firmware.write-1.14', $ids, true))
         ->and($plan->step('protect.suspend')?->instructions[0])->toContain('at least 3 restarts')
         ->and($plan->step('protect.suspend')?->opens[0]->closedBy)->toBe('put-back.resume')
-        ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(Fact::putBack('protection-suspended'))
+        ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(PathFact::putBack('protection-suspended'))
         ->and($plan->verdict()->value)->toBe('go');
 });
 
 it('suspends nothing where nothing can ask', function (array $facts) use ($firmware) {
     $plan = $firmware($facts);
     expect($plan->step('protect.suspend'))->toBeNull()
-        ->and($plan->initial)->toContain(Fact::ENCRYPTION_SETTLED)
+        ->and($plan->initial)->toContain(PathFact::ENCRYPTION_SETTLED)
         ->and($plan->verdict()->value)->toBe('go');
 })->with([[['drive.encryption' => 'none']], [['drive.encryption' => 'key-in-clear']], [['drive.encryption' => 'passphrase']], [['drive.encryption' => 'chip', 'encryption.binding' => 'keys']]]);
 
@@ -94,7 +94,7 @@ it('asks, and keeps the gate shut, while nobody knows how the drive is protected
     $plan = $firmware([]);
     expect($plan->verdict()->value)->toBe('hold')
         ->and($plan->questions[0]->fact)->toBe('drive.encryption')
-        ->and($plan->step('firmware.write-1.14')?->gates[0]->fact)->toBe(Fact::answered('drive.encryption'));
+        ->and($plan->step('firmware.write-1.14')?->gates[0]->fact)->toBe(PathFact::answered('drive.encryption'));
 });
 
 it('asks for the key before it suspends, and for the binding last', function () use ($firmware) {
@@ -116,7 +116,7 @@ it('decrypts a drive that moves only where its key is missing, and by the clock 
     expect($step?->time->likely->seconds)->toBe((int) ceil(256_060_514_304 / 60_000_000))
         ->and($step?->evidence[0]->least)->toBe(100)
         ->and($step?->instructions[1])->toContain('"Protection off" comes long before')
-        ->and($swap('no')->step('hardware.swap-drive')?->before)->toContain(Fact::DECRYPTED);
+        ->and($swap('no')->step('hardware.swap-drive')?->before)->toContain(PathFact::DECRYPTED);
 });
 
 it('says of a drive that comes out whether its key goes along, and never that it is erased', function (array $facts, string $chosen, array $asks) {

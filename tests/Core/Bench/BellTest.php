@@ -3,9 +3,9 @@
 use Cobblestone\Bench\Bell;
 use Cobblestone\Bench\JobSummary;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;
@@ -141,7 +141,7 @@ it('puts trouble first, then what is due soonest, then by slot', function () {
 });
 
 it('rings for a stone that is shut with the word and the reason, not with what to do', function () {
-    $gate = new Gate('stop-hot', Fact::cleared('hot'), 'It is too hot.', '', kind: GateKind::Stop);
+    $gate = new Gate('stop-hot', PathFact::cleared('hot'), 'It is too hot.', '', kind: GateKind::Stop);
     $plan = Demo::planOf([
         Demo::step('look', [], ['looked']),
         Demo::step('write', ['looked'], ['w'], instructions: ['Write it.'], gates: [$gate]),

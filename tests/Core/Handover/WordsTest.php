@@ -10,9 +10,9 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\PlannedJob;
 use Cobblestone\Runbook\Progress;
@@ -60,13 +60,13 @@ it('says of files what became of them', function (array $job, array $steps, arra
 
     return [
         'a stick has none' => [['goal' => 'media-only'], [], [], ['backup' => ['keep' => 'nothing']], [], null],
-        'a blank drive has none' => [[], [], [Fact::OWNER_AGREED], ['backup' => ['keep' => 'blank']], [], null],
+        'a blank drive has none' => [[], [], [PathFact::OWNER_AGREED], ['backup' => ['keep' => 'blank']], [], null],
         'a copy that is to come' => [[], $copy, [], ['backup' => ['keep' => 'some']], [], 'Not copied yet.'],
         'a copy that was waived' => [[], $copy, [], ['backup' => ['keep' => 'some']], ['!'], 'No proven copy was made; see what was waived.'],
-        'a copy in an earlier path, now handed over' => [[], $copy, [Fact::HANDED_OVER], ['backup' => ['keep' => 'some']], [], null],
-        'a drive that is out' => [['goal' => 'drive-swap'], [], [Fact::PART_FITTED], [], [], 'They are on your old drive, which was not erased.'],
+        'a copy in an earlier path, now handed over' => [[], $copy, [PathFact::HANDED_OVER], ['backup' => ['keep' => 'some']], [], null],
+        'a drive that is out' => [['goal' => 'drive-swap'], [], [PathFact::PART_FITTED], [], [], 'They are on your old drive, which was not erased.'],
         'a drive that is to come out' => [['goal' => 'drive-swap'], [], [], [], [], null],
-        'nothing kept, and said so' => [[], [], [Fact::OWNER_AGREED], ['backup' => ['keep' => 'nothing']], [], 'You wanted nothing kept; no copy was made.'],
+        'nothing kept, and said so' => [[], [], [PathFact::OWNER_AGREED], ['backup' => ['keep' => 'nothing']], [], 'You wanted nothing kept; no copy was made.'],
         'nothing kept, not said yet' => [[], [], [], ['backup' => ['keep' => 'nothing']], [], null],
         'a system that stays' => [['goal' => 'firmware-update'], [], [], [], [], 'They stayed where they are; no copy was made for this work.'],
         'a revived machine' => [['goal' => 'cable-restore'], [Demo::step('install.revive')], [], [], [], 'They stayed where they are; no copy was made for this work.'],
@@ -83,14 +83,14 @@ it('adds what was not copied to what was', function (array $not, array $words) {
 it('begins with what it is and what it was here for', function (array $job, array $initial, array $steps, string $words) {
     expect(IntroWords::of(Progress::of(smallPlan($job, $steps, $initial), [])))->toBe($words);
 })->with([
-    [['goal' => 'media-only', 'stick' => 'S4', 'image' => 'Tansy Desktop 7.2', 'kind' => 'any'], [Fact::STICK_PROVEN], [], 'A stick, S4, with Tansy Desktop 7.2 for any machine that it fits, made for the lounge.'],
+    [['goal' => 'media-only', 'stick' => 'S4', 'image' => 'Tansy Desktop 7.2', 'kind' => 'any'], [PathFact::STICK_PROVEN], [], 'A stick, S4, with Tansy Desktop 7.2 for any machine that it fits, made for the lounge.'],
     [['goal' => 'media-only'], [], [], 'A stick that is to be made with Tansy Desktop 7 Dock for a Norrel Fairlead 13, made for the lounge.'],
-    [[], [Fact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, installed fresh.'],
+    [[], [PathFact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, installed fresh.'],
     [['edition' => null], [], [], 'Norrel Fairlead 13, for the lounge. It is to carry Tansy Desktop 7, installed fresh.'],
-    [['goal' => 'drive-swap'], [Fact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, installed fresh on a new drive.'],
+    [['goal' => 'drive-swap'], [PathFact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, installed fresh on a new drive.'],
     [['goal' => 'first-power-on', 'system' => null, 'edition' => null], [], [], 'Norrel Fairlead 13, for the lounge. It is a new build. It is to carry a system.'],
-    [['goal' => 'factory-restore'], [Fact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, as its maker delivered it.'],
-    [['goal' => 'cable-restore'], [Fact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, restored over a cable.'],
+    [['goal' => 'factory-restore'], [PathFact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, as its maker delivered it.'],
+    [['goal' => 'cable-restore'], [PathFact::SYSTEM_INSTALLED], [], 'Norrel Fairlead 13, for the lounge. It now carries Tansy Desktop 7 Dock, restored over a cable.'],
     [['goal' => 'cable-restore'], [], [Demo::step('install.revive')], 'Norrel Fairlead 13, for the lounge. It was here to be revived over a cable; your data was meant to stay.'],
     [['goal' => 'firmware-update'], [], [], 'Norrel Fairlead 13, for the lounge. It was here to have its firmware updated; programs and files were not touched.'],
     [['goal' => 'card-swap'], [], [], 'Norrel Fairlead 13, for the lounge. It was here to get another graphics card; programs and files were meant to stay.'],
@@ -161,7 +161,7 @@ it('tells what stays other than it was, signed or not', function (array $laid, a
 ]);
 
 it('tells how it came in and what goes back', function (?array $in, ?array $finding, string $words) {
-    $steps = [Demo::step('intake.take-in'), Demo::step('hand-over.give-back', after: [Fact::HANDED_OVER])];
+    $steps = [Demo::step('intake.take-in'), Demo::step('hand-over.give-back', after: [PathFact::HANDED_OVER])];
     $entries = [
         ...($in === null ? [] : [Demo::entry(1, EntryKind::Done, 'intake.take-in', 0, ['evidence' => $in])]),
         ...($finding === null ? [] : [Demo::entry(2, EntryKind::Done, 'hand-over.give-back', 0, ['evidence' => ['received_by' => 'the lounge', 'delete_by' => '12 March'], 'findings' => ['accessories_back' => $finding]])]),
@@ -184,7 +184,7 @@ it('tells until when an upgrade can be taken back, once it was done', function (
 it('says for the first days only what applies', function (array $job, array $facts, array $words) {
     expect(toldSheet(smallPlan($job, [], $facts), [])->first)->toBe($words);
 })->with([
-    [[], [], []], [[], [Fact::SYSTEM_INSTALLED], ['The first hours may be slow while the system sets itself up.']], [['goal' => 'media-only'], [Fact::SYSTEM_INSTALLED], []],
-    [[], [Fact::FIRST_BOOT_DONE], ['You type the password yourself; nobody here has it. Keep it where only you find it.']],
-    [[], [Fact::putBack('old-drive')], ['Deleting is not secure erasure. Ask us before you pass the old drive on.']],
+    [[], [], []], [[], [PathFact::SYSTEM_INSTALLED], ['The first hours may be slow while the system sets itself up.']], [['goal' => 'media-only'], [PathFact::SYSTEM_INSTALLED], []],
+    [[], [PathFact::FIRST_BOOT_DONE], ['You type the password yourself; nobody here has it. Keep it where only you find it.']],
+    [[], [PathFact::putBack('old-drive')], ['Deleting is not secure erasure. Ask us before you pass the old drive on.']],
 ]);

@@ -5,7 +5,7 @@ use Cobblestone\Hardware\Screws;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Runbook\EvidenceJudge;
 use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Step;
@@ -57,11 +57,11 @@ it('opens, fits and closes a machine in an order that can be undone', function (
         ->and($plan->step('hardware.swap-drive')->opens[0]->closedBy)
         ->toBe('put-back.old-drive')
         ->and($plan->step('put-back.old-drive')->before)
-        ->toBe([Fact::PROVEN, Fact::PART_FITTED, 'data.carried-over'])
+        ->toBe([PathFact::PROVEN, PathFact::PART_FITTED, 'data.carried-over'])
         ->and($plan->step('put-back.old-drive')->after)
-        ->toBe([Fact::putBack('old-drive')])
+        ->toBe([PathFact::putBack('old-drive')])
         ->and($plan->step('hardware.close')->before)
-        ->toBe([Fact::PART_FITTED])
+        ->toBe([PathFact::PART_FITTED])
         ->and($plan->step('install.carry-over')->presence)
         ->toBe(Presence::WalkAway);
 });
@@ -101,7 +101,7 @@ it('carries nothing over where nothing is kept', function () {
     expect($plan->step('install.carry-over'))
         ->toBeNull()
         ->and($plan->step('put-back.old-drive')->before)
-        ->toBe([Fact::PROVEN, Fact::PART_FITTED])
+        ->toBe([PathFact::PROVEN, PathFact::PART_FITTED])
         ->and(json_encode($plan->gather))
         ->not->toContain('adapter or enclosure');
 });
@@ -151,5 +151,5 @@ it('counts the parts of a new build before a system hides what is missing', func
         ->and($plan->step('hardware.first-power')->presence)
         ->toBe(Presence::StayNear)
         ->and($plan->step('hardware.close')->before)
-        ->toBe([Fact::POWERED_ONCE]);
+        ->toBe([PathFact::POWERED_ONCE]);
 });

@@ -5,7 +5,7 @@ use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Planner;
 use Tests\Support\Demo;
 
@@ -25,7 +25,7 @@ it('gives the golden plan', function (string $job) {
 it('keeps every step\'s facts in order, and no one-way step before its gates', function (string $job) {
     $plan = Demo::plan($job);
     $open = array_values(
-        array_filter(array_merge(...array_map(fn ($step) => $step->required(), $plan->steps)), Fact::isAnswer(...)),
+        array_filter(array_merge(...array_map(fn ($step) => $step->required(), $plan->steps)), PathFact::isAnswer(...)),
     );
     $held = $plan->initial;
     foreach ($plan->steps as $step) {

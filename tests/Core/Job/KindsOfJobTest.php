@@ -13,8 +13,8 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Quantity\Power;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Tests\Support\Demo;
 
@@ -26,7 +26,7 @@ it('has a golden job for each kind, whole from first to last stone', function ()
     expect($kinds)->toBe($all);
     foreach (Demo::ALL as $job) {
         $steps = Demo::plan($job)->steps;
-        expect($steps[count($steps) - 1]->after)->toContain(Fact::HANDED_OVER)
+        expect($steps[count($steps) - 1]->after)->toContain(PathFact::HANDED_OVER)
             ->and($steps[count($steps) - 1]->stage->value)->toBe('hand-over');
     }
 });
@@ -48,7 +48,7 @@ it('gives a new build power before its stick, and loses nothing', function () {
         ->and($plan->step('protect.back-up'))->toBeNull()
         ->and($plan->step('target.erase')?->gates)->toBe([])
         ->and($plan->step('target.erase')?->confirmation?->loses)->toBe('whatever is on it: its contents were not read')
-        ->and($plan->step('target.erase')?->before)->toContain(Fact::CASE_CLOSED)
+        ->and($plan->step('target.erase')?->before)->toContain(PathFact::CASE_CLOSED)
         ->and($plan->step('hardware.first-power')?->rows[0])->toBe(['seen in setup' => 'Memory', 'must be' => '32.0 GiB']);
 });
 
@@ -67,7 +67,7 @@ it('rescues a failing drive before it comes out, and carries the data over from 
     expect(array_search('protect.back-up', $ids, true))->toBeLessThan(array_search('hardware.swap-drive', $ids, true))
         ->and($plan->step('install.carry-over')?->instructions[0])->toContain('the rescued copy')
         ->and($plan->step('target.erase')?->confirmation?->serial)->toBe('SM3-2610-55E0C1')
-        ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(Fact::putBack('old-drive'))
+        ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(PathFact::putBack('old-drive'))
         ->and($plan->layouts['target']['bytes'])->toBe(512110190592);
 });
 
@@ -163,7 +163,7 @@ it('revives before it restores, and restores only once nothing is kept or revivi
     $with = fn (array $facts) => Demo::plan('cable-restore', ['machine' => ['facts' => ['owner.lock' => 'signed-out', ...$facts]]]);
     expect($with(['owner.keep' => 'some'])->step('install.revive'))->not->toBeNull()
         ->and($with(['owner.keep' => 'some'])->step('target.restore'))->toBeNull()
-        ->and($with(['owner.keep' => 'some', 'tried' => 'revive'])->step('target.restore')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)
+        ->and($with(['owner.keep' => 'some', 'tried' => 'revive'])->step('target.restore')?->gates[0]->fact)->toBe(PathFact::BACKUP_SETTLED)
         ->and($with(['owner.keep' => 'nothing'])->step('install.revive'))->toBeNull();
     expect($with(['owner.keep' => 'nothing'])->step('boot.recovery')?->instructions[0])->toBe('Cable into the socket usb-c, rear, nearest the power lead, seen from behind.')
         ->and(Demo::plan('cable-restore', ['image' => 'orrin-desktop-3'])->blockers[0]->reason)->toContain('is no restore image');
@@ -172,7 +172,7 @@ it('revives before it restores, and restores only once nothing is kept or revivi
 it('upgrades in place with a way back, and says what room it wants', function () {
     $plan = Demo::plan('upgrade');
     expect($plan->assessment['rollback'])->toBe(['step' => 'install.upgrade', 'days' => 10])
-        ->and($plan->step('install.start')?->gates[0]->fact)->toBe(Fact::BACKUP_SETTLED)
+        ->and($plan->step('install.start')?->gates[0]->fact)->toBe(PathFact::BACKUP_SETTLED)
         ->and($plan->steps[count($plan->steps) - 1]->gates)->toBe([])
         ->and(array_filter($plan->steps, fn ($step) => $step->isOneWay()))->toBe([]);
     $free = fn (int $bytes) => Demo::plan('upgrade', ['machine' => ['facts' => ['drive.encryption' => 'none', 'drive.free_bytes' => $bytes]]])->blockers;
@@ -277,7 +277,7 @@ it('has for every gate of every kind of job a step that opens it, or the fact al
     $shut = [];
     foreach ($plan->steps as $step) {
         foreach ($step->gates as $gate) {
-            if (! in_array($gate->fact, $made, true) && ! Fact::isAnswer($gate->fact)) {
+            if (! in_array($gate->fact, $made, true) && ! PathFact::isAnswer($gate->fact)) {
                 $shut[] = "{$step->id} waits for {$gate->fact}";
             }
         }

@@ -1,7 +1,7 @@
 <?php
 
 use Cobblestone\Media\Build\PlanFault;
-use Cobblestone\Media\Build\Read;
+use Cobblestone\Media\Build\PlanFields;
 use Cobblestone\Media\Build\Script\GuardedScript;
 use Cobblestone\Media\Build\Script\ShellText;
 use Cobblestone\Media\Build\StickPlan;
@@ -119,63 +119,63 @@ it('quotes words so that a shell takes them for nothing else', function () {
 it('refuses fields of a document by name', function (Closure $read, string $says) {
     expect($read)->toThrow(PlanFault::class, $says);
 })->with([
-    [fn () => Read::whole([], 'a.b'), 'a.b: a whole number is needed.'],
-    [fn () => Read::whole(['b' => -1], 'a.b'), 'a.b'],
-    [fn () => Read::whole(['b' => '5'], 'a.b'), 'a.b'],
-    [fn () => Read::whole(['b' => 1 << 50], 'a.b'), 'a.b'],
-    [fn () => Read::whole(['b' => 1.5], 'b'), 'b:'],
-    [fn () => Read::text(['t' => 5], 't'), 't: a line of text is needed.'],
-    [fn () => Read::text(['t' => "a\nb"], 't'), 't:'],
-    [fn () => Read::text(['t' => "a\x7F"], 't'), 't:'],
-    [fn () => Read::text(['t' => str_repeat('x', 501)], 't'), 't:'],
-    [fn () => Read::text(['t' => 'abc'], 't', 2), 't:'],
-    [fn () => Read::name(['n' => 'a/b'], 'n'), 'n: a file\'s name without folders is needed.'],
-    [fn () => Read::name(['n' => ''], 'n'), 'n:'],
-    [fn () => Read::name(['n' => '..'], 'n'), 'n:'],
-    [fn () => Read::name(['n' => '.'], 'n'), 'n:'],
-    [fn () => Read::name(['n' => str_repeat('x', 256)], 'n'), 'n:'],
-    [fn () => Read::path(['p' => '/a'], 'p'), 'p: "/a" is no path below the top of a stick.'],
-    [fn () => Read::path(['p' => 'a/../b'], 'p'), 'p:'],
-    [fn () => Read::path(['p' => 'a/.'], 'p'), 'p:'],
-    [fn () => Read::path(['p' => 'a//b'], 'p'), 'p:'],
-    [fn () => Read::path(['p' => ''], 'p'), 'p:'],
-    [fn () => Read::maybeHash(['h' => str_repeat('A', 64)], 'h'), 'h: a SHA-256'],
-    [fn () => Read::maybeHash(['h' => str_repeat('a', 63)], 'h'), 'h:'],
-    [fn () => Read::maybeHash(['h' => 5], 'h'), 'h:'],
-    [fn () => Read::oneOf(['o' => 'c'], 'o', ['a', 'b']), 'o: one of a, b is needed.'],
-    [fn () => Read::oneOf([], 'o', ['a']), 'o:'],
-    [fn () => Read::oneOf(['o' => 1], 'o', ['1']), 'o:'],
-    [fn () => Read::rows([], 'r'), 'r: a list is needed.'],
-    [fn () => Read::rows(['r' => ['x' => []]], 'r'), 'r:'],
-    [fn () => Read::rows(['r' => [1]], 'r'), 'r:'],
+    [fn () => PlanFields::whole([], 'a.b'), 'a.b: a whole number is needed.'],
+    [fn () => PlanFields::whole(['b' => -1], 'a.b'), 'a.b'],
+    [fn () => PlanFields::whole(['b' => '5'], 'a.b'), 'a.b'],
+    [fn () => PlanFields::whole(['b' => 1 << 50], 'a.b'), 'a.b'],
+    [fn () => PlanFields::whole(['b' => 1.5], 'b'), 'b:'],
+    [fn () => PlanFields::text(['t' => 5], 't'), 't: a line of text is needed.'],
+    [fn () => PlanFields::text(['t' => "a\nb"], 't'), 't:'],
+    [fn () => PlanFields::text(['t' => "a\x7F"], 't'), 't:'],
+    [fn () => PlanFields::text(['t' => str_repeat('x', 501)], 't'), 't:'],
+    [fn () => PlanFields::text(['t' => 'abc'], 't', 2), 't:'],
+    [fn () => PlanFields::name(['n' => 'a/b'], 'n'), 'n: a file\'s name without folders is needed.'],
+    [fn () => PlanFields::name(['n' => ''], 'n'), 'n:'],
+    [fn () => PlanFields::name(['n' => '..'], 'n'), 'n:'],
+    [fn () => PlanFields::name(['n' => '.'], 'n'), 'n:'],
+    [fn () => PlanFields::name(['n' => str_repeat('x', 256)], 'n'), 'n:'],
+    [fn () => PlanFields::path(['p' => '/a'], 'p'), 'p: "/a" is no path below the top of a stick.'],
+    [fn () => PlanFields::path(['p' => 'a/../b'], 'p'), 'p:'],
+    [fn () => PlanFields::path(['p' => 'a/.'], 'p'), 'p:'],
+    [fn () => PlanFields::path(['p' => 'a//b'], 'p'), 'p:'],
+    [fn () => PlanFields::path(['p' => ''], 'p'), 'p:'],
+    [fn () => PlanFields::maybeHash(['h' => str_repeat('A', 64)], 'h'), 'h: a SHA-256'],
+    [fn () => PlanFields::maybeHash(['h' => str_repeat('a', 63)], 'h'), 'h:'],
+    [fn () => PlanFields::maybeHash(['h' => 5], 'h'), 'h:'],
+    [fn () => PlanFields::oneOf(['o' => 'c'], 'o', ['a', 'b']), 'o: one of a, b is needed.'],
+    [fn () => PlanFields::oneOf([], 'o', ['a']), 'o:'],
+    [fn () => PlanFields::oneOf(['o' => 1], 'o', ['1']), 'o:'],
+    [fn () => PlanFields::rows([], 'r'), 'r: a list is needed.'],
+    [fn () => PlanFields::rows(['r' => ['x' => []]], 'r'), 'r:'],
+    [fn () => PlanFields::rows(['r' => [1]], 'r'), 'r:'],
 ]);
 
 it('takes fields that are right', function () {
-    expect(Read::whole(['b' => 0], 'a.b'))
+    expect(PlanFields::whole(['b' => 0], 'a.b'))
         ->toBe(0)
-        ->and(Read::whole(['b' => (1 << 50) - 1], 'b'))
+        ->and(PlanFields::whole(['b' => (1 << 50) - 1], 'b'))
         ->toBe((1 << 50) - 1)
-        ->and(Read::maybeWhole([], 'b'))
+        ->and(PlanFields::maybeWhole([], 'b'))
         ->toBeNull()
-        ->and(Read::maybeWhole(['b' => 3], 'x.b'))
+        ->and(PlanFields::maybeWhole(['b' => 3], 'x.b'))
         ->toBe(3)
-        ->and(Read::text(['t' => str_repeat('ü', 500)], 't'))
+        ->and(PlanFields::text(['t' => str_repeat('ü', 500)], 't'))
         ->toHaveLength(500)
-        ->and(Read::text(['t' => ''], 't'))
+        ->and(PlanFields::text(['t' => ''], 't'))
         ->toBe('')
-        ->and(Read::name(['n' => str_repeat('x', 255)], 'n'))
+        ->and(PlanFields::name(['n' => str_repeat('x', 255)], 'n'))
         ->toHaveLength(255)
-        ->and(Read::path(['p' => 'a/b c/…'], 'p'))
+        ->and(PlanFields::path(['p' => 'a/b c/…'], 'p'))
         ->toBe('a/b c/…')
-        ->and(Read::maybeHash([], 'h'))
+        ->and(PlanFields::maybeHash([], 'h'))
         ->toBeNull()
-        ->and(Read::maybeHash(['h' => str_repeat('0a', 32)], 'h'))
+        ->and(PlanFields::maybeHash(['h' => str_repeat('0a', 32)], 'h'))
         ->toBe(str_repeat('0a', 32))
-        ->and(Read::oneOf([], 'o', ['a'], true))
+        ->and(PlanFields::oneOf([], 'o', ['a'], true))
         ->toBeNull()
-        ->and(Read::oneOf(['o' => 'a'], 'o', ['a']))
+        ->and(PlanFields::oneOf(['o' => 'a'], 'o', ['a']))
         ->toBe('a')
-        ->and(Read::rows(['r' => [['a' => 1]]], 'r'))
+        ->and(PlanFields::rows(['r' => [['a' => 1]]], 'r'))
         ->toBe([['a' => 1]]);
 });
 

@@ -6,7 +6,7 @@ use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\Ways\SpeedHistory;
 use Cobblestone\Media\Ways\StickRates;
 use Cobblestone\Media\Ways\WayComparison;
-use Cobblestone\Media\Ways\WaysOf;
+use Cobblestone\Media\Ways\WayInput;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
@@ -27,7 +27,7 @@ function wayReport(array $changes = []): ImageReport
 /** @param  array<string, mixed>  $report  @param  array<string, mixed>  $of  @param  array<string, string>  $policy */
 function ways(array $report = [], array $of = [], ?int $stick = 16_008_609_792, array $policy = []): WayComparison
 {
-    return WayComparison::of(new WaysOf(...[...['report' => wayReport($report), 'tooLarge' => [], 'parts' => [], 'ownSplitter' => false, 'elsewhere' => false, 'drivers' => Bytes::of(0), 'driverFiles' => 0], ...$of]), $stick === null ? null : Bytes::of($stick), new StickRates(DataRate::megabytes(18), DataRate::megabytes(95), Policy::of()), Policy::of($policy));
+    return WayComparison::of(new WayInput(...[...['report' => wayReport($report), 'tooLarge' => [], 'parts' => [], 'ownSplitter' => false, 'elsewhere' => false, 'drivers' => Bytes::of(0), 'driverFiles' => 0], ...$of]), $stick === null ? null : Bytes::of($stick), new StickRates(DataRate::megabytes(18), DataRate::megabytes(95), Policy::of()), Policy::of($policy));
 }
 
 it('takes a hybrid image raw, unless drivers go along', function () {

@@ -3,12 +3,12 @@
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Question;
@@ -104,7 +104,7 @@ beforeEach(function () {
     $this->write = Demo::step('write', ['seen'], ['written'], acts: [Act::WriteFirmware]);
     $this->erase = Demo::step('erase', ['written'], ['erased'], acts: [Act::Erase]);
     $this->note = Demo::step('note', ['seen'], ['noted']);
-    $this->end = Demo::step('end', ['erased', 'noted'], [Fact::HANDED_OVER], acts: [Act::HandOver]);
+    $this->end = Demo::step('end', ['erased', 'noted'], [PathFact::HANDED_OVER], acts: [Act::HandOver]);
     $this->steps = [$this->look, $this->copy, $this->write, $this->erase, $this->note, $this->end];
     $this->shutIn = fn (array $blockers, array $questions = []): array => array_map(
         fn (array $step): array => array_column($step['shut_by'], 'opens_by', 'id'),
@@ -144,7 +144,7 @@ it('stands at the first stone that is not laid, and never walks past a shut one'
 });
 
 it('hands nothing over while another stone is open', function () {
-    $plan = Demo::planOf([$this->look, $this->note, Demo::step('end', ['seen'], [Fact::HANDED_OVER])]);
+    $plan = Demo::planOf([$this->look, $this->note, Demo::step('end', ['seen'], [PathFact::HANDED_OVER])]);
     $done = fn (string ...$ids) => Progress::of($plan, array_map(fn ($id, $at) => new LogEntry($at, EntryKind::Done, $id, $at, 'technician'), $ids, range(1, count($ids))));
     expect(fn () => (new Walk($done('look')))->done($plan->step('end'), []))->toThrow(Refused::class, '"End" comes last: "Note" is still open.')
         ->and((new Walk($done('look', 'note')))->done($plan->step('end'), []))->toBe(['evidence' => []]);

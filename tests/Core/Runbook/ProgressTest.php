@@ -3,8 +3,8 @@
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Fact;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;
@@ -19,7 +19,7 @@ beforeEach(function () {
     $this->weaken = Demo::step('weaken', [], ['weak'], opens: [new PutBack('lock', 'Lock', 'for the job', 'restore')]);
     $this->erase = Demo::step('erase', [], ['erased'], gates: [new Gate('backup', 'proven', 'Backup', 'check', ['lead'], ['copy', 'check'])], confirmation: new Confirmation('Drive', 5, 'SER-77aB', 'all', 'me', true));
     $this->restore = Demo::step('restore', ['erased'], ['restored'], removes: ['weak']);
-    $this->end = Demo::step('end', ['restored'], [Fact::HANDED_OVER]);
+    $this->end = Demo::step('end', ['restored'], [PathFact::HANDED_OVER]);
     $this->plan = Demo::planOf([$this->copy, $this->check, $this->weaken, $this->erase, $this->restore, $this->end], ['given']);
     $this->after = fn (array ...$entries) => Progress::of($this->plan, array_map(fn (array $entry, int $i) => Demo::entry($i + 1, $entry[0], $entry[1], $entry[2] ?? 0, $entry[3] ?? []), $entries, array_keys($entries)));
 });

@@ -31,9 +31,9 @@ it('says why a stone is refused, and what to do', function (Refused $refused, st
         [
             Refused::notReady($step, ['intake.taken-in', 'x.y']),
             '"Erase" cannot start yet: first '.
-            Cobblestone\Runbook\Fact::spoken('intake.taken-in').
+            Cobblestone\Runbook\PathFact::spoken('intake.taken-in').
             ', and '.
-            Cobblestone\Runbook\Fact::spoken('x.y').
+            Cobblestone\Runbook\PathFact::spoken('x.y').
             '. You can read it ahead.',
             'step',
         ],
@@ -134,7 +134,7 @@ it('knows whom a job waits for and since when', function () {
 });
 
 it('speaks of a fact by what it stands for', function (string $fact, string $words) {
-    expect(Cobblestone\Runbook\Fact::spoken($fact))->toBe($words);
+    expect(Cobblestone\Runbook\PathFact::spoken($fact))->toBe($words);
 })->with([
     ['driver.ostler-c8', 'driver package ostler-c8 is installed'],
     ['my.driver.', 'my driver '],

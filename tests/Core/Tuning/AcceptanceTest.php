@@ -11,7 +11,7 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceJudge;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Fact;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofScope;
@@ -55,7 +55,7 @@ it('reads what the job has changed, row by row', function (
         ->and($step->done->proof ?? [])
         ->toBe($ids)
         ->and($step->after)
-        ->toBe([Fact::PROVEN]);
+        ->toBe([PathFact::PROVEN]);
     foreach ($step->evidence as $one) {
         expect($one->mayBeOpen)
             ->toBeTrue($one->id)
@@ -187,11 +187,11 @@ it('counts sockets and devices without a driver', function (int $unresolved, str
 
 it('waits for the install, or for what the path names', function () {
     $system = Demo::catalogue()->system('tansy-desktop-7');
-    $activated = $system->activation ? [Fact::ACTIVATED] : [];
+    $activated = $system->activation ? [PathFact::ACTIVATED] : [];
     expect(Acceptance::step(finishedMachine(), $system, null, null)->before)
-        ->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED, ...$activated])
+        ->toBe([PathFact::DRIVERS_COMPLETE, PathFact::UPDATED, ...$activated])
         ->and(Acceptance::step(finishedMachine(), null, null, null)->before)
-        ->toBe([Fact::DRIVERS_COMPLETE, Fact::UPDATED])
+        ->toBe([PathFact::DRIVERS_COMPLETE, PathFact::UPDATED])
         ->and(Acceptance::step(finishedMachine(), $system, null, null, ['x'])->before)
         ->toBe(['x']);
 });

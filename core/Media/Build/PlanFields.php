@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Media\Build;
 
 /** Fields of a plan document, each read once and refused by name. A plan may come from anywhere. */
-final class Read
+final class PlanFields
 {
     /** @param  array<string, mixed>  $data */
     public static function whole(array $data, string $where): int

@@ -3,7 +3,7 @@
 namespace App\Devices\Build;
 
 /** Somebody who watches a build, and may end it. */
-interface Progress
+interface BuildProgress
 {
     /** A new part of the work begins; $bytes is what it will move, 0 where that cannot be said. */
     public function stage(string $title, int $bytes): void;

@@ -8,7 +8,7 @@ use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Quantity\Bytes;
 
 /** What the ways of one image are compared with: the image, its largest files, what else has to go along. */
-final readonly class WaysOf
+final readonly class WayInput
 {
     /**
      * @param  array<string, int>  $tooLarge  files past FAT32's limit: path => bytes

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Runbook;
 
 /** Names of what holds along a path, and how a person says them. */
-final class Fact
+final class PathFact
 {
     public const TAKEN_IN = 'job.taken-in';
 
