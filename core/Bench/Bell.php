@@ -50,13 +50,13 @@ final class Bell
             }
         }
         // What waits for somebody else frees hands and slot.
-        if ($summary->has('waiting') || $summary->bool('complete')) {
+        if ($summary->has('waiting') || $summary->optionalBool('complete') !== false) {
             return $items;
         }
         foreach ($summary->blocks('away') as $wait) {
             array_push($items, ...self::away($job, $wait, $now));
         }
-        $current = $summary->bool('begun') ? $summary->optionalBlock('current') : null;
+        $current = $summary->optionalBool('begun') === true ? $summary->optionalBlock('current') : null;
 
         return $current === null ? $items : [...$items, ...self::current($job, $current, $now)];
     }

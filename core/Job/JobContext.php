@@ -84,6 +84,13 @@ final readonly class JobContext
     {
         $taken = $kind === JobKind::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
 
-        return $image->kindAssumed && is_string($taken) ? $image->ofKind($taken) : $image;
+        if (! $image->kindAssumed || ! is_string($taken)) {
+            return $image;
+        }
+        if (! in_array($taken, Image::KINDS, true)) {
+            throw BriefFault::at('machine.facts.image.kind', 'choose one of '.implode(', ', Image::KINDS).'.');
+        }
+
+        return $image->ofKind($taken);
     }
 }

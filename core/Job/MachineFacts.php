@@ -113,6 +113,9 @@ final class MachineFacts
             $words = implode(', ', array_keys($known->answers));
             throw BriefFault::at("machine.facts.{$name}", "\"{$typed}\" is not one of {$words} and unknown.");
         }
+        if ($known?->type === FactType::Count && ! is_string($value) && $value < 0) {
+            throw BriefFault::at("machine.facts.{$name}", 'a number of 0 or more is wanted.');
+        }
         if (is_string($value) && $known?->type === FactType::Count && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
             return (int) $value;
         }

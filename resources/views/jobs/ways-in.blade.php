@@ -18,7 +18,7 @@
 <table class="plain stack"><thead><tr><th>way</th><th>known from</th><th class="num">worked</th><th class="num">missed</th><th class="num">sure</th>@if ($mayWork && $model)<th></th>@endif</tr></thead><tbody>
 @foreach ($way->ranking as $one)<tr><td><b>{{ $one->way->spoken() }}</b></td><td>{{ ['model' => 'this model', 'maker' => 'its maker', 'kind' => "a usual {$machine->kind->value}"][$one->from] }}</td><td class="num" data-label="worked">{{ $one->worked }}</td><td class="num" data-label="missed">{{ $one->missed }}</td><td class="num" data-label="sure">{{ $one->percent() }} %</td>
 @if ($mayWork && $model)<td><form method="post" action="/jobs/{{ $job->id }}/ways-in" class="inline">@csrf<input type="hidden" name="reaches" value="{{ $which }}"><input type="hidden" name="way" value="{{ $one->way->name() }}"><button class="btn small" name="worked" value="yes">It worked</button> <button class="btn small" name="worked" value="no">It did not</button></form></td>@endif</tr>@endforeach</tbody></table>
-<p class="fine">Missed the moment? Power fully off, not restart; then earlier. Every try on this page is counted.</p></section>
+<p class="fine">Missed the moment? Power fully off, not restart; then earlier.@if ($mayWork && $model) Every try on this page is counted.@endif</p></section>
 @endforeach
 @if ($recovery !== null && $recovery->sequence !== [])
 @php($shown++)
