@@ -1,7 +1,8 @@
 <?php
 
 return [
-    'driver' => env('SESSION_DRIVER', 'database'),
+    // App\Account\SessionTable: the framework's table, written only when there is something to write.
+    'driver' => env('SESSION_DRIVER', 'bench'),
     'lifetime' => 720,
     'expire_on_close' => false,
     'encrypt' => false,

@@ -2,8 +2,8 @@
 
 namespace App\Bridge;
 
-use App\Models\Job;
 use Cobblestone\Bench\Bell;
+use Illuminate\Support\Facades\DB;
 
 /** The bell over all open jobs, from their stored summaries. */
 final class BellBridge
@@ -28,13 +28,17 @@ final class BellBridge
     /** @return list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}> */
     private static function open(): array
     {
-        $jobs = Job::query()
+        // Every page asks: rows are read as they are, without a model for each.
+        $rows = DB::table('jobs')
             ->where('status', 'open')
             ->orWhere('remind_at', '<=', now())
             ->get(['id', 'slot', 'title', 'summary']);
 
-        return array_values($jobs->map(static fn (Job $job): array => [
-            'id' => $job->id, 'slot' => $job->slot, 'title' => $job->title, 'summary' => $job->summary,
+        return array_values($rows->map(static fn (object $row): array => [
+            'id' => (int) $row->id,
+            'slot' => $row->slot === null ? null : (int) $row->slot,
+            'title' => (string) $row->title,
+            'summary' => (array) json_decode((string) $row->summary, true),
         ])->all());
     }
 }

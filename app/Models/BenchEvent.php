@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -19,9 +18,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
-final class BenchEvent extends Model
+final class BenchEvent extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'bench_events';
 
     protected $guarded = [];
 

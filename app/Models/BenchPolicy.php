@@ -3,7 +3,6 @@
 namespace App\Models;
 
 use Cobblestone\Policy\Policy;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -14,7 +13,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
-final class BenchPolicy extends Model
+final class BenchPolicy extends Record
 {
     public const UPDATED_AT = null;
 

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -25,9 +24,11 @@ use Illuminate\Support\Carbon;
  * @property-read User $user
  * @property-read Job $job
  */
-final class BootObservation extends Model
+final class BootObservation extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'boot_observations';
 
     protected $guarded = [];
 

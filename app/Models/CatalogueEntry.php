@@ -2,16 +2,16 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * @property string $kind
  * @property string $slug
  * @property string $name
  * @property array<string, mixed> $document
  */
-final class CatalogueEntry extends Model
+final class CatalogueEntry extends Record
 {
+    protected $table = 'catalogue_entries';
+
     protected $guarded = [];
 
     /** @return array<string, string> */

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -19,9 +18,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User $user
  */
-final class FirmwareSnapshot extends Model
+final class FirmwareSnapshot extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'firmware_snapshots';
 
     protected $guarded = [];
 

@@ -3,7 +3,6 @@
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -31,8 +30,10 @@ use Illuminate\Support\Carbon;
  * @property-read User $user
  * @property-read Collection<int, LogEntry> $entries
  */
-final class Job extends Model
+final class Job extends Record
 {
+    protected $table = 'jobs';
+
     protected $guarded = [];
 
     /** @return array<string, string> */

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -19,8 +18,10 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User $user
  */
-final class LearnedFact extends Model
+final class LearnedFact extends Record
 {
+    protected $table = 'learned_facts';
+
     protected $guarded = [];
 
     /** @return BelongsTo<User, $this> */

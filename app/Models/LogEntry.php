@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -20,9 +19,11 @@ use Illuminate\Support\Carbon;
  * @property-read User $user
  * @property-read Job $job
  */
-final class LogEntry extends Model
+final class LogEntry extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'log_entries';
 
     protected $guarded = [];
 

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -17,9 +16,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User $user
  */
-final class Plan extends Model
+final class Plan extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'plans';
 
     protected $guarded = [];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -16,9 +15,11 @@ use Illuminate\Support\Carbon;
  * @property list<string> $parts
  * @property Carbon $created_at
  */
-final class SafeKeeping extends Model
+final class SafeKeeping extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'safe_keepings';
 
     protected $guarded = [];
 

@@ -3,7 +3,6 @@
 namespace App\Models;
 
 use Illuminate\Contracts\Encryption\DecryptException;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Crypt;
@@ -21,9 +20,11 @@ use Illuminate\Support\Facades\Crypt;
  * @property Carbon $created_at
  * @property-read User $user
  */
-final class SealedKey extends Model
+final class SealedKey extends Record
 {
     public const KINDS = ['recovery' => 'recovery key', 'licence' => 'licence key'];
+
+    protected $table = 'sealed_keys';
 
     protected $guarded = [];
 

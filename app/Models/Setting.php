@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * What this database is, by name.
  *
  * @property string $name
  * @property string $value
  */
-final class Setting extends Model
+final class Setting extends Record
 {
     /** "demo" or "shop". */
     public const WORLD = 'world';
@@ -20,6 +18,8 @@ final class Setting extends Model
     public $timestamps = false;
 
     public $incrementing = false;
+
+    protected $table = 'settings';
 
     protected $primaryKey = 'name';
 

@@ -3,7 +3,6 @@
 namespace App\Models;
 
 use Cobblestone\Media\Inspection\ImageReport;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -26,7 +25,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property Carbon $updated_at
  */
-final class ShelfFile extends Model
+final class ShelfFile extends Record
 {
     /** What people know of an image and a file does not say. */
     public const ABOUT = [
@@ -39,6 +38,8 @@ final class ShelfFile extends Model
         'source' => 'fetched from',
         'as_of' => 'as of',
     ];
+
+    protected $table = 'shelf_files';
 
     protected $guarded = [];
 

@@ -3,7 +3,6 @@
 namespace App\Models;
 
 use Cobblestone\Media\Build\StickPlan;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -31,8 +30,10 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read ShelfFile|null $image
  */
-final class StickBuild extends Model
+final class StickBuild extends Record
 {
+    protected $table = 'stick_builds';
+
     protected $guarded = [];
 
     /** @return array<string, string> */

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -16,9 +15,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
-final class StickEvent extends Model
+final class StickEvent extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'stick_events';
 
     protected $guarded = [];
 

@@ -4,7 +4,6 @@ namespace App\Models;
 
 use App\Devices\Stick\StickMark;
 use Cobblestone\Media\Build\StickCondition;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -16,8 +15,10 @@ use Illuminate\Support\Facades\DB;
  * @property array<string, mixed>|null $content
  * @property Carbon $updated_at
  */
-final class StickState extends Model
+final class StickState extends Record
 {
+    protected $table = 'stick_states';
+
     protected $primaryKey = 'slug';
 
     public $incrementing = false;

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -15,7 +14,7 @@ use Illuminate\Support\Facades\DB;
  * @property int $user_id
  * @property string|null $mark
  */
-final class Upload extends Model
+final class Upload extends Record
 {
     /** An upload that broke off can be gone on with for so long. */
     public const HOURS = 48;
@@ -23,6 +22,8 @@ final class Upload extends Model
     private const SAMPLE = 1_048_576;
 
     public $incrementing = false;
+
+    protected $table = 'uploads';
 
     protected $keyType = 'string';
 

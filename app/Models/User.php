@@ -21,7 +21,11 @@ use Illuminate\Support\Carbon;
  */
 final class User extends Authenticatable
 {
+    use StartsByName;
+
     public const ROLES = ['lead', 'technician', 'viewer'];
+
+    protected $table = 'users';
 
     protected $fillable = ['login', 'title', 'role', 'password', 'must_change'];
 

@@ -2,7 +2,6 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -15,9 +14,11 @@ use Illuminate\Support\Carbon;
  * @property bool $worked
  * @property Carbon $created_at
  */
-final class WayTrial extends Model
+final class WayTrial extends Record
 {
     public const UPDATED_AT = null;
+
+    protected $table = 'way_trials';
 
     protected $guarded = [];
 

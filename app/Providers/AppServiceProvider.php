@@ -2,16 +2,19 @@
 
 namespace App\Providers;
 
+use App\Account\SessionTable;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
 use App\Health\Workers;
 use App\View\Frame;
 use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 
@@ -34,6 +37,12 @@ final class AppServiceProvider extends ServiceProvider
             Workers::began($name);
         }
         Event::listen(MigrationsEnded::class, fn () => Grants::give(DB::connection()));
+        Session::extend('bench', static fn (Application $app): SessionTable => new SessionTable(
+            $app->make('db')->connection(),
+            (string) config('session.table'),
+            (int) config('session.lifetime'),
+            $app,
+        ));
         View::composer('layout', Frame::class);
         // Whatever a page says: signs that would steer how it is shown are written out as what they are.
         Blade::setEchoFormat('e(\\App\\View\\Words::shown(%s))');

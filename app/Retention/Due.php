@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\LogEntry;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /** Contents whose time is over, by kind. */
 final class Due
@@ -18,19 +19,29 @@ final class Due
     /** @return list<array{words: string, what: string}> one line a kind; nothing where nothing is due */
     public static function words(): array
     {
-        $lines = [];
         $days = RetentionDays::present();
-        foreach (array_keys(RetentionDays::KINDS) as $kind) {
-            $many = $kind === 'keys' ? 0 : self::query($kind, $days)->count();
-            if ($many > 0) {
+        $counts = DB::query();
+        foreach (self::kinds() as $kind) {
+            // Jobs that are over are few; how many is asked for all kinds at once.
+            $counts->selectSub(self::query($kind, $days)->toBase()->selectRaw('count(*)'), $kind);
+        }
+        $lines = [];
+        foreach ((array) $counts->first() as $kind => $many) {
+            if ((int) $many > 0) {
                 $lines[] = [
                     'what' => $kind,
-                    'words' => "{$many} ".($many === 1 ? 'job' : 'jobs').': '.RetentionDays::KINDS[$kind][0],
+                    'words' => "{$many} ".((int) $many === 1 ? 'job' : 'jobs').': '.RetentionDays::KINDS[$kind][0],
                 ];
             }
         }
 
         return $lines;
+    }
+
+    /** @return list<string> kinds that become due; keys end by themselves */
+    private static function kinds(): array
+    {
+        return array_values(array_diff(array_keys(RetentionDays::KINDS), ['keys']));
     }
 
     /** @return Collection<int, Job> */

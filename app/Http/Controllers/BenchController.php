@@ -4,9 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Health\Workers;
 use App\Models\BenchEvent;
-use App\Models\Job;
-use App\Models\LogEntry;
-use App\View\SafeKeepingNote;
+use App\View\BenchPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -15,21 +13,7 @@ final class BenchController
 {
     public function show(Request $request): View
     {
-        $jobs = Job::query()
-            ->with('user')
-            ->where('status', 'open')
-            ->orderByRaw('slot nulls last')
-            ->orderBy('id')
-            ->limit(60)
-            ->get();
-        $last = LogEntry::query()->with('user')->whereIn('id', $jobs->pluck('last_entry'))->get()->keyBy('job_id');
-
-        return view('bench.show', [
-            'jobs' => $jobs,
-            'last' => $last,
-            'now' => (int) now()->timestamp,
-            'keeping' => $request->user()?->isLead() === true ? SafeKeepingNote::now() : null,
-        ]);
+        return view('bench.show', ['page' => BenchPage::now($request->user()?->isLead() === true)]);
     }
 
     public function deathsSeen(Request $request): RedirectResponse

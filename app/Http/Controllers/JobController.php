@@ -11,25 +11,30 @@ use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\View\CoreSample;
+use App\View\JobLine;
 use App\View\ShelfFor;
 use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 final class JobController
 {
     public function index(Request $request): View
     {
         $query = trim(Asked::text($request, 'q'));
-        $jobs = Job::query()
-            ->with('user')
+        $jobs = DB::table('jobs')
+            ->join('users', 'users.id', '=', 'jobs.user_id')
             ->when(
                 $query !== '',
-                fn ($jobs) => $jobs->where('title', 'ilike', '%'.addcslashes($query, '%_\\').'%'),
+                fn ($jobs) => $jobs->where('jobs.title', 'ilike', '%'.addcslashes($query, '%_\\').'%'),
             )
-            ->latest('id')
+            ->orderByDesc('jobs.id')
+            ->select(['jobs.id', 'slot', 'jobs.title', 'status', 'summary', 'users.title as by'])
+            ->selectRaw('extract(epoch from jobs.created_at)::bigint as taken')
             ->paginate(25)
+            ->through(JobLine::of(...))
             ->withQueryString();
 
         return view('jobs.index', ['jobs' => $jobs, 'query' => $query]);

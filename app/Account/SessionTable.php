@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+use Illuminate\Session\DatabaseSessionHandler;
+
+/**
+ * Sessions in the database, written when something in them has changed, and once a minute so that
+ * "last seen" stays true and nobody at work is signed out. A page that only shows writes nothing.
+ */
+final class SessionTable extends DatabaseSessionHandler
+{
+    private const SECONDS = 60;
+
+    /** @var array<string, array{string, int}> id => content and last activity as they are stored */
+    private array $stored = [];
+
+    /** @param  string  $sessionId */
+    public function read($sessionId): string
+    {
+        $row = $this->getQuery()->find($sessionId, ['payload', 'last_activity']);
+        if ($row === null) {
+            return '';
+        }
+        $this->exists = true;
+        if ($this->expired($row)) {
+            return '';
+        }
+        $content = (string) base64_decode((string) $row->payload, true);
+        $this->stored[$sessionId] = [$content, (int) $row->last_activity];
+
+        return $content;
+    }
+
+    /**
+     * @param  string  $sessionId
+     * @param  string  $data
+     */
+    public function write($sessionId, $data): bool
+    {
+        [$content, $seen] = $this->stored[$sessionId] ?? [null, 0];
+        if ($content === $data && $this->currentTime() - $seen < self::SECONDS) {
+            return true;
+        }
+        $this->stored[$sessionId] = [$data, $this->currentTime()];
+
+        return parent::write($sessionId, $data);
+    }
+
+    /** @param  string  $sessionId */
+    public function destroy($sessionId): bool
+    {
+        unset($this->stored[$sessionId]);
+
+        return parent::destroy($sessionId);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+use Illuminate\Support\Facades\DB;
+
+/** The Bench: the machines that are open, and what the lead sees beside them. */
+final readonly class BenchPage
+{
+    private const MOST = 60;
+
+    /** @param  list<BenchCard>  $cards */
+    private function __construct(public array $cards, public string $count, public ?SafeKeepingNote $keeping)
+    {
+    }
+
+    public static function now(bool $lead): self
+    {
+        $now = (int) now()->timestamp;
+        $cards = [];
+        foreach (self::rows() as $row) {
+            try {
+                $cards[] = BenchCard::of($row, Fields::of(json_decode($row->summary, true), 'summary'), $now);
+            } catch (FieldFault $e) {
+                report($e);
+                $cards[] = BenchCard::of($row, Fields::of(BenchCard::UNREAD), $now);
+            }
+        }
+        $many = count($cards);
+
+        return new self($cards, "{$many} open ".($many === 1 ? 'job' : 'jobs'), $lead ? SafeKeepingNote::now() : null);
+    }
+
+    /** @return list<object{id: int, slot: int|null, title: string, summary: string, by: string, touched: int|null}> */
+    private static function rows(): array
+    {
+        $rows = DB::table('jobs')
+            ->join('users as opener', 'opener.id', '=', 'jobs.user_id')
+            ->leftJoin('log_entries as entry', 'entry.id', '=', 'jobs.last_entry')
+            ->leftJoin('users as writer', 'writer.id', '=', 'entry.user_id')
+            ->where('jobs.status', 'open')
+            ->orderByRaw('jobs.slot nulls last')
+            ->orderBy('jobs.id')
+            ->limit(self::MOST)
+            ->get([
+                'jobs.id',
+                'jobs.slot',
+                'jobs.title',
+                'jobs.summary',
+                DB::raw('coalesce(writer.title, opener.title) as by'),
+                DB::raw('extract(epoch from entry.created_at)::bigint as touched'),
+            ]);
+
+        return array_values($rows->map(static fn (object $row): object => (object) [
+            'id' => (int) $row->id,
+            'slot' => $row->slot === null ? null : (int) $row->slot,
+            'title' => (string) $row->title,
+            'summary' => (string) $row->summary,
+            'by' => (string) $row->by,
+            'touched' => $row->touched === null ? null : (int) $row->touched,
+        ])->all());
+    }
+}
