@@ -3,14 +3,14 @@
 namespace App\Actions;
 
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Illuminate\Support\Collection;
 use RuntimeException;
 
 /** Somebody else worked on the job since this person's page was made; nothing is overwritten silently. */
 final class ChangedMeanwhile extends RuntimeException
 {
-    /** @param  Collection<int, LogEntry>  $entries what happened since */
+    /** @param  Collection<int, LogRecord>  $entries what happened since */
     private function __construct(public readonly Job $job, public readonly Collection $entries)
     {
         parent::__construct('This job changed while you were looking at it.');
@@ -24,7 +24,7 @@ final class ChangedMeanwhile extends RuntimeException
         }
         // Nobody has seen what is not written yet: such a number says nothing of what was before them.
         $seen = $seen > $job->last_entry ? 0 : $seen;
-        $since = LogEntry::query()
+        $since = LogRecord::query()
             ->with('user')
             ->where('job_id', $job->id)
             ->where('id', '>', $seen)

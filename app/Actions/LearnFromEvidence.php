@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\Models\User;
 use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Runbook\Step;
@@ -18,8 +18,8 @@ final class LearnFromEvidence
     {
     }
 
-    /** @param  LogEntry  $laid  the entry that laid the stone */
-    public function handle(Job $job, User $user, Step $step, LogEntry $laid): void
+    /** @param  LogRecord  $laid  the entry that laid the stone */
+    public function handle(Job $job, User $user, Step $step, LogRecord $laid): void
     {
         $facts = [];
         foreach ($step->evidence as $wanted) {

@@ -4,7 +4,7 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\Models\SealedKey;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
@@ -17,9 +17,9 @@ final class LogBook
     }
 
     /** @param  array<string, mixed>  $data */
-    public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
+    public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogRecord
     {
-        $entry = LogEntry::query()->create([
+        $entry = LogRecord::query()->create([
             'job_id' => $job->id,
             'user_id' => $user->id,
             'revision' => $job->revision,
@@ -29,7 +29,7 @@ final class LogBook
             'data' => $data,
             'created_at' => now(),
         ]);
-        $job->unsetRelation('entries');
+        $job->noted($this->bridge->entry($entry));
         $progress = $this->bridge->progress($job);
         $job->update([
             'last_entry' => $entry->id,

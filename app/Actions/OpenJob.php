@@ -3,10 +3,10 @@
 namespace App\Actions;
 
 use App\Bridge\JobBridge;
+use App\Bridge\PathStore;
 use App\Documents\BriefDocument;
 use App\Documents\YamlDocument;
 use App\Models\Job;
-use App\Models\Plan;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
@@ -39,14 +39,7 @@ final class OpenJob
                 'summary' => [],
                 'user_id' => $user->id,
             ]);
-            Plan::query()->create([
-                'job_id' => $job->id,
-                'revision' => 1,
-                'plan' => $plan->toArray(),
-                'reason' => 'first path',
-                'user_id' => $user->id,
-                'created_at' => now(),
-            ]);
+            PathStore::first($job, $user, $plan);
             $job->refresh();
             $this->log->write($job, $user, EntryKind::Created);
 

@@ -3,10 +3,10 @@
 namespace App\Actions;
 
 use App\Bridge\JobBridge;
+use App\Bridge\PathStore;
 use App\Documents\BriefDocument;
 use App\Documents\YamlDocument;
 use App\Models\Job;
-use App\Models\Plan;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\PlanDifference;
@@ -44,15 +44,7 @@ final class ReplanJob
                 'title' => $brief['title'],
                 'slot' => $brief['slot'] ?? null,
             ]);
-            Plan::query()->create([
-                'job_id' => $job->id,
-                'revision' => $job->revision,
-                'plan' => $plan->toArray(),
-                'difference' => $difference->toArray(),
-                'reason' => mb_substr($reason, 0, 400),
-                'user_id' => $user->id,
-                'created_at' => now(),
-            ]);
+            PathStore::next($job, $user, $plan, $difference, $reason);
             $this->log->write($job, $user, EntryKind::Replanned, null, [
                 'text' => $reason,
                 'revision' => $job->revision,

@@ -4,7 +4,7 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Gate;
@@ -28,9 +28,9 @@ final class WalkStep
      *
      * @throws ChangedMeanwhile
      */
-    public function handle(Job $job, User $user, string $stepId, string $action, array $input, int $seen): LogEntry
+    public function handle(Job $job, User $user, string $stepId, string $action, array $input, int $seen): LogRecord
     {
-        return DB::transaction(function () use ($job, $user, $stepId, $action, $input, $seen): LogEntry {
+        return DB::transaction(function () use ($job, $user, $stepId, $action, $input, $seen): LogRecord {
             $job = Job::locked($job->id);
             if ($action !== 'note') {
                 ChangedMeanwhile::check($job, $seen);

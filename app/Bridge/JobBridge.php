@@ -5,9 +5,9 @@ namespace App\Bridge;
 use App\Catalogue\CatalogueStore;
 use App\Documents\BriefDocument;
 use App\Models\BenchPolicy;
+use App\Models\CurrentPath;
 use App\Models\Job;
-use App\Models\LogEntry as LogEntryModel;
-use App\Models\Plan as PlanModel;
+use App\Models\LogRecord;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Assessment\Symptom\SymptomIndex;
 use Cobblestone\Bench\JobSummary;
@@ -87,14 +87,12 @@ final class JobBridge
         return $this->progressOf($job, $job->currentPlan());
     }
 
-    public function progressOf(Job $job, PlanModel $plan): Progress
+    public function progressOf(Job $job, CurrentPath $path): Progress
     {
-        $entries = $job->entries->sortBy('id');
-
-        return Progress::of(Plan::fromArray($plan->plan), array_values($entries->map($this->entry(...))->all()));
+        return Progress::of(Plan::fromArray($path->plan), $job->log());
     }
 
-    public function entry(LogEntryModel $entry): LogEntry
+    public function entry(LogRecord $entry): LogEntry
     {
         return new LogEntry(
             $entry->id,

@@ -78,21 +78,43 @@ final class StickRegister
         );
     }
 
-    /** The register's entry with what is known of the stick now: retired is retired, and its contents are what was proven. */
-    public function asChoice(Stick $stick): Stick
+    /**
+     * The register with what is known of each stick now: retired is retired, and its contents are what was proven.
+     * Two questions to the database, however many sticks there are.
+     *
+     * @return array<string, Stick>
+     */
+    public function now(): array
     {
-        $state = StickState::of($stick->id);
-        $rates = WayBridge::history($stick->id);
+        $states = StickState::query()->get()->keyBy('slug');
+        $events = [];
+        $told = ['built', 'failed', 'booted-badly', 'taken-back'];
+        /** @var StickEvent $event */
+        foreach (StickEvent::query()->whereIn('kind', $told)->orderBy('id')->get() as $event) {
+            $events[$event->slug][] = $event;
+        }
 
+        return array_map(
+            fn (Stick $stick): Stick => $states->has($stick->id) || isset($events[$stick->id])
+                ? $this->asChoice($stick, $states->get($stick->id), $events[$stick->id] ?? [])
+                : $stick,
+            $this->all(),
+        );
+    }
+
+    /** @param  list<StickEvent>  $events  oldest first */
+    private function asChoice(Stick $stick, ?StickState $state, array $events): Stick
+    {
+        $rates = WayBridge::speeds(array_filter($events, static fn (StickEvent $event): bool => $event->kind === 'built'));
         $content = $state->content['title'] ?? null;
 
         return $stick->asNow(
             match (true) {
-                $state->condition === StickCondition::Retired => 'retired',
-                StickEvent::failuresOf($stick->id) !== [] => 'watch',
+                $state?->condition === StickCondition::Retired => 'retired',
+                StickEvent::failures(array_reverse($events)) !== [] => 'watch',
                 default => $stick->health,
             },
-            is_string($content)
+            $state !== null && is_string($content)
                 ? $content.', '.explode(':', $this->condition($state)->title())[0]
                 : $stick->contents,
             $rates->write(),
@@ -104,12 +126,11 @@ final class StickRegister
     public function over(Catalogue $catalogue): Catalogue
     {
         $changed = [];
-        foreach (
-            array_unique([...StickState::query()->pluck('slug'), ...StickEvent::query()->distinct()->pluck('slug')]) as $slug
-        ) {
+        foreach ($this->now() as $slug => $stick) {
             $entry = $catalogue->all('sticks')[$slug] ?? null;
-            if ($entry !== null) {
-                $changed[$slug] = $this->asChoice(Stick::fromArray($entry))->toArray();
+            $now = $stick->toArray();
+            if ($entry !== null && $now !== Stick::fromArray($entry)->toArray()) {
+                $changed[$slug] = $now;
             }
         }
 

@@ -16,6 +16,7 @@ use Cobblestone\Media\Ways\WayInput;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Storage\Fat32Geometry;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Shelf files and sticks to the comparison of ways. */
 final class WayBridge
@@ -59,8 +60,17 @@ final class WayBridge
 
     public static function history(string $slug): SpeedHistory
     {
+        /** @var Collection<int, StickEvent> $built */
+        $built = StickEvent::query()->where('slug', $slug)->where('kind', 'built')->orderBy('id')->get();
+
+        return self::speeds($built);
+    }
+
+    /** @param  iterable<StickEvent>  $built  oldest first */
+    public static function speeds(iterable $built): SpeedHistory
+    {
         $runs = [];
-        foreach (StickEvent::query()->where('slug', $slug)->where('kind', 'built')->orderBy('id')->get() as $event) {
+        foreach ($built as $event) {
             $runs[] = [
                 'bytes' => (int) $event->data['bytes'],
                 'write_seconds' => (float) $event->data['write_seconds'],

@@ -17,6 +17,7 @@ final class CatalogueStore
     /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
     public function replace(array $entries): void
     {
+        $this->compiled->askAnew();
         DB::transaction(function () use ($entries): void {
             CatalogueEntry::query()->delete();
             $rows = [];

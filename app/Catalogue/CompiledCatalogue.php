@@ -14,15 +14,30 @@ final class CompiledCatalogue
     /** @var array<string, array<string, array<string, mixed>>>|null */
     private ?array $documents = null;
 
+    private const ASKED = 'catalogue';
+
     private string $version = '';
 
     public function __construct(private readonly string $folder)
     {
     }
 
+    /** The request is over, or has changed what the catalogue holds. */
+    public function askAnew(): void
+    {
+        request()->attributes->remove(self::ASKED);
+    }
+
     /** @return array<string, array<string, array<string, mixed>>> kind => identifier => document, by identifier */
     public function documents(): array
     {
+        // One page shows one catalogue: what it holds is asked for once a request, and at every look elsewhere.
+        if ($this->documents !== null && request()->attributes->get(self::ASKED) === true) {
+            return $this->documents;
+        }
+        if (request()->route() !== null) {
+            request()->attributes->set(self::ASKED, true);
+        }
         $version = self::version();
         if ($this->documents === null || $this->version !== $version) {
             $this->documents = $this->compiled($version);

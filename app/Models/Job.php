@@ -2,10 +2,13 @@
 
 namespace App\Models;
 
+use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\LogEntry;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One machine, one goal.
@@ -28,13 +31,19 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property-read User $user
- * @property-read Collection<int, LogEntry> $entries
+ * @property-read Collection<int, LogRecord> $entries
  */
 final class Job extends Record
 {
     protected $table = 'jobs';
 
     protected $guarded = [];
+
+    /** What this request has read of the job. */
+    private ?CurrentPath $path = null;
+
+    /** @var list<LogEntry>|null */
+    private ?array $log = null;
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -49,16 +58,16 @@ final class Job extends Record
         ];
     }
 
-    /** @return HasMany<LogEntry, $this> */
+    /** @return HasMany<LogRecord, $this> */
     public function entries(): HasMany
     {
-        return $this->hasMany(LogEntry::class);
+        return $this->hasMany(LogRecord::class);
     }
 
-    /** @return HasMany<Plan, $this> */
+    /** @return HasMany<PathRevision, $this> */
     public function plans(): HasMany
     {
-        return $this->hasMany(Plan::class);
+        return $this->hasMany(PathRevision::class);
     }
 
     /** @return BelongsTo<User, $this> */
@@ -76,7 +85,49 @@ final class Job extends Record
         return $query->firstOrFail();
     }
 
-    public function currentPlan(): Plan
+    public function currentPlan(): CurrentPath
+    {
+        return $this->path ??= CurrentPath::query()->findOrFail($this->id);
+    }
+
+    /** @return list<LogEntry> oldest first; read as they are, without a model for each */
+    public function log(): array
+    {
+        return $this->log ??= array_values(DB::table('log_entries')
+            ->where('job_id', $this->id)
+            ->orderBy('id')
+            ->select(['id', 'kind', 'step', 'role', 'data'])
+            ->selectRaw('extract(epoch from created_at)::bigint as at')
+            ->get()
+            ->map(static fn (object $row): LogEntry => new LogEntry(
+                (int) $row->id,
+                EntryKind::from($row->kind),
+                $row->step,
+                (int) $row->at,
+                $row->role,
+                (array) json_decode((string) $row->data, true),
+            ))
+            ->all());
+    }
+
+    /** A line was added to the log by whoever holds this job. */
+    public function noted(LogEntry $entry): void
+    {
+        if ($this->log !== null) {
+            $this->log[] = $entry;
+        }
+    }
+
+    public function refresh(): static
+    {
+        $this->path = null;
+        $this->log = null;
+
+        return parent::refresh();
+    }
+
+    /** How the path that holds came about. */
+    public function currentRevision(): PathRevision
     {
         return $this->plans()->where('revision', $this->revision)->firstOrFail();
     }

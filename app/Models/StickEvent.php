@@ -54,8 +54,20 @@ final class StickEvent extends Record
      */
     public static function failuresOf(string $slug): array
     {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, self> $events */
+        $events = self::query()->where('slug', $slug)->latest('id')->limit(50)->get();
+
+        return self::failures($events);
+    }
+
+    /**
+     * @param  iterable<self>  $newestFirst  what happened to one stick
+     * @return array<string, int>
+     */
+    public static function failures(iterable $newestFirst): array
+    {
         $failures = [];
-        foreach (self::query()->where('slug', $slug)->latest('id')->limit(50)->get() as $event) {
+        foreach ($newestFirst as $event) {
             if ($event->kind === 'built' || $event->kind === 'taken-back') {
                 break;
             }

@@ -40,10 +40,13 @@ final class StickState extends Record
 
     public static function of(string $slug): self
     {
-        $state = self::query()->firstOrNew(
-            ['slug' => $slug],
-            ['condition' => StickCondition::Blank, 'content' => null],
-        );
+        return self::query()->find($slug) ?? self::unrecorded($slug);
+    }
+
+    /** A stick of which nothing is on record. */
+    public static function unrecorded(string $slug): self
+    {
+        $state = new self(['slug' => $slug, 'condition' => StickCondition::Blank, 'content' => null]);
         $state->heed();
 
         return $state;

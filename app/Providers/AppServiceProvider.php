@@ -43,6 +43,7 @@ final class AppServiceProvider extends ServiceProvider
             (int) config('session.lifetime'),
             $app,
         ));
+        $this->app->terminating(fn () => $this->app->make(CompiledCatalogue::class)->askAnew());
         View::composer('layout', Frame::class);
         // Whatever a page says: signs that would steer how it is shown are written out as what they are.
         Blade::setEchoFormat('e(\\App\\View\\Words::shown(%s))');

@@ -6,7 +6,7 @@ namespace App\Retention;
 
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -68,7 +68,7 @@ final class Due
                 ->whereNull('backup_gone_at')
                 ->whereIn(
                     'id',
-                    LogEntry::query()
+                    LogRecord::query()
                         ->getQuery()
                         ->where('kind', 'done')
                         ->where('step', 'protect.back-up')

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Retention;
 
+use App\Bridge\PathStore;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
-use App\Models\LogEntry;
-use App\Models\Plan;
+use App\Models\LogRecord;
+use App\Models\PathRevision;
 use App\Models\SealedKey;
 
 /** Everything that is kept of one job, to be handed to the owner who asks for it. */
@@ -28,12 +29,12 @@ final class OwnersData
             'handed_over' => $job->handed_over_at?->toIso8601String(),
             'machine_serial' => $job->machine_serial,
             'brief' => $job->brief,
-            'log' => LogEntry::query()
+            'log' => LogRecord::query()
                 ->where('job_id', $job->id)
                 ->get()
                 ->sortBy('id')
                 ->map(
-                    static fn (LogEntry $entry): array => [
+                    static fn (LogRecord $entry): array => [
                         'at' => $entry->created_at->toIso8601String(),
                         'by' => $entry->role,
                         'what' => $entry->kind,
@@ -43,19 +44,7 @@ final class OwnersData
                 )
                 ->values()
                 ->all(),
-            'paths' => Plan::query()
-                ->where('job_id', $job->id)
-                ->get()
-                ->sortBy('revision')
-                ->map(
-                    static fn (Plan $plan): array => [
-                        'revision' => $plan->revision,
-                        'because' => $plan->reason,
-                        'plan' => $plan->plan,
-                    ],
-                )
-                ->values()
-                ->all(),
+            'paths' => self::paths($job),
             'settings' => FirmwareSnapshot::query()
                 ->where('job_id', $job->id)
                 ->get()
@@ -85,5 +74,17 @@ final class OwnersData
                 ->values()
                 ->all(),
         ];
+    }
+
+    /** @return list<array{revision: int, because: string, plan: array<string, mixed>}> */
+    private static function paths(Job $job): array
+    {
+        $because = PathRevision::query()->where('job_id', $job->id)->pluck('reason', 'revision');
+        $paths = [];
+        foreach (PathStore::all($job) as $revision => $plan) {
+            $paths[] = ['revision' => $revision, 'because' => (string) $because[$revision], 'plan' => $plan];
+        }
+
+        return $paths;
     }
 }

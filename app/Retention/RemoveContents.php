@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Retention;
 
+use App\Bridge\PathStore;
 use App\Documents\YamlDocument;
 use App\Models\BenchEvent;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
-use App\Models\LogEntry;
-use App\Models\Plan;
+use App\Models\LogRecord;
+use App\Models\PathRevision;
 use App\Models\SealedKey;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -74,12 +75,13 @@ final class RemoveContents
         if ($job->owner_removed_at !== null) {
             return $photos;
         }
-        foreach (LogEntry::query()->where('job_id', $job->id)->pluck('id') as $entry) {
+        foreach (LogRecord::query()->where('job_id', $job->id)->pluck('id') as $entry) {
             DB::statement('select remove_contents(?, ?)', ['log_entries', $entry]);
         }
-        foreach (Plan::query()->where('job_id', $job->id)->pluck('id') as $plan) {
+        foreach (PathRevision::query()->where('job_id', $job->id)->pluck('id') as $plan) {
             DB::statement('select remove_plan(?)', [$plan]);
         }
+        PathStore::remove($job);
         SealedKey::query()
             ->where('job_id', $job->id)
             ->update(['sealed' => null, 'label' => '', 'deleted_at' => DB::raw('coalesce(deleted_at, now())')]);

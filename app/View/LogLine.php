@@ -2,14 +2,14 @@
 
 namespace App\View;
 
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Cobblestone\Runbook\EntryKind;
 
 /** One log entry in words. */
 final class LogLine
 {
     /** @param  array<string, string>  $titles step id => title */
-    public static function text(LogEntry $entry, array $titles = []): string
+    public static function text(LogRecord $entry, array $titles = []): string
     {
         $step =
             $entry->step === null ? '' : ($titles[$entry->step] ?? str_replace(['.', '-'], ' ', $entry->step)).': ';
@@ -18,7 +18,7 @@ final class LogLine
     }
 
     /** @return list<string> what was written down with it */
-    public static function details(LogEntry $entry): array
+    public static function details(LogRecord $entry): array
     {
         $details = [];
         foreach (['text', 'agreed_by', 'device'] as $key) {

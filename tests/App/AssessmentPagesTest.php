@@ -2,7 +2,7 @@
 
 use App\Models\BenchPolicy;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\Models\SealedKey;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -77,7 +77,7 @@ it('takes the proof from a backup that went through bad memory', function () {
     ($this->send)('memory', ['modules' => 'M1 8, M2 8', 'slots' => 'A, B', 'profile' => 'standard']);
     ($this->send)('memory/tests', ['placed' => ['A' => 'M1', 'B' => 'M2'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'errors'])->assertSessionHasNoErrors();
     expect($this->job->refresh()->summary['done'])->toBe(3)
-        ->and(LogEntry::query()->where('kind', 'unproven')->pluck('step')->all())->toBe(['protect.back-up', 'protect.check-backup']);
+        ->and(LogRecord::query()->where('kind', 'unproven')->pluck('step')->all())->toBe(['protect.back-up', 'protect.check-backup']);
     $this->get("/jobs/{$this->job->id}/log")->assertSee('lost its proof');
 });
 
@@ -108,8 +108,8 @@ it('keeps no key by default, and seals, shows, logs and forgets them where the p
     }
     $shown = $this->post("/jobs/{$this->job->id}/keys/{$key->id}/show");
     $shown->assertOk()->assertSee('482913-771204')->assertHeader('Cache-Control', 'no-store, private');
-    expect(LogEntry::query()->where('kind', 'key-shown')->count())->toBe(1)
-        ->and((string) json_encode(LogEntry::query()->pluck('data')))->not->toContain('482913');
+    expect(LogRecord::query()->where('kind', 'key-shown')->count())->toBe(1)
+        ->and((string) json_encode(LogRecord::query()->pluck('data')))->not->toContain('482913');
     // From another computer without encryption nothing is shown.
     $this->call('POST', "/jobs/{$this->job->id}/keys/{$key->id}/show", server: ['REMOTE_ADDR' => '192.0.2.7'])->assertForbidden();
     $other = $this->jobFrom('pocket-lantern', $this->people['lead']);

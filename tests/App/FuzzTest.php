@@ -55,9 +55,9 @@ function fuzzed(object $test, int $posts, int $seed): void
         'person' => [$people['viewer']->id, 999999],
         'step' => array_map(
             fn ($step): string => $step->id,
-            App\Models\Plan::query()->firstOrFail()->plan === []
+            App\Models\CurrentPath::query()->first() === null
                 ? []
-                : Cobblestone\Runbook\Plan::fromArray(App\Models\Plan::query()->firstOrFail()->plan)->steps,
+                : Cobblestone\Runbook\Plan::fromArray(App\Models\CurrentPath::query()->firstOrFail()->plan)->steps,
         ),
     ]);
     $routes = array_values(

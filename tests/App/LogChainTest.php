@@ -2,7 +2,7 @@
 
 use App\Database\LogChain;
 use App\Models\BenchEvent;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\Models\StickEvent;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
@@ -35,7 +35,7 @@ it('chains every entry to the one before and finds no fault in what was only wri
         ->toBe([])
         ->and($found['entries'])
         ->toBeGreaterThan(1)
-        ->and(LogEntry::query()->orderByDesc('id')->value('hash'))
+        ->and(LogRecord::query()->orderByDesc('id')->value('hash'))
         ->toBe($found['head'])
         ->and(Artisan::call('cobblestone:log', ['action' => 'verify']))
         ->toBe(0)
@@ -49,7 +49,7 @@ it('finds any change that somebody with the owner\'s rights makes', function (st
         $people = $this->bench();
         $job = $this->jobFrom('fairlead-13', $people['lead']);
         foreach (['one', 'two', 'three'] as $text) {
-            LogEntry::query()->create([
+            LogRecord::query()->create([
                 'job_id' => $job->id,
                 'user_id' => $people['lead']->id,
                 'revision' => 1,
@@ -109,7 +109,7 @@ it('lets the application add to the log and do nothing else to it', function (st
     } finally {
         DB::rollBack();
     }
-    expect(LogEntry::query()->where('job_id', $job->id)->count())->toBeGreaterThan(0);
+    expect(LogRecord::query()->where('job_id', $job->id)->count())->toBeGreaterThan(0);
 })->with([
     "update log_entries set role = 'x'",
     'delete from log_entries',
@@ -158,7 +158,7 @@ it('is no superuser, owns nothing, and tells nobody a thing before it is on the 
 it('takes contents out whole where their time is over, and the chain stays', function () {
     $people = $this->bench();
     $job = $this->jobFrom('fairlead-13', $people['lead']);
-    $entry = LogEntry::query()->where('job_id', $job->id)->firstOrFail();
+    $entry = LogRecord::query()->where('job_id', $job->id)->firstOrFail();
     DB::statement('select remove_contents(?, ?)', ['log_entries', $entry->id]);
     expect($entry->refresh()->data)
         ->toBe([])

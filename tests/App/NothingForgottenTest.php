@@ -1,7 +1,7 @@
 <?php
 
 use App\Models\Job;
-use App\Models\Plan;
+use App\Models\PathRevision;
 use Symfony\Component\Yaml\Yaml;
 
 beforeEach(function () {
@@ -141,7 +141,7 @@ it('says of a plan that was mended that its stop is gone', function () {
         ->assertDontSee('The path is the same as before');
     expect($job->refresh()->summary['verdict'])
         ->toBe('go')
-        ->and(Plan::query()->latest('id')->first()->difference['opened'])
+        ->and(PathRevision::query()->latest('id')->first()->difference['opened'])
         ->toHaveCount(1);
 });
 

@@ -4,7 +4,7 @@ use App\Models\BootObservation;
 use App\Models\CatalogueEntry;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\Models\WayTrial;
 use Illuminate\Http\UploadedFile;
 
@@ -37,7 +37,7 @@ it('keeps reality beside the prediction, computes the path again, and makes a qu
     ($this->send)('rehearsal', ['step' => 'boot.start', 'number' => 1, 'outcome' => 'stops-in-setup', 'of' => 'model'])->assertSessionHasNoErrors()->assertRedirect("/jobs/{$this->job->id}/rehearsal");
     $this->job->refresh();
     expect($this->job->revision)->toBe(2)->and(BootObservation::query()->firstOrFail()->only(['wants', 'predicted', 'seen', 'of_model', 'model']))->toBe(['wants' => 'installer', 'predicted' => 'installer-starts', 'seen' => 'stops-in-setup', 'of_model' => true, 'model' => 'norrel-fairlead-13'])
-        ->and(LogEntry::query()->where('kind', 'reality')->firstOrFail()->data['text'])->toBe('Predicted: the installer starts. Seen: it stops in the setup. Said of the model.');
+        ->and(LogRecord::query()->where('kind', 'reality')->firstOrFail()->data['text'])->toBe('Predicted: the installer starts. Seen: it stops in the setup. Said of the model.');
     $start = collect($this->job->currentPlan()->plan['assessment']['rehearsal'])->firstWhere('wants', 'installer');
     expect($start['outcome'])->toBe('stops-in-setup')->and($start['ground'])->toBe('seen-here')->and($start['blocks'])->toBeFalse();
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('seen on this model once')->assertSee('went otherwise: it stops in the setup')->assertSee('Prediction against reality')->assertSee('1 went otherwise at the machine');
@@ -102,7 +102,7 @@ it('counts a power-on as predicted once its stone is laid', function () {
 it('lets a predicted failure be overruled in writing', function () {
     ($this->open)('locked-capstan');
     $this->post("/jobs/{$this->job->id}/steps/boot.start/waive", ['seen' => $this->job->refresh()->last_entry, 'gate' => 'rehearsal-boot.start-refused-by-secure-boot', 'agreed_by' => 'bench lead', 'text' => 'Its maker says the signer is in it.'])->assertSessionHasNoErrors();
-    $waived = LogEntry::query()->where('kind', 'waived')->firstOrFail();
+    $waived = LogRecord::query()->where('kind', 'waived')->firstOrFail();
     expect($waived->data['text'])->toBe('Its maker says the signer is in it.')->and($waived->data['gate'])->toBe('rehearsal-boot.start-refused-by-secure-boot');
     $this->get("/jobs/{$this->job->id}?stone=boot.start")->assertSee('waived');
 });

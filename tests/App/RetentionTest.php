@@ -3,8 +3,8 @@
 use App\Database\LogChain;
 use App\Models\BenchEvent;
 use App\Models\FirmwareSnapshot;
-use App\Models\LogEntry;
-use App\Models\Plan;
+use App\Models\LogRecord;
+use App\Models\PathRevision;
 use App\Models\SealedKey;
 use App\Retention\Due;
 use App\Retention\RetentionDays;
@@ -17,7 +17,7 @@ beforeEach(function () {
     ]);
     mkdir($this->photos);
     $this->job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    LogEntry::query()->create([
+    LogRecord::query()->create([
         'job_id' => $this->job->id,
         'user_id' => $this->people['lead']->id,
         'revision' => 1,
@@ -72,13 +72,13 @@ it('has nothing due while a machine is here, and each kind when its days are ove
 
 it('removes what is the owner\'s, and leaves the chain whole', function () {
     ($this->hand)();
-    $entries = LogEntry::query()->where('job_id', $this->job->id)->count();
+    $entries = LogRecord::query()->where('job_id', $this->job->id)->count();
     $this->travel(181)->days();
     $this->get('/retention')->assertOk()->assertSee(sprintf('%04d', $this->job->id));
     $this->post('/retention/delete', ['kind' => 'owner', 'up_to' => (string) $this->job->id])->assertRedirect(
         '/retention',
     );
-    expect(LogEntry::query()->where('job_id', $this->job->id)->count())
+    expect(LogRecord::query()->where('job_id', $this->job->id)->count())
         ->toBe($entries)
         ->and(LogChain::verify('log_entries'))
         ->toMatchArray(['faults' => [], 'removed' => $entries])
@@ -100,7 +100,7 @@ it('removes what is the owner\'s, and leaves the chain whole', function () {
     $this->post('/retention/delete', ['kind' => 'jobs', 'up_to' => (string) $this->job->id])->assertRedirect();
     expect($this->job->refresh()->brief)
         ->toBe('')
-        ->and(Plan::query()->where('job_id', $this->job->id)->count())
+        ->and(PathRevision::query()->where('job_id', $this->job->id)->count())
         ->toBe(1)
         ->and(Due::words())
         ->toBe([])
@@ -149,7 +149,7 @@ it('gives an owner everything that is kept, but no sealed key, and removes it on
 });
 
 it('asks for a word before it notes that copies elsewhere are gone', function () {
-    LogEntry::query()->create([
+    LogRecord::query()->create([
         'job_id' => $this->job->id,
         'user_id' => $this->people['lead']->id,
         'revision' => 1,

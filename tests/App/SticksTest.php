@@ -115,7 +115,7 @@ it('keeps the record when a build fails, and retires a stick that read back diff
     buildOn('gull-32')->assertRedirect();
     expect(StickBuild::query()->sole())->state->toBe('failed')->fault->toContain('the stick is retired')
         ->and(StickState::of('gull-32')->condition)->toBe(StickCondition::Retired)->and(StickEvent::query()->pluck('kind')->all())->toBe(['failed', 'retired']);
-    expect($register->asChoice($register->find('gull-32'))->health)->toBe('retired');
+    expect($register->now()['gull-32']->health)->toBe('retired');
     $this->get('/sticks/gull-32')->assertSee('retired: not to be used again')->assertDontSee('Build it anew from');
     $this->post('/sticks/gull-32/take-back')->assertForbidden();
     $this->actingAs($this->people['lead'])->post('/sticks/gull-32/take-back', ['as_seen' => StickEvent::version('gull-32')])->assertRedirect();
@@ -146,7 +146,7 @@ it('cancels what waits, notes bad starts and retirements with their reason', fun
     $this->post('/sticks/gull-32/booted-badly', ['seen' => 'black after the logo'])->assertRedirect();
     $this->from('/sticks/gull-32')->post('/sticks/gull-32/retire', [])->assertSessionHasErrors(['because' => 'Say why, for whoever finds it.']);
     $this->post('/sticks/gull-32/retire', ['because' => 'the plug is bent', 'as_seen' => StickEvent::version('gull-32')])->assertRedirect();
-    expect(app(StickRegister::class)->asChoice(app(StickRegister::class)->find('gull-32'))->health)->toBe('retired');
+    expect(app(StickRegister::class)->now()['gull-32']->health)->toBe('retired');
     $this->get('/sticks/gull-32')->assertSee('black after the logo')->assertSee('the plug is bent');
 });
 
@@ -162,7 +162,7 @@ it('puts a stick on watch after a bad start, and knows contents again wherever t
     buildOn('gull-32');
     $this->post('/sticks/gull-32/booted-badly', ['seen' => 'black after the logo']);
     $register = app(StickRegister::class);
-    expect($register->asChoice($register->find('gull-32'))->health)->toBe('watch');
+    expect($register->now()['gull-32']->health)->toBe('watch');
     Workshop::says('cp', '--sparse=always', "{$this->shop->folder}/sticks/gull-32.img", "{$this->shop->folder}/found.img");
     $this->artisan('cobblestone:stick', ['action' => 'what', 'subject' => "{$this->shop->folder}/found.img"])->expectsOutputToContain('Its contents are those of gull-32: Orrin Desktop 3 3.1')->assertExitCode(0);
     $this->artisan('cobblestone:stick', ['action' => 'what', 'subject' => 'gull-32'])->expectsOutputToContain('Good: every byte was read back: Orrin Desktop 3 3.1.')->assertExitCode(0);

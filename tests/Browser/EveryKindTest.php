@@ -1,7 +1,7 @@
 <?php
 
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Symfony\Component\Yaml\Yaml;
@@ -89,7 +89,7 @@ it('stands at a stop, is told what opens it, and goes on to the sheet', function
     usleep(1_000_000);
     $this->press(' ');
     usleep(300_000);
-    expect(LogEntry::query()->where('step', $shut->id)->where('kind', 'done')->exists())->toBeFalse();
+    expect(LogRecord::query()->where('step', $shut->id)->where('kind', 'done')->exists())->toBeFalse();
     // The bell keeps ringing with the reason, and the paper says it.
     $this->visit('/bell');
     $this->see('stop, The power leads are not enough');
@@ -128,7 +128,7 @@ it('holds a stone whose evidence differs until a lead says why, and asks once of
     $this->browser()->findElement(WebDriverBy::cssSelector('form.evidence button'))->sendKeys(WebDriverKeys::ENTER);
     $this->see('Take in is done.');
     expect(
-        LogEntry::query()->where('step', 'intake.take-in')->where('kind', 'done')->firstOrFail()->data[
+        LogRecord::query()->where('step', 'intake.take-in')->where('kind', 'done')->firstOrFail()->data[
             'before_clock'
         ],
     )->toBeTrue();

@@ -1,7 +1,7 @@
 <?php
 
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Symfony\Component\Yaml\Yaml;
@@ -83,7 +83,7 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     $this->see('stone 1 of');
     expect($step())
         ->toBe('Take in')
-        ->and(LogEntry::query()->where('kind', 'taken-back')->count())
+        ->and(LogRecord::query()->where('kind', 'taken-back')->count())
         ->toBe(1);
     $this->fillEvidence(EVIDENCE);
     $this->see('Take in is done.');
@@ -111,7 +111,7 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
     usleep(1_000_000);
     $this->press(' ');
     usleep(300_000);
-    expect(LogEntry::query()->where('step', 'target.erase')->count())
+    expect(LogRecord::query()->where('step', 'target.erase')->count())
         ->toBe(0)
         ->and($this->text())
         ->toContain('You can read this ahead');
@@ -159,14 +159,14 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
             $this->press('0000', WebDriverKeys::TAB, ' ', WebDriverKeys::ENTER);
             $this->see('These are not the last four');
             expect(
-                LogEntry::query()->where('kind', 'confirmed')->where('step', 'target.erase')->exists(),
+                LogRecord::query()->where('kind', 'confirmed')->where('step', 'target.erase')->exists(),
             )->toBeFalse();
         }
         if ($current['one_way']) {
             usleep(1_000_000);
             $this->press(' ');
             usleep(300_000);
-            expect(LogEntry::query()->where('kind', 'done')->where('step', $current['id'])->exists())->toBeFalse();
+            expect(LogRecord::query()->where('kind', 'done')->where('step', $current['id'])->exists())->toBeFalse();
         }
         $this->layHere($job, EVIDENCE);
     }
@@ -176,12 +176,12 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
         ->and($problem)
         ->toBeTrue()
         ->and(
-            LogEntry::query()
+            LogRecord::query()
                 ->whereIn('kind', ['problem', 'retry'])
                 ->count(),
         )
         ->toBe(2)
-        ->and(LogEntry::query()->where('kind', 'confirmed')->count())
+        ->and(LogRecord::query()->where('kind', 'confirmed')->count())
         ->toBe(2);
 
     // The sheet an owner can read, without the frame when printed.
@@ -212,7 +212,7 @@ it('reaches the first action on a known model within 15 keystrokes', function ()
     $this->see('stone 1 of');
     $this->press($keys[7]);
     $this->see('expected');
-    expect(LogEntry::query()->orderByDesc('id')->value('kind'))
+    expect(LogRecord::query()->orderByDesc('id')->value('kind'))
         ->toBe('started')
         ->and(Job::query()->firstOrFail()->currentPlan()->plan['job']['model'])
         ->toBe('norrel-fairlead-13')

@@ -4,7 +4,7 @@ namespace Tests\Browser;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\WalkThrough;
 use Facebook\WebDriver\WebDriverBy;
@@ -16,7 +16,7 @@ trait WalksPaths
     /** The stone's clock has run for hours: nobody is asked whether it was done before. */
     public function ranBefore(Job $job, string $step): void
     {
-        $entry = LogEntry::query()->create([
+        $entry = LogRecord::query()->create([
             'job_id' => $job->id,
             'user_id' => $job->user_id,
             'revision' => $job->refresh()->revision,
@@ -91,7 +91,7 @@ trait WalksPaths
                 ->findElement(WebDriverBy::cssSelector('form.strip button'))
                 ->sendKeys(WebDriverKeys::ENTER);
             $this->until(
-                fn (): bool => LogEntry::query()
+                fn (): bool => LogRecord::query()
                     ->where('job_id', $job->id)
                     ->where('kind', 'confirmed')
                     ->where('step', $step->id)
@@ -104,7 +104,7 @@ trait WalksPaths
         } else {
             $this->browser()->findElement(WebDriverBy::cssSelector('#done button'))->sendKeys(WebDriverKeys::ENTER);
         }
-        $laid = fn (): bool => LogEntry::query()
+        $laid = fn (): bool => LogRecord::query()
             ->where('job_id', $job->id)
             ->where('kind', 'done')
             ->where('step', $step->id)

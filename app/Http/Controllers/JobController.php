@@ -9,7 +9,7 @@ use App\Drawing\PathDrawing;
 use App\Http\Asked;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use App\View\CoreSample;
 use App\View\JobLine;
 use App\View\ShelfFor;
@@ -62,7 +62,6 @@ final class JobController
 
         return view('jobs.show', [
             'job' => $job,
-            'plan' => $plan,
             'progress' => $progress,
             'step' => $chosen,
             'items' => PathDrawing::items($progress, $chosen->id),
@@ -76,13 +75,13 @@ final class JobController
             'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone')),
             'shelf' => ShelfFor::step($progress->plan, $chosen->id),
             'cores' => CoreSample::of($progress->plan->layouts),
-            'revisions' => $job->revision > 1 ? $plan->difference : null,
+            'revision' => $job->revision > 1 ? $job->currentRevision() : null,
         ]);
     }
 
     public function log(Job $job): View
     {
-        $entries = LogEntry::query()->with('user')->where('job_id', $job->id)->orderByDesc('id')->paginate(100);
+        $entries = LogRecord::query()->with('user')->where('job_id', $job->id)->orderByDesc('id')->paginate(100);
 
         return view('jobs.log', [
             'job' => $job,

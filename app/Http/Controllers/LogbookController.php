@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\Experience;
 use App\Models\BootObservation;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Illuminate\Contracts\View\View;
 
 final class LogbookController
@@ -12,7 +12,7 @@ final class LogbookController
     public function index(Experience $experience): View
     {
         return view('logbook.index', [
-            'entries' => LogEntry::query()
+            'entries' => LogRecord::query()
                 ->with(['user', 'job:id,title'])
                 ->latest('id')
                 ->simplePaginate(60),

@@ -43,7 +43,7 @@ final class PaperController
     public function plan(Job $job): Response
     {
         // Decoded as objects, so that an empty one stays an object.
-        $plan = json_decode((string) $job->currentPlan()->getRawOriginal('plan'));
+        $plan = json_decode($job->currentPlan()->json());
         $json = json_encode(
             $plan,
             JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,

@@ -32,7 +32,7 @@ final class StickController
         $states = StickState::query()->get()->keyBy('slug');
         $rows = [];
         foreach ($register->all() as $slug => $stick) {
-            $state = $states[$slug] ?? StickState::of($slug);
+            $state = $states[$slug] ?? StickState::unrecorded($slug);
             $row = ['stick' => $stick, 'state' => $state, 'condition' => $register->condition($state)];
             if (
                 $query === '' ||

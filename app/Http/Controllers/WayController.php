@@ -26,10 +26,7 @@ final class WayController
         $report =
             $file->inspected() ??
             abort(409, 'This image has not been looked into yet. Wait a moment and load the page again.');
-        $sticks = [];
-        foreach ($register->all() as $slug => $stick) {
-            $sticks[$slug] = $register->asChoice($stick);
-        }
+        $sticks = $register->now();
         $asked = Asked::text($request, 'stick');
         $drivers =
             DriverFolders::path(Asked::text($request, 'drivers')) === null ? null : Asked::text($request, 'drivers');

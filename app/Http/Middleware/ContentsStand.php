@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\Job;
-use App\Models\LogEntry;
+use App\Models\LogRecord;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,8 +24,8 @@ final class ContentsStand
             'jobs.forgotten',
             [
                 'job' => $job,
-                'entries' => LogEntry::query()->where('job_id', $job->id)->latest('id')->limit(400)->get(),
-                'many' => LogEntry::query()->where('job_id', $job->id)->count(),
+                'entries' => LogRecord::query()->where('job_id', $job->id)->latest('id')->limit(400)->get(),
+                'many' => LogRecord::query()->where('job_id', $job->id)->count(),
             ],
             410,
         );

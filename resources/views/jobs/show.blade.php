@@ -7,7 +7,7 @@
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">{{ $p->job->system ? $p->job->system.($p->job->edition ? ' '.$p->job->edition : '').', ' : '' }}{{ $p->job->kind->title() ?? 'clean install' }} · {{ $p->job->machine }} · job {{ sprintf('%04d', $job->id) }}{{ $job->slot ? " · slot {$job->slot}" : '' }}</span>
 <span class="sum"><b class="hands">hands {{ $total(\Cobblestone\Runbook\Presence::Hands) }}</b> · <b class="walk">walk away {{ $total(\Cobblestone\Runbook\Presence::WalkAway) }}</b></span></header>
 @if ($p->blockers !== [])<div class="panel stop-panel" role="alert"><h2>{{ array_filter($p->blockers, fn ($blocker) => $blocker->isStop()) !== [] ? 'Stop: it cannot work like this' : 'Hold: some of its stones are shut' }}</h2><ul>@foreach ($p->blockers as $blocker)<li>{{ $blocker->reason }} <span class="rule">{{ $blocker->rule }}</span> <span class="fine">{{ $blocker->isStop() ? 'Shuts every stone that changes something.' : 'Shuts: '.implode(', ', array_map(fn ($act) => $act->title(), $blocker->unsafe)).'.' }} {{ $blocker->opens->spoken() }}{{ $blocker->waivableBy === [] ? '' : ' A '.implode(' or a ', $blocker->waivableBy).' may waive it in writing.' }}</span></li>@endforeach</ul></div>@endif
-@if (session('did') === 'replanned' && $plan->difference !== null)@include('parts.difference', ['difference' => $plan->difference, 'reason' => $plan->reason])@endif
+@if (session('did') === 'replanned' && $revision?->difference !== null)@include('parts.difference', ['difference' => $revision->difference, 'reason' => $revision->reason])@endif
 @include('jobs.tabs', ['tab' => 'path'])
 @include('jobs.state')
 <div class="water">@include('parts.path')</div>
@@ -41,6 +41,6 @@
 <section class="panel decisions"><p><a href="/jobs/{{ $job->id }}/assessment">{{ count($p->decisions) }} decisions, with what was refused and why</a></p>
 @if ($p->notes !== [])<details><summary>Noted while reading: {{ count($p->notes) }}</summary><ul>@foreach ($p->notes as $note)<li>{{ $note }}</li>@endforeach</ul></details>@endif
 <p class="fine">Revision {{ $job->revision }} · <a href="/jobs/{{ $job->id }}/brief.yaml" hx-boost="false" download>brief as YAML</a> · <a href="/jobs/{{ $job->id }}/plan.json" hx-boost="false" download>plan as JSON</a> · <a href="/jobs/{{ $job->id }}/handover">handover sheet</a></p>
-@if (is_array($revisions))<details><summary>What revision {{ $job->revision }} changed</summary>@include('parts.difference', ['difference' => $revisions, 'reason' => $plan->reason])</details>@endif
+@if (is_array($revision?->difference))<details><summary>What revision {{ $job->revision }} changed</summary>@include('parts.difference', ['difference' => $revision->difference, 'reason' => $revision->reason])</details>@endif
 </section>
 @endsection

@@ -6,33 +6,42 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * One revision of a job's path; never changed once stored.
+ * One line of the log; the database refuses to change it.
  *
+ * @property int $id
  * @property int $job_id
  * @property int $revision
- * @property array<string, mixed> $plan
- * @property array<string, mixed>|null $difference
- * @property string $reason
+ * @property string $role
+ * @property string $kind
+ * @property string|null $step
+ * @property array<string, mixed> $data
  * @property Carbon $created_at
  * @property-read User $user
+ * @property-read Job $job
  */
-final class Plan extends Record
+final class LogRecord extends Record
 {
     public const UPDATED_AT = null;
 
-    protected $table = 'plans';
+    protected $table = 'log_entries';
 
     protected $guarded = [];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['plan' => 'array', 'difference' => 'array'];
+        return ['data' => 'array'];
     }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
     }
 }

@@ -6,42 +6,34 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * One line of the log; the database refuses to change it.
+ * One revision of a job's path: the first whole, the others as what they changed. Never altered once stored.
  *
- * @property int $id
  * @property int $job_id
  * @property int $revision
- * @property string $role
- * @property string $kind
- * @property string|null $step
- * @property array<string, mixed> $data
+ * @property array<string, mixed>|null $plan
+ * @property array<string, mixed>|null $change what made it out of the revision before it (core Document\Change)
+ * @property array<string, mixed>|null $difference
+ * @property string $reason
  * @property Carbon $created_at
  * @property-read User $user
- * @property-read Job $job
  */
-final class LogEntry extends Record
+final class PathRevision extends Record
 {
     public const UPDATED_AT = null;
 
-    protected $table = 'log_entries';
+    protected $table = 'plans';
 
     protected $guarded = [];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['data' => 'array'];
+        return ['plan' => 'array', 'change' => 'array', 'difference' => 'array'];
     }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
-    }
-
-    /** @return BelongsTo<Job, $this> */
-    public function job(): BelongsTo
-    {
-        return $this->belongsTo(Job::class);
     }
 }
