@@ -17,10 +17,23 @@ final class SessionTable extends DatabaseSessionHandler
     /** @var array<string, array{string, int}> id => content and last activity as they are stored */
     private array $stored = [];
 
+    /** @var array<string, mixed>|null */
+    private ?array $person = null;
+
+    /** @return array<string, mixed>|null the row of whose session was read; null where it is nobody's yet */
+    public function person(): ?array
+    {
+        return $this->person;
+    }
+
     /** @param  string  $sessionId */
     public function read($sessionId): string
     {
-        $row = $this->getQuery()->find($sessionId, ['payload', 'last_activity']);
+        $row = $this->getQuery()
+            ->leftJoin('users', 'users.id', '=', "{$this->table}.user_id")
+            ->where("{$this->table}.id", $sessionId)
+            ->selectRaw('payload, last_activity, row_to_json(users) as person')
+            ->first();
         if ($row === null) {
             return '';
         }
@@ -28,6 +41,8 @@ final class SessionTable extends DatabaseSessionHandler
         if ($this->expired($row)) {
             return '';
         }
+        $person = json_decode((string) $row->person, true);
+        $this->person = is_array($person) ? $person : null;
         $content = (string) base64_decode((string) $row->payload, true);
         $this->stored[$sessionId] = [$content, (int) $row->last_activity];
 

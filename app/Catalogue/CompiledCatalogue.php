@@ -35,7 +35,7 @@ final class CompiledCatalogue
         if ($this->documents !== null && request()->attributes->get(self::ASKED) === true) {
             return $this->documents;
         }
-        if (request()->route() !== null) {
+        if (app('router')->current() !== null) {
             request()->attributes->set(self::ASKED, true);
         }
         $version = self::version();

@@ -2,6 +2,7 @@
 
 namespace App\Providers;
 
+use App\Account\PeopleProvider;
 use App\Account\SessionTable;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
@@ -11,6 +12,7 @@ use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
@@ -26,6 +28,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(CompiledCatalogue::class, static fn (): CompiledCatalogue => new CompiledCatalogue(
             (string) config('cobblestone.compiled'),
         ));
+        $this->app->scoped(SessionTable::class, static fn (Application $app): SessionTable => new SessionTable(
+            $app->make('db')->connection(),
+            (string) config('session.table'),
+            (int) config('session.lifetime'),
+            $app,
+        ));
     }
 
     public function boot(): void
@@ -37,12 +45,8 @@ final class AppServiceProvider extends ServiceProvider
             Workers::began($name);
         }
         Event::listen(MigrationsEnded::class, fn () => Grants::give(DB::connection()));
-        Session::extend('bench', static fn (Application $app): SessionTable => new SessionTable(
-            $app->make('db')->connection(),
-            (string) config('session.table'),
-            (int) config('session.lifetime'),
-            $app,
-        ));
+        Session::extend('bench', static fn (Application $app): SessionTable => $app->make(SessionTable::class));
+        Auth::provider('bench', static fn (Application $app): PeopleProvider => $app->make(PeopleProvider::class));
         $this->app->terminating(fn () => $this->app->make(CompiledCatalogue::class)->askAnew());
         View::composer('layout', Frame::class);
         // Whatever a page says: signs that would steer how it is shown are written out as what they are.
