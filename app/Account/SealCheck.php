@@ -34,7 +34,8 @@ final class SealCheck
     }
 
     /**
-     * Goes on with the present key: what cannot be opened with it stays closed and says so; second factors are taken off.
+     * Goes on with the present key: what cannot be opened with it stays closed and says so; second factors are taken
+     * off.
      *
      * @return array{keys: int, codes: int} what was lost
      */

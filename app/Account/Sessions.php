@@ -11,7 +11,10 @@ use Illuminate\Support\Facades\DB;
 /** Where somebody is signed in, and how that is ended at once. */
 final class Sessions
 {
-    /** @return Collection<int, object{key: string, user_id: int, address: string, program: string, seen: Carbon, here: bool}> newest first */
+    /**
+     * @return Collection<int, object{key: string, user_id: int, address: string, program: string, seen: Carbon,
+     *     here: bool}> newest first
+     */
     public static function of(?int $user = null): Collection
     {
         $own = request()->hasSession() ? request()->session()->getId() : '';

@@ -9,7 +9,8 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
 
 /**
- * How many wrong tries are borne: by account, and by address. Only wrong ones count, and nothing is hashed once it is enough.
+ * How many wrong tries are borne: by account, and by address. Only wrong ones count, and nothing is hashed once it is
+ * enough.
  * Somebody else's wrong tries do not lock a person out at an address where they have signed in before.
  */
 final class SignInThrottle

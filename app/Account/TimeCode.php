@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Account;
 
 /**
- * Time-based one-time codes: RFC 6238 over HMAC-SHA-1 with steps of 30 s and six digits, as every authenticator reads them.
+ * Time-based one-time codes: RFC 6238 over HMAC-SHA-1 with steps of 30 s and six digits, as every authenticator reads
+ * them.
  * A code of the step before and of the step after counts too, because clocks differ (section 5.2).
  */
 final class TimeCode

@@ -11,7 +11,10 @@ use App\Models\User;
 use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Runbook\Step;
 
-/** Settings that were read at a stone are facts of the machine from then on: the path is computed from them (rules F2, F3, K3). */
+/**
+ * Settings that were read at a stone are facts of the machine from then on: the path is computed from them (rules F2,
+ * F3, K3).
+ */
 final class LearnFromEvidence
 {
     public function __construct(private readonly ChangeBrief $change)

@@ -32,7 +32,7 @@ final class PlanStick
     public function handle(ShelfFile $file, string $slug, string $key, ?string $drivers, bool $toBuild): StickPlan
     {
         $stick =
-            $this->register->find($slug) ??
+            $this->register->now()[$slug] ??
             throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
         $report =
             $file->inspected() ??

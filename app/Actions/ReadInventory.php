@@ -19,7 +19,9 @@ final class ReadInventory
     /** @var list<string> */
     public array $problems = [];
 
-    /** Seconds and bytes of text that one request may take: a whole bundle of the collector takes a fraction of both. */
+    /**
+     * Seconds and bytes of text that one request may take: a whole bundle of the collector takes a fraction of both.
+     */
     private const SECONDS = 8.0;
 
     private const BYTES = 32_000_000;

@@ -7,15 +7,16 @@ use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Brief\MemoryBlock;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Step;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Adds a test to the memory sheet; errors take the proof from what was copied through that memory (rules A4, A13). */
 final class RecordMemoryTest
 {
-    private const COPIED_THROUGH_IT = ['protect.back-up', 'protect.check-backup'];
-
     public function __construct(
         private readonly JobBridge $bridge,
         private readonly LogBook $log,
@@ -59,14 +60,20 @@ final class RecordMemoryTest
     private function takeProof(Job $job, User $user): void
     {
         $progress = $this->bridge->progress($job);
-        foreach (self::COPIED_THROUGH_IT as $id) {
-            $step = $progress->plan->step($id);
-            if ($step !== null && $progress->doneAt($step) !== null) {
-                $this->log->write($job, $user, EntryKind::Unproven, $id, [
+        foreach ($progress->plan->steps as $step) {
+            if (self::wentThroughIt($step) && $progress->doneAt($step) !== null) {
+                $this->log->write($job, $user, EntryKind::Unproven, $step->id, [
                     'text' => 'It went through memory that has errors: copy and prove it again once the fault is '
                         .'mended.',
                 ]);
             }
         }
+    }
+
+    /** Copied the owner's data, or proved such a copy. */
+    private static function wentThroughIt(Step $step): bool
+    {
+        return $step->does(Act::CopyData) ||
+            ($step->bringsAbout(PathFact::BACKUP_SETTLED) && in_array(PathFact::BACKUP_COPIED, $step->before, true));
     }
 }

@@ -13,7 +13,10 @@ use Cobblestone\Runbook\Wants;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** A power-on ended otherwise than predicted: kept beside the prediction, perhaps as a quirk of the model, and the path computed again (rule B). */
+/**
+ * A power-on ended otherwise than predicted: kept beside the prediction, perhaps as a quirk of the model, and the
+ * path computed again (rule B).
+ */
 final class RecordReality
 {
     public function __construct(private readonly ChangeBrief $change, private readonly LogBook $log)

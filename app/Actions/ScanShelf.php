@@ -80,7 +80,9 @@ final class ScanShelf
         HashShelfFile::dispatch($file->id);
     }
 
-    /** A file named like one of the catalogue's, of the same size, is taken for it until its checksum says otherwise. */
+    /**
+     * A file named like one of the catalogue's, of the same size, is taken for it until its checksum says otherwise.
+     */
     private function recognise(ShelfFile $file): void
     {
         foreach (CatalogueEntry::query()->where('kind', 'images')->get() as $entry) {

@@ -10,7 +10,10 @@ final class BellBridge
 {
     private const ATTRIBUTE = 'bell';
 
-    /** @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}> */
+    /**
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
+     *     overdue: bool}>
+     */
     public function items(): array
     {
         $request = request();

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Bridge;
 
-/** The bench's time as it is written into briefs and logs: local, with its offset, so that "today" is the bench's day. */
+/**
+ * The bench's time as it is written into briefs and logs: local, with its offset, so that "today" is the bench's day.
+ */
 final class BenchClock
 {
     /** "2026-07-01T00:30+01:00". */

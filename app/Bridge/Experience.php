@@ -74,7 +74,10 @@ final class Experience
         );
     }
 
-    /** Ways in with the trials of this bench: known ones gain or lose, and one that worked here becomes the model's own. */
+    /**
+     * Ways in with the trials of this bench: known ones gain or lose, and one that worked here becomes the model's
+     * own.
+     */
     private function tried(string $model, WaysIn $ways): WaysIn
     {
         foreach (WayTrial::query()->where('model', $model)->get() as $trial) {

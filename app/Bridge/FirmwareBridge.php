@@ -19,6 +19,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Wants;
 use Illuminate\Support\Collection;
 
 /** What the Firmware page of a job shows, from the machine as it is known now. */
@@ -57,7 +58,8 @@ final class FirmwareBridge
 
     /**
      * @param  Collection<int, FirmwareSnapshot>  $snapshots
-     * @return array{from: FirmwareSnapshot, to: FirmwareSnapshot, rows: list<array{setting: string, was: string|null, is: string|null}>}|null
+     * @return array{from: FirmwareSnapshot, to: FirmwareSnapshot, rows: list<array{setting: string, was: string|null,
+     *     is: string|null}>}|null
      */
     public function compared(Collection $snapshots, int $from, int $to): ?array
     {
@@ -74,16 +76,16 @@ final class FirmwareBridge
     }
 
     /** The best known way there as presses; null where none is known. */
-    public function sequence(Job $job, string $reaches): ?PressSequence
+    public function sequence(Job $job, Wants $reaches): ?PressSequence
     {
         $machine = $this->machine($job);
         $moves = $machine->model->recovery->sequence ?? [];
-        if ($reaches === 'recovery' && $moves !== []) {
+        if ($reaches === Wants::Recovery && $moves !== []) {
             return PressSequence::ofMoves($moves);
         }
         $way = match ($reaches) {
-            'menu' => WayIn::menu($machine),
-            'setup' => WayIn::setup($machine),
+            Wants::Installer => WayIn::menu($machine),
+            Wants::Setup => WayIn::setup($machine),
             default => WayIn::recovery($machine),
         };
 
@@ -116,7 +118,10 @@ final class FirmwareBridge
         return $rows;
     }
 
-    /** @return array{releases: list<\Cobblestone\Machine\Model\Release>, now: string|null, path: UpdatePath|null}|null null where the catalogue holds no releases */
+    /**
+     * @return array{releases: list<\Cobblestone\Machine\Model\Release>, now: string|null, path: UpdatePath|null}|null
+     *     null where the catalogue holds no releases
+     */
     public function update(Plan $plan, Machine $machine): ?array
     {
         $releases = $machine->model->firmware->releases ?? [];

@@ -105,7 +105,8 @@ final class StickRegister
     /** @param  list<StickEvent>  $events  oldest first */
     private function asChoice(Stick $stick, ?StickState $state, array $events): Stick
     {
-        $rates = WayBridge::speeds(array_filter($events, static fn (StickEvent $event): bool => $event->kind === 'built'));
+        $built = array_filter($events, static fn (StickEvent $event): bool => $event->kind === 'built');
+        $rates = WayBridge::speeds($built);
         $content = $state->content['title'] ?? null;
 
         return $stick->asNow(
@@ -162,7 +163,10 @@ final class StickRegister
         return $state->condition;
     }
 
-    /** The stick as it is itself: what was proven on it and has changed since is spoiled (rule M12). Looking changes nothing. */
+    /**
+     * The stick as it is itself: what was proven on it and has changed since is spoiled (rule M12). Looking changes
+     * nothing.
+     */
     public function look(string $slug): StickState
     {
         $state = StickState::of($slug);

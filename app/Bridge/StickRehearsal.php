@@ -6,6 +6,7 @@ use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\SbverifyTool;
 use Cobblestone\Boot\Keys\KeyFiles;
 use Cobblestone\Boot\Keys\KnownSigners;
+use Cobblestone\Boot\Keys\TrustedSigners;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\MediumReader;
 use Cobblestone\Boot\Possibilities;
@@ -115,7 +116,7 @@ final class StickRehearsal
     }
 
     /**
-     * @return array{0: array<string, bool|int|float|string|null>, 1: list<string>, 2: list<string>}
+     * @return array{0: array<string, bool|int|float|string|null>, 1: list<string>, 2: TrustedSigners}
      */
     private function ofModel(string $id): array
     {
@@ -127,16 +128,12 @@ final class StickRehearsal
             $assumed[] = $setting->fact();
         }
         $facts += ['firmware.boot_mode' => 'uefi', 'firmware.secure_boot' => null];
-        $trusted = [
-            ...$this->known->trustedByDefault(),
-            ...$model->firmware->trustsThirdParty ?? false ? ['third-party'] : [],
-        ];
 
-        return [$facts, $assumed, $trusted];
+        return [$facts, $assumed, $this->known->trusted($model->firmware->trusts ?? [])];
     }
 
     /**
-     * @return array{0: array<string, bool|int|float|string|null>, 1: list<string>, 2: list<string>}
+     * @return array{0: array<string, bool|int|float|string|null>, 1: list<string>, 2: TrustedSigners}
      */
     private function ofKind(string $kind): array
     {
@@ -150,10 +147,10 @@ final class StickRehearsal
             [
                 ...$facts,
                 'architecture' => 'x86-64',
-                ...$kind === 'uefi-secure' ? ['firmware.third_party_signer' => null] : [],
+                ...$kind === 'uefi-secure' ? $this->known->trusted()->unknown() : [],
             ],
             [],
-            $this->known->trustedByDefault(),
+            $this->known->trusted(),
         ];
     }
 

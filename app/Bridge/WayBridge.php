@@ -14,7 +14,6 @@ use Cobblestone\Media\Ways\StickRates;
 use Cobblestone\Media\Ways\WayComparison;
 use Cobblestone\Media\Ways\WayInput;
 use Cobblestone\Quantity\Bytes;
-use Cobblestone\Quantity\DataRate;
 use Cobblestone\Storage\Fat32Geometry;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -28,12 +27,7 @@ final class WayBridge
         ?string $drivers = null,
     ): WayComparison {
         $policy = BenchPolicy::present();
-        $history = $stick === null ? new SpeedHistory([]) : self::history($stick->id);
-        $rates = new StickRates(
-            $history->write() ?? ($stick?->writeRate() ?? DataRate::megabytes(20)),
-            $history->read() ?? ($stick?->readRate() ?? DataRate::megabytes(60)),
-            $policy,
-        );
+        $rates = StickRates::of($stick, $policy);
         $folder = DriverFolders::path($drivers);
         $along = $folder === null ? [] : StickBridge::folder($folder);
         $largest = $report->files['largest'] ?? null;

@@ -6,8 +6,6 @@ use App\Documents\DocumentFault;
 use App\Documents\SchemaCheck;
 use App\Documents\YamlDocument;
 use Cobblestone\Catalogue\Catalogue;
-use Cobblestone\Job\MachineFaults;
-use Cobblestone\Machine\Model\MachineModel;
 
 /** A catalogue as YAML files in folders; every fault is named with file, path and reason. */
 final class CatalogueFolder
@@ -35,7 +33,7 @@ final class CatalogueFolder
         foreach (Catalogue::KINDS as $kind) {
             $folder->readKind($kind);
         }
-        $folder->checkReferences();
+        array_push($folder->faults, ...References::faults($folder->entries));
 
         return $folder;
     }
@@ -90,54 +88,6 @@ final class CatalogueFolder
             array_push($this->faults, ...array_map(fn (string $fault): string => "{$shown}: {$fault}", $faults));
             if ($faults === []) {
                 $this->entries[$kind][$document['id']] = $document;
-            }
-        }
-    }
-
-    private function checkReferences(): void
-    {
-        foreach ($this->entries['images'] ?? [] as $id => $image) {
-            $this->mustExist("images/{$id}.yaml: system", 'systems', [$image['system']]);
-        }
-        foreach ($this->entries['machines'] ?? [] as $id => $machine) {
-            array_push(
-                $this->faults,
-                ...array_map(
-                    static fn (string $fault): string => "machines/{$id}.yaml: {$fault}",
-                    MachineFaults::of(MachineModel::fromArray($machine)),
-                ),
-            );
-            $this->mustExist(
-                "machines/{$id}.yaml: usual_image",
-                'images',
-                isset($machine['usual_image']) ? [$machine['usual_image']] : [],
-            );
-        }
-        foreach ($this->entries['drivers'] ?? [] as $id => $driver) {
-            $this->mustExist("drivers/{$id}.yaml: systems", 'systems', $driver['systems']);
-            $this->mustExist("drivers/{$id}.yaml: needs", 'drivers', $driver['needs'] ?? []);
-            $this->mustExist("drivers/{$id}.yaml: models", 'machines', $driver['models'] ?? []);
-        }
-        foreach ($this->entries['systems'] ?? [] as $id => $system) {
-            if (
-                count(
-                    array_filter(
-                        $system['partitions'],
-                        fn (array $partition): bool => ! isset($partition['mebibytes']),
-                    ),
-                ) > 1
-            ) {
-                $this->faults[] = "systems/{$id}.yaml: partitions: only one partition can take the rest of the drive.";
-            }
-        }
-    }
-
-    /** @param  list<string>  $ids */
-    private function mustExist(string $where, string $kind, array $ids): void
-    {
-        foreach ($ids as $id) {
-            if (! isset($this->entries[$kind][$id])) {
-                $this->faults[] = "{$where}: the catalogue has no ".rtrim($kind, 's')." \"{$id}\".";
             }
         }
     }

@@ -37,7 +37,10 @@ final class LogChain
         );
     }
 
-    /** Chains every entry that has none, in the order of their numbers; only the owner can, with the log's own triggers off. */
+    /**
+     * Chains every entry that has none, in the order of their numbers; only the owner can, with the log's own
+     * triggers off.
+     */
     public static function rebuild(Connection $owner, string $log): void
     {
         $header = str_replace('to_jsonb(t)', 'to_jsonb(e)', self::HEADER);
@@ -70,7 +73,8 @@ final class LogChain
     /**
      * Holds every entry against its hash, and the hashes against each other.
      *
-     * @return array{entries: int, removed: int, head: string, faults: list<string>} removed: entries whose contents were taken out in order
+     * @return array{entries: int, removed: int, head: string, faults: list<string>} removed: entries whose contents
+     *     were taken out in order
      */
     public static function verify(string $log): array
     {

@@ -6,7 +6,10 @@ use RuntimeException;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 
-/** A program of Debian's, called with an array of arguments and a fixed environment, within limits; never through a shell. */
+/**
+ * A program of Debian's, called with an array of arguments and a fixed environment, within limits; never through a
+ * shell.
+ */
 final class Command
 {
     private const ENVIRONMENT = ['LC_ALL' => 'C.UTF-8', 'PATH' => '/usr/sbin:/usr/bin:/sbin:/bin'];

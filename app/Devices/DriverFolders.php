@@ -2,7 +2,9 @@
 
 namespace App\Devices;
 
-/** Folders of driver files that can go along on a stick: what lies in the bench's folder of drivers, one folder a set. */
+/**
+ * Folders of driver files that can go along on a stick: what lies in the bench's folder of drivers, one folder a set.
+ */
 final class DriverFolders
 {
     private const NAME = '/^[A-Za-z0-9][A-Za-z0-9 ._-]{0,79}$/';

@@ -26,7 +26,8 @@ final readonly class Limits
     }
 
     /**
-     * In a session of its own, so that its children can be ended with it; gone when this process is gone; within its memory.
+     * In a session of its own, so that its children can be ended with it; gone when this process is gone; within its
+     * memory.
      *
      * @param  list<string>  $arguments
      * @return list<string>

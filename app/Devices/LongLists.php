@@ -11,7 +11,8 @@ use RuntimeException;
 
 /**
  * Two lists of files of any length, compared in little memory: each is gone through as a stream, put in order by `sort`
- * from coreutils, and then both are gone through side by side. Five million files a side need a few minutes and no memory to speak of.
+ * from coreutils, and then both are gone through side by side. Five million files a side need a few minutes and no
+ * memory to speak of.
  */
 final class LongLists
 {
@@ -32,7 +33,8 @@ final class LongLists
     }
 
     /**
-     * @return array{0: ManifestComparison, 1: list<string>, 2: array<string, int|null>} what differs; lines that were left out; bytes of each side
+     * @return array{0: ManifestComparison, 1: list<string>, 2: array<string, int|null>} what differs; lines that were
+     *     left out; bytes of each side
      *
      * @throws RuntimeException where there is no room to sort
      */

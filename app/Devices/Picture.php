@@ -8,7 +8,8 @@ use RuntimeException;
 
 /**
  * A photo drawn anew (rule L2): only what is seen on it is kept. Position, thumbnail, the camera's number and comments,
- * which may show more than the photo, stay behind. Drawn in a process of its own, because a small file can hold a huge picture.
+ * which may show more than the photo, stay behind. Drawn in a process of its own, because a small file can hold a
+ * huge picture.
  */
 final class Picture
 {

@@ -6,7 +6,10 @@ use DateTimeInterface;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
-/** Reads untrusted YAML, or the JSON that it may be written as, within limits: no aliases, no objects, no tags, dates as text. */
+/**
+ * Reads untrusted YAML, or the JSON that it may be written as, within limits: no aliases, no objects, no tags, dates
+ * as text.
+ */
 final class YamlDocument
 {
     public const LIMIT = 3_000_000;

@@ -6,7 +6,8 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 
 /**
- * A drive or stick as one core cut open: left half now, right half after, on one depth scale that keeps small parts visible.
+ * A drive or stick as one core cut open: left half now, right half after, on one depth scale that keeps small parts
+ * visible.
  *
  * @phpstan-type Part array{
  *   name: string, from: int, bytes: int, role: string, lost?: bool,

@@ -2,7 +2,10 @@
 
 namespace App\Drawing;
 
-/** One power-on as stones from power to where one wanted to be; the one that fails is missing, and only ripples are there. */
+/**
+ * One power-on as stones from power to where one wanted to be; the one that fails is missing, and only ripples are
+ * there.
+ */
 final class CrossingDrawing
 {
     public const HEIGHT = 58;
@@ -30,7 +33,8 @@ final class CrossingDrawing
 
     /**
      * @param  array<string, mixed>  $start  one power-on of a rehearsal
-     * @return list<array{name: string, kind: string, width: int, shape: string, words: string}> kind: stands, missing, beyond or bank
+     * @return list<array{name: string, kind: string, width: int, shape: string, words: string}> kind: stands,
+     *     missing, beyond or bank
      */
     public static function stones(array $start, string $seed): array
     {

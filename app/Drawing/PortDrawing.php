@@ -31,7 +31,8 @@ final class PortDrawing
     ];
 
     /**
-     * @param  list<array{x: float, y: float, w: float, h: float, words: string, wanted: bool, connector: string}>  $sockets
+     * @param  list<array{x: float, y: float, w: float, h: float, words: string, wanted: bool,
+     *     connector: string}>  $sockets
      * @param  array{string, string}  $ends  what lies at its left and right end
      */
     private function __construct(

@@ -5,7 +5,10 @@ namespace App\Drawing;
 use Cobblestone\Firmware\Press;
 use Cobblestone\Firmware\PressSequence;
 
-/** A way in as a timeline: one rail a key, raised stone where it is held, small ones where it is tapped, seconds below. */
+/**
+ * A way in as a timeline: one rail a key, raised stone where it is held, small ones where it is tapped, seconds
+ * below.
+ */
 final class PressDrawing
 {
     public const WIDTH = 640;

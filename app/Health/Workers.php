@@ -8,7 +8,8 @@ use Illuminate\Support\Carbon;
 
 /**
  * The processes beside the web server: whether each lives, and which of them died and were started again.
- * Each writes its number when it begins; the supervisor's listener (deploy/note-deaths.php) writes a line when one ends unasked.
+ * Each writes its number when it begins; the supervisor's listener (deploy/note-deaths.php) writes a line when one
+ * ends unasked.
  */
 final class Workers
 {
@@ -43,7 +44,9 @@ final class Workers
         );
     }
 
-    /** @return list<array{name: string, at: Carbon}> deaths of the last day that the lead has not seen yet, newest first */
+    /**
+     * @return list<array{name: string, at: Carbon}> deaths of the last day that the lead has not seen yet, newest first
+     */
     public static function deaths(): array
     {
         $file = self::folder().'/deaths.jsonl';

@@ -20,7 +20,10 @@ final class Readable
 
     private const FOLDERS = ['core', 'app', 'tests', 'database', 'routes', 'resources/views'];
 
-    /** @return array<string, array<string, int>> file => what is too much of it => how many times, files that are well left out */
+    /**
+     * @return array<string, array<string, int>> file => what is too much of it => how many times, files that are well
+     *     left out
+     */
     public static function debts(string $root): array
     {
         $debts = [];

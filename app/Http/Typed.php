@@ -7,7 +7,9 @@ namespace App\Http;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 
-/** What somebody had typed, to be shown again when it was not taken; nothing that is a secret, and never without end. */
+/**
+ * What somebody had typed, to be shown again when it was not taken; nothing that is a secret, and never without end.
+ */
 final class Typed
 {
     /** Fields whose contents leave the request nowhere but into their seal. */

@@ -17,7 +17,10 @@ use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\Build\StickPlan;
 
-/** Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules M11, M12). */
+/**
+ * Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules
+ * M11, M12).
+ */
 final class BuildStick
 {
     /**

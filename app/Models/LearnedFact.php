@@ -6,7 +6,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A fact that somebody found on a job and kept for its model, until the lead takes it into the catalogue or lets it go (rule J13).
+ * A fact that somebody found on a job and kept for its model, until the lead takes it into the catalogue or lets it
+ * go (rule J13).
  *
  * @property int $id
  * @property int $job_id

@@ -7,6 +7,7 @@ namespace App\Retention;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\LogRecord;
+use Cobblestone\Assessment\BackupSteps;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -71,7 +72,7 @@ final class Due
                     LogRecord::query()
                         ->getQuery()
                         ->where('kind', 'done')
-                        ->where('step', 'protect.back-up')
+                        ->where('step', BackupSteps::COPIES)
                         ->select('job_id'),
                 ),
             'owner' => $query->whereNull('owner_removed_at'),

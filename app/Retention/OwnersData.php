@@ -59,7 +59,8 @@ final class OwnersData
                 )
                 ->values()
                 ->all(),
-            // That there are keys, and until when; a key itself leaves its seal only on its own page, and every showing is logged.
+            // That there are keys, and until when; a key itself leaves its seal only on its own page, and every
+            // showing is logged.
             'keys' => SealedKey::query()
                 ->where('job_id', $job->id)
                 ->get()

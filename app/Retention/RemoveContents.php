@@ -16,7 +16,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes contents out of a job whose time is over, or whose owner asks. That there was an entry, when, by which role and of which step stays,
+ * Takes contents out of a job whose time is over, or whose owner asks. That there was an entry, when, by which role
+ * and of which step stays,
  * and with it the chain of hashes; what was written in it does not.
  */
 final class RemoveContents

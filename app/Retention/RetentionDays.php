@@ -7,7 +7,10 @@ namespace App\Retention;
 use App\Models\Setting;
 use InvalidArgumentException;
 
-/** How long each kind of contents is kept after a hand-over, in days; the lead's policy, with the bench's defaults (rule L4). */
+/**
+ * How long each kind of contents is kept after a hand-over, in days; the lead's policy, with the bench's defaults
+ * (rule L4).
+ */
 final readonly class RetentionDays
 {
     /** Kind => [what it is, default in days, most days]. Keys end by themselves; the others become due. */

@@ -17,7 +17,8 @@ use Throwable;
 /**
  * Everything that a shop cannot do without, in one folder, taken while people work and read back afterwards.
  *
- * database.dump and manifest.json are of one moment (an exported snapshot); photos are never changed, so those of that moment are among
+ * database.dump and manifest.json are of one moment (an exported snapshot); photos are never changed, so those of
+ * that moment are among
  * those copied after it; settings and the application key lie under the passphrase, and with the key all sealed keys.
  */
 final class Backup
@@ -164,7 +165,10 @@ final class Backup
         Command::run(['cp', '-a', '--sparse=always', '--', $from, $to], 36_000);
     }
 
-    /** A stick that is being written is waited for a moment, and then left out and named. Only what is on a stick is kept, not its empty space. */
+    /**
+     * A stick that is being written is waited for a moment, and then left out and named. Only what is on a stick is
+     * kept, not its empty space.
+     */
     private function sticks(string $part): void
     {
         $folder = (string) config('cobblestone.sticks');

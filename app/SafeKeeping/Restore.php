@@ -115,7 +115,8 @@ final class Restore
         $differences = [];
         foreach ($sticks as $stick) {
             try {
-                // Packed again it is the same file: then so is what is in it. Else it is gone through byte by byte, empty space too.
+                // Packed again it is the same file: then so is what is in it. Else it is gone through byte by byte,
+                // empty space too.
                 $again =
                     'cd -- "$2" && test "$(tar --list --file="$1" | xargs -d "\n" tar --create --sparse --file=- -- '
                         .'| sha256sum)" = "$(sha256sum <"$1")" || tar --compare --directory="$2" --file="$1"';

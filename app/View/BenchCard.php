@@ -123,11 +123,12 @@ final readonly class BenchCard
             return null;
         }
         $word = $all[0]->string('word');
+        $reason = Str::limit($all[0]->string('reason'), self::REASON);
         $more = count($all) - 1;
 
         return [
             'class' => $word === 'stop' ? 'stop' : 'hold',
-            'words' => "{$word}: ".Str::limit($all[0]->string('reason'), self::REASON).($more > 0 ? " and {$more} more" : ''),
+            'words' => "{$word}: {$reason}".($more > 0 ? " and {$more} more" : ''),
         ];
     }
 }

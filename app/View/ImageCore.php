@@ -5,7 +5,10 @@ namespace App\View;
 use App\Drawing\CoreDrawing;
 use Cobblestone\Media\Inspection\ImageReport;
 
-/** An inspected image as one core: what its partition table says on the left, what a disc drive would start on the right. */
+/**
+ * An inspected image as one core: what its partition table says on the left, what a disc drive would start on the
+ * right.
+ */
 final class ImageCore
 {
     /** @return array<string, mixed>|null null where there is nothing to draw */

@@ -26,7 +26,10 @@ final readonly class JobLine
     ) {
     }
 
-    /** @param  object{id: int, slot: int|null, title: string, status: string, summary: string, by: string, taken: int}  $row */
+    /**
+     * @param  object{id: int, slot: int|null, title: string, status: string, summary: string, by: string,
+     *     taken: int}  $row
+     */
     public static function of(object $row): self
     {
         return new self(

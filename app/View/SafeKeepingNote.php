@@ -63,7 +63,8 @@ final readonly class SafeKeepingNote
     {
         $zone = (string) config('cobblestone.timezone');
         $said = array_map(
-            static fn (array $death): string => "{$death['name']} at {$death['at']->timezone($zone)->format('j M H:i')}",
+            static fn (array $death): string => "{$death['name']} at ".
+                $death['at']->timezone($zone)->format('j M H:i'),
             array_slice($this->deaths, 0, self::DEATHS),
         );
         $more = count($this->deaths) - count($said);

@@ -11,7 +11,10 @@ use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 
-/** What was written down at a laid stone and what came of comparing it, or what will be asked for at one that is ahead. */
+/**
+ * What was written down at a laid stone and what came of comparing it, or what will be asked for at one that is
+ * ahead.
+ */
 final readonly class WrittenDown
 {
     private function __construct(public string $words, public string $found, public string $accepted)

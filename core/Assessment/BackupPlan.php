@@ -23,7 +23,10 @@ use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
 
-/** Whether something has to be kept, how large it is, whether it fits, and the gate that waits for proof (rules A6, J12). */
+/**
+ * Whether something has to be kept, how large it is, whether it fits, and the gate that waits for proof (rules A6,
+ * J12).
+ */
 final readonly class BackupPlan
 {
     /** Rate of a destination nobody has measured: an older external drive. */
@@ -130,7 +133,7 @@ final readonly class BackupPlan
             $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($proven->samples ?? 0) > 0 ? ", {$proven->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
         }
         $gate = new Gate('backup', PathFact::BACKUP_SETTLED, 'Backup verified, or waived in '
-            .'writing', 'protect.check-backup', ['lead'], ['protect.back-up', 'protect.check-backup', 'protect.detach-backup']);
+            .'writing', BackupEvidence::STEP, ['lead'], [BackupSteps::COPIES, BackupEvidence::STEP, 'protect.detach-backup']);
 
         $left = self::notCovered($wish, $target);
 

@@ -21,6 +21,9 @@ use Cobblestone\Runbook\Waiting;
 /** The stones of a backup: copy, prove, take the copy away, shut down fully (rule A6). */
 final class BackupSteps
 {
+    /** The step that copies the owner's files. */
+    public const COPIES = 'protect.back-up';
+
     /**
      * @param  list<string>  $folders
      * @param  bool  $rescue  whether the drive is failing
@@ -48,7 +51,7 @@ final class BackupSteps
 
         $steps = [
             new Step(
-                'protect.back-up',
+                self::COPIES,
                 Stage::Protect,
                 $rescue ? 'Rescue the data' : 'Back up',
                 Presence::WalkAway,
@@ -83,7 +86,7 @@ final class BackupSteps
                 ),
             ),
             new Step(
-                'protect.check-backup',
+                BackupEvidence::STEP,
                 Stage::Protect,
                 'Check the backup',
                 Presence::Hands,

@@ -12,7 +12,10 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Storage\PartitionType;
 
-/** Whether the maker's image can be where somebody says it is: the reading of the drive against the answer (rule A3 rung 9). */
+/**
+ * Whether the maker's image can be where somebody says it is: the reading of the drive against the answer (rule A3
+ * rung 9).
+ */
 final class FactoryImage
 {
     /** What a packed system of today takes at the least; what is smaller holds a repair environment and no image. */
@@ -47,7 +50,9 @@ final class FactoryImage
         );
     }
 
-    /** The largest volume that is neither the system's own, which is the largest of all, nor one that only starts it. */
+    /**
+     * The largest volume that is neither the system's own, which is the largest of all, nor one that only starts it.
+     */
     private static function largest(Drive $drive): ?Partition
     {
         $volumes = $drive->partitions;

@@ -113,7 +113,8 @@ final readonly class Licence
     }
 
     /**
-     * A machine may be entitled twice: by the key in its firmware and by what the owner has besides. Both are looked at.
+     * A machine may be entitled twice: by the key in its firmware and by what the owner has besides. Both are looked
+     * at.
      *
      * @return array{0: list<string>, 1: array<string, list<string>>} reasons, and what was refused
      */

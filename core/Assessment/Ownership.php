@@ -115,7 +115,8 @@ final class Ownership
     }
 
     /**
-     * Trimmed builds, community drivers, pasted commands: only by policy, and only with source, hash and reason (rule A15).
+     * Trimmed builds, community drivers, pasted commands: only by policy, and only with source, hash and reason (rule
+     * A15).
      *
      * @param  list<Extra>  $extras
      */

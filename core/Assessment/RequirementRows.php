@@ -9,6 +9,7 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\SecureBootState;
 use Cobblestone\Quantity\Bytes;
 
 /** The needs of a system profile, one row each, held against the machine (rules A2, A10). */
@@ -109,9 +110,14 @@ final readonly class RequirementRows
         $force = $this->machine->fact('firmware.secure_boot_in_force');
         $capable = $this->machine->fact('firmware.secure_boot_capable');
         $isUefi = $this->machine->fact('firmware.kind');
+        $state = SecureBootState::of($this->machine->facts);
         [$verdict, $note] = match (true) {
             $capable->is('no') || $isUefi->is('bios') => [Requirement::SHORT, 'This machine cannot check signatures.'],
             $force->is('on') => [Requirement::MEETS, 'In force.'],
+            $set->is('on') && $state->inForce === false => [
+                $need === 'capable' ? Requirement::MEETS : Requirement::AFTER_SETTING,
+                $state->because,
+            ],
             $set->is('on') && $force->isUnknown() => [$need === 'capable' ? Requirement::MEETS : Requirement::UNKNOWN, 'Set; whether it is in force shows a reading of mokutil.'],
             $set->is('off') || $force->is('off') => [$need === 'capable' ? Requirement::MEETS : Requirement::AFTER_SETTING, $need === 'capable' ? 'Capable, off at the moment.' : 'Has to be turned on, with keys enrolled.'],
             default => [Requirement::UNKNOWN, ''],

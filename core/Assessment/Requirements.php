@@ -50,7 +50,8 @@ final readonly class Requirements
 
     /**
      * @param  string  $school  the bench's policy on bypasses: off or recorded
-     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
+     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed
+     *     of its size
      */
     public static function assess(
         Machine $machine,

@@ -10,7 +10,9 @@ use Cobblestone\Machine\Drive;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Gate;
 
-/** What every path does before it changes anything: backup, drive encryption, drive health, memory (rules A4–A7, A13). */
+/**
+ * What every path does before it changes anything: backup, drive encryption, drive health, memory (rules A4–A7, A13).
+ */
 final readonly class Safeguards
 {
     public function __construct(

@@ -14,7 +14,8 @@ final class Bell
 
     /**
      * @param  list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}>  $jobs
-     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}> due: seconds from now, negative when past
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
+     *     overdue: bool}> due: seconds from now, negative when past
      */
     public static function ring(array $jobs, int $now): array
     {
@@ -37,7 +38,8 @@ final class Bell
 
     /**
      * @param  array{id: int, slot: int|null, title: string, summary: array<string, mixed>}  $job
-     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}>
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
+     *     overdue: bool}>
      */
     private static function ofJob(array $job, Fields $summary, int $now): array
     {
@@ -63,7 +65,8 @@ final class Bell
 
     /**
      * @param  array{id: int, slot: int|null, title: string, summary: array<string, mixed>}  $job
-     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}>
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
+     *     overdue: bool}>
      */
     private static function away(array $job, Fields $wait, int $now): array
     {
@@ -84,7 +87,8 @@ final class Bell
 
     /**
      * @param  array{id: int, slot: int|null, title: string, summary: array<string, mixed>}  $job
-     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int, overdue: bool}>
+     * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
+     *     overdue: bool}>
      */
     private static function current(array $job, Fields $current, int $now): array
     {

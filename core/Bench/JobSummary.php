@@ -10,17 +10,21 @@ use Cobblestone\Runbook\Shut;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\StepState;
 
-/** What bench and bell need to know of one job; moments are kept, never durations, so it stays true while time passes. */
+/**
+ * What bench and bell need to know of one job; moments are kept, never durations, so it stays true while time passes.
+ */
 final class JobSummary
 {
     /**
      * @param  string  $zone  the bench's time zone, for deadlines that a calendar counts
      * @return array{verdict: string, questions: int, done: int, total: int, begun: bool, complete: bool,
      *   hands_left: float, walk_left: float, put_back: int,
-     *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool, shut: list<array{word: string, reason: string}>, started_at: int|null, high: int}|null,
+     *   current: array{id: string, title: string, do: string, presence: string, state: string, one_way: bool,
+     *     shut: list<array{word: string, reason: string}>, started_at: int|null, high: int}|null,
      *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>,
      *   shut: list<array{word: string, reason: string}>,
-     *   waiting: array{for: string, since: int, remind: int|null, text: string}|null, reminders: list<array{at: int, what: string}>}
+     *   waiting: array{for: string, since: int, remind: int|null, text: string}|null,
+     *   reminders: list<array{at: int, what: string}>}
      */
     public static function of(Progress $progress, string $zone = 'UTC'): array
     {

@@ -92,7 +92,7 @@ final readonly class Advice
     {
         return match ($cause) {
             Cause::SignerSwitchable => new self(
-                'Trust the third-party signer in the setup; Secure Boot stays on.',
+                'Trust the loader\'s signer in the setup; Secure Boot stays on.',
                 'technician',
             ),
             Cause::SignerUnknown => new self(

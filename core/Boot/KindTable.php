@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Keys\TrustedSigners;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Model\Outcome;
 
@@ -17,10 +18,9 @@ final class KindTable
     ];
 
     /**
-     * @param  list<string>  $trusted  signers that machines trust as they come
      * @return list<array{kind: string, title: string, starts: bool, words: string, because: string}>
      */
-    public static function of(Medium $medium, string $architecture, array $trusted): array
+    public static function of(Medium $medium, string $architecture, TrustedSigners $trusted): array
     {
         $rows = [];
         foreach (StickStart::KINDS as $kind => $facts) {
@@ -29,7 +29,7 @@ final class KindTable
                 [
                     ...$facts,
                     'architecture' => $architecture,
-                    ...$kind === 'uefi-secure' ? ['firmware.third_party_signer' => null] : [],
+                    ...$kind === 'uefi-secure' ? $trusted->unknown() : [],
                 ],
                 [],
                 $trusted,
@@ -47,17 +47,21 @@ final class KindTable
                     )
                     : $first->outcome->title(),
                 'because' => $several
-                    ? 'It depends on '.
-                        match ($possible->settledBy()) {
-                            'firmware.third_party_signer' => 'whether the machine trusts the third-party signer.',
-                            'loader.signature' => 'the loader\'s signature, which nobody has looked at.',
-                            'legacy.code' => 'the code in sector 0, which nobody has looked at.',
-                            default => 'what nobody has looked at yet.',
-                        }
+                    ? 'It depends on '.self::settledBy($possible->settledBy(), $trusted)
                     : $first->missing()->words ?? $first->stones[count($first->stones) - 2]->words,
             ];
         }
 
         return $rows;
+    }
+
+    private static function settledBy(?string $fact, TrustedSigners $trusted): string
+    {
+        return match (true) {
+            $trusted->isSwitch($fact) => 'whether the machine trusts the loader\'s signer.',
+            $fact === 'loader.signature' => 'the loader\'s signature, which nobody has looked at.',
+            $fact === 'legacy.code' => 'the code in sector 0, which nobody has looked at.',
+            default => 'what nobody has looked at yet.',
+        };
     }
 }

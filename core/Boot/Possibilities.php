@@ -18,8 +18,10 @@ final readonly class Possibilities
     private const MOST = 64;
 
     /**
-     * @param  list<array{given: array<string, bool|int|float|string>, prediction: Prediction}>  $ways  the likeliest first
-     * @param  list<array{fact: string, value: bool|int|float|string, prediction: Prediction}>  $otherwise  what would come of it if something assumed is not so
+     * @param  list<array{given: array<string, bool|int|float|string>, prediction: Prediction}>  $ways  the likeliest
+     *     first
+     * @param  list<array{fact: string, value: bool|int|float|string, prediction: Prediction}>  $otherwise  what would
+     *     come of it if something assumed is not so
      */
     private function __construct(public array $ways, public array $otherwise)
     {
@@ -61,7 +63,9 @@ final readonly class Possibilities
         return array_values($outcomes);
     }
 
-    /** The unknown fact whose values lead to different ends; null where it makes no difference, or nothing is unknown. */
+    /**
+     * The unknown fact whose values lead to different ends; null where it makes no difference, or nothing is unknown.
+     */
     public function settledBy(): ?string
     {
         if (count($this->outcomes()) < 2) {

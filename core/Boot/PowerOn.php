@@ -12,7 +12,9 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
 
-/** One power-on of a path as it is rehearsed: what is wanted, what is predicted, and whether that holds the step back. */
+/**
+ * One power-on of a path as it is rehearsed: what is wanted, what is predicted, and whether that holds the step back.
+ */
 final readonly class PowerOn
 {
     /**
@@ -20,7 +22,8 @@ final readonly class PowerOn
      * @param  int  $number  which power-on of that step, from 1
      * @param  list<Outcome>  $possible  every end that unknown facts allow, the likeliest first
      * @param  string|null  $settledBy  the fact whose value decides between them
-     * @param  list<array{fact: string, value: string, outcome: Outcome}>  $otherwise  ends if something assumed is not so
+     * @param  list<array{fact: string, value: string, outcome: Outcome}>  $otherwise  ends if something assumed is
+     *     not so
      */
     private function __construct(
         public string $step,
@@ -169,7 +172,10 @@ final readonly class PowerOn
         ];
     }
 
-    /** The installer where the next part was wanted is the loop of rule B: a restart too many, and the same first screen. */
+    /**
+     * The installer where the next part was wanted is the loop of rule B: a restart too many, and the same first
+     * screen.
+     */
     private static function looped(Prediction $prediction, Wants $wants): Prediction
     {
         if ($wants !== Wants::NextPart || $prediction->outcome !== Outcome::InstallerStarts) {

@@ -9,7 +9,10 @@ use Cobblestone\Brief\SeenStart;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
 
-/** What really happened at a power-on, against what was predicted: the figure of accuracy, the quirks of a model, the first thing to try next (rule B). */
+/**
+ * What really happened at a power-on, against what was predicted: the figure of accuracy, the quirks of a model, the
+ * first thing to try next (rule B).
+ */
 final class Reality
 {
     /** Where a stick does not show up in the list, in this order (rule F9). */
@@ -36,7 +39,8 @@ final class Reality
     /**
      * What a model was seen to do otherwise, as often as somebody said so.
      *
-     * @param  list<array{wants: string, predicted: string, seen: string}>  $observations  those that were said of the model
+     * @param  list<array{wants: string, predicted: string, seen: string}>  $observations  those that were said of the
+     *     model
      * @return list<Quirk> the most frequent first
      */
     public static function quirks(array $observations): array

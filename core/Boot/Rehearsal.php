@@ -172,7 +172,10 @@ final class Rehearsal
         }
     }
 
-    /** A new system encrypts its drive by itself: bound to Secure Boot where that is in force, to everything measured where it is not. */
+    /**
+     * A new system encrypts its drive by itself: bound to Secure Boot where that is in force, to everything measured
+     * where it is not.
+     */
     private function bind(): void
     {
         $target = $this->state->device(BootScene::TARGET);

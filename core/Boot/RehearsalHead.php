@@ -26,7 +26,8 @@ final readonly class RehearsalHead
 
     /**
      * @param  list<array<string, mixed>>  $starts
-     * @param  list<array{step: string, number: int, predicted: string, seen: string, looked: bool}>  $observations  newest first
+     * @param  list<array{step: string, number: int, predicted: string, seen: string, looked: bool}>  $observations
+     *     newest first
      */
     public static function of(array $starts, array $observations): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Keys\TrustedSigners;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Model\BootDevice;
 use Cobblestone\Boot\Model\BootState;
@@ -20,25 +21,26 @@ final readonly class StickStart
     ];
 
     /**
-     * @param  array<string, bool|int|float|string|null>  $facts  of the machine; what is not among them is unknown or not there
+     * @param  array<string, bool|int|float|string|null>  $facts  of the machine; what is not among them is unknown or
+     *     not there
      * @param  list<string>  $assumed
-     * @param  list<string>  $trusted  signers by the catalogue's names
      */
     public static function predict(
         Medium $medium,
         array $facts,
         array $assumed = [],
-        array $trusted = [],
+        TrustedSigners $trusted = new TrustedSigners(),
     ): Possibilities {
         return Possibilities::of(
             new BootState(
                 $facts,
                 $assumed,
-                $trusted,
+                $trusted->always,
                 [new BootDevice('stick', 'The stick', BootDevice::STICK, $medium)],
                 [],
                 ['stick'],
                 'stick',
+                $trusted->switches,
             ),
         );
     }

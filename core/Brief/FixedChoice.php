@@ -9,7 +9,10 @@ use Cobblestone\Inventory\Reading;
 use Cobblestone\Inventory\UnreadableInventory;
 use Cobblestone\Machine\Drive;
 
-/** A drive that was chosen by its path becomes the drive that had this path in the first reading: numbers change, it does not (rule K2). */
+/**
+ * A drive that was chosen by its path becomes the drive that had this path in the first reading: numbers change, it
+ * does not (rule K2).
+ */
 final class FixedChoice
 {
     /** The same block with identities in place of paths, as far as a reading tells them. */

@@ -15,7 +15,10 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Catalogue\UpdateProfile;
 use Cobblestone\Document\Fields;
 
-/** What is assumed of a system or image that the catalogue does not hold, so that a path exists all the same (rule J13). */
+/**
+ * What is assumed of a system or image that the catalogue does not hold, so that a path exists all the same (rule
+ * J13).
+ */
 final class SystemDefaults
 {
     /** What a brief can tell of an image besides its name. */

@@ -46,7 +46,8 @@ final readonly class Image
     }
 
     /**
-     * @param  array<array-key, mixed>  $document  a document that the images schema accepts, or what a brief tells of an image that no shelf holds
+     * @param  array<array-key, mixed>  $document  a document that the images schema accepts, or what a brief tells of
+     *     an image that no shelf holds
      *
      * @throws FieldFault with the path of what does not fit
      */

@@ -28,7 +28,7 @@ final readonly class ImageLoader
     {
         return new self(
             $fields->optionalBool('signed'),
-            $fields->optionalOneOf('signer', ['platform', 'third-party']),
+            $fields->optionalString('signer'),
             $fields->optionalBool('legacy') ?? false,
             $fields->optionalString('next_stage'),
             $fields->optionalBool('uefi'),

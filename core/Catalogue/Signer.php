@@ -13,6 +13,7 @@ final readonly class Signer
 {
     /**
      * @param  list<string>  $revoked
+     * @param  string|null  $switch  the setting that makes a machine trust it
      */
     public function __construct(
         public string $id,
@@ -22,6 +23,7 @@ final readonly class Signer
         public string $fingerprintSha256,
         public bool $trustedByDefault = false,
         public array $revoked = [],
+        public ?string $switch = null,
     ) {
     }
 
@@ -46,6 +48,7 @@ final readonly class Signer
             $fields->string('fingerprint_sha256'),
             $fields->optionalBool('trusted_by_default') ?? false,
             $fields->strings('revoked'),
+            $fields->optionalString('switch'),
         );
     }
 

@@ -29,7 +29,7 @@ final readonly class SystemFirmware
         return new self(
             $fields->oneOf('boot_mode', ['uefi', 'either', 'legacy']),
             $fields->oneOf('secure_boot_after', ['on', 'off', 'any']),
-            $fields->optionalOneOf('signer', ['platform', 'third-party']),
+            $fields->optionalString('signer'),
             $fields->optionalBool('security_chip') ?? false,
         );
     }

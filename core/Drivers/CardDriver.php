@@ -16,7 +16,10 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 
-/** The driver of a card that comes in: matched from the shelf by identifier or name, else fetched by hand (rules D3, D6). */
+/**
+ * The driver of a card that comes in: matched from the shelf by identifier or name, else fetched by hand (rules D3,
+ * D6).
+ */
 final readonly class CardDriver
 {
     private function __construct(public ?DriverPackage $package, private string $card)

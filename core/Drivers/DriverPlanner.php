@@ -35,7 +35,8 @@ final class DriverPlanner
         $packages = self::withNeeds($packages, $shelf);
         $offline = self::offlineSet($packages, $system);
         $bySchool = DriverOrder::by($policy->school('driver_order'), array_values($packages));
-        // What gets it online is installed from the stick before anything that may be fetched: decision and path say the same order.
+        // What gets it online is installed from the stick before anything that may be fetched: decision and path say
+        // the same order.
         $isOffline = static fn (DriverPackage $package): bool => isset($offline[$package->id]);
         $ordered = [
             ...array_filter($bySchool, $isOffline),

@@ -12,7 +12,10 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
 
-/** How the new system gets online: by a package on the stick, by its own driver, or by what somebody has laid ready (rule D5). */
+/**
+ * How the new system gets online: by a package on the stick, by its own driver, or by what somebody has laid ready
+ * (rule D5).
+ */
 final readonly class NetworkWay
 {
     public const FACT = 'network.driver';

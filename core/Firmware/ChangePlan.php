@@ -8,7 +8,10 @@ use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Machine;
 use DomainException;
 
-/** The changes one visit to the setup makes: needs minus what already is, in an order the settings' dependencies allow (rule F3). */
+/**
+ * The changes one visit to the setup makes: needs minus what already is, in an order the settings' dependencies allow
+ * (rule F3).
+ */
 final readonly class ChangePlan
 {
     /**
@@ -54,7 +57,8 @@ final readonly class ChangePlan
             $was = $machine->fact("firmware.{$id}");
             $absent = $settings !== [] && ! isset($settings[$id]);
             if ($was->is($need->value) && ($was->isKnown() || $absent || ! $need->weakens)) {
-                // Nothing is set to what it is; what is only assumed is looked at. What is weakened for the job is put back, so it counts.
+                // Nothing is set to what it is; what is only assumed is looked at. What is weakened for the job is
+                // put back, so it counts.
                 $looks =
                     $was->isKnown() || $absent ? $looks : [...$looks, $settings[$id] ?? Setting::undescribed($id)];
             } else {
@@ -97,7 +101,10 @@ final readonly class ChangePlan
         return $settings;
     }
 
-    /** @return array<string, array<string, string>> for each change that only weakens for the job: what was set before, where that is known */
+    /**
+     * @return array<string, array<string, string>> for each change that only weakens for the job: what was set
+     *     before, where that is known
+     */
     public function before(): array
     {
         $before = [];

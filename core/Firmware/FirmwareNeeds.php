@@ -64,7 +64,8 @@ final class FirmwareNeeds
     }
 
     /**
-     * An installer without a driver for the controller's mode sees no drive; on a drive that is wiped the mode may change (rule I7).
+     * An installer without a driver for the controller's mode sees no drive; on a drive that is wiped the mode may
+     * change (rule I7).
      *
      * @return list<Need>
      */

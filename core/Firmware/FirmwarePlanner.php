@@ -33,9 +33,15 @@ final class FirmwarePlanner
     /**
      * @param  list<Gate>  $gates  what a change of settings has to wait for, empty where it is harmless
      */
-    public static function plan(Machine $machine, SystemProfile $system, Image $image, ?string $stickConnector, Policy $policy, array $gates): Contribution
-    {
-        $secureBoot = SecureBootChoice::decide($machine, $system, $image);
+    public static function plan(
+        Machine $machine,
+        SystemProfile $system,
+        StickToStart $stick,
+        Policy $policy,
+        array $gates,
+    ): Contribution {
+        $image = $stick->image;
+        $secureBoot = SecureBootChoice::decide($machine, $system, $image, $stick->signer);
         $permanent = $policy->school('boot') === 'permanent-order';
         $changes = ChangePlan::of($machine, FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent));
         $opens = FirmwarePutBack::entries($changes, $system);
@@ -45,7 +51,7 @@ final class FirmwarePlanner
             ...($looked ? [self::snapshot($machine, $changes)] : []),
             ...($changes->isEmpty() ? [] : [self::set($machine, $changes, $secureBoot, $gates, $opens)]),
         ];
-        $steps[] = self::start($machine, $image, $stickConnector, $permanent);
+        $steps[] = self::start($machine, $image, $stick->connector, $permanent);
         $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), $system->autoEncryption && $policy->school('auto_encryption') !== 'off')];
         $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
 
@@ -81,6 +87,7 @@ final class FirmwarePlanner
                 .'wrongly.', 'F3', $way->source)],
             evidence: SettingsEvidence::recorded($machine, $besides),
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+            opensWith: Wants::Setup,
         );
     }
 
@@ -148,11 +155,13 @@ final class FirmwarePlanner
                 .'off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is '
                 .'lost.', 1),
             boots: [BootEvent::change(['stick' => 'in']), BootEvent::start(Wants::Installer, $permanent ? BootEvent::BY_ORDER : BootEvent::BY_MENU)],
+            opensWith: $permanent ? null : Wants::Installer,
         );
     }
 
     /**
-     * Where the stick goes (rule J5): not into the only socket that charges while another is there, on a desktop not into
+     * Where the stick goes (rule J5): not into the only socket that charges while another is there, on a desktop not
+     * into
      * a front socket, whose lead many boards give up on; then its own connector, then the faster one.
      */
     public static function portFor(Machine $machine, ?string $connector): ?Port

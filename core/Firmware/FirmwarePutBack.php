@@ -88,6 +88,7 @@ final class FirmwarePutBack
                     BootEvent::change($back[$entry->id] ?? []),
                     BootEvent::start(Wants::System),
                 ],
+                opensWith: Wants::Setup,
             );
         }
 

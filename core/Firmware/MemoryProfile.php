@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Cobblestone\Firmware;
 
 /**
- * What has to be entered so that memory runs at its rate (rule F4): memory clock = reference clock × multiplier, rate = 2 × clock;
+ * What has to be entered so that memory runs at its rate (rule F4): memory clock = reference clock × multiplier, rate
+ * = 2 × clock;
  * some firmware's multiplier already counts transfers.
  */
 final readonly class MemoryProfile
@@ -32,7 +33,8 @@ final readonly class MemoryProfile
      *
      * @param  int  $rate  million transfers a second, as printed on the module
      * @param  bool  $countsTransfers  whether this firmware's multiplier counts transfers (catalogue)
-     * @return list<self> by reference clock; a rate that is rounded on the label (2133, 2666) counts as what it stands for
+     * @return list<self> by reference clock; a rate that is rounded on the label (2133, 2666) counts as what it
+     *     stands for
      */
     public static function ways(int $rate, bool $countsTransfers): array
     {

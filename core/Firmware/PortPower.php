@@ -54,7 +54,9 @@ final class PortPower
         return $draw->over($stickIn)->times(2)->plus($present->times(0.2));
     }
 
-    /** The lowest whole percent of charge that gives the required energy; above 100 it cannot be done on the battery. */
+    /**
+     * The lowest whole percent of charge that gives the required energy; above 100 it cannot be done on the battery.
+     */
     public static function percentFor(Energy $required, Energy $present, float $usable): int
     {
         return (int) ceil(100 * $required->milliwattHours / ($present->milliwattHours * $usable));

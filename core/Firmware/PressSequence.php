@@ -59,7 +59,8 @@ final readonly class PressSequence
     }
 
     /**
-     * A sealed machine's sequence: each move may take hold of something, let go of it, or press it, and then lasts so long.
+     * A sealed machine's sequence: each move may take hold of something, let go of it, or press it, and then lasts so
+     * long.
      *
      * @param  list<Move>  $moves
      */

@@ -6,7 +6,10 @@ namespace Cobblestone\Firmware;
 
 use Cobblestone\Machine\Model\KnownWay;
 
-/** One way in with what speaks for it: where it is known from, how often it worked here and how often it did not (rule F1). */
+/**
+ * One way in with what speaks for it: where it is known from, how often it worked here and how often it did not (rule
+ * F1).
+ */
 final readonly class RankedWay
 {
     public const MODEL = 'model';

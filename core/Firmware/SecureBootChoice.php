@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Cobblestone\Firmware;
 
 use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\Signer;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Decision;
 
-/** What Secure Boot must be for the stick and afterwards; the signer is compared before off is ever proposed (rules F6, F10, M2). */
+/**
+ * What Secure Boot must be for the stick and afterwards; the signer is compared before off is ever proposed (rules
+ * F6, F10, M2).
+ */
 final readonly class SecureBootChoice
 {
     /** @param  list<Need>  $needs */
@@ -17,8 +21,10 @@ final readonly class SecureBootChoice
     {
     }
 
-    public static function decide(Machine $machine, SystemProfile $system, Image $image): self
+    /** @param  Signer|null  $signer  whose signature the image's loader carries, where the catalogue knows */
+    public static function decide(Machine $machine, SystemProfile $system, Image $image, ?Signer $signer): self
     {
+        $bySwitch = $signer?->switch;
         $facts = [
             "firmware.secure_boot = {$machine->fact('firmware.secure_boot')->spoken()}",
             'loader '.
@@ -43,10 +49,10 @@ final readonly class SecureBootChoice
             ),
             $machine->fact('stick.refused')->is('yes') &&
                 $image->loaderSigned() !== false &&
-                $image->signer() !== 'third-party' => self::refused($system, $image, $facts),
+                $bySwitch === null => self::refused($system, $image, $facts),
             $image->loaderSigned() === null => self::unknown($facts),
             $image->loaderSigned() === false => self::unsigned($system, $image, $facts),
-            $image->signer() === 'third-party' => self::thirdParty($machine, $system, $facts),
+            $signer !== null && $bySwitch !== null => self::bySwitch($machine, $system, $signer, $bySwitch, $facts),
             default => new self(
                 self::decision(
                     'on',
@@ -153,58 +159,59 @@ final readonly class SecureBootChoice
         );
     }
 
-    /** @param  list<string>  $facts */
-    private static function thirdParty(Machine $machine, SystemProfile $system, array $facts): self
-    {
-        $switch = $machine->setting('third_party_signer');
-        $facts[] = "firmware.third_party_signer = {$machine->fact('firmware.third_party_signer')->spoken()}";
-        if ($switch === null && $machine->isCatalogued() && ! ($machine->model->firmware->trustsThirdParty ?? false)) {
-            return new self(
-                self::decision(
-                    'off, and it stays off',
-                    ['This model does not know the signer of the stick and has no switch for it.'],
-                    ['on' => ['The stick would be refused.']],
-                    $facts,
-                    'F10',
-                ),
-                [
-                    new Need(
-                        'secure_boot',
-                        'off',
-                        'This model does not trust the loader\'s signer.',
-                        'F10',
-                        stays: true,
-                        weakens: true,
-                    ),
-                ],
-            );
+    /**
+     * Signed by somebody whom machines trust by a setting, or not at all.
+     *
+     * @param  list<string>  $facts
+     */
+    private static function bySwitch(
+        Machine $machine,
+        SystemProfile $system,
+        Signer $signer,
+        string $setting,
+        array $facts,
+    ): self {
+        $called = "the {$signer->id} signer";
+        $trusts = in_array($signer->id, $machine->model->firmware->trusts ?? [], true);
+        $facts[] = "firmware.{$setting} = {$machine->fact("firmware.{$setting}")->spoken()}";
+        $hasSwitch = $machine->setting($setting) !== null;
+        if (! $hasSwitch && $machine->isCatalogued() && ! $trusts) {
+            return self::neverTrusted($facts);
         }
-        $needs =
-            $switch === null
-                ? []
-                : [
-                    new Need(
-                        'third_party_signer',
-                        'trusted',
-                        'The loader is signed by the third-party signer, which this model trusts by a switch.',
-                        'F10',
-                    ),
-                ];
+        $reason = "The loader is signed by {$called}, which this model trusts by a switch.";
+        $decision = self::decision(
+            "on, with {$called} trusted",
+            [
+                "The loader is signed by {$called}.",
+                $hasSwitch
+                    ? 'This model has a switch for that signer; it is the smaller change.'
+                    : 'This model trusts it.',
+            ],
+            ['off' => ['It would lower protection for every start, and only the signer is missing.']],
+            $facts,
+            'F10',
+        );
+
+        return new self(
+            $decision,
+            [...$hasSwitch ? [new Need($setting, 'trusted', $reason, 'F10')] : [], ...self::after($system)],
+        );
+    }
+
+    /** @param  list<string>  $facts */
+    private static function neverTrusted(array $facts): self
+    {
+        $reason = 'This model does not trust the loader\'s signer.';
 
         return new self(
             self::decision(
-                'on, with the third-party signer trusted',
-                [
-                    'The loader is signed by the third-party signer.',
-                    $switch === null
-                        ? 'This model trusts it.'
-                        : 'This model has a switch for that signer; it is the smaller change.',
-                ],
-                ['off' => ['It would lower protection for every start, and only the signer is missing.']],
+                'off, and it stays off',
+                ['This model does not know the signer of the stick and has no switch for it.'],
+                ['on' => ['The stick would be refused.']],
                 $facts,
                 'F10',
             ),
-            [...$needs, ...self::after($system)],
+            [new Need('secure_boot', 'off', $reason, 'F10', stays: true, weakens: true)],
         );
     }
 

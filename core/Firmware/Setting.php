@@ -69,7 +69,9 @@ final readonly class Setting
         'usb_start',
     ];
 
-    /** Not a model's own, but what decides whether anything can be set, and whether Secure Boot is in force (rule F2). */
+    /**
+     * Not a model's own, but what decides whether anything can be set, and whether Secure Boot is in force (rule F2).
+     */
     public const BESIDES = ['key_mode', 'supervisor_password'];
 
     /** A setting that most firmware has under some name, with the values we tell apart. */

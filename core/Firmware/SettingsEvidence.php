@@ -9,7 +9,10 @@ use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
 
-/** The settings of a machine as they are read from its setup: recorded one by one, and read again afterwards (rules F2, F3, K3). */
+/**
+ * The settings of a machine as they are read from its setup: recorded one by one, and read again afterwards (rules
+ * F2, F3, K3).
+ */
 final class SettingsEvidence
 {
     /** A setting that this firmware does not show. */

@@ -7,7 +7,10 @@ namespace Cobblestone\Firmware;
 use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Duration;
 
-/** The way through a board's firmware releases to the one that is wanted: shortest, with its required stops, the processor kept running (rule F5). */
+/**
+ * The way through a board's firmware releases to the one that is wanted: shortest, with its required stops, the
+ * processor kept running (rule F5).
+ */
 final readonly class UpdatePath
 {
     /** Minutes a restart after a write takes where the catalogue does not say (default). */

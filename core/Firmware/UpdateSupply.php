@@ -22,7 +22,10 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 
-/** Power that lasts while firmware is written: charger and battery, or an uninterruptible supply that is large enough (rule F5). */
+/**
+ * Power that lasts while firmware is written: charger and battery, or an uninterruptible supply that is large enough
+ * (rule F5).
+ */
 final class UpdateSupply
 {
     /** Charge that a portable must have besides its charger, percent (default). */

@@ -16,7 +16,10 @@ use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Step;
 
-/** What the owner takes home, from the path and from what was really laid on it: nothing that did not happen (rule K4). */
+/**
+ * What the owner takes home, from the path and from what was really laid on it: nothing that did not happen (rule
+ * K4).
+ */
 final readonly class HandoverSheet
 {
     /**
@@ -25,7 +28,8 @@ final readonly class HandoverSheet
      * @param  list<SheetLine>  $done  in the order in which it was done
      * @param  array<string, list<SheetLine>>  $parts  title => lines: files, drive, firmware, drivers, repair, licence
      * @param  list<array{what: string, agreed_by: string, role: string, text: string}>  $waived
-     * @param  list<array{what: string, words: string, reason: string, role: string}>  $accepted  differences that somebody accepted
+     * @param  list<array{what: string, words: string, reason: string, role: string}>  $accepted  differences that
+     *     somebody accepted
      * @param  list<string>  $stays  what is other than before, and why
      * @param  list<string>  $dates
      * @param  list<string>  $first  for the first days

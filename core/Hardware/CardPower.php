@@ -12,7 +12,10 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
 
-/** Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule H5). */
+/**
+ * Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule
+ * H5).
+ */
 final readonly class CardPower
 {
     /** What the rest of a machine draws where nobody has said (default, W). */

@@ -21,7 +21,10 @@ use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 
-/** The first answers, the network, the updates and the licence, as the profile gives them (rule I4 as far as a sheet to read from goes). */
+/**
+ * The first answers, the network, the updates and the licence, as the profile gives them (rule I4 as far as a sheet
+ * to read from goes).
+ */
 final class FirstBoot
 {
     /**

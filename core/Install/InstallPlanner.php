@@ -23,7 +23,10 @@ use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 
-/** From the started stick to the first answers: the right drive, the erasing, the waits and restarts (rules I1, I2, I5). */
+/**
+ * From the started stick to the first answers: the right drive, the erasing, the waits and restarts (rules I1, I2,
+ * I5).
+ */
 final class InstallPlanner
 {
     /**

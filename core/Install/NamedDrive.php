@@ -12,7 +12,9 @@ use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\OpensBy;
 
-/** Which of the drives that were read is meant: by identity, never by number; what disagrees is a stop (rules I1, K2). */
+/**
+ * Which of the drives that were read is meant: by identity, never by number; what disagrees is a stop (rules I1, K2).
+ */
 final readonly class NamedDrive
 {
     /** @param  list<Blocker>  $blockers */
@@ -61,7 +63,10 @@ final readonly class NamedDrive
         return null;
     }
 
-    /** The drive that was found, against the bytes that were typed and the drive that had this path when it was chosen. */
+    /**
+     * The drive that was found, against the bytes that were typed and the drive that had this path when it was
+     * chosen.
+     */
     private static function checked(Drive $drive, Machine $machine, string $whose, string $by): self
     {
         $typed = $machine->fact("{$whose}.bytes");

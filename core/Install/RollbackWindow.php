@@ -6,7 +6,10 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Quantity\Moment;
 
-/** How long an upgrade can be taken back: install time + N days, lost at once when the old system's folder goes (rule I6). */
+/**
+ * How long an upgrade can be taken back: install time + N days, lost at once when the old system's folder goes (rule
+ * I6).
+ */
 final readonly class RollbackWindow
 {
     /** Days before the deadline on which somebody is reminded. */

@@ -60,7 +60,8 @@ final readonly class TargetDrive
     /**
      * A drive that is new: named by the serial and size on its label, or the only blank one that was read.
      *
-     * @param  list<Drive>|null  $read  the drives inside, where the machine is new too; null where the new drive is not in it yet
+     * @param  list<Drive>|null  $read  the drives inside, where the machine is new too; null where the new drive is
+     *     not in it yet
      * @param  Drive|null  $old  the one that comes out
      */
     public static function fitted(Machine $machine, ?array $read, ?Drive $old = null): self

@@ -25,8 +25,12 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\WorksOn;
 
-/** Finding the one drive in the installer and erasing it: by serial and by the figures an installer shows (rules I1, K2, K3). */
+/**
+ * Finding the one drive in the installer and erasing it: by serial and by the figures an installer shows (rules I1,
+ * K2, K3).
+ */
 final class TargetSteps
 {
     /** How much less than the whole drive may be shown as free: tables and alignment (default). */
@@ -64,6 +68,7 @@ final class TargetSteps
             cautions: ['No drive listed at all: stop, and see which controller mode is set. Do not force anything.'],
             evidence: self::found($target),
             rows: self::rows($target),
+            worksOn: WorksOn::Target,
         );
     }
 
@@ -151,6 +156,7 @@ final class TargetSteps
                 typed: $target->isProven(),
             ),
             boots: [BootEvent::change(['target' => 'erased'])],
+            worksOn: WorksOn::Target,
         );
     }
 

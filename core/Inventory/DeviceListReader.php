@@ -6,7 +6,10 @@ namespace Cobblestone\Inventory;
 
 use Cobblestone\Machine\Device;
 
-/** Reads a plain list of devices: name, hardware identifiers, status, driver version, separated by comma, semicolon or tab (rules A1, D1). */
+/**
+ * Reads a plain list of devices: name, hardware identifiers, status, driver version, separated by comma, semicolon or
+ * tab (rules A1, D1).
+ */
 final class DeviceListReader
 {
     /** Column => words its heading may be. */

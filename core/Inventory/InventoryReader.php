@@ -72,7 +72,8 @@ final class InventoryReader
             };
         }
 
-        // Every tool names itself in its first lines; a long text that is none of them is not searched to its end ten times.
+        // Every tool names itself in its first lines; a long text that is none of them is not searched to its end ten
+        // times.
         $text = substr($text, 0, self::HEAD);
 
         return match (true) {

@@ -8,7 +8,8 @@ namespace Cobblestone\Inventory;
 final class LsblkContents
 {
     /**
-     * Without the right to look, lsblk prints null for every table and file system; only where it shows one anywhere is "none" a finding.
+     * Without the right to look, lsblk prints null for every table and file system; only where it shows one anywhere
+     * is "none" a finding.
      *
      * @param  list<mixed>  $entries
      */

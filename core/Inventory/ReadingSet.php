@@ -6,7 +6,10 @@ namespace Cobblestone\Inventory;
 
 use Cobblestone\Machine\HealthReading;
 
-/** The readings of one machine: a newer one takes the place of an older one of its kind, and the same again changes nothing (rule A1). */
+/**
+ * The readings of one machine: a newer one takes the place of an older one of its kind, and the same again changes
+ * nothing (rule A1).
+ */
 final readonly class ReadingSet
 {
     /** Readings of drive health kept; older ones say nothing more about rising. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Inventory;
 
-/** Reads the collector's own note: architecture, whether the kernel's EFI folder stands, battery, tools that were missing (rule A1). */
+/**
+ * Reads the collector's own note: architecture, whether the kernel's EFI folder stands, battery, tools that were
+ * missing (rule A1).
+ */
 final class SystemNoteReader
 {
     public const HEAD = 'cobblestone-collect 1';

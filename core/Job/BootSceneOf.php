@@ -7,7 +7,6 @@ namespace Cobblestone\Job;
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Boot\BootScene;
-use Cobblestone\Boot\Keys\KnownSigners;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Seal;
 use Cobblestone\Boot\Model\BootDevice;
@@ -21,7 +20,10 @@ use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Model\FirmwareSetting;
 use Cobblestone\Runbook\JobKind;
 
-/** The machine of a job as the rehearsal starts from it: facts, drives, and what the path will put on them (rules B, F2, A7). */
+/**
+ * The machine of a job as the rehearsal starts from it: facts, drives, and what the path will put on them (rules B,
+ * F2, A7).
+ */
 final readonly class BootSceneOf
 {
     /** Facts besides the firmware's settings that a start may rest on. */
@@ -92,7 +94,16 @@ final readonly class BootSceneOf
             );
             $order[] = 'stick';
         }
-        $state = new BootState($facts, $assumed, self::trusted($context), $devices, $entries, $order);
+        $signers = $context->trustedSigners();
+        $state = new BootState(
+            $facts,
+            $assumed,
+            $signers->always,
+            $devices,
+            $entries,
+            $order,
+            switches: $signers->switches,
+        );
         $state = self::sealed($state, $draft);
 
         return new BootScene(
@@ -124,7 +135,7 @@ final readonly class BootSceneOf
             ...array_filter($known, static fn (string $name): bool => str_starts_with($name, 'firmware.')),
         );
         if (! $context->machine->isCatalogued()) {
-            $names[] = 'firmware.third_party_signer';
+            array_push($names, ...array_keys($context->trustedSigners()->unknown()));
         }
         foreach (array_unique($names) as $name) {
             $fact = $sheet->get($name);
@@ -138,24 +149,14 @@ final readonly class BootSceneOf
     }
 
     /**
-     * Whether what is assumed could turn out otherwise: a setting the model has, or anything of a machine nobody has described.
+     * Whether what is assumed could turn out otherwise: a setting the model has, or anything of a machine nobody has
+     * described.
      * A present system starts today, whatever its settings are, so nothing of it is doubted.
      */
     private static function canBeLookedAt(JobContext $context, string $fact): bool
     {
         return ! $context->goal->keepsSystem() &&
             (! $context->machine->isCatalogued() || $context->machine->setting(substr($fact, 9)) !== null);
-    }
-
-    /** @return list<string> */
-    private static function trusted(JobContext $context): array
-    {
-        $known = (new KnownSigners($context->catalogue->signers()))->trustedByDefault();
-
-        return [
-            ...$known === [] ? ['platform'] : $known,
-            ...$context->machine->model->firmware->trustsThirdParty ?? false ? ['third-party'] : [],
-        ];
     }
 
     /** The volume of the present system, bound to the machine as it stands. */

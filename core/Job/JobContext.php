@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Boot\Keys\KnownSigners;
+use Cobblestone\Boot\Keys\TrustedSigners;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\Signer;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
@@ -71,6 +74,18 @@ final readonly class JobContext
     public function image(): Image
     {
         return $this->image ?? throw BriefFault::at('image', 'an image has to be chosen.');
+    }
+
+    /** Whose loaders this machine starts while Secure Boot is in force. */
+    public function trustedSigners(): TrustedSigners
+    {
+        return (new KnownSigners($this->catalogue->signers()))->trusted($this->machine->model->firmware->trusts ?? []);
+    }
+
+    /** The catalogue's entry of the signer of the image; null where it names none that is known. */
+    public function imageSigner(): ?Signer
+    {
+        return $this->catalogue->signers()[$this->image?->signer() ?? ''] ?? null;
     }
 
     /** Today, as the brief states it; null where it does not, and then no days are counted. */

@@ -107,7 +107,7 @@ final class JobPlanner
                         'kinds' => KindTable::of(
                             $scene->stick,
                             $context->image()->architecture ?? 'x86-64',
-                            $scene->state->trusted,
+                            $context->trustedSigners(),
                         ),
                     ]
                     : [],

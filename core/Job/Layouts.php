@@ -20,7 +20,8 @@ use Cobblestone\Storage\LayoutImpossible;
 final class Layouts
 {
     /**
-     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed of its size
+     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed
+     *     of its size
      * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<Blocker>} layouts, decisions, blockers
      */
     public static function of(

@@ -99,7 +99,8 @@ final class MachineBuilder
     }
 
     /**
-     * A reading of the PCI bus outranks what the catalogue says is on it; other buses only add to it, as they show what is plugged in by chance.
+     * A reading of the PCI bus outranks what the catalogue says is on it; other buses only add to it, as they show
+     * what is plugged in by chance.
      *
      * @param  list<Device>  $catalogued
      * @param  list<Reading>  $readings

@@ -17,7 +17,10 @@ use Cobblestone\Machine\KindDefaults;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Machine\Source;
 
-/** The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled (rule A1). */
+/**
+ * The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled
+ * (rule A1).
+ */
 final class MachineFacts
 {
     /**
@@ -100,7 +103,10 @@ final class MachineFacts
         return array_filter($facts, static fn (mixed $value): bool => $value !== null);
     }
 
-    /** YAML reads a bare on or off as text or truth depending on its writer; settings are words; typed numbers are numbers. */
+    /**
+     * YAML reads a bare on or off as text or truth depending on its writer; settings are words; typed numbers are
+     * numbers.
+     */
     private static function plain(string $name, bool|int|float|string $value): bool|int|float|string
     {
         if (is_bool($value) && str_starts_with($name, 'firmware.')) {

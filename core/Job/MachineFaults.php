@@ -13,7 +13,10 @@ use Cobblestone\Machine\Model\Release;
 use Cobblestone\Machine\Port;
 use Cobblestone\Runbook\Wants;
 
-/** What a schema cannot see in a machine's file: settings that name each other wrongly, releases nothing leads to (rules F2, F5). */
+/**
+ * What a schema cannot see in a machine's file: settings that name each other wrongly, releases nothing leads to
+ * (rules F2, F5).
+ */
 final class MachineFaults
 {
     /** @return list<string> each "field: what is wrong" */

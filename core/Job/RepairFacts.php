@@ -37,7 +37,10 @@ final class RepairFacts
         return $facts;
     }
 
-    /** Whether the image of the job, or one on the shelf, has the same edition and language and is at least as new (rule A3, rung 7). */
+    /**
+     * Whether the image of the job, or one on the shelf, has the same edition and language and is at least as new
+     * (rule A3, rung 7).
+     */
     public static function image(FactSheet $facts, JobContext $context): FactSheet
     {
         $system = $context->system();

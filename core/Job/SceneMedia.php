@@ -11,17 +11,20 @@ use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootEntry;
-use Cobblestone\Firmware\SecureBootState;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Partition;
+use Cobblestone\Machine\SecureBootState;
 use Cobblestone\Media\Inspection\FoundLoader;
 use Cobblestone\Media\Inspection\LoaderTrust;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Storage\PartitionType;
 
-/** What firmware will find on the stick, on the drive before, and on the drive afterwards: from image, reading and system profile. */
+/**
+ * What firmware will find on the stick, on the drive before, and on the drive afterwards: from image, reading and
+ * system profile.
+ */
 final readonly class SceneMedia
 {
     public const PRESENT_PATH = 'EFI/present/loader.efi';
@@ -39,7 +42,7 @@ final readonly class SceneMedia
     {
         $image = $this->context->image();
         $architecture = $image->architecture ?? $this->architecture();
-        $loader = new Loader(FoundLoader::defaultPath($architecture), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $image->signer() !== 'third-party' ? LoaderTrust::SignerNotEnrolled : null, because: '');
+        $loader = new Loader(FoundLoader::defaultPath($architecture), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $this->context->imageSigner()?->switch === null ? LoaderTrust::SignerNotEnrolled : null, because: '');
         $raw = WriteMode::for($image) === WriteMode::Raw;
         $legacy = match (true) {
             ! $raw => LegacyCode::Zeros,
@@ -118,7 +121,7 @@ final readonly class SceneMedia
     public function recovery(): Medium
     {
         return new Medium(Leads::Recovery, 'a GPT', null, [new Volume('The recovery '
-            .'partition', true, [new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), signed: true, signer: 'platform')])], LegacyCode::Zeros);
+            .'partition', true, [new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), signed: true, signer: $this->usualSigner(), judged: LoaderTrust::Trusted)])], LegacyCode::Zeros);
     }
 
     private function systemPath(): string
@@ -145,11 +148,17 @@ final readonly class SceneMedia
 
     private function signer(): ?string
     {
-        return $this->signed() === true ? ($this->context->system?->firmware->signer ?? 'platform') : null;
+        return $this->signed() === true ? ($this->context->system?->firmware->signer ?? $this->usualSigner()) : null;
     }
 
     private function architecture(): string
     {
         return is_string($this->facts['architecture'] ?? null) ? $this->facts['architecture'] : 'x86-64';
+    }
+
+    /** Who signs what machines start as they come; null where the catalogue knows of nobody. */
+    private function usualSigner(): ?string
+    {
+        return $this->context->trustedSigners()->always[0] ?? null;
     }
 }

@@ -7,7 +7,10 @@ namespace Cobblestone\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Confirmation;
 
-/** How a drive is named: in full, so that nobody confuses twins; only the target hides the characters that are typed (rule K2). */
+/**
+ * How a drive is named: in full, so that nobody confuses twins; only the target hides the characters that are typed
+ * (rule K2).
+ */
 final class DriveWords
 {
     private const CONNECTIONS = [

@@ -79,7 +79,10 @@ final readonly class FactSheet
         return new self([...$this->facts, $fact->name => $kept], $contradictions);
     }
 
-    /** A reading in MHz or a rounded figure of another tool is the same fact said otherwise; words differ only by case. */
+    /**
+     * A reading in MHz or a rounded figure of another tool is the same fact said otherwise; words differ only by
+     * case.
+     */
     private static function agree(Fact $a, Fact $b): bool
     {
         return $a->value === $b->value ||

@@ -7,7 +7,10 @@ namespace Cobblestone\Machine;
 use Cobblestone\Machine\Model\KnownWay;
 use Cobblestone\Machine\Model\WaysIn;
 
-/** What may be assumed of a machine of which only the kind is known, so that an empty catalogue still helps (rule J13). */
+/**
+ * What may be assumed of a machine of which only the kind is known, so that an empty catalogue still helps (rule
+ * J13).
+ */
 final class KindDefaults
 {
     /** @return array<string, bool|int|float|string> fact => value, all assumed */

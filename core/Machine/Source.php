@@ -23,7 +23,9 @@ enum Source: string
         };
     }
 
-    /** What the catalogue says of a model is assumed until a reading or a person at the machine confirms it (rule J7). */
+    /**
+     * What the catalogue says of a model is assumed until a reading or a person at the machine confirms it (rule J7).
+     */
     public function certainty(): Certainty
     {
         return $this->rank() >= 3 ? Certainty::Known : Certainty::Assumed;

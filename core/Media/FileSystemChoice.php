@@ -9,7 +9,10 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Storage\Fat32Geometry;
 
-/** FAT32, because UEFI reads it; a file past its limit is split where the installer joins parts, never cut short (rule M5). */
+/**
+ * FAT32, because UEFI reads it; a file past its limit is split where the installer joins parts, never cut short (rule
+ * M5).
+ */
 final readonly class FileSystemChoice
 {
     private function __construct(public Decision $decision, public ?Split $split, public ?string $blocker)

@@ -10,9 +10,9 @@ use Cobblestone\Catalogue\Stick;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
+use Cobblestone\Media\Ways\StickRates;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
-use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
@@ -59,12 +59,9 @@ final class MediaPlanner
             .'that', 'M2', 85, [Act::WriteStick])];
         $bytes = $expanded ?? $image->size();
         $choice = $expanded === null ? StickChoice::unmeasured('media.stick', 'Which stick', $image) : StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
-        $rates = self::hostRates($policy, $choice->stick);
-        if ($image->kind === 'raw-compressed') {
-            $rates['the expander'] = DataRate::megabytes($policy->figure('expand_mb_s'));
-        }
-        $write = WriteTime::of($bytes, $rates, Duration::seconds(0));
-        $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), Duration::seconds(0));
+        $rates = StickRates::of($choice->stick, $policy);
+        $write = WriteTime::of($bytes, $rates->writing($image->kind === 'raw-compressed'), Duration::seconds(0));
+        $verify = WriteTime::of($bytes, $rates->reading(), Duration::seconds(0));
         $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::secondStick($sticks, $choice->stick, $drivers, $driverFiles, 'The first one is written raw and carries nothing beside the image.', $policy->school('stick'), $connectors);
         $decisions = [...$decisions, $choice->decision, ...array_filter([$place->decision])];
         $steps = MediaSteps::for($machine, $image, $choice, WriteMode::Raw, $expanded === null ? null : $bytes, $write, $verify, null, null, $policy, HostSpace::raw($image->size()), $place);
@@ -84,7 +81,7 @@ final class MediaPlanner
         $fileSystem = FileSystemChoice::decide($image, Bytes::mebi((int) $policy->figure('part_mebibytes')));
         $decisions = [...$decisions, $schemeDecision, $fileSystem->decision];
         $files = $image->counted();
-        $choose = static fn (Bytes $drivers, int $driverFiles): StickChoice => StickChoice::decide('media.stick', 'Which stick', $sticks, StickLayout::deviceNeed($image, $drivers, $driverFiles, $policy->figure('stick_spare')), $policy->school('stick'), $connectors);
+        $choose = static fn (Bytes $drivers, int $driverFiles): StickChoice => StickChoice::decide('media.stick', 'Which stick', $sticks, StickNeed::of($files, $drivers, $driverFiles)->wholeStick($policy->figure('stick_spare')), $policy->school('stick'), $connectors);
         $choice = $choose($drivers, $driverFiles);
         $place = $driverFiles === 0 ? DriverPlace::none() : DriverPlace::sameStick($driverFiles);
         if ($choice->stick === null && $driverFiles > 0 && ($without = $choose(Bytes::of(0), 0))->stick !== null) {
@@ -96,9 +93,10 @@ final class MediaPlanner
         $decisions = [...$decisions, $choice->decision, ...array_filter([$place->decision])];
         $label = FatLabel::of($image->label ?? $image->name);
         [$layout, $blockers] = self::copiedLayout($choice->stick, $scheme, $label, $image, $drivers, $driverFiles);
-        $perFile = Duration::seconds((int) ceil(($files->count + $driverFiles) * $policy->figure('seconds_per_file')));
-        $write = WriteTime::of($bytes, self::hostRates($policy, $choice->stick), $perFile);
-        $verify = WriteTime::of($bytes, self::readRates($policy, $choice->stick), $perFile);
+        $rates = StickRates::of($choice->stick, $policy);
+        $perFile = Duration::seconds((int) ceil($rates->perFile($files->count + $driverFiles)));
+        $write = WriteTime::of($bytes, $rates->writing(false), $perFile);
+        $verify = WriteTime::of($bytes, $rates->reading(), $perFile);
         $steps = MediaSteps::for($machine, $image, $choice, WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split, $policy, HostSpace::copied($image->size(), Bytes::of($files->bytes), Bytes::of($image->largest()->bytes)), $place);
 
         return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, new Contribution($steps, $decisions,
@@ -126,7 +124,7 @@ final class MediaPlanner
         try {
             $layout = StickLayout::copied($stick, $scheme, $label);
             $cluster = $layout->partitions[0]->fat32?->clusterSize() ?? Bytes::of(0);
-            $need = StickLayout::need($image, $cluster, $drivers, $driverFiles);
+            $need = StickNeed::of($image->counted(), $drivers, $driverFiles)->onVolume($cluster);
             StickLayout::mustFit($layout, $need);
         } catch (LayoutImpossible $e) {
             return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick])]];
@@ -149,22 +147,6 @@ final class MediaPlanner
                 'bytes' => $partition->sectors * $sector, 'fat32' => null,
             ], $image->partitions, array_keys($image->partitions)),
         ];
-    }
-
-    /** @return non-empty-array<string, DataRate> */
-    private static function hostRates(Policy $policy, ?Stick $stick): array
-    {
-        return [
-            'the stick' => $stick?->writeRate() ?? DataRate::megabytes(20),
-            'the bench computer\'s drive' => DataRate::megabytes($policy->figure('host_read_mb_s')),
-            'the bench computer\'s port' => DataRate::megabytes($policy->figure('host_port_mb_s')),
-        ];
-    }
-
-    /** @return non-empty-array<string, DataRate> */
-    private static function readRates(Policy $policy, ?Stick $stick): array
-    {
-        return ['the stick' => $stick?->readRate() ?? DataRate::megabytes(60), 'the bench computer\'s port' => DataRate::megabytes($policy->figure('host_port_mb_s'))];
     }
 
     /** @return list<GatherItem> */

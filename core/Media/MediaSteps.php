@@ -19,6 +19,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Runbook\WorksOn;
 
 /** The stones from the shelf to a stick that is proven (rules M10, M11). */
 final class MediaSteps
@@ -199,6 +200,7 @@ final class MediaSteps
                 ['the rate drops after the first gigabytes', 'the progress stands still while data is flushed'],
                 'Another port; after that another stick.',
             ),
+            worksOn: WorksOn::Stick,
         );
     }
 
@@ -233,6 +235,7 @@ final class MediaSteps
                 'Another port; a second difference retires the stick.',
             ),
             boots: [BootEvent::change(['stick.content' => 'written'])],
+            worksOn: WorksOn::Stick,
         );
     }
 }

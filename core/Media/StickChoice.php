@@ -9,7 +9,10 @@ use Cobblestone\Catalogue\Stick;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
 
-/** Which stick: fits, healthy, contents may go; then by school and speed; every other one refused with its reason (rule M7). */
+/**
+ * Which stick: fits, healthy, contents may go; then by school and speed; every other one refused with its reason
+ * (rule M7).
+ */
 final readonly class StickChoice
 {
     private function __construct(public ?Stick $stick, public Decision $decision)

@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media;
 
-use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Quantity\Bytes;
-use Cobblestone\Storage\Fat32Geometry;
-use Cobblestone\Storage\Fat32Need;
 use Cobblestone\Storage\Layout;
 use Cobblestone\Storage\LayoutBuilder;
 use Cobblestone\Storage\LayoutImpossible;
@@ -39,34 +36,6 @@ final class StickLayout
             ],
             "stick {$stick->id}",
         );
-    }
-
-    /** Upper bound of what the image's files and a driver folder take on a volume with that cluster. */
-    public static function need(Image $image, Bytes $cluster, Bytes $extra, int $extraFiles): Bytes
-    {
-        $files = $image->counted();
-
-        return Fat32Need::atMost(
-            $files->count + $extraFiles,
-            $files->directories + ($extraFiles > 0 ? 1 : 0),
-            Bytes::of($files->bytes)->plus($extra),
-            $cluster,
-        );
-    }
-
-    /**
-     * The smallest device that holds the files with the wanted spare: the cluster follows from the size, so the need is settled for the largest cluster it could have.
-     */
-    public static function deviceNeed(Image $image, Bytes $extra, int $extraFiles, float $spare): Bytes
-    {
-        $cluster = Fat32Geometry::clusterFor(
-            self::need($image, Bytes::of(4096), $extra, $extraFiles)->withMargin($spare + 0.05),
-            SectorSize::B512,
-        );
-        $need = self::need($image, $cluster, $extra, $extraFiles)->withMargin($spare);
-        $tables = 2 * 4 * ($need->portions($cluster) + 2);
-
-        return $need->plus(Bytes::of($tables))->plus(Bytes::mebi(3));
     }
 
     /**

@@ -91,7 +91,10 @@ final readonly class Bytes implements JsonSerializable
             : intdiv($this->count + $portion->count - 1, $portion->count);
     }
 
-    /** This many bytes and a share more, rounded up. $share 0.10 is ten percent; it counts to the thousandth, in whole numbers. */
+    /**
+     * This many bytes and a share more, rounded up. $share 0.10 is ten percent; it counts to the thousandth, in whole
+     * numbers.
+     */
     public function withMargin(float $share): self
     {
         return new self($this->count + intdiv($this->count * (int) round($share * 1000) + 999, 1000));

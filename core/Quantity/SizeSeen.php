@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Quantity;
 
-/** A size as a screen shows it: few digits, and units that mean powers of 1000 in one tool and of 1024 in another (rule M1). */
+/**
+ * A size as a screen shows it: few digits, and units that mean powers of 1000 in one tool and of 1024 in another
+ * (rule M1).
+ */
 final readonly class SizeSeen
 {
     private const POWERS = ['k' => 1, 'm' => 2, 'g' => 3, 't' => 4, '' => 0];

@@ -7,7 +7,10 @@ namespace Cobblestone\Runbook;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
-/** What a step does to how the machine starts, and its power-ons, in the order they happen: what the rehearsal plays (rule B). */
+/**
+ * What a step does to how the machine starts, and its power-ons, in the order they happen: what the rehearsal plays
+ * (rule B).
+ */
 final readonly class BootEvent
 {
     /** Picked in the one-time menu. */
@@ -29,7 +32,10 @@ final readonly class BootEvent
         return new self($wants, $by, []);
     }
 
-    /** @param  array<string, string>  $changes  facts of the machine, or: stick, stick.content, target, order, encryption, defaults */
+    /**
+     * @param  array<string, string>  $changes  facts of the machine, or: stick, stick.content, target, order,
+     *     encryption, defaults
+     */
     public static function change(array $changes): self
     {
         return new self(null, '', $changes);

@@ -29,7 +29,10 @@ final readonly class Finding
         return "{$wanted->label}: {$words}.".($wanted->remedy === '' ? '' : " {$wanted->remedy}");
     }
 
-    /** @return array{verdict: string, expected: string, observed: string, words: string, source: string} what the log keeps */
+    /**
+     * @return array{verdict: string, expected: string, observed: string, words: string, source: string} what the log
+     *     keeps
+     */
     public function toArray(): array
     {
         return [

@@ -4,24 +4,22 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-/** Which facts hold on a path after some of its steps are done, in the order in which they were done. */
+/** Which facts hold on a path after some of its steps are done (rule S: a fact holds until a step takes it away). */
 final class HeldFacts
 {
     /**
-     * @param  array<string, int>  $done  step => when
-     * @param  list<string>  $waived  steps that fell away; what they would have brought about counts as settled
+     * @param  list<string>  $initial  facts that hold before anything is done
+     * @param  iterable<Step>  $steps  what is done or fell away, in that order
      * @return list<string>
      */
-    public static function of(Plan $plan, array $done, array $waived): array
+    public static function after(array $initial, iterable $steps): array
     {
-        $facts = array_fill_keys($plan->initial, true);
-        asort($done);
-        foreach ([...$waived, ...array_keys($done)] as $id) {
-            $step = $plan->step($id);
-            foreach ($step->after ?? [] as $fact) {
+        $facts = array_fill_keys($initial, true);
+        foreach ($steps as $step) {
+            foreach ($step->after as $fact) {
                 $facts[$fact] = true;
             }
-            foreach ($step->removes ?? [] as $fact) {
+            foreach ($step->removes as $fact) {
                 unset($facts[$fact]);
             }
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-/** The one place that decides which stones are shut: blockers and holding questions become gates of the steps they cover (rule K1). */
+/**
+ * The one place that decides which stones are shut: blockers and holding questions become gates of the steps they
+ * cover (rule K1).
+ */
 final class Holds
 {
     /**

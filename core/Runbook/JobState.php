@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-/** What the log says of a job as a whole, beside its stones: whom it waits for, whether an upgrade's way back is lost (rules J10, I6). */
+/**
+ * What the log says of a job as a whole, beside its stones: whom it waits for, whether an upgrade's way back is lost
+ * (rules J10, I6).
+ */
 final readonly class JobState
 {
     /**

@@ -26,7 +26,8 @@ final readonly class Plan
      * @param  list<array<string, mixed>>  $facts
      * @param  list<string>  $notes
      * @param  array<string, mixed>  $defaults  policy and catalogue figures this plan rests on
-     * @param  array<string, mixed>  $assessment  requirements, route, health, encryption, contradictions: what the page shows of them
+     * @param  array<string, mixed>  $assessment  requirements, route, health, encryption, contradictions: what the
+     *     page shows of them
      * @param  list<Question>  $later  asked once the first are answered, or at the stone that needs them
      */
     public function __construct(

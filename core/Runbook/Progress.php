@@ -26,7 +26,7 @@ final class Progress
         $this->record = StoneRecord::of($plan, $entries);
         $this->facts = array_values(
             array_unique([
-                ...HeldFacts::of($plan, $this->record->done, array_keys($this->record->waivedSteps)),
+                ...HeldFacts::after($plan->initial, array_filter(array_map($plan->step(...), $this->finished()))),
                 ...array_keys($this->record->overruled),
             ]),
         );
@@ -139,11 +139,7 @@ final class Progress
     /** @return array<string, array<string, string>> what was written down so far: step => evidence => value */
     public function evidence(): array
     {
-        return array_map(static function (LogEntry $entry): array {
-            $written = array_filter($entry->parts('evidence'), is_scalar(...));
-
-            return array_map(strval(...), $written);
-        }, $this->record->laid);
+        return $this->record->evidence();
     }
 
     /** The log entry that laid a stone; null while it is open. */
@@ -230,10 +226,10 @@ final class Progress
         return $open;
     }
 
-    /** @return list<string> ids of steps that are laid or fallen away */
+    /** @return list<string> ids of steps that fell away or are laid, in the order in which they were */
     public function finished(): array
     {
-        return array_keys($this->record->done + $this->record->waivedSteps);
+        return $this->record->closed();
     }
 
     /** @return list<string> */

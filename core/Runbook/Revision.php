@@ -8,7 +8,7 @@ namespace Cobblestone\Runbook;
 final class Revision
 {
     /**
-     * @param  list<string>  $finished  ids of steps that are laid
+     * @param  list<string>  $finished  ids of steps that fell away or are laid, in the order in which they were
      *
      * @throws OrderImpossible
      */
@@ -20,10 +20,7 @@ final class Revision
         if ($kept === []) {
             return $new;
         }
-        $facts = $new->initial;
-        foreach ($kept as $step) {
-            $facts = [...$facts, ...$step->after];
-        }
+        $facts = HeldFacts::after($new->initial, array_filter(array_map($old->step(...), $finished)));
         $open = array_values(
             array_filter($new->steps, static fn (Step $step): bool => ! in_array($step->id, $finished, true)),
         );

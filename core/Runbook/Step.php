@@ -26,6 +26,7 @@ final readonly class Step
      * @param  list<BootEvent>  $boots  power-ons, and what changes how the machine starts, in order
      * @param  list<Act>  $acts  what it does to the machine, a drive or a medium; empty where it changes nothing
      * @param  list<array<string, string>>  $rows  a table to work through: settings, answers, readings
+     * @param  Wants|null  $opensWith  what has to be reached by keys before anything else; null where nothing has
      */
     public function __construct(
         public string $id,
@@ -49,6 +50,8 @@ final readonly class Step
         public array $boots = [],
         public array $acts = [],
         public ?DoneWords $done = null,
+        public ?Wants $opensWith = null,
+        public ?WorksOn $worksOn = null,
     ) {
     }
 
@@ -84,6 +87,33 @@ final readonly class Step
     public function saying(DoneWords $done): self
     {
         return Copy::of($this, get_object_vars($this), ['done' => $done]);
+    }
+
+    /** It begins with a power-on that is steered by keys. */
+    public function openingWith(Wants $reached): self
+    {
+        return Copy::of($this, get_object_vars($this), ['opensWith' => $reached]);
+    }
+
+    public function workingOn(WorksOn $device): self
+    {
+        return Copy::of($this, get_object_vars($this), ['worksOn' => $device]);
+    }
+
+    public function does(Act $act): bool
+    {
+        return in_array($act, $this->acts, true);
+    }
+
+    /** Whether it is worked at in the setup or by keys at power-on: then the ways in belong beside it. */
+    public function usesWaysIn(): bool
+    {
+        return $this->opensWith !== null || $this->does(Act::ChangeSettings);
+    }
+
+    public function bringsAbout(string $fact): bool
+    {
+        return in_array($fact, $this->after, true);
     }
 
     /** @param  list<string>  $instructions */
@@ -128,6 +158,8 @@ final readonly class Step
             'boots' => $list($this->boots),
             'acts' => array_column($this->acts, 'value'),
             'done' => $this->done?->toArray(),
+            'opens_with' => $this->opensWith?->value,
+            'works_on' => $this->worksOn?->value,
         ];
     }
 
@@ -172,6 +204,8 @@ final readonly class Step
             $fields->each('boots', BootEvent::read(...)),
             $fields->enums('acts', Act::class),
             $fields->optional('done', DoneWords::read(...)),
+            $fields->optionalEnum('opens_with', Wants::class),
+            $fields->optionalEnum('works_on', WorksOn::class),
         );
     }
 }

@@ -57,6 +57,25 @@ final class StoneRecord
         return $record;
     }
 
+    /** @return array<string, array<string, string>> what was written down: step => evidence => value */
+    public function evidence(): array
+    {
+        return array_map(static function (LogEntry $entry): array {
+            $written = array_filter($entry->parts('evidence'), is_scalar(...));
+
+            return array_map(strval(...), $written);
+        }, $this->laid);
+    }
+
+    /** @return list<string> steps that fell away or are laid, in the order in which they were */
+    public function closed(): array
+    {
+        $done = $this->done;
+        asort($done);
+
+        return array_values(array_unique([...array_keys($this->waivedSteps), ...array_keys($done)]));
+    }
+
     private function apply(LogEntry $entry): void
     {
         $id = $entry->step;
@@ -107,7 +126,9 @@ final class StoneRecord
         }
     }
 
-    /** @param  string|null  $words  what the gate said when it was waived: a waiver holds for those words and no others */
+    /**
+     * @param  string|null  $words  what the gate said when it was waived: a waiver holds for those words and no others
+     */
     private function waive(string $gateId, ?string $words): void
     {
         foreach ($this->plan->steps as $step) {

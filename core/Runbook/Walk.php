@@ -61,7 +61,8 @@ final class Walk
     }
 
     /**
-     * A stone is laid: its evidence is read and compared, and what differs holds it until somebody who may has accepted it.
+     * A stone is laid: its evidence is read and compared, and what differs holds it until somebody who may has
+     * accepted it.
      *
      * @param  array<string, mixed>  $evidence  what was written down, by evidence id
      * @param  array<string, mixed>  $accepted  why a difference is accepted, by evidence id

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-/** A path walked from its first stone to its last with the evidence it expects: which stones can be laid, and why the others cannot. */
+/**
+ * A path walked from its first stone to its last with the evidence it expects: which stones can be laid, and why the
+ * others cannot.
+ */
 final class WalkThrough
 {
     /** Written down where a path expects no certain value. */

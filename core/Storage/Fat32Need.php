@@ -59,7 +59,8 @@ final class Fat32Need
     }
 
     /**
-     * An upper bound where only totals are known: every file wastes at most one cluster, every name is as long as $longestName.
+     * An upper bound where only totals are known: every file wastes at most one cluster, every name is as long as
+     * $longestName.
      */
     public static function atMost(
         int $files,

@@ -48,7 +48,9 @@ final readonly class Guid
         );
     }
 
-    /** Always the same GUID for the same words (RFC 9562, version 8: a hash of our own choice), so that plans repeat. */
+    /**
+     * Always the same GUID for the same words (RFC 9562, version 8: a hash of our own choice), so that plans repeat.
+     */
     public static function fromSeed(string $seed): self
     {
         $hash = sha1('cobblestone '.$seed, true);

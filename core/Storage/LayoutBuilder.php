@@ -6,7 +6,10 @@ namespace Cobblestone\Storage;
 
 use Cobblestone\Quantity\Bytes;
 
-/** Places partitions on a device: first at 1 MiB, starts and sizes in whole MiB, inside what the scheme can reach (rule M6). */
+/**
+ * Places partitions on a device: first at 1 MiB, starts and sizes in whole MiB, inside what the scheme can reach
+ * (rule M6).
+ */
 final class LayoutBuilder
 {
     private const MBR_PRIMARIES = 4;

@@ -53,7 +53,7 @@ final class BootBench
     {
         $devices ??= [self::stick()];
 
-        return new BootState([...self::FACTS, ...$facts], $assumed, ['platform'], $devices, $entries, $order ?? [...array_map(fn (BootEntry $entry): string => $entry->id, $entries), ...array_map(fn (BootDevice $device): string => $device->id, $devices)], $chosen);
+        return new BootState([...self::FACTS, ...$facts], $assumed, ['platform'], $devices, $entries, $order ?? [...array_map(fn (BootEntry $entry): string => $entry->id, $entries), ...array_map(fn (BootDevice $device): string => $device->id, $devices)], $chosen, ['third-party' => 'third_party_signer']);
     }
 
     /** @return array<string, callable(): array{BootState, Outcome, string|null, Ground}> one state for every way to end */

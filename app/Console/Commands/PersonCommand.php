@@ -11,7 +11,10 @@ use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Validation\ValidationException;
 
-/** Accounts at the console: the first lead, and the way back in when the last lead has lost the password or the device. */
+/**
+ * Accounts at the console: the first lead, and the way back in when the last lead has lost the password or the
+ * device.
+ */
 final class PersonCommand extends Command
 {
     use SaidWords;

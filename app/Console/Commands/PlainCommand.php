@@ -8,7 +8,10 @@ use Cobblestone\Text\Visible;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Formatter\OutputFormatter;
 
-/** A command whose lines hold names out of files and briefs: nothing in them steers the terminal, colours it or hides a word. */
+/**
+ * A command whose lines hold names out of files and briefs: nothing in them steers the terminal, colours it or hides
+ * a word.
+ */
 abstract class PlainCommand extends Command
 {
     /**

@@ -23,7 +23,8 @@ final readonly class BuildResult
     /** In the form that sha256sum reads. */
     public function sha256sums(): string
     {
-        // As sha256sum writes a name with a backslash or a line end in it: escaped, and said so by the line's first sign.
+        // As sha256sum writes a name with a backslash or a line end in it: escaped, and said so by the line's first
+        // sign.
         $line = static function (string $path, string $sum): string {
             $escaped = strtr($path, ['\\' => '\\\\', "\n" => '\\n', "\r" => '\\r']);
 

@@ -6,7 +6,10 @@ use Cobblestone\Storage\Reading\ByteSource;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
 
-/** A short mark by which a stick is known again in moments, and a later change is noticed: table, file tables, top folders. */
+/**
+ * A short mark by which a stick is known again in moments, and a later change is noticed: table, file tables, top
+ * folders.
+ */
 final class Fingerprint
 {
     private const START = 65_536;

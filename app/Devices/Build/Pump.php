@@ -11,7 +11,10 @@ final class Pump
 {
     public const PIECE = 1_048_576;
 
-    /** Linux's F_SETPIPE_SZ: a pipe of 1 MiB instead of 64 KiB saves most of the waiting between two programs. PHP has no call for it; perl is part of every Debian. */
+    /**
+     * Linux's F_SETPIPE_SZ: a pipe of 1 MiB instead of 64 KiB saves most of the waiting between two programs. PHP has
+     * no call for it; perl is part of every Debian.
+     */
     private const WIDE_PIPE = ['perl', '-e', 'fcntl(STDOUT, 1031, 1048576); exec { $ARGV[0] } @ARGV or exit 127'];
 
     private const STOP = 19;

@@ -7,7 +7,10 @@ use App\Devices\Stick\StickDevice;
 use Cobblestone\Media\Build\TrueSize;
 use Cobblestone\Quantity\Bytes;
 
-/** Whether a stick has the room it claims: stamps all over it, flushed and read back; what stood there is put back (rule M11). */
+/**
+ * Whether a stick has the room it claims: stamps all over it, flushed and read back; what stood there is put back
+ * (rule M11).
+ */
 final class SizeCheck
 {
     public const PLACES = 512;

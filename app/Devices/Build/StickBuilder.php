@@ -159,7 +159,8 @@ final class StickBuilder
 
             return;
         }
-        // sfdisk takes the size of a sector from a real device only; on a file of 4096 the same table is written byte by byte.
+        // sfdisk takes the size of a sector from a real device only; on a file of 4096 the same table is written byte
+        // by byte.
         $handle =
             @fopen($this->stick->path(), 'r+b') ?:
             throw BuildFailure::of('protected', 'The stick cannot be opened for writing.');

@@ -19,7 +19,10 @@ use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\WindowSource;
 use RuntimeException;
 
-/** Reads a stick back past the cache and holds it against plan and source: table, file system, every byte (rules M6, M11). */
+/**
+ * Reads a stick back past the cache and holds it against plan and source: table, file system, every byte (rules M6,
+ * M11).
+ */
 final class StickProof
 {
     /** @var array<string, string> */

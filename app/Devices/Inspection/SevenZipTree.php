@@ -132,7 +132,8 @@ final class SevenZipTree implements FileTree
      * Writes the named files below a folder; what leads outside is refused by 7-Zip itself.
      *
      * @param  list<string>  $paths
-     * @param  int  $bytes  of all of them together, as planned: no file may become larger, and the time is meant for so much
+     * @param  int  $bytes  of all of them together, as planned: no file may become larger, and the time is meant for
+     *     so much
      */
     public function extract(array $paths, string $folder, int $bytes): void
     {

@@ -14,7 +14,8 @@ final class DemoImages
     }
 
     /**
-     * @return array<string, array<string, string>> file name => what people know of it; published: same or another checksum
+     * @return array<string, array<string, string>> file name => what people know of it; published: same or another
+     *     checksum
      */
     public static function make(string $shelf, string $signers): array
     {
@@ -81,7 +82,10 @@ final class DemoImages
         }
     }
 
-    /** The demo world's signers are fixed, so that the catalogue can name them by fingerprint; their keys are public on purpose. */
+    /**
+     * The demo world's signers are fixed, so that the catalogue can name them by fingerprint; their keys are public
+     * on purpose.
+     */
     private function signer(string $name): void
     {
         copy(database_path("demo/signers/{$name}.key"), "{$this->work}/{$name}.key");

@@ -2,7 +2,9 @@
 
 namespace App\Devices\Stick;
 
-/** What root makes on the command line belongs to whoever owns the folder, so that the application can go on with it. */
+/**
+ * What root makes on the command line belongs to whoever owns the folder, so that the application can go on with it.
+ */
 final class Owner
 {
     public static function asFolder(string $file): void

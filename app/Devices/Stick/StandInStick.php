@@ -21,7 +21,8 @@ final class StandInStick extends FileStick
     /**
      * Opens the stand-in of that name, making it when it is new.
      *
-     * @param  array{serial: string|null, bytes: int, sector_bytes: int, write_mb_s: float|int, faults: array<string, mixed>}  $profile
+     * @param  array{serial: string|null, bytes: int, sector_bytes: int, write_mb_s: float|int, faults: array<string,
+     *     mixed>}  $profile
      */
     public static function open(string $folder, string $slug, array $profile): self
     {

@@ -34,6 +34,8 @@ interface StickDevice
     /** Whether it takes bytes at a pace of its own, so that a program that writes to it has to be held meanwhile. */
     public function isPaced(): bool;
 
-    /** Flushes to the medium and drops what the computer remembers of it, so that reading asks the medium (rule M11). */
+    /**
+     * Flushes to the medium and drops what the computer remembers of it, so that reading asks the medium (rule M11).
+     */
     public function settle(): void;
 }

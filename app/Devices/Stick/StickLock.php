@@ -7,7 +7,8 @@ use App\Devices\Build\BuildFailure;
 /**
  * One writer at a time on a stick, whoever began it: a page, the command line, a check.
  *
- * It is the kernel's lock on a file, so it lives exactly as long as the writer: a stalled one keeps it, a dead one cannot.
+ * It is the kernel's lock on a file, so it lives exactly as long as the writer: a stalled one keeps it, a dead one
+ * cannot.
  * Programs that write for it inherit it, and end with it (see Limits): nothing writes to a stick whose lock is free.
  */
 final class StickLock

@@ -9,7 +9,8 @@ use App\Devices\Command;
 use RuntimeException;
 
 /**
- * The mark "unfinished" beside a stick: on the disk before the first byte of the stick changes, gone only when the proof is on record.
+ * The mark "unfinished" beside a stick: on the disk before the first byte of the stick changes, gone only when the
+ * proof is on record.
  * While it stands the stick is unfinished, whatever the record says: a record can be older than the stick.
  */
 final class StickMark

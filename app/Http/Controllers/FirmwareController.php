@@ -9,13 +9,17 @@ use App\Http\Asked;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use Cobblestone\Firmware\Snapshot;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Step;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** Settings of a machine: what is set, what has to become of it, how to get there, what the firmware's releases offer. */
+/**
+ * Settings of a machine: what is set, what has to become of it, how to get there, what the firmware's releases offer.
+ */
 final class FirmwareController
 {
     private const PHOTO_KILOBYTES = 12_288;
@@ -46,7 +50,7 @@ final class FirmwareController
             'steps' => array_values(
                 array_filter(
                     $progress->plan->steps,
-                    fn ($step): bool => in_array($step->id, ['firmware.set', 'firmware.re-enter'], true),
+                    static fn (Step $step): bool => $step->does(Act::ChangeSettings),
                 ),
             ),
         ]);

@@ -12,7 +12,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** What is true of a job as a whole: it waits for somebody, goes on, lost its way back, a reminder was seen (rules J10, I6). */
+/**
+ * What is true of a job as a whole: it waits for somebody, goes on, lost its way back, a reminder was seen (rules
+ * J10, I6).
+ */
 final class JobStateController
 {
     public function change(Job $job, string $change, Request $request, LogBook $log): RedirectResponse

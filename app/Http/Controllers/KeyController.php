@@ -15,7 +15,9 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\IpUtils;
 
-/** Sealed keys, where the policy keeps any: encrypted at rest, shown on request, every showing logged (rules A7, A8). */
+/**
+ * Sealed keys, where the policy keeps any: encrypted at rest, shown on request, every showing logged (rules A7, A8).
+ */
 final class KeyController
 {
     public function index(Job $job): View

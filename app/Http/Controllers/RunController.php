@@ -17,20 +17,13 @@ use App\View\WrittenDown;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Runbook\WorksOn;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class RunController
 {
-    /** Steps that begin with a key window, and what the keys lead to. */
-    private const KEYS = [
-        'boot.start' => 'menu',
-        'firmware.snapshot' => 'setup',
-        'firmware.re-enter' => 'setup',
-        'boot.recovery' => 'recovery',
-    ];
-
     public function show(
         Job $job,
         Request $request,
@@ -74,10 +67,10 @@ final class RunController
                 ? $bridge->symptomsFor($progress->plan, $step->id)
                 : [],
             'shelf' => ShelfFor::step($progress->plan, $step->id),
-            'sequence' => isset(self::KEYS[$step->id]) && ! $progress->state($step)->isClosed()
-                    ? $firmware->sequence($job, self::KEYS[$step->id])
-                    : null,
-            'core' => self::core($progress->plan->layouts, $step->id),
+            'sequence' => $step->opensWith === null || $progress->state($step)->isClosed()
+                    ? null
+                    : $firmware->sequence($job, $step->opensWith),
+            'core' => self::core($progress->plan->layouts, $step->worksOn),
             'now' => (int) now()->timestamp,
         ]);
     }
@@ -93,7 +86,8 @@ final class RunController
     }
 
     /**
-     * The power-ons of this stone as they are predicted, and what somebody has said of them; ways into the setup left out.
+     * The power-ons of this stone as they are predicted, and what somebody has said of them; ways into the setup left
+     * out.
      *
      * @return list<array<string, mixed>>
      */
@@ -134,16 +128,16 @@ final class RunController
     }
 
     /**
-     * The core of the device that the step writes to, if it writes to one.
+     * The core of the device that the step is about, if it is about one.
      *
      * @param  array<string, mixed>  $layouts
      * @return array<string, mixed>|null
      */
-    private static function core(array $layouts, string $step): ?array
+    private static function core(array $layouts, ?WorksOn $device): ?array
     {
-        $which = ['media.write' => 'stick', 'target.erase' => 'target', 'target.find' => 'target'][$step] ?? null;
-
-        return $which === null ? null : CoreSample::of([$which => $layouts[$which]])[0] ?? null;
+        return $device === null
+            ? null
+            : CoreSample::of([$device->value => $layouts[$device->value]])[0] ?? null;
     }
 
     public function act(Job $job, string $step, string $action, Request $request, WalkStep $walk): RedirectResponse

@@ -51,7 +51,8 @@ final class UploadController
                 "A file {$name} is on the shelf already. Rename yours, or take the other one away first.",
             );
         }
-        // Gone on with only where it is the same at its start, middle and end: another build of the same name and size is another file.
+        // Gone on with only where it is the same at its start, middle and end: another build of the same name and
+        // size is another file.
         $upload = Upload::query()
             ->where('name', $name)
             ->where('bytes', $given['bytes'])

@@ -44,11 +44,7 @@ final class WayController
             BenchPolicy::present()->school('stick'),
             [],
         );
-        $stick = isset($sticks[$asked])
-            ? $register->find($asked)
-            : ($choice->stick === null
-                ? null
-                : $register->find($choice->stick->id));
+        $stick = $sticks[$asked] ?? $choice->stick;
         $comparison = $ways->compare($file, $report, $stick, $drivers);
 
         return view('shelf.ways', [

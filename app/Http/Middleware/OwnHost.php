@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Only the configured host name is served: no page, link or redirect is ever made from a name that somebody else sent. */
+/**
+ * Only the configured host name is served: no page, link or redirect is ever made from a name that somebody else
+ * sent.
+ */
 final class OwnHost
 {
     private const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];

@@ -9,7 +9,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A drive that is nearly full takes no more files: said in words before anything of them is kept. Small texts still go through. */
+/**
+ * A drive that is nearly full takes no more files: said in words before anything of them is kept. Small texts still
+ * go through.
+ */
 final class RoomLeft
 {
     private const LEAST = 50_000_000;

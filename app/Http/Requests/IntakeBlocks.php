@@ -2,7 +2,10 @@
 
 namespace App\Http\Requests;
 
-/** The parts of an intake that only some kinds of job ask for: reason of an update, the new card, licence, what the owner depends on. */
+/**
+ * The parts of an intake that only some kinds of job ask for: reason of an update, the new card, licence, what the
+ * owner depends on.
+ */
 final class IntakeBlocks
 {
     use TypedFields;

@@ -34,7 +34,8 @@ final class MemorySheetRequest extends FormRequest
 
     /**
      * @param  list<array<string, mixed>>  $tests  those made so far
-     * @param  list<list<string>>  $populations  slot sets the board fills together, which count while the slots are named as the board does
+     * @param  list<list<string>>  $populations  slot sets the board fills together, which count while the slots are
+     *     named as the board does
      * @return array<string, mixed> the brief's memory block
      */
     public function sheet(array $tests, array $populations = []): array

@@ -20,7 +20,10 @@ final class Destination
     /** The words tools print for what a brief calls otherwise. */
     private const READ_AS = ['vfat' => 'fat32', 'msdos' => 'fat16'];
 
-    /** Largest single file, and characters that names may not hold, by file system (the same set for FAT, exFAT and NTFS). */
+    /**
+     * Largest single file, and characters that names may not hold, by file system (the same set for FAT, exFAT and
+     * NTFS).
+     */
     private const NAMES = '"*:<>?|\\';
 
     private const STRICT = ['fat32', 'exfat', 'ntfs'];

@@ -20,7 +20,8 @@ final readonly class Manifest
     }
 
     /**
-     * Lines of `sha256sum` ("hash  path", "hash *path", escaped with a backslash), "bytes<tab>path" as `find -printf '%s\t%p\n'` prints, or a path alone.
+     * Lines of `sha256sum` ("hash  path", "hash *path", escaped with a backslash), "bytes<tab>path" as `find -printf
+     * '%s\t%p\n'` prints, or a path alone.
      *
      * @throws UnreadableInventory
      */

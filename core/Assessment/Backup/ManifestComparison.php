@@ -72,9 +72,11 @@ final readonly class ManifestComparison
     }
 
     /**
-     * The same for lists of any length, each sorted by its paths' bytes: in one pass, with the first names of each kind kept.
+     * The same for lists of any length, each sorted by its paths' bytes: in one pass, with the first names of each
+     * kind kept.
      *
-     * @param  iterable<array{0: string, 1: string|null, 2: int|null}>  $source  path below the root, hash, bytes; the same path twice is joined
+     * @param  iterable<array{0: string, 1: string|null, 2: int|null}>  $source  path below the root, hash, bytes; the
+     *     same path twice is joined
      * @param  iterable<array{0: string, 1: string|null, 2: int|null}>  $copy
      */
     public static function ofSorted(iterable $source, iterable $copy, string $rootSource, string $rootCopy): self
@@ -196,7 +198,10 @@ final readonly class ManifestComparison
         return $root ?? '';
     }
 
-    /** What a path leaves of the folder that the paths before it share; null before the first. Ends in a slash, or is empty. */
+    /**
+     * What a path leaves of the folder that the paths before it share; null before the first. Ends in a slash, or is
+     * empty.
+     */
     public static function shared(?string $root, string $path): string
     {
         $folder = str_contains($path, '/') ? substr($path, 0, (int) strrpos($path, '/') + 1) : '';

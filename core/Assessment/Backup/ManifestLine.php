@@ -23,7 +23,10 @@ final readonly class ManifestLine
         return trim($line) === '' || $line[0] === '#';
     }
 
-    /** Whether the line, were it one with a size, has a space behind it; null where it has a checksum and does not count. */
+    /**
+     * Whether the line, were it one with a size, has a space behind it; null where it has a checksum and does not
+     * count.
+     */
     public static function hasSpacedSize(string $line): ?bool
     {
         return preg_match('/^\\\\?[0-9a-f]{64} /i', $line) === 1

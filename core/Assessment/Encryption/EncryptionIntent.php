@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Encryption;
 
-/** What a path will do around encrypted volumes: which changes, how many restarts, and whether the system's volume stays (rule A7). */
+/**
+ * What a path will do around encrypted volumes: which changes, how many restarts, and whether the system's volume
+ * stays (rule A7).
+ */
 final readonly class EncryptionIntent
 {
     /**

@@ -99,7 +99,8 @@ final readonly class MemoryBench
     }
 
     /**
-     * Every placement of at least one module that the slots allow; with many modules only singles, pairs and the whole set.
+     * Every placement of at least one module that the slots allow; with many modules only singles, pairs and the
+     * whole set.
      *
      * @return list<array<string, string>>
      */

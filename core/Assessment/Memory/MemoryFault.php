@@ -19,7 +19,10 @@ final readonly class MemoryFault
 
     public const PROFILE = 'profile';
 
-    /** How often each kind is the cause before anything is tested (defaults; the kinds' shares are divided among their members). */
+    /**
+     * How often each kind is the cause before anything is tested (defaults; the kinds' shares are divided among their
+     * members).
+     */
     private const SHARE = [
         self::NONE => 0.2,
         self::MODULE => 0.45,

@@ -194,7 +194,7 @@ final readonly class MemoryFaultFinder
         return array_filter($this->tests, static fn (MemoryTest $test): bool => ! $test->fasterProfile && $test->failed() === $wantsErrors) !== [];
     }
 
-    /** Rule A13: errors at standard speed, or none tested there after errors with a profile, and nothing may go through it. */
+    /** Rule A13: errors at standard speed, or none tested there after some with a profile: nothing may go through. */
     private function isTrusted(?MemoryFault $settled): bool
     {
         if ($settled !== null) {

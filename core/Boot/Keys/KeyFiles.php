@@ -7,13 +7,17 @@ namespace Cobblestone\Boot\Keys;
 use Cobblestone\Media\Inspection\Signers;
 use InvalidArgumentException;
 
-/** Enrolled certificates and revocations from files: certificates, signature lists of a machine, or a firmware's variable store (rules F10, M2). */
+/**
+ * Enrolled certificates and revocations from files: certificates, signature lists of a machine, or a firmware's
+ * variable store (rules F10, M2).
+ */
 final class KeyFiles
 {
     private const PEM = '/-----BEGIN CERTIFICATE-----.+?-----END CERTIFICATE-----/s';
 
     /**
-     * @param  array<string, string>  $files  name => bytes; a list is one of revocations where its name begins with "dbx"
+     * @param  array<string, string>  $files  name => bytes; a list is one of revocations where its name begins with
+     *     "dbx"
      *
      * @throws InvalidArgumentException naming the file that is none of these
      */

@@ -27,11 +27,18 @@ final readonly class KnownSigners
         return new Signers([], $named === [] ? null : $revoked, 'the catalogue\'s signers', fingerprints: $named);
     }
 
-    /** @return list<string> names of those that machines trust as they come */
-    public function trustedByDefault(): array
+    /**
+     * Those that machines trust as they come, and those that a switch of theirs decides about.
+     *
+     * @param  list<string>  $ofModel  signers that this model trusts besides
+     */
+    public function trusted(array $ofModel = []): TrustedSigners
     {
-        return array_values(
-            array_filter(array_keys($this->entries), fn (string $id): bool => $this->entries[$id]->trustedByDefault),
+        $byDefault = array_keys(array_filter($this->entries, static fn (Signer $one): bool => $one->trustedByDefault));
+
+        return new TrustedSigners(
+            array_values(array_unique([...$byDefault, ...$ofModel])),
+            array_filter(array_map(static fn (Signer $one): ?string => $one->switch, $this->entries)),
         );
     }
 }

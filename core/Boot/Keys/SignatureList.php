@@ -35,7 +35,10 @@ final readonly class SignatureList
     ) {
     }
 
-    /** Null where the bytes are no such lists; the four bytes of attributes that the kernel puts before a variable may stand before them. */
+    /**
+     * Null where the bytes are no such lists; the four bytes of attributes that the kernel puts before a variable may
+     * stand before them.
+     */
     public static function read(string $bytes): ?self
     {
         if ($bytes === '') {

@@ -13,8 +13,10 @@ use Cobblestone\Storage\Reading\ReadPartition;
 use Cobblestone\Storage\Reading\WindowSource;
 
 /**
- * The volumes UEFI finds on a device: a protective MBR and one whole copy of the GPT; or an MBR; or a file system from sector 0
- * (UEFI specification 2.10, 5.2 and 5.3; 13.3.2 for optical start images). Types and the active flag of an MBR do not matter to it.
+ * The volumes UEFI finds on a device: a protective MBR and one whole copy of the GPT; or an MBR; or a file system
+ * from sector 0
+ * (UEFI specification 2.10, 5.2 and 5.3; 13.3.2 for optical start images). Types and the active flag of an MBR do not
+ * matter to it.
  */
 final readonly class FirmwareTable
 {
@@ -36,7 +38,9 @@ final readonly class FirmwareTable
     ) {
     }
 
-    /** @param  int|null  $known  bytes of a sector where the device says so; an image tells it by where its GPT stands */
+    /**
+     * @param  int|null  $known  bytes of a sector where the device says so; an image tells it by where its GPT stands
+     */
     public static function read(ByteSource $device, ?int $known = null): self
     {
         if ($device->size() < self::USUAL_SECTOR) {
@@ -95,7 +99,10 @@ final readonly class FirmwareTable
         return ! $gptAt(self::USUAL_SECTOR) && $gptAt(self::LARGE_SECTOR) ? self::LARGE_SECTOR : self::USUAL_SECTOR;
     }
 
-    /** The start catalogue of an optical image written to a stick: emulated firmware goes by it, no standard asks for it there. */
+    /**
+     * The start catalogue of an optical image written to a stick: emulated firmware goes by it, no standard asks for
+     * it there.
+     */
     private static function optical(ByteSource $device): ?self
     {
         $volumes = [];

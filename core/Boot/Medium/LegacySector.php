@@ -17,7 +17,10 @@ final class LegacySector
     /** int 13h: disk service. */
     private const DISK = "\xCD\x13";
 
-    /** int 16h and int 19h: waits for a key, starts the machine over. Code that asks for a key instead of the disk has nothing to start. */
+    /**
+     * int 16h and int 19h: waits for a key, starts the machine over. Code that asks for a key instead of the disk has
+     * nothing to start.
+     */
     private const GIVES_UP = ["\xCD\x16", "\xCD\x19"];
 
     /** What boot sectors say that have nothing to start. */
@@ -26,7 +29,10 @@ final class LegacySector
     /** int 18h: gives control back to the firmware, which goes on to the next device. */
     private const GIVE_BACK = "\xCD\x18";
 
-    /** Addresses of the table of partitions after the sector was loaded to 7C00h or moved to 0600h, as code names them. */
+    /**
+     * Addresses of the table of partitions after the sector was loaded to 7C00h or moved to 0600h, as code names
+     * them.
+     */
     private const TABLE_ADDRESSES = ["\xBE\x07", "\xBE\x7D", "\xBE\x01"];
 
     private const DEEPEST = 2;

@@ -14,8 +14,10 @@ final readonly class Medium
      * @param  string  $table  how its volumes are found, in words
      * @param  string|null  $tableFault  why firmware finds no volume on it
      * @param  list<Volume>  $volumes
-     * @param  list<string>  $controllerModes  drive controller modes the system or installer on it has drivers for; empty: all
-     * @param  bool  $byOptical  whether its volume comes from an optical start catalogue: on a stick no standard promises that
+     * @param  list<string>  $controllerModes  drive controller modes the system or installer on it has drivers for;
+     *     empty: all
+     * @param  bool  $byOptical  whether its volume comes from an optical start catalogue: on a stick no standard
+     *     promises that
      */
     public function __construct(
         public Leads $leads,

@@ -20,7 +20,10 @@ final readonly class MediumReader
     /** Largest loader that is read; firmware itself reads the whole file. */
     private const LARGEST = 33_554_432;
 
-    /** @param  bool  $byName  whether the signers are all that are known, and a machine's state says later which of them it trusts */
+    /**
+     * @param  bool  $byName  whether the signers are all that are known, and a machine's state says later which of
+     *     them it trusts
+     */
     private function __construct(private LoaderJudge $judge, private bool $byName)
     {
     }
@@ -103,7 +106,9 @@ final readonly class MediumReader
         );
     }
 
-    /** @return array{0: string|null, 1: string|null} why it is missing, and why it would be refused under Secure Boot */
+    /**
+     * @return array{0: string|null, 1: string|null} why it is missing, and why it would be refused under Secure Boot
+     */
     private function next(FatVolume $volume, PeImage $first, string $bytes): array
     {
         $name = FirstStage::nextFile($first, $bytes);

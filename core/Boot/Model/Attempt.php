@@ -157,23 +157,22 @@ final class Attempt
         if ($loader->fault !== null) {
             return $this->fails(Outcome::LoaderMissing, 'program', ucfirst($loader->fault).'.');
         }
-        $enforced = $this->enforced();
+        $signature = new SignatureCheck($this->state, $this->facts);
+        $enforced = $signature->isInForce();
         // The signature is asked for before the program is looked at any closer.
-        if ($enforced) {
-            $trust = $loader->trustedBy($this->trusted($loader));
-            $refused = $trust->isRefusedAtFirst() ?? $this->facts->get('loader.signature') === 'refused';
-            $why = $trust->isRefusedAtFirst() === null ? ($refused ? 'Its signature is not trusted '
-                .'here.' : 'Its signature is trusted here.') : ($loader->because === '' ? ucfirst($trust->title()).($loader->signer === null ? '.' : ": {$loader->signer} signer.") : $loader->because);
-            if ($refused) {
-                $cause = Cause::ofRefused($trust, $loader->signer === 'third-party', array_key_exists('firmware.third_party_signer', $this->state->facts));
-
-                return $this->fails(Outcome::RefusedBySecureBoot, 'signature', 'Secure Boot is in '
-                    ."force. {$why}".$this->switchFor($cause), cause: $cause);
-            }
-            $this->holds('signature', $why);
-        } else {
-            $this->holds('signature', 'Secure Boot is not in force: nobody asks for a signature.');
+        $verdict = $enforced ? $signature->of($loader) : null;
+        if ($verdict !== null && $verdict['refused']) {
+            return $this->fails(
+                Outcome::RefusedBySecureBoot,
+                'signature',
+                $verdict['words'],
+                cause: $verdict['cause'],
+            );
         }
+        $this->holds(
+            'signature',
+            $verdict['words'] ?? 'Secure Boot is not in force: nobody asks for a signature.',
+        );
         if ($loader->architecture !== null && $loader->architecture !== $architecture) {
             return $this->fails(Outcome::WrongArchitecture, 'program', "It is built for {$loader->architecture}, the firmware runs on {$architecture}.");
         }
@@ -185,33 +184,6 @@ final class Attempt
         }
 
         return $this->whatRuns($device, ground: $device->medium->byOptical ? Ground::Emulation : Ground::Standard);
-    }
-
-    /** Secure Boot set and in force are two things: without a platform key, or with older devices allowed, it is not in force (rule F2). */
-    private function enforced(): bool
-    {
-        if ($this->facts->get('firmware.secure_boot') !== 'on') {
-            return false;
-        }
-
-        return $this->facts->optional('firmware.key_mode') !== 'setup' && $this->facts->optional('firmware.older_devices') !== 'allowed' && ($this->state->facts['firmware.boot_mode'] ?? 'uefi') === 'uefi';
-    }
-
-    private function switchFor(Cause $cause): string
-    {
-        return match ($cause) {
-            Cause::SignerSwitchable => ' The setup has a switch for it.',
-            Cause::SignerUnknown => ' This machine has no switch for it.',
-            default => '',
-        };
-    }
-
-    /** @return list<string> */
-    private function trusted(Loader $loader): array
-    {
-        $switched = $loader->signer === 'third-party' && $this->facts->optional('firmware.third_party_signer') === 'trusted' ? ['third-party'] : [];
-
-        return [...$this->state->trusted, ...$switched];
     }
 
     private function legacy(BootDevice $device): self

@@ -11,13 +11,15 @@ use Cobblestone\Document\Fields;
 final readonly class BootState
 {
     /**
-     * @param  array<string, bool|int|float|string|null>  $facts  named as on the machine's fact sheet; null while unknown
+     * @param  array<string, bool|int|float|string|null>  $facts  named as on the machine's fact sheet; null while
+     *     unknown
      * @param  list<string>  $assumed  facts that nobody has looked at
      * @param  list<string>  $trusted  signers the firmware trusts in any case, by the catalogue's names
      * @param  list<BootDevice>  $devices
      * @param  list<BootEntry>  $entries  every line the firmware keeps
      * @param  list<string>  $order  ids of entries and devices, first first
      * @param  string|null  $chosen  device or entry picked in the one-time menu
+     * @param  array<string, string>  $switches  signer => setting that makes the firmware trust it
      */
     public function __construct(
         public array $facts,
@@ -27,6 +29,7 @@ final readonly class BootState
         public array $entries,
         public array $order,
         public ?string $chosen = null,
+        public array $switches = [],
     ) {
     }
 
@@ -63,6 +66,7 @@ final readonly class BootState
             $this->entries,
             $this->order,
             $this->chosen,
+            $this->switches,
         );
     }
 
@@ -84,6 +88,7 @@ final readonly class BootState
             $this->entries,
             $present ? $this->order : [...$this->order, $changed->id],
             $this->chosen,
+            $this->switches,
         );
     }
 
@@ -98,6 +103,7 @@ final readonly class BootState
             $this->entries,
             $order,
             $this->chosen,
+            $this->switches,
         );
     }
 
@@ -116,6 +122,7 @@ final readonly class BootState
             [$entry, ...$others],
             [$entry->id, ...array_values(array_diff($this->order, [$entry->id]))],
             $this->chosen,
+            $this->switches,
         );
     }
 
@@ -129,6 +136,7 @@ final readonly class BootState
             $this->entries,
             $this->order,
             $device,
+            $this->switches,
         );
     }
 
@@ -158,6 +166,7 @@ final readonly class BootState
             $fields->each('entries', BootEntry::read(...)),
             $fields->strings('order'),
             $fields->optionalString('chosen'),
+            array_filter($fields->map('switches'), is_string(...)),
         );
     }
 
@@ -172,6 +181,7 @@ final readonly class BootState
             'entries' => array_map(static fn (BootEntry $entry): array => $entry->toArray(), $this->entries),
             'order' => $this->order,
             'chosen' => $this->chosen,
+            'switches' => $this->switches,
         ];
     }
 }

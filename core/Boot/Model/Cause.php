@@ -6,7 +6,10 @@ namespace Cobblestone\Boot\Model;
 
 use Cobblestone\Media\Inspection\LoaderTrust;
 
-/** Why a stone of a crossing is missing, where it decides what mends it: carried, never read out of a sentence (rule K5). */
+/**
+ * Why a stone of a crossing is missing, where it decides what mends it: carried, never read out of a sentence (rule
+ * K5).
+ */
 enum Cause: string
 {
     case NotPluggedIn = 'not-plugged-in';
@@ -24,17 +27,17 @@ enum Cause: string
     case SignerNotEnrolled = 'signer-not-enrolled';
 
     /**
-     * @param  bool  $thirdParty  whether the third-party signer signed it
+     * @param  bool  $bySwitch  whether its signer is one that machines trust by a setting
      * @param  bool  $hasSwitch  whether this machine trusts that signer by a setting
      */
-    public static function ofRefused(LoaderTrust $trust, bool $thirdParty, bool $hasSwitch): self
+    public static function ofRefused(LoaderTrust $trust, bool $bySwitch, bool $hasSwitch): self
     {
         return match (true) {
             $trust === LoaderTrust::Altered => self::Altered,
             $trust === LoaderTrust::Revoked => self::Revoked,
             $trust === LoaderTrust::Unsigned => self::Unsigned,
-            $thirdParty && $hasSwitch => self::SignerSwitchable,
-            $thirdParty => self::SignerUnknown,
+            $bySwitch && $hasSwitch => self::SignerSwitchable,
+            $bySwitch => self::SignerUnknown,
             default => self::SignerNotEnrolled,
         };
     }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
-use Cobblestone\Firmware\SecureBootState;
+use Cobblestone\Machine\SecureBootState;
 
-/** What a machine measures into its security chip before a system starts, as far as a volume's key may depend on it (rule A7). */
+/**
+ * What a machine measures into its security chip before a system starts, as far as a volume's key may depend on it
+ * (rule A7).
+ */
 final class Measurement
 {
     /** @return array<string, string> name => value; an unknown value equals itself */

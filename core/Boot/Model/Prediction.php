@@ -10,7 +10,8 @@ final readonly class Prediction
     /**
      * @param  list<Stone>  $stones  from power to where it ends; the last of a failure does not hold
      * @param  list<string>  $rests  facts that were asked on the way
-     * @param  list<array{title: string, outcome: string, words: string, cause?: string|null}>  $passed  entries that were tried before and left
+     * @param  list<array{title: string, outcome: string, words: string, cause?: string|null}>  $passed  entries that
+     *     were tried before and left
      * @param  int  $times  how often it was seen on this model
      */
     public function __construct(
@@ -56,7 +57,10 @@ final readonly class Prediction
         return $this->missing()->words ?? ($this->passed[0]['words'] ?? '');
     }
 
-    /** The outcome that is to blame where something started, only not what was wanted: that of the first line that was tried and left. */
+    /**
+     * The outcome that is to blame where something started, only not what was wanted: that of the first line that was
+     * tried and left.
+     */
     public function blamed(): Outcome
     {
         return $this->missing() === null && $this->passed !== []

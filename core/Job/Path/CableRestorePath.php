@@ -39,7 +39,10 @@ use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 
-/** A sealed machine over a cable from a helper: revive before restore, and restore only once nothing is kept (rules J1, F7). */
+/**
+ * A sealed machine over a cable from a helper: revive before restore, and restore only once nothing is kept (rules
+ * J1, F7).
+ */
 final class CableRestorePath
 {
     /** Rate over the recovery cable, while nobody has measured it (default, MB/s). */
@@ -133,6 +136,7 @@ final class CableRestorePath
             waiting: new Waiting(['the machine stays dark: only the helper shows it'], 'Other cable, the other '
                 .'socket, once more from fully off.'),
             boots: [BootEvent::change(['recovery.held' => 'yes']), BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
+            opensWith: Wants::Recovery,
         );
     }
 

@@ -121,6 +121,7 @@ final class FactoryRestorePath
                 .'minute', 'touch that does not answer: use the '
                 .'keyboard'], 'Shut down fully, and press earlier or longer.', 1),
             boots: [BootEvent::start(Wants::Recovery, BootEvent::BY_KEY)],
+            opensWith: Wants::Recovery,
         );
     }
 

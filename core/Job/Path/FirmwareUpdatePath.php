@@ -109,7 +109,8 @@ final class FirmwareUpdatePath
     }
 
     /**
-     * A file for another revision can leave the board dead: every revision the maker knows is asked for, not those of one release.
+     * A file for another revision can leave the board dead: every revision the maker knows is asked for, not those of
+     * one release.
      *
      * @param  list<Release>  $releases
      * @return list<Question>
@@ -159,6 +160,7 @@ final class FirmwareUpdatePath
                 because: [new Reason('What was set is entered again afterwards.', 'F3, F5')],
                 evidence: SettingsEvidence::recorded($context->machine),
                 boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+                opensWith: Wants::Setup,
             ),
         ];
     }
@@ -213,6 +215,7 @@ final class FirmwareUpdatePath
             evidence: [self::versionShown($stops === [] ? null : $version), ...SettingsEvidence::asRecorded($context->machine)],
             rows: self::reEntered($context),
             boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
+            opensWith: Wants::Setup,
         )];
     }
 

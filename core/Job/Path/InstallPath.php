@@ -16,6 +16,7 @@ use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\FirmwarePutBack;
 use Cobblestone\Firmware\GraphicsShare;
 use Cobblestone\Firmware\PortPower;
+use Cobblestone\Firmware\StickToStart;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
 use Cobblestone\Install\FirstBoot;
@@ -57,7 +58,7 @@ final class InstallPath
         };
         $drivers = DriverPlanner::plan($machine, $system, $context->catalogue->drivers(), $policy);
         $media = MediaPlanner::plan($machine, $image, $context->catalogue->sticks($brief->sticks), $policy, $drivers->offlineSize(), count($drivers->offline));
-        $firmware = FirmwarePlanner::plan($machine, $system, $image, $media->stick?->connector, $policy, $protection->encryption->firmwareWaits && ! $swap ? $protection->backup->gates : []);
+        $firmware = FirmwarePlanner::plan($machine, $system, new StickToStart($image, $media->stick?->connector, $context->imageSigner()), $policy, $protection->encryption->firmwareWaits && ! $swap ? $protection->backup->gates : []);
         $stickIn = InstallPlanner::stickStaysIn($system);
         $power = PortPower::plan($machine, $stickIn);
         $requirements = Requirements::assess($machine, $system, $image, $target->drive, $brief->edition, $policy->school('bypass'), $swap);

@@ -8,13 +8,17 @@ use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 
-/** What is plugged in where, stage by stage, and whether a portable still charges; null for a machine on mains (rule J5). */
+/**
+ * What is plugged in where, stage by stage, and whether a portable still charges; null for a machine on mains (rule
+ * J5).
+ */
 final class PortUse
 {
     /**
      * @param  string|null  $stick  the stick's connector
      * @param  bool  $backup  whether a backup drive is attached before
-     * @return list<array{stage: string, uses: list<array{port: string, what: string}>, charges: bool|null, note: string}>
+     * @return list<array{stage: string, uses: list<array{port: string, what: string}>, charges: bool|null,
+     *     note: string}>
      */
     public static function of(Machine $machine, ?string $stick, bool $backup): array
     {

@@ -44,7 +44,10 @@ use Cobblestone\Runbook\Wants;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofScope;
 
-/** Repair in place by the gentlest rung that can work; what did not help is marked as tried and the path computed again (rules J1, A3). */
+/**
+ * Repair in place by the gentlest rung that can work; what did not help is marked as tried and the path computed
+ * again (rules J1, A3).
+ */
 final class RepairPath
 {
     public static function draft(JobContext $context): PathDraft
@@ -118,7 +121,10 @@ final class RepairPath
         return $dead || $facts->get('memory.verdict')->is('bad') || $facts->get('drive.grade')->is('cable-first') ? 'yes' : 'no';
     }
 
-    /** The recommended rung; while more has to be known, the gentlest that is still possible, never silently a harsher one. */
+    /**
+     * The recommended rung; while more has to be known, the gentlest that is still possible, never silently a harsher
+     * one.
+     */
     private static function rung(RouteLadder $ladder, RouteAdvice $advice): Rung
     {
         foreach ($advice->ladder as $row) {

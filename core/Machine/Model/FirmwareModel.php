@@ -15,6 +15,7 @@ final readonly class FirmwareModel
     public const KINDS = ['uefi', 'bios', 'sealed'];
 
     /**
+     * @param  list<string>  $trusts  signers it trusts beside those that every machine does
      * @param  list<FirmwareSetting>  $settings
      * @param  list<Release>  $releases
      * @param  list<ObservedStart>  $quirks
@@ -22,7 +23,7 @@ final readonly class FirmwareModel
     public function __construct(
         public string $kind,
         public WaysIn $waysIn = new WaysIn(),
-        public bool $trustsThirdParty = false,
+        public array $trusts = [],
         public array $settings = [],
         public array $releases = [],
         public ?string $recoveryWay = null,
@@ -37,7 +38,7 @@ final readonly class FirmwareModel
         return new self(
             $fields->oneOf('kind', self::KINDS),
             $fields->optional('ways_in', WaysIn::read(...)) ?? new WaysIn(),
-            $fields->optionalBool('trusts_third_party') ?? false,
+            $fields->strings('trusts'),
             $fields->each('settings', FirmwareSetting::read(...)),
             $fields->each('releases', Release::read(...)),
             $fields->optionalString('recovery_way'),

@@ -76,7 +76,10 @@ final class BuildSteps
         return ['mkfs.exfat', '-L', mb_substr($partition->name, 0, 11), $file];
     }
 
-    /** What mkfs.exfat writes: all up to the end of the root directory's first cluster (exFAT specification, section 3.1). */
+    /**
+     * What mkfs.exfat writes: all up to the end of the root directory's first cluster (exFAT specification, section
+     * 3.1).
+     */
     public static function exfatBytes(string $boot): int
     {
         if (strlen($boot) < 512) {

@@ -10,7 +10,10 @@ use Cobblestone\Storage\Layout;
 use Cobblestone\Storage\LayoutImpossible;
 use Cobblestone\Text\Visible;
 
-/** Everything that has to be known to make one stick, and to prove it afterwards: the plan that is exported (rule M13). */
+/**
+ * Everything that has to be known to make one stick, and to prove it afterwards: the plan that is exported (rule
+ * M13).
+ */
 final readonly class StickPlan
 {
     public const VERSION = 1;

@@ -7,6 +7,7 @@ namespace Cobblestone\Media\Build;
 use Cobblestone\Media\FatLabel;
 use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\Split;
+use Cobblestone\Media\StickNeed;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Storage\Fat32Geometry;
@@ -19,14 +20,12 @@ use Cobblestone\Storage\PartitionType;
 use Cobblestone\Storage\Scheme;
 use Cobblestone\Storage\SectorSize;
 
-/** Makes the exact plan of one stick from an inspected image, its files and the way that was chosen (rules M3–M8, M16). */
+/**
+ * Makes the exact plan of one stick from an inspected image, its files and the way that was chosen (rules M3–M8,
+ * M16).
+ */
 final class StickPlanner
 {
-    /** Rule M16: the installer's partition beside storage is larger than its need by this factor, in steps of this size. */
-    private const BESIDE_STORAGE = 1.15;
-
-    private const STEP_MEBI = 256;
-
     /** Folder of the drivers on the stick (rule M8: a folder of their own). */
     public const DRIVERS = 'DRIVERS';
 
@@ -223,11 +222,6 @@ final class StickPlanner
     /** @param  array<string, int>  $files */
     private static function installerSize(array $files): Bytes
     {
-        $need = Fat32Need::exact($files, Bytes::of(4096));
-        $step = Bytes::mebi(self::STEP_MEBI);
-        // At least what FAT32 needs at all with clusters of 4 KiB.
-        $size = max($need->withMargin(self::BESIDE_STORAGE - 1)->portions($step), 2);
-
-        return Bytes::mebi($size * self::STEP_MEBI);
+        return StickNeed::partitionBesideStorage(Fat32Need::exact($files, Bytes::of(4096)));
     }
 }

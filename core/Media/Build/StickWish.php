@@ -14,7 +14,8 @@ final readonly class StickWish
     /**
      * @param  Bytes  $part  size of a part when a file is split
      * @param  bool  $storage  a partition for other files beside the installer (rule M16)
-     * @param  array<string, string>  $parts  path of a file whose parts the installer joins => pattern of their names, with one %d
+     * @param  array<string, string>  $parts  path of a file whose parts the installer joins => pattern of their
+     *     names, with one %d
      * @param  list<string>|null  $splitter  the system's own splitter as an argument array
      * @param  list<string>  $takenLabels  labels of other sticks
      */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Build;
 
-/** Finds a stick that claims more than it has: blocks that know their own address, over the whole claimed range (rule M11). */
+/**
+ * Finds a stick that claims more than it has: blocks that know their own address, over the whole claimed range (rule
+ * M11).
+ */
 final class TrueSize
 {
     public const BLOCK = 4096;
@@ -35,7 +38,8 @@ final class TrueSize
 
     /**
      * @param  array<int, string>  $read  place => what was read back
-     * @return array{honest: bool, from: int|null, wraps: bool} from: the first place that did not hold; wraps: it held another place's stamp
+     * @return array{honest: bool, from: int|null, wraps: bool} from: the first place that did not hold; wraps: it
+     *     held another place's stamp
      */
     public static function judge(array $read, string $run): array
     {

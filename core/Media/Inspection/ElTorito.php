@@ -21,7 +21,8 @@ final readonly class ElTorito
     private const MOST_ENTRIES = 64;
 
     /**
-     * @param  list<array{platform: string, bootable: bool, media: int, at: int, bytes: int, measured: bool}>  $entries  place and size in bytes; measured: from the file system inside, else as stated
+     * @param  list<array{platform: string, bootable: bool, media: int, at: int, bytes: int, measured: bool}>  $entries
+     *     place and size in bytes; measured: from the file system inside, else as stated
      * @param  list<string>  $faults
      */
     private function __construct(public array $entries, public array $faults)

@@ -61,7 +61,10 @@ final readonly class FileCount
         return new self($count, $directories, $bytes, $largest, $loaders, true, $links, $kind);
     }
 
-    /** @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool, tree: string} */
+    /**
+     * @return array{count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null,
+     *     complete: bool, tree: string}
+     */
     public function toArray(): array
     {
         return [

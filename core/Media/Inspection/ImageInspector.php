@@ -12,7 +12,7 @@ use Cobblestone\Storage\Reading\TableReader;
 use Cobblestone\Storage\Reading\TableReading;
 use Cobblestone\Storage\Reading\WindowSource;
 
-/** Looks into an image without reading all of it and says what it is, what it starts on, how it may be written (rule M2). */
+/** Looks into an image without reading all of it: what it is, starts on, and how it may be written (rule M2). */
 final class ImageInspector
 {
     /** So much of what is compressed is unpacked to look at its table and loaders. */
@@ -33,7 +33,6 @@ final class ImageInspector
 
     private readonly LoaderJudge $judge;
 
-    /** False for what is compressed: only its start is looked at. */
     private bool $whole = true;
 
     private ?FileCount $files = null;
@@ -116,7 +115,9 @@ final class ImageInspector
         };
     }
 
-    /** A zip of one file is that file compressed; one with a restore manifest restores a device; others are archives. */
+    /**
+     * A zip of one file is that file compressed; one with a restore manifest restores a device; others are archives.
+     */
     private function zipKind(Compression $zip): ?string
     {
         if ($zip->members === 1) {

@@ -9,11 +9,14 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 
 /**
- * What an image is, what it can start on and how it may be written: findings as data, verdicts in words from them (rule M2).
+ * What an image is, what it can start on and how it may be written: findings as data, verdicts in words from them
+ * (rule M2).
  *
- * @phpstan-type Compressed array{kind: string, expanded_bytes: int|null, hint: string|null, members: int, faults: list<string>}
+ * @phpstan-type Compressed array{kind: string, expanded_bytes: int|null, hint: string|null, members: int,
+ *   faults: list<string>}
  * @phpstan-type Counted array{
- *   count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool, tree: string
+ *   count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool,
+ *   tree: string
  * }
  * @phpstan-type Found array{
  *   path: string, where: string, place: string, architecture: string, bytes: int, fault: string|null,
@@ -38,7 +41,8 @@ final readonly class ImageReport
      * @param  array<string, mixed>|null  $table
      * @param  Counted|null  $files
      * @param  list<Found>  $loaders
-     * @param  array{raw: bool|null, copied: bool|null}  $legacy  whether the old way of starting works; null: cannot tell
+     * @param  array{raw: bool|null, copied: bool|null}  $legacy  whether the old way of starting works; null: cannot
+     *     tell
      * @param  list<string>  $damage
      * @param  list<string>  $notes
      */

@@ -38,7 +38,9 @@ enum LoaderTrust: string
         };
     }
 
-    /** Whether the firmware itself refuses it; a next stage is refused by the first loader, which has started by then. */
+    /**
+     * Whether the firmware itself refuses it; a next stage is refused by the first loader, which has started by then.
+     */
     public function isRefusedAtFirst(): ?bool
     {
         return $this === self::NextStage ? false : $this->isRefused();

@@ -94,7 +94,10 @@ final readonly class OpticalVolume
         ];
     }
 
-    /** One of these has to hold an anchor: block 256, the last, or 256 before the end, which tools count from the last block or behind it. */
+    /**
+     * One of these has to hold an anchor: block 256, the last, or 256 before the end, which tools count from the last
+     * block or behind it.
+     */
     private static function anchored(ByteSource $image): bool
     {
         $last = intdiv($image->size(), self::BLOCK) - 1;

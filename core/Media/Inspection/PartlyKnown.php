@@ -6,7 +6,10 @@ namespace Cobblestone\Media\Inspection;
 
 use Cobblestone\Storage\Reading\ByteSource;
 
-/** The start of a compressed image as the whole: its size is known, what lies past the start is not and reads as nothing. */
+/**
+ * The start of a compressed image as the whole: its size is known, what lies past the start is not and reads as
+ * nothing.
+ */
 final readonly class PartlyKnown implements ByteSource
 {
     public function __construct(private ByteSource $head, private int $size)

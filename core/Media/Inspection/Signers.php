@@ -13,7 +13,8 @@ final readonly class Signers
      * @param  list<string>  $allowed  SHA-256 digests of loaders that are enrolled themselves
      * @param  list<string>  $revokedCertificates  PEM
      * @param  list<string>  $revokedSigned  SHA-256 digests of the signed part of revoked certificates
-     * @param  array<string, string>  $fingerprints  name => SHA-256 of a certificate that is enrolled but not at hand itself
+     * @param  array<string, string>  $fingerprints  name => SHA-256 of a certificate that is enrolled but not at hand
+     *     itself
      */
     public function __construct(
         public array $certificates,

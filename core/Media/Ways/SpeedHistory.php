@@ -6,7 +6,10 @@ namespace Cobblestone\Media\Ways;
 
 use Cobblestone\Quantity\DataRate;
 
-/** What a stick was measured at, and what may be learned from it (rule M9: a stick's own rate is learned over at least 4 GiB). */
+/**
+ * What a stick was measured at, and what may be learned from it (rule M9: a stick's own rate is learned over at least
+ * 4 GiB).
+ */
 final readonly class SpeedHistory
 {
     private const ENOUGH = 4_294_967_296;

@@ -9,7 +9,10 @@ use Cobblestone\Media\WriteTime;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Storage\Scheme;
 
-/** One way an image can become a stick: what it starts on, what it takes, what it costs, what it cannot do (rules M3–M9, M16). */
+/**
+ * One way an image can become a stick: what it starts on, what it takes, what it costs, what it cannot do (rules
+ * M3–M9, M16).
+ */
 final readonly class Way
 {
     /**

@@ -4,24 +4,21 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Ways;
 
+use Cobblestone\Catalogue\ImageFiles;
 use Cobblestone\Media\HostSpace;
 use Cobblestone\Media\Inspection\ImageReport;
+use Cobblestone\Media\StickNeed;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Media\WriteTime;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Storage\Fat32Geometry;
-use Cobblestone\Storage\Fat32Need;
 use Cobblestone\Storage\Scheme;
-use Cobblestone\Storage\SectorSize;
 
 /** All ways from an image to a stick side by side, and the one the policy takes (rules M3–M6, M8, M9, M16). */
 final class WayComparison
 {
-    private const STEP_MEBI = 256;
-
     /** @param  list<Way>  $ways */
     private function __construct(public readonly array $ways, public readonly ?Decision $decision)
     {
@@ -126,19 +123,10 @@ final class WayComparison
     private static function need(WayInput $of, bool $storage, Policy $policy): Bytes
     {
         $files = $of->report->files ?? ['count' => 0, 'directories' => 0, 'bytes' => 0];
-        $bytes = Bytes::of($files['bytes'])->plus($of->drivers);
-        $need = static fn (Bytes $cluster): Bytes => Fat32Need::atMost($files['count'] + $of->driverFiles, $files['directories'] + 2, $bytes, $cluster);
-        if ($storage) {
-            $step = Bytes::mebi(self::STEP_MEBI);
+        $counted = new ImageFiles($files['count'], $files['directories'], $files['bytes']);
+        $need = StickNeed::of($counted, $of->drivers, $of->driverFiles);
 
-            return Bytes::mebi(max(2, $need(Bytes::of(4096))->withMargin(0.15)->portions($step)) * self::STEP_MEBI)->plus(Bytes::mebi(self::STEP_MEBI));
-        }
-        $cluster = Fat32Geometry::clusterFor($need(Bytes::of(4096))->withMargin($policy->figure('stick_spare') + 0.05), SectorSize::B512);
-        $whole = $need($cluster)->withMargin($policy->figure('stick_spare'));
-        // Below this no FAT32 volume exists; above it the two tables, and what stands before the first partition.
-        $least = Bytes::of((Fat32Geometry::MIN_CLUSTERS + 1100) * 512);
-
-        return ($least->isMoreThan($whole) ? $least : $whole)->plus(Bytes::of(8 * ($whole->portions($cluster) + 2)))->plus(Bytes::mebi(3));
+        return $storage ? $need->besideStorage() : $need->wholeStick($policy->figure('stick_spare'));
     }
 
     /** @return array{0: WriteTime, 1: WriteTime} */

@@ -10,6 +10,8 @@ interface ByteSource
     /** Bytes in all. */
     public function size(): int;
 
-    /** Up to $length bytes from $at; fewer, or none, only where the source ends. Never fails for a place past the end. */
+    /**
+     * Up to $length bytes from $at; fewer, or none, only where the source ends. Never fails for a place past the end.
+     */
     public function read(int $at, int $length): string;
 }

@@ -18,41 +18,19 @@ final class FatVolume
     private int $fatPieceAt = -1;
 
     /** @param  array<string, int>  $geometry */
-    private function __construct(private readonly ByteSource $source, public readonly string $kind, public readonly array $geometry)
-    {
+    private function __construct(
+        private readonly ByteSource $source,
+        public readonly string $kind,
+        public readonly array $geometry,
+    ) {
     }
 
     /** Null where the boot sector is not that of a FAT file system. */
     public static function open(ByteSource $source): ?self
     {
-        $boot = $source->read(0, 512);
-        if (strlen($boot) < 512 || substr($boot, 510) !== "\x55\xAA" || ! in_array($boot[0], ["\xEB", "\xE9"], true)) {
-            return null;
-        }
-        /** @var array{sector: int, spc: int, reserved: int, fats: int, root: int, small: int, media: int, fat16: int, track: int, heads: int, hidden: int, large: int, fat32: int, flags: int, version: int, rootCluster: int} $b */
-        $b = unpack('vsector/Cspc/vreserved/Cfats/vroot/vsmall/Cmedia/vfat16/vtrack/vheads/Vhidden/Vlarge/Vfat32/vflags/vversion/VrootCluster', $boot, 11);
-        $sound = in_array($b['sector'], [512, 1024, 2048, 4096], true) && $b['spc'] > 0 && ($b['spc'] & ($b['spc'] - 1)) === 0
-            && $b['reserved'] > 0 && ($b['fats'] === 1 || $b['fats'] === 2) && $b['media'] >= 0xF0;
-        $sectors = $b['small'] !== 0 ? $b['small'] : $b['large'];
-        $fatSectors = $b['fat16'] !== 0 ? $b['fat16'] : $b['fat32'];
-        if (! $sound || $sectors === 0 || $fatSectors === 0) {
-            return null;
-        }
-        $rootSectors = intdiv($b['root'] * 32 + $b['sector'] - 1, $b['sector']);
-        $dataAt = $b['reserved'] + $b['fats'] * $fatSectors + $rootSectors;
-        if ($dataAt >= $sectors) {
-            return null;
-        }
-        $clusters = intdiv($sectors - $dataAt, $b['spc']);
-        // The count of clusters alone decides the kind (FAT specification, "FAT type determination").
-        $kind = match (true) {
-            $b['fat16'] === 0 => 'fat32', $clusters < 4085 => 'fat12', default => 'fat16',
-        };
+        $boot = FatBootSector::of($source->read(0, 512));
 
-        return new self($source, $kind, [
-            'sector' => $b['sector'], 'spc' => $b['spc'], 'reserved' => $b['reserved'], 'fats' => $b['fats'], 'fat_sectors' => $fatSectors, 'sectors' => $sectors, 'hidden' => $b['hidden'],
-            'root_at' => $b['reserved'] + $b['fats'] * $fatSectors, 'root_bytes' => $b['root'] * 32, 'root_cluster' => $kind === 'fat32' ? $b['rootCluster'] : 0, 'data_at' => $dataAt, 'clusters' => $clusters,
-        ]);
+        return $boot === null ? null : new self($source, $boot->kind(), $boot->geometry());
     }
 
     public function clusterBytes(): int
@@ -103,7 +81,8 @@ final class FatVolume
     }
 
     /**
-     * Every file below the root, path => entry; at most $limit of them, at most $limit directories, and no directory twice.
+     * Every file below the root, path => entry; at most $limit of them, at most $limit directories, and no directory
+     * twice.
      *
      * @return array<string, FatEntry>
      */

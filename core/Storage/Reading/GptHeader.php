@@ -6,7 +6,10 @@ namespace Cobblestone\Storage\Reading;
 
 use Cobblestone\Storage\Guid;
 
-/** One of the two headers with its array of entries, checked before anything in it is used (UEFI specification 2.10, 5.3.2). */
+/**
+ * One of the two headers with its array of entries, checked before anything in it is used (UEFI specification 2.10,
+ * 5.3.2).
+ */
 final readonly class GptHeader
 {
     private const BYTES = 92;
@@ -37,20 +40,19 @@ final readonly class GptHeader
         if (substr($bytes, 0, 8) !== 'EFI PART' || strlen($bytes) < self::BYTES) {
             return new self('there is no header', $at);
         }
-        /** @var array{revision: int, size: int, crc: int, zero: int, own: int, other: int, first: int, last: int} $head */
+        /**
+         * @var array{revision: int, size: int, crc: int, zero: int, own: int, other: int, first: int, last: int} $head
+         */
         $head = unpack('Vrevision/Vsize/Vcrc/Vzero/Pown/Pother/Pfirst/Plast', $bytes, 8);
         /** @var array{at: int, count: int, size: int, crc: int} $array */
         $array = unpack('Pat/Vcount/Vsize/Vcrc', $bytes, 72);
-        if ($head['size'] < self::BYTES || $head['size'] > $sector) {
-            return new self("it states a header of {$head['size']} bytes", $at);
-        }
-        if (crc32(substr_replace(substr($bytes, 0, $head['size']), "\0\0\0\0", 16, 4)) !== $head['crc']) {
-            return new self('its checksum does not match', $at);
-        }
-        if ($head['own'] !== $at) {
-            return new self("it states that it stands in sector {$head['own']}", $at);
-        }
-        $fault = self::arrayFault($array, $source, $sector);
+        $sum = crc32(substr_replace(substr($bytes, 0, $head['size']), "\0\0\0\0", 16, 4));
+        $fault = match (true) {
+            $head['size'] < self::BYTES || $head['size'] > $sector => "it states a header of {$head['size']} bytes",
+            $sum !== $head['crc'] => 'its checksum does not match',
+            $head['own'] !== $at => "it states that it stands in sector {$head['own']}",
+            default => self::arrayFault($array, $source, $sector),
+        };
         if ($fault !== null) {
             return new self($fault, $at);
         }

@@ -10,7 +10,8 @@ final class TableReader
     private const SECTORS = [512, 4096];
 
     /**
-     * @param  bool  $nested  an optical image's table may list a partition inside another: that is how hybrids are made, no damage
+     * @param  bool  $nested  an optical image's table may list a partition inside another: that is how hybrids are
+     *     made, no damage
      * @param  int|null  $known  bytes of a sector where the device says so; a GPT tells it itself, an MBR does not
      */
     public static function read(ByteSource $source, bool $nested = false, ?int $known = null): TableReading

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Storage\Reading;
 
-/** The partition table of a device or image, as far as it can be trusted, and what is wrong with it (rules M2, M6, B). */
+/**
+ * The partition table of a device or image, as far as it can be trusted, and what is wrong with it (rules M2, M6, B).
+ */
 final readonly class TableReading
 {
     /**

@@ -3,7 +3,7 @@
 @section('content')
 @php($p = $progress->plan)
 @php($a = $p->assessment['backup'] ?? null)
-@php($step = $p->step('protect.check-backup'))
+@php($step = $p->step(\Cobblestone\Assessment\BackupEvidence::STEP))
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">backup, both sides compared</span></header>
 @include('jobs.tabs', ['tab' => 'backup'])
 @foreach ($errors->all() as $message)<p class="wrong" role="alert">{{ $message }}</p>@endforeach

@@ -22,7 +22,7 @@
 @php($newest = $snapshots->first())
 @if ($newest && $newest->notes !== [])<ul class="wrong">@foreach ($newest->notes as $note)<li>{{ $note }}</li>@endforeach</ul>@endif
 @if ($settings === [])<p>A sealed machine has no settings that a technician could change.</p>@else
-@php($force = \Cobblestone\Firmware\SecureBootState::of($machine->facts))
+@php($force = \Cobblestone\Machine\SecureBootState::of($machine->facts))
 <p><b>Secure Boot {{ match ($force->inForce) { true => 'is in force', false => 'is not in force', null => 'in force: not known' } }}.</b> {{ $force->because }} <span class="rule">F2</span></p>
 <form method="post" action="/jobs/{{ $job->id }}/settings" enctype="multipart/form-data">@csrf<input type="hidden" name="seen" value="{{ $job->last_entry }}">
 <div class="table-responsive" tabindex="0"><table class="plain stack set-now"><thead><tr><th>setting</th><th>where</th><th>set to</th><th>known from</th>@if ($mayWork)<th>read now</th>@endif</tr></thead><tbody>

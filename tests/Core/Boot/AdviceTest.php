@@ -41,7 +41,7 @@ it('picks what mends a failure by its cause, whatever a file is called', functio
         );
     }
 })->with([
-    [Outcome::RefusedBySecureBoot, 'signature', Cause::SignerSwitchable, 'Trust the third-party signer'],
+    [Outcome::RefusedBySecureBoot, 'signature', Cause::SignerSwitchable, 'Trust the loader\'s signer'],
     [
         Outcome::RefusedBySecureBoot,
         'signature',

@@ -129,7 +129,7 @@ it('enforces exactly where Secure Boot is in force', function () {
         if ($state->facts['firmware.boot_mode'] === 'legacy') {
             continue;
         }
-        $force = Cobblestone\Firmware\SecureBootState::fromValues($bare->facts)->inForce;
+        $force = Cobblestone\Machine\SecureBootState::fromValues($bare->facts)->inForce;
         expect(BootModel::start($bare)->outcome === Outcome::RefusedBySecureBoot)->toBe($force === true);
         $seen[$force ? 'yes' : 'no']++;
     }

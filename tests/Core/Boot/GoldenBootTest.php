@@ -111,7 +111,7 @@ it('sees these media', function (string $image) {
             $named->volumes,
         ),
         'kinds' => $kinds,
-        'table' => KindTable::of($medium, 'x86-64', []),
+        'table' => KindTable::of($medium, 'x86-64', new Cobblestone\Boot\Keys\TrustedSigners),
     ]);
 })->with([
     'disk-gpt.img',

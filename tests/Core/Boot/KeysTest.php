@@ -60,7 +60,7 @@ it('names a file that is none of these', function () {
 
 it('knows signers by fingerprint and who comes trusted', function () {
     $known = new KnownSigners(['a' => new Signer('a', 'A', '2026-11', 'x', 'AA', true), 'b' => new Signer('b', 'B', '2026-11', 'x', 'bb', revoked: ['CC'])]);
-    expect($known->all()->fingerprints)->toBe(['a' => 'aa', 'b' => 'bb'])->and($known->all()->revoked)->toBe(['cc'])->and($known->trustedByDefault())->toBe(['a'])
+    expect($known->all()->fingerprints)->toBe(['a' => 'aa', 'b' => 'bb'])->and($known->all()->revoked)->toBe(['cc'])->and($known->trusted()->always)->toBe(['a'])->and($known->trusted(['b', 'a'])->always)->toBe(['a', 'b'])
         ->and((new KnownSigners([]))->all()->revoked)->toBeNull()->and((new KnownSigners([]))->all()->areKnown())->toBeFalse();
 });
 

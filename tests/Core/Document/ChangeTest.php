@@ -40,7 +40,11 @@ test('a change says what changed and no more', function (mixed $old, mixed $new,
     expect(Change::between($old, $new))->toBe($change);
 })->with([
     'another value' => [1, 2, ['to' => 2]],
-    'a value within' => [['a' => 1, 'b' => ['c' => 2, 'd' => 3]], ['a' => 1, 'b' => ['c' => 2, 'd' => 4]], ['in' => ['b' => ['in' => ['d' => ['to' => 4]]]]]],
+    'a value within' => [
+        ['a' => 1, 'b' => ['c' => 2, 'd' => 3]],
+        ['a' => 1, 'b' => ['c' => 2, 'd' => 4]],
+        ['in' => ['b' => ['in' => ['d' => ['to' => 4]]]]],
+    ],
     'a key more' => [['a' => 1], ['a' => 1, 'b' => null], ['in' => ['b' => ['to' => null]], 'order' => ['a', 'b']]],
     'a key less' => [['a' => 1, 'b' => 2], ['b' => 2], ['in' => [], 'order' => ['b']]],
     'another order' => [['a' => 1, 'b' => 2], ['b' => 2, 'a' => 1], ['in' => [], 'order' => ['b', 'a']]],

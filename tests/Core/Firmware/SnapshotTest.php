@@ -120,7 +120,7 @@ it('tells set from in force', function (array $facts, ?bool $inForce, string $be
             Cobblestone\Machine\Fact::of("firmware.{$name}", $value, Cobblestone\Machine\Source::Person, 'x'),
         );
     }
-    $state = Cobblestone\Firmware\SecureBootState::of($sheet);
+    $state = Cobblestone\Machine\SecureBootState::of($sheet);
     expect($state->inForce)->toBe($inForce)->and($state->because)->toContain($because);
 })->with([
     [[], null, 'Nobody has looked'],

@@ -39,6 +39,26 @@ it('keeps a finished stone that the new plan has no more, with what it brought a
     expect($ids($plan))->toBe(['gone', 'n']);
 });
 
+it('takes away what a finished stone took away', function () use ($ids) {
+    $old = Demo::planOf([
+        Demo::step('open', [], ['lid.off']),
+        Demo::step('close', ['lid.off'], ['lid.on'], removes: ['lid.off']),
+    ]);
+    $new = Demo::planOf([
+        Demo::step('look', ['lid.off'], ['seen']),
+        Demo::step('open-again', ['lid.on'], ['lid.off']),
+    ]);
+    expect($ids(Revision::keeping($old, $new, ['open', 'close'])))->toBe(['open', 'close', 'open-again', 'look']);
+});
+
+it('finds a path on from every stone of every kind of job', function (string $job) use ($ids) {
+    $plan = Demo::plan($job);
+    for ($laid = 0; $laid <= count($plan->steps); $laid++) {
+        $finished = array_slice($ids($plan), 0, $laid);
+        expect($ids(Revision::keeping($plan, $plan, $finished)))->toBe($ids($plan));
+    }
+})->with(Demo::BRIEFS);
+
 it('does not lose what has still to be put back', function () use ($ids) {
     $old = Demo::planOf([
         Demo::step('weaken', [], ['w'], opens: [new PutBack('l', 'Lock', 'x', 'restore')]),

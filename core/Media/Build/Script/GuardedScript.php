@@ -12,7 +12,7 @@ use Cobblestone\Media\WriteMode;
 use Cobblestone\Storage\Fat32Geometry;
 use Cobblestone\Storage\PlannedPartition;
 
-/** A stick plan as a shell script that makes the same stick on a real device, and only shows what it would do unless told to write (rule M13). */
+/** A stick plan as a shell script that makes the same stick on a real device, when told to write (rule M13). */
 final class GuardedScript
 {
     public static function of(StickPlan $plan): string

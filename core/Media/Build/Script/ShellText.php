@@ -35,7 +35,8 @@ final class ShellText
     }
 
     /**
-     * Lines that put a text into a file, each line quoted by itself: nothing in it can end the list, as it could a here-document.
+     * Lines that put a text into a file, each line quoted by itself: nothing in it can end the list, as it could a
+     * here-document.
      *
      * @param  list<string>  $lines
      * @param  string  $file  as a word of the script

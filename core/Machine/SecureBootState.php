@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Firmware;
-
-use Cobblestone\Machine\FactSheet;
+namespace Cobblestone\Machine;
 
 /** Secure Boot set, and in force: two things (rule F2; UEFI specification 2.10, 32.3). */
 final readonly class SecureBootState
@@ -27,7 +25,10 @@ final readonly class SecureBootState
             : $state;
     }
 
-    /** @param  array<string, bool|int|float|string|null>  $facts  named as on the fact sheet; a setting the machine does not have is not among them */
+    /**
+     * @param  array<string, bool|int|float|string|null>  $facts  named as on the fact sheet; a setting the machine
+     *     does not have is not among them
+     */
     public static function fromValues(array $facts): self
     {
         $value = static fn (string $name): bool|int|float|string|null => $facts["firmware.{$name}"] ?? null;

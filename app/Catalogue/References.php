@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use Cobblestone\Job\MachineFaults;
+use Cobblestone\Machine\Model\MachineModel;
+
+/** What entries say of each other, and of themselves beyond their schema: what is named has to be there. */
+final class References
+{
+    /** Kind => field => kind of the entries it names. */
+    private const NAMES = [
+        'images' => ['system' => 'systems', 'loader.signer' => 'signers'],
+        'systems' => ['firmware.signer' => 'signers'],
+        'machines' => ['firmware.trusts' => 'signers', 'usual_image' => 'images'],
+        'drivers' => ['systems' => 'systems', 'needs' => 'drivers', 'models' => 'machines'],
+    ];
+
+    /**
+     * @param  array<string, array<string, array<string, mixed>>>  $entries  kind => id => document
+     * @return list<string>
+     */
+    public static function faults(array $entries): array
+    {
+        $faults = [];
+        foreach (self::NAMES as $kind => $fields) {
+            foreach ($entries[$kind] ?? [] as $id => $document) {
+                foreach ($fields as $field => $of) {
+                    foreach ((array) data_get($document, $field, []) as $named) {
+                        if (! is_string($named) || ! isset($entries[$of][$named])) {
+                            $named = is_scalar($named) ? (string) $named : '?';
+                            $faults[] = "{$kind}/{$id}.yaml: {$field}: the catalogue has no ".rtrim($of, 's').
+                                " \"{$named}\".";
+                        }
+                    }
+                }
+            }
+        }
+
+        return [...$faults, ...self::machines($entries['machines'] ?? []), ...self::systems($entries['systems'] ?? [])];
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $machines
+     * @return list<string>
+     */
+    private static function machines(array $machines): array
+    {
+        $faults = [];
+        foreach ($machines as $id => $document) {
+            foreach (MachineFaults::of(MachineModel::fromArray($document)) as $fault) {
+                $faults[] = "machines/{$id}.yaml: {$fault}";
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $systems
+     * @return list<string>
+     */
+    private static function systems(array $systems): array
+    {
+        $faults = [];
+        foreach ($systems as $id => $document) {
+            $open = array_filter(
+                (array) ($document['partitions'] ?? []),
+                static fn (mixed $partition): bool => is_array($partition) && ! isset($partition['mebibytes']),
+            );
+            if (count($open) > 1) {
+                $faults[] = "systems/{$id}.yaml: partitions: only one partition can take the rest of the drive.";
+            }
+        }
+
+        return $faults;
+    }
+}
