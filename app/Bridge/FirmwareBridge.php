@@ -17,7 +17,6 @@ use Cobblestone\Firmware\WayIn;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
-use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Wants;
 use Illuminate\Support\Collection;
@@ -131,7 +130,7 @@ final class FirmwareBridge
         $now = $machine->fact('firmware.version')->value;
         [$processor, $revision] = [$machine->fact('processor')->value, $machine->fact('board.revision')->value];
         $wish =
-            $plan->job->kind === JobKind::FirmwareUpdate
+            $plan->job->kind->rules()->updatesFirmware()
                 ? UpdateBlock::read(Fields::of($plan->assessment['update'] ?? []))
                 : new UpdateBlock();
 

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
-use Cobblestone\Runbook\JobKind;
+use Cobblestone\Assessment\BackupEvidence;
+use Cobblestone\Assessment\BackupSteps;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 
@@ -18,22 +19,22 @@ final class FilesWords
     public static function of(Progress $progress, array $laid): array
     {
         $plan = $progress->plan;
-        $goal = $plan->job->kind;
+        $kind = $plan->job->kind->rules();
         $backup = $plan->assessed('backup');
-        $copies = $plan->step('protect.back-up') !== null;
+        $copies = $plan->step(BackupSteps::COPIES) !== null;
         $not = $backup->strings('not_covered');
         if ($laid !== []) {
             return [...$laid, ...$not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')]];
         }
         $words = match (true) {
-            $goal === JobKind::MediaOnly, $backup->optionalString('keep') === 'blank' => null,
+            ! $kind->hasMachine(), $backup->optionalString('keep') === 'blank' => null,
             $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
             $copies => $progress->isComplete() ? null : 'Not copied yet.',
-            $goal === JobKind::DriveSwap => in_array(PathFact::PART_FITTED, $progress->facts(), true)
+            $kind->fitsDrive() => in_array(PathFact::PART_FITTED, $progress->facts(), true)
                 ? 'They are on your old drive, which was not erased.'
                 : null,
             $backup->optionalString('keep') === 'nothing' && in_array(PathFact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
-            $goal->keepsSystem(),
+            $kind->keepsSystem(),
             $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
             default => null,
         };
@@ -43,7 +44,7 @@ final class FilesWords
 
     private static function isWaived(Progress $progress): bool
     {
-        $check = $progress->plan->step('protect.check-backup');
+        $check = $progress->plan->step(BackupEvidence::STEP);
 
         return $check !== null && $progress->state($check)->isClosed() && $progress->laidBy($check->id) === null;
     }

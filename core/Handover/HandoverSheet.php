@@ -8,7 +8,6 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Install\RollbackWindow;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
@@ -200,7 +199,7 @@ final readonly class HandoverSheet
     private static function first(Progress $progress, array $laid): array
     {
         $facts = $progress->facts();
-        $wrote = in_array(PathFact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job->kind !== JobKind::MediaOnly;
+        $wrote = in_array(PathFact::SYSTEM_INSTALLED, $facts, true) && $progress->plan->job->kind->rules()->hasMachine();
 
         return [
             ...(in_array(PathFact::FIRST_BOOT_DONE, $facts, true) ? ['You type the password yourself; nobody here has '

@@ -18,7 +18,6 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Model\FirmwareSetting;
-use Cobblestone\Runbook\JobKind;
 
 /**
  * The machine of a job as the rehearsal starts from it: facts, drives, and what the path will put on them (rules B,
@@ -41,12 +40,12 @@ final readonly class BootSceneOf
         [$facts, $assumed] = self::facts($context);
         $media = new SceneMedia($context, $facts);
         $devices = $entries = $order = [];
-        $installs = ! $context->goal->keepsSystem();
-        $blank = in_array($context->goal, [JobKind::FirstPowerOn], true);
+        $installs = ! $context->kind()->keepsSystem();
+        $blank = $context->kind()->isNewBuild();
         $old = $blank ? Medium::blank() : $media->present($installs);
         $devices[] = new BootDevice(
             BootScene::TARGET,
-            $context->goal === JobKind::DriveSwap ? 'The new drive' : 'The drive',
+            $context->kind()->fitsDrive() ? 'The new drive' : 'The drive',
             BootDevice::DRIVE,
             $old,
         );
@@ -75,7 +74,7 @@ final readonly class BootSceneOf
             );
             $order[] = 'drive-'.($index + 2);
         }
-        if ($context->goal === JobKind::FactoryRestore) {
+        if ($context->kind()->startsRecovery()) {
             $devices[] = new BootDevice(
                 'recovery',
                 'The recovery on the drive',
@@ -155,7 +154,7 @@ final readonly class BootSceneOf
      */
     private static function canBeLookedAt(JobContext $context, string $fact): bool
     {
-        return ! $context->goal->keepsSystem() &&
+        return ! $context->kind()->keepsSystem() &&
             (! $context->machine->isCatalogued() || $context->machine->setting(substr($fact, 9)) !== null);
     }
 

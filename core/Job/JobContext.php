@@ -15,6 +15,7 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\Kind\KindOfJob;
 
 /** Everything a path is worked out from: the brief, the machine built from it, the catalogue, the policy, the day. */
 final readonly class JobContext
@@ -45,7 +46,7 @@ final readonly class JobContext
         $system = match (true) {
             is_string($brief->system) => $catalogue->system($brief->system),
             $brief->system !== null => $brief->system,
-            $goal->wantsSystem() => throw BriefFault::at(
+            $goal->rules()->wantsSystem() => throw BriefFault::at(
                 'system',
                 "for \"{$goal->title()}\" the system has to be named.",
             ),
@@ -54,7 +55,7 @@ final readonly class JobContext
         $image = match (true) {
             is_string($brief->image) => $catalogue->image($brief->image),
             $brief->image !== null => self::described($brief->image, $machine, $goal),
-            $goal->wantsImage() => throw BriefFault::at(
+            $goal->rules()->wantsImage() => throw BriefFault::at(
                 'image',
                 "for \"{$goal->title()}\" an image has to be chosen.",
             ),
@@ -62,6 +63,12 @@ final readonly class JobContext
         };
 
         return new self($brief, $goal, $machine, $catalogue, $policy, $system, $image, $notes);
+    }
+
+    /** What is the same for every job of this kind. */
+    public function kind(): KindOfJob
+    {
+        return $this->goal->rules();
     }
 
     /** @throws BriefFault where a path that cannot do without one has no system */
@@ -97,8 +104,7 @@ final readonly class JobContext
     /** What a described image is taken for, unless the brief says it: an answer, or what the kind of job works with. */
     private static function described(Image $image, Machine $machine, JobKind $kind): Image
     {
-        $taken = $kind === JobKind::CableRestore ? 'device-restore' : $machine->fact('image.kind')->value;
-
+        $taken = $kind->rules()->imageKind() ?? $machine->fact('image.kind')->value;
         if (! $image->kindAssumed || ! is_string($taken)) {
             return $image;
         }

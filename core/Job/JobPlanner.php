@@ -52,7 +52,7 @@ final class JobPlanner
         $machine = $context->machine;
         $part = $draft->contribution;
         $steps =
-            $context->goal === JobKind::MediaOnly
+            ! $context->kind()->hasMachine()
                 ? $part->steps
                 : [
                     ...$part->steps,
@@ -102,7 +102,7 @@ final class JobPlanner
                     $machine->facts->contradictions,
                 ),
                 'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS),
-                ...$context->goal === JobKind::MediaOnly && $scene->stick !== null
+                ...! $context->kind()->hasMachine() && $scene->stick !== null
                     ? [
                         'kinds' => KindTable::of(
                             $scene->stick,

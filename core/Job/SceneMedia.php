@@ -18,7 +18,6 @@ use Cobblestone\Machine\SecureBootState;
 use Cobblestone\Media\Inspection\FoundLoader;
 use Cobblestone\Media\Inspection\LoaderTrust;
 use Cobblestone\Media\WriteMode;
-use Cobblestone\Runbook\JobKind;
 use Cobblestone\Storage\PartitionType;
 
 /**
@@ -65,7 +64,7 @@ final readonly class SceneMedia
     {
         $target = TargetDrive::choose($this->context->machine)->drive;
         $drives = array_values(array_filter($this->context->machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $target));
-        if ($target === null || $this->context->goal === JobKind::DriveSwap) {
+        if ($target === null || $this->context->kind()->fitsDrive()) {
             return [];
         }
 
@@ -83,7 +82,7 @@ final readonly class SceneMedia
         $leads = $isOld ? Leads::OldSystem : Leads::WantedSystem;
         $drives = $this->context->machine->internalDrives();
         $drive = count($drives) === 1 ? $drives[0] : TargetDrive::choose($this->context->machine)->drive;
-        if ($drive?->isBlank() === true || $this->context->goal === JobKind::DriveSwap) {
+        if ($drive?->isBlank() === true || $this->context->kind()->fitsDrive()) {
             return Medium::blank();
         }
         $mode = $this->facts['firmware.controller_mode'] ?? null;

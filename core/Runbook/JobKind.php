@@ -4,7 +4,19 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
-/** The kinds of job, all of them first-class (rule J1). */
+use Cobblestone\Runbook\Kind\CableRestore;
+use Cobblestone\Runbook\Kind\CardSwap;
+use Cobblestone\Runbook\Kind\CleanInstall;
+use Cobblestone\Runbook\Kind\DriveSwap;
+use Cobblestone\Runbook\Kind\FactoryRestore;
+use Cobblestone\Runbook\Kind\FirmwareUpdate;
+use Cobblestone\Runbook\Kind\FirstPowerOn;
+use Cobblestone\Runbook\Kind\KindOfJob;
+use Cobblestone\Runbook\Kind\MediaOnly;
+use Cobblestone\Runbook\Kind\Repair;
+use Cobblestone\Runbook\Kind\Upgrade;
+
+/** The kinds of job by name, all of them first-class (rule J1); what each is stands in a class of its own. */
 enum JobKind: string
 {
     case CleanInstall = 'clean-install';
@@ -18,37 +30,24 @@ enum JobKind: string
     case CableRestore = 'cable-restore';
     case Upgrade = 'upgrade';
 
-    public function title(): string
+    public function rules(): KindOfJob
     {
         return match ($this) {
-            self::CleanInstall => 'clean install from a stick',
-            self::MediaOnly => 'make a stick only',
-            self::FirstPowerOn => 'first power-on of a new build',
-            self::DriveSwap => 'swap the drive, install clean',
-            self::FactoryRestore => 'put the factory image back',
-            self::FirmwareUpdate => 'update the firmware only',
-            self::CardSwap => 'swap the graphics card',
-            self::Repair => 'repair in place',
-            self::CableRestore => 'restore a sealed machine over a cable',
-            self::Upgrade => 'upgrade in place',
+            self::CleanInstall => new CleanInstall,
+            self::MediaOnly => new MediaOnly,
+            self::FirstPowerOn => new FirstPowerOn,
+            self::DriveSwap => new DriveSwap,
+            self::FactoryRestore => new FactoryRestore,
+            self::FirmwareUpdate => new FirmwareUpdate,
+            self::CardSwap => new CardSwap,
+            self::Repair => new Repair,
+            self::CableRestore => new CableRestore,
+            self::Upgrade => new Upgrade,
         };
     }
 
-    /** Whether the job is about a system and an image from the shelf. */
-    public function wantsImage(): bool
+    public function title(): string
     {
-        return ! in_array($this, [self::FirmwareUpdate, self::CardSwap, self::FactoryRestore, self::Repair], true);
-    }
-
-    /** Whether a system has to be named at all. */
-    public function wantsSystem(): bool
-    {
-        return $this !== self::FirmwareUpdate;
-    }
-
-    /** Whether the present system stays on its drive. */
-    public function keepsSystem(): bool
-    {
-        return in_array($this, [self::FirmwareUpdate, self::CardSwap, self::Repair, self::Upgrade], true);
+        return $this->rules()->title();
     }
 }

@@ -183,7 +183,7 @@ it('opens every kind of job from the form', function (JobKind $goal) {
         'update_reason' => 'new dock',
         'card_new' => 'Ostler G9',
     ];
-    if (! $goal->wantsImage()) {
+    if (! $goal->rules()->wantsImage()) {
         $given['system_id'] = 'tansy-desktop-7';
     }
     $this->post('/jobs', $given)->assertSessionHasNoErrors();

@@ -55,7 +55,7 @@ final class IntakeForm
         unset($brief['system'], $brief['edition'], $brief['image']);
         $brief = [
             ...$brief,
-            ...$goal->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal),
+            ...$goal->rules()->wantsImage() ? $this->image($before, $machine) : $this->system($before, $machine, $goal),
         ];
         $brief = (new IntakeBlocks($this->typed))->over($brief);
         $backup = (new IntakeBackup($this->typed))->over($before['backup'] ?? []);
@@ -86,7 +86,7 @@ final class IntakeForm
         if ($system === null && $this->text('system_name') !== null) {
             $system = ['name' => $this->text('system_name')];
         }
-        if ($system === null && $goal->wantsSystem()) {
+        if ($system === null && $goal->rules()->wantsSystem()) {
             throw BriefFault::at('system', 'which system is on it? Choose one, or name it.');
         }
 

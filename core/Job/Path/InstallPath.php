@@ -32,7 +32,6 @@ use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Device;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
-use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
@@ -45,8 +44,8 @@ final class InstallPath
     public static function draft(JobContext $context): PathDraft
     {
         [$machine, $system, $image, $brief, $policy] = [$context->machine, $context->system(), $context->image(), $context->brief, $context->policy];
-        $swap = $context->goal === JobKind::DriveSwap;
-        $new = $context->goal === JobKind::FirstPowerOn;
+        $swap = $context->kind()->fitsDrive();
+        $new = $context->kind()->isNewBuild();
         $old = OldDrive::of($machine);
         $target = $swap || $new ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives(), $swap ? $old->drive : null) : TargetDrive::choose($machine);
         $protected = $swap ? $old->drive : $target->drive;

@@ -41,7 +41,7 @@ final class SafeguardPlanner
             $context->brief->owner,
             $context->policy,
             $health->rescueFirst(),
-            $context->goal->keepsSystem(),
+            $context->kind()->keepsSystem(),
         );
         $encryption = EncryptionAssessment::assess(
             $context->machine,

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Runbook\Kind;
+
+/** A stick for a machine that is elsewhere, or for any. */
+final readonly class MediaOnly extends KindOfJob
+{
+    public function title(): string
+    {
+        return 'make a stick only';
+    }
+
+    public function intro(SheetFacts $facts): string
+    {
+        $job = $facts->job;
+
+        return 'A stick'.
+            ($job->stick === null ? '' : ", {$job->stick},").
+            ($facts->proven ? '' : ' that is to be made').
+            ' with '.
+            ($job->image ?? $facts->system()).
+            ' for '.
+            ($job->machineKind === 'any' ? 'any machine that it fits' : "a {$job->machine}").
+            ", made for {$job->owner}.";
+    }
+
+    public function hasMachine(): bool
+    {
+        return false;
+    }
+}
