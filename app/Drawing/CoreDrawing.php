@@ -4,6 +4,7 @@ namespace App\Drawing;
 
 use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
+use Illuminate\Support\Str;
 
 /**
  * A drive or stick as one core cut open: left half now, right half after, on one depth scale that keeps small parts
@@ -41,11 +42,11 @@ final class CoreDrawing
         'free' => 'empty: unused',
     ];
 
-    /** @var list<array<string, mixed>> */
+    /** @var list<array{path: string, role: string, lost: bool, y: float, thick: float, left: bool}> */
     public array $bands = [];
 
-    /** @var list<array<string, mixed>> */
-    public array $labels = [];
+    /** @var list<array{name: string, size: string, exact: string, lost: bool, left: bool, at: float, y: float}> */
+    private array $labels = [];
 
     private function __construct(private readonly int $total)
     {
@@ -121,28 +122,108 @@ final class CoreDrawing
         return $used === [] ? '' : ucfirst(implode('; ', $used)).'.';
     }
 
-    public function depth(int $at): float
+    /** Place of a side's name. */
+    public function side(bool $left): float
+    {
+        return $this->middle() + ($left ? -8 : 8);
+    }
+
+    /** A row of teeth across the left half: what is there is lost. */
+    public function teeth(float $y): string
+    {
+        return sprintf('M%d %.1f', self::LEFT + 4, $y).str_repeat('l5 4l5 -4', 4);
+    }
+
+    /** Outline of the right half from that byte on, with a wavy edge: not written yet. */
+    public function yet(int $from): string
+    {
+        $width = self::CORE;
+
+        return sprintf(
+            'M%.1f %.1fq%.1f -4 %.1f 0t%.1f 0V%.1fH%.1fZ',
+            $this->middle(),
+            $this->depth($from),
+            $width / 8,
+            $width / 4,
+            $width / 4 + 3,
+            $this->depth($this->total),
+            $this->middle(),
+        );
+    }
+
+    /**
+     * Labels beside the core, each with the line that leads to its band.
+     *
+     * @return list<array{name: string, short: string, exact: string, size: string, class: string, end: string,
+     *     x: int, y: string, below: string, lead: string}>
+     */
+    public function labels(): array
+    {
+        return array_map(static function (array $label): array {
+            $edge = $label['left'] ? self::LEFT - 3 : self::LEFT + self::CORE + 3;
+            $x = $label['left'] ? self::LEFT - 12 : self::LEFT + self::CORE + 12;
+            $end = $label['left'] ? 'end' : '';
+
+            return [
+                'name' => $label['name'],
+                'short' => Str::limit($label['name'], 17, '…'),
+                'exact' => $label['exact'],
+                'size' => $label['size'],
+                'class' => trim($end.($label['lost'] ? ' lost' : '')),
+                'end' => $end,
+                'x' => $x,
+                'y' => sprintf('%.1f', $label['y']),
+                'below' => sprintf('%.1f', $label['y'] + 12),
+                'lead' => sprintf(
+                    'M%d %.1fL%d %.1f',
+                    $edge,
+                    $label['at'],
+                    $x + ($label['left'] ? 3 : -3),
+                    $label['y'] - 3,
+                ),
+            ];
+        }, $this->labels);
+    }
+
+    /** The two ends of the core. */
+    public function rim(): string
+    {
+        [$from, $to] = [self::LEFT - 3, self::LEFT + self::CORE + 3];
+
+        return sprintf(
+            'M%d %.1fH%dM%d %.1fH%d',
+            $from,
+            $this->depth(0),
+            $to,
+            $from,
+            $this->depth($this->total),
+            $to,
+        );
+    }
+
+    /** The line along which it is cut open. */
+    public function cut(): string
+    {
+        return sprintf('M%.1f %.1fV%.1f', $this->middle(), $this->depth(0) - 8, $this->depth($this->total) + 8);
+    }
+
+    private function middle(): float
+    {
+        return self::LEFT + self::CORE / 2;
+    }
+
+    private function depth(int $at): float
     {
         return self::TOP + self::HEIGHT * (min($at, $this->total) / $this->total) ** self::EXPONENT;
     }
 
-    public static function left(): int
-    {
-        return self::LEFT;
-    }
-
-    public static function core(): int
-    {
-        return self::CORE;
-    }
-
-    /** @param  array<string, mixed>  $part */
+    /** @param  Part  $part */
     private function band(array $part, bool $left): void
     {
         [$y0, $y1] = [$this->depth($part['from']), $this->depth($part['from'] + $part['bytes'])];
         $scatter = new Scatter($part['name'].$part['from']);
         [$e0, $e1, $e2] = [$scatter->between(-3, 3), $scatter->between(-3, 3), $scatter->between(-3, 3)];
-        $middle = self::LEFT + self::CORE / 2;
+        $middle = $this->middle();
         $edge = $left ? self::LEFT : self::LEFT + self::CORE;
         $path = sprintf(
             'M%.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fZ',
@@ -160,7 +241,7 @@ final class CoreDrawing
         $this->bands[] = [
             'path' => $path,
             'role' => $part['role'],
-            'lost' => $part['lost'],
+            'lost' => $part['lost'] ?? false,
             'y' => ($y0 + $y1) / 2,
             'thick' => $y1 - $y0,
             'left' => $left,
@@ -169,7 +250,7 @@ final class CoreDrawing
             'name' => $part['name'],
             'size' => Bytes::of($part['bytes'])->binary(),
             'exact' => Bytes::of($part['bytes'])->exact().' · '.Bytes::of($part['bytes'])->decimal(),
-            'lost' => $part['lost'],
+            'lost' => $part['lost'] ?? false,
             'left' => $left,
             'at' => ($y0 + $y1) / 2,
             'y' => ($y0 + $y1) / 2,

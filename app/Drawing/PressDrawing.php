@@ -4,6 +4,7 @@ namespace App\Drawing;
 
 use Cobblestone\Firmware\Press;
 use Cobblestone\Firmware\PressSequence;
+use Illuminate\Support\Str;
 
 /**
  * A way in as a timeline: one rail a key, raised stone where it is held, small ones where it is tapped, seconds
@@ -21,13 +22,13 @@ final class PressDrawing
 
     private const TOP = 12;
 
-    /** @var list<array{name: string, y: float}> */
+    /** @var list<array{name: string, y: float, rail: string}> y: base line of the name */
     public array $lanes = [];
 
     /** @var list<array{shape: string, tapped: bool}> */
     public array $stones = [];
 
-    /** @var list<array{x: float, second: int}> */
+    /** @var list<array{x: float, second: int, tick: string}> */
     public array $seconds = [];
 
     private function __construct(public readonly PressSequence $sequence)
@@ -40,14 +41,21 @@ final class PressDrawing
         $rails = [];
         foreach ($sequence->lanes() as $index => $name) {
             $rails[$name] = self::TOP + $index * self::LANE;
-            $drawing->lanes[] = ['name' => $name, 'y' => $rails[$name] + self::LANE / 2];
+            $middle = $rails[$name] + self::LANE / 2;
+            $drawing->lanes[] = [
+                'name' => Str::limit($name, 17),
+                'y' => $middle + 5,
+                'rail' => sprintf('M%d %.1fH%d', self::LEFT, $middle, self::WIDTH - 14),
+            ];
         }
         foreach ($sequence->presses as $index => $press) {
             $drawing->press($press, $rails[$press->what], $index);
         }
+        $floor = $drawing->floor();
         $step = max(1, (int) ceil($sequence->seconds / 7));
         for ($second = 0; $second <= $sequence->seconds; $second += $step) {
-            $drawing->seconds[] = ['x' => $drawing->x($second), 'second' => $second];
+            $x = $drawing->x($second);
+            $drawing->seconds[] = ['x' => $x, 'second' => $second, 'tick' => "M{$x} 6V{$floor}"];
         }
 
         return $drawing;
@@ -63,9 +71,56 @@ final class PressDrawing
         return self::TOP + count($this->lanes) * self::LANE;
     }
 
-    public static function left(): int
+    public function left(): int
     {
         return self::LEFT;
+    }
+
+    /** Where the names of the rails end. */
+    public function names(): int
+    {
+        return self::LEFT - 12;
+    }
+
+    /** Base line of the seconds. */
+    public function below(): int
+    {
+        return $this->floor() + 20;
+    }
+
+    /** The line that runs along while somebody counts. */
+    public function beat(): string
+    {
+        return 'M0 4V'.($this->floor() + 4);
+    }
+
+    public function right(): float
+    {
+        return $this->x($this->sequence->seconds);
+    }
+
+    /** What the picture shows, for who cannot see it. */
+    public function words(): string
+    {
+        return 'Timeline: '.implode(' ', array_column($this->sequence->marks, 'words'));
+    }
+
+    /** What the script counts along with. */
+    public function data(): string
+    {
+        return json_encode(
+            ['seconds' => $this->sequence->seconds, 'marks' => $this->sequence->marks],
+            JSON_THROW_ON_ERROR | JSON_HEX_APOS,
+        );
+    }
+
+    /** @return list<array{at: string, words: string}> what to do when; at in seconds */
+    public function marks(): array
+    {
+        return array_map(static fn (array $mark): array => [
+            'at' => rtrim(rtrim(number_format($mark['at'], 1, '.', ''), '0'), '.'),
+            'words' => $mark['words'],
+        ], $this->sequence->marks);
     }
 
     public function x(float $seconds): float

@@ -11,7 +11,7 @@ use Cobblestone\Runbook\Step;
 /** A shut stone further on the path, as run mode mentions it at a free one. */
 final readonly class AheadStone
 {
-    private function __construct(public Step $step, public string $words, public int $more)
+    private function __construct(public Step $step, public string $words)
     {
     }
 
@@ -19,6 +19,8 @@ final readonly class AheadStone
     {
         $shut = array_values(array_filter($progress->shut($step), static fn (Shut $one): bool => $one->isHere()));
 
-        return new self($step, $shut[0]->sentence(), count($shut) - 1);
+        $more = count($shut) - 1;
+
+        return new self($step, $shut[0]->sentence().($more > 0 ? " And {$more} more." : ''));
     }
 }

@@ -30,7 +30,7 @@ final readonly class BenchCard
      * @param  string  $number  four digits
      * @param  string  $by  who touched it last, and how long ago
      * @param  list<array{title: string, until: int}>  $waits  walk-away stones under way; until: seconds since 1970
-     * @param  string|null  $waitsFor  whom it waits for, since when, in words
+     * @param  array{whom: string, since: string}|null  $waitsFor  in words
      * @param  string|null  $next  words of the button that leads to the stone
      * @param  array{class: string, words: string}|null  $shut  what shuts the first shut stone
      */
@@ -45,7 +45,7 @@ final readonly class BenchCard
         public int $handsLeft,
         public int $walkLeft,
         public array $waits,
-        public ?string $waitsFor,
+        public ?array $waitsFor,
         public ?string $next,
         public ?array $shut,
         public int $putBack,
@@ -94,14 +94,16 @@ final readonly class BenchCard
         return str_repeat('<i class="laid"></i>', $laid).str_repeat('<i></i>', $this->total - $laid);
     }
 
-    private static function waitsFor(Fields $waiting, int $now): string
+    /** @return array{whom: string, since: string} */
+    private static function waitsFor(Fields $waiting, int $now): array
     {
         $for = $waiting->string('for');
         $text = $waiting->string('text');
 
-        return (Reminders::WAITING_FOR[$for] ?? $for).
-            ', since '.Words::ago($now - $waiting->int('since')).
-            ($text === '' ? '' : ": {$text}");
+        return [
+            'whom' => Reminders::WAITING_FOR[$for] ?? $for,
+            'since' => Words::ago($now - $waiting->int('since')).($text === '' ? '' : ": {$text}"),
+        ];
     }
 
     private static function next(Fields $summary, Fields $current): string

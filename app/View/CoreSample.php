@@ -14,7 +14,7 @@ final class CoreSample
 {
     /**
      * @param  array<string, mixed>  $layouts  of a plan
-     * @return list<array<string, mixed>> title, note, drawing, now, after and layout of each
+     * @return list<CoreFigure>
      */
     public static function of(array $layouts): array
     {
@@ -31,9 +31,8 @@ final class CoreSample
 
     /**
      * @param  array<string, mixed>  $target
-     * @return array<string, mixed>
      */
-    private static function target(array $target): array
+    private static function target(array $target): CoreFigure
     {
         $unread = [
             [
@@ -83,9 +82,8 @@ final class CoreSample
 
     /**
      * @param  array<string, mixed>  $stick
-     * @return array<string, mixed>
      */
-    private static function stick(array $stick): array
+    private static function stick(array $stick): CoreFigure
     {
         $now = [
             [
@@ -113,10 +111,14 @@ final class CoreSample
     /**
      * @param  list<Part>|null  $now
      * @param  array<string, mixed>  $layout
-     * @return array<string, mixed>
      */
-    private static function core(string $title, string $note, int $bytes, ?array $now, array $layout): array
-    {
+    private static function core(
+        string $title,
+        string $note,
+        int $bytes,
+        ?array $now,
+        array $layout,
+    ): CoreFigure {
         $sector = Fields::of($layout)->int('sector_bytes');
         $after = Fields::of($layout)->each('partitions', static function (Fields $part) use ($sector): array {
             $role = $part->optionalString('role') ?? '';
@@ -129,14 +131,15 @@ final class CoreSample
                 ? [...$after, ['name' => 'unused', 'from' => $end, 'bytes' => $bytes - $end, 'role' => 'free']]
                 : $after;
 
-        return [
-            'title' => $title,
-            'note' => $note,
-            'bytes' => $bytes,
-            'drawing' => CoreDrawing::of($bytes, $now, $drawn),
-            'now' => $now,
-            'after' => $after,
-            'layout' => $layout,
-        ];
+        return new CoreFigure(
+            $title,
+            $note,
+            $bytes,
+            $sector,
+            Fields::of($layout)->string('scheme'),
+            $now,
+            $after,
+            $drawn,
+        );
     }
 }

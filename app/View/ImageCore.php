@@ -2,7 +2,6 @@
 
 namespace App\View;
 
-use App\Drawing\CoreDrawing;
 use Cobblestone\Media\Inspection\ImageReport;
 
 /**
@@ -11,8 +10,8 @@ use Cobblestone\Media\Inspection\ImageReport;
  */
 final class ImageCore
 {
-    /** @return array<string, mixed>|null null where there is nothing to draw */
-    public static function of(ImageReport $report): ?array
+    /** Null where there is nothing to draw. */
+    public static function of(ImageReport $report): ?CoreFigure
     {
         $table = $report->table;
         if ($table === null && $report->startImages === []) {
@@ -59,29 +58,20 @@ final class ImageCore
         if ($bytes === 0) {
             return null;
         }
-        $layout = [
-            'scheme' => $table['scheme'] ?? 'no table',
-            'sector_bytes' => $sector,
-            'device_sectors' => intdiv($bytes, $sector),
+        $free = static fn (string $name): array => [
+            'name' => $name, 'from' => 0, 'bytes' => $bytes, 'lost' => false, 'role' => 'free',
         ];
 
-        return [
-            'title' => 'Inside the image',
-            'note' => 'Left what its partition table lists, right what its boot catalogue starts from a disc.',
-            'bytes' => $bytes,
-            'sides' => ['table', 'disc'],
-            'drawing' => CoreDrawing::of(
-                $bytes,
-                $left === []
-                    ? [['name' => 'no partitions', 'from' => 0, 'bytes' => $bytes, 'lost' => false, 'role' => 'free']]
-                    : $left,
-                $right === []
-                    ? [['name' => 'no start images', 'from' => 0, 'bytes' => $bytes, 'role' => 'free']]
-                    : $right,
-            ),
-            'now' => $left,
-            'after' => $right,
-            'layout' => $layout,
-        ];
+        return new CoreFigure(
+            'Inside the image',
+            'Left what its partition table lists, right what its boot catalogue starts from a disc.',
+            $bytes,
+            $sector,
+            $table['scheme'] ?? 'no table',
+            $left === [] ? [$free('no partitions')] : $left,
+            $right,
+            $right === [] ? [$free('no start images')] : $right,
+            ['table', 'disc'],
+        );
     }
 }

@@ -7,6 +7,7 @@ namespace App\View;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
@@ -14,25 +15,27 @@ use Cobblestone\Runbook\Step;
 /** A shut gate as run mode shows it: the word, the reason, and what opens it there. */
 final readonly class RunGate
 {
-    /**
-     * @param  list<string>  $facts
-     * @param  list<string>  $waivableBy
-     */
-    private function __construct(
-        public string $id,
-        public string $title,
-        public GateKind $kind,
-        public OpensBy $opens,
-        public string $rule,
-        public array $facts,
-        public array $waivableBy,
-        public ?Question $question,
-        public ?Step $opener,
-    ) {
-    }
-
     /** In which order they are shown: what an answer changes may take others away. */
     private const ORDER = [GateKind::Stop, GateKind::Answer, GateKind::Hold, GateKind::Proof];
+
+    /** A memory fault is settled on a sheet of its own. */
+    private const MEMORY = 'stop-memory';
+
+    /** Id of a gate that a predicted failure shuts. */
+    private const REHEARSAL = 'rehearsal-';
+
+    /**
+     * @param  Question|null  $question  whose answer opens it
+     * @param  Step|null  $opener  the stone that opens it
+     * @param  list<string>  $openerWaits  what that stone itself waits for, as people say it
+     */
+    private function __construct(
+        private Gate $gate,
+        public ?Question $question,
+        public ?Step $opener,
+        public array $openerWaits,
+    ) {
+    }
 
     /** @return list<self> */
     public static function of(Progress $progress, Step $step): array
@@ -44,19 +47,73 @@ final readonly class RunGate
                 array_search($b->kind, self::ORDER, true),
         );
 
-        return array_map(
-            static fn (Gate $gate): self => new self(
-                $gate->id,
-                $gate->title,
-                $gate->kind,
-                $gate->opens,
-                $gate->rule,
-                $gate->facts,
-                $gate->waivableBy,
+        return array_map(static function (Gate $gate) use ($progress): self {
+            $opener = $gate->opensOnTheWay() ? $progress->plan->step($gate->opensBy) : null;
+
+            return new self(
+                $gate,
                 str_starts_with($gate->fact, 'answered.') ? $progress->plan->question(substr($gate->fact, 9)) : null,
-                $gate->opensOnTheWay() ? $progress->plan->step($gate->opensBy) : null,
-            ),
-            $gates,
-        );
+                $opener,
+                $opener === null ? [] : array_map(PathFact::spoken(...), $progress->missing($opener)),
+            );
+        }, $gates);
+    }
+
+    public function id(): string
+    {
+        return $this->gate->id;
+    }
+
+    public function kind(): string
+    {
+        return $this->gate->kind->value;
+    }
+
+    /** "Stop", "Hold". */
+    public function word(): string
+    {
+        return ucfirst($this->gate->kind->word());
+    }
+
+    /** A question says itself what it is about. */
+    public function heading(): string
+    {
+        return $this->word().($this->question === null ? ": {$this->gate->title}" : '');
+    }
+
+    /** What it rests on, in words; empty where it names nothing. */
+    public function restsOn(): string
+    {
+        return $this->gate->facts === [] ? '' : rtrim(implode('; ', $this->gate->facts), '.').'.';
+    }
+
+    public function rule(): string
+    {
+        return $this->gate->rule;
+    }
+
+    /** Which of the parts of run/opens shows what opens it. */
+    public function opens(): string
+    {
+        return match (true) {
+            $this->question !== null => 'question',
+            $this->opener !== null => $this->opener->evidence !== [] && $this->openerWaits === [] ? 'evidence' : 'stone',
+            $this->gate->id === self::MEMORY => 'memory',
+            $this->gate->opens === OpensBy::Reading => 'reading',
+            $this->gate->opens === OpensBy::Nothing => 'nothing',
+            str_starts_with($this->gate->id, self::REHEARSAL) => 'rehearsal',
+            default => 'intake',
+        };
+    }
+
+    public function mayBeWaivedBy(string $role): bool
+    {
+        return in_array($role, $this->gate->waivableBy, true);
+    }
+
+    /** Who else may waive it; empty where nobody may. */
+    public function waivers(): string
+    {
+        return implode(' or a ', $this->gate->waivableBy);
     }
 }

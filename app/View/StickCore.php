@@ -127,7 +127,6 @@ final class StickCore
      * @param  list<Part>  $right
      * @param  array{0: string, 1: string}  $sides
      * @param  int|null  $filled  bytes from the start that are done, while it is built
-     * @return array<string, mixed>
      */
     public static function of(
         string $title,
@@ -139,7 +138,7 @@ final class StickCore
         array $sides,
         string $scheme,
         ?int $filled = null,
-    ): array {
+    ): CoreFigure {
         $end = max([0, ...array_map(static fn (array $part): int => $part['from'] + $part['bytes'], $right)]);
         $drawn =
             $bytes - $end > $bytes / 200
@@ -154,16 +153,17 @@ final class StickCore
                 ]
                 : $right;
 
-        return [
-            'title' => $title,
-            'note' => $note,
-            'bytes' => $bytes,
-            'sides' => $sides,
-            'filled' => $filled,
-            'drawing' => CoreDrawing::of($bytes, $left, $drawn),
-            'now' => $left,
-            'after' => $right,
-            'layout' => ['scheme' => $scheme, 'sector_bytes' => $sector, 'device_sectors' => intdiv($bytes, $sector)],
-        ];
+        return new CoreFigure(
+            $title,
+            $note,
+            $bytes,
+            $sector,
+            $scheme,
+            $left,
+            $right,
+            $drawn,
+            $sides,
+            $filled,
+        );
     }
 }

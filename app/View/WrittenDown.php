@@ -21,6 +21,12 @@ final readonly class WrittenDown
     {
     }
 
+    /** Whether somebody still has to look at it. */
+    public function isOpen(): bool
+    {
+        return $this->found === 'not read' || str_starts_with($this->found, 'differs');
+    }
+
     /** @return list<self> empty while the stone itself asks */
     public static function at(Step $step, Progress $progress): array
     {

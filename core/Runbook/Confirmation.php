@@ -30,6 +30,12 @@ final readonly class Confirmation
     ) {
     }
 
+    /** Bytes in groups of three, as lsblk and labels are compared. */
+    public function exact(): string
+    {
+        return number_format($this->bytes, 0, '.', ' ');
+    }
+
     /** Whether these are the last characters of the serial, as printed: case and spaces do not matter. */
     public function accepts(string $typed): bool
     {

@@ -74,6 +74,17 @@ final readonly class Plan
         return null;
     }
 
+    public function decision(string $id): ?Decision
+    {
+        foreach ($this->decisions as $decision) {
+            if ($decision->id === $id) {
+                return $decision;
+            }
+        }
+
+        return null;
+    }
+
     public function step(string $id): ?Step
     {
         foreach ($this->steps as $step) {

@@ -24,7 +24,7 @@ it('shows every power-on with its crossing, and a failure with what is seen and 
     ($this->open)('fairlead-13');
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertOk()->assertSee('All 6 come through')->assertSee('to the installer on the stick')->assertSee('It went otherwise')->assertSee('Ground: standard');
     ($this->open)('locked-capstan');
-    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('would not end where you want to be')->assertSee('Secure Boot is in force')->assertSee('Trust the third-party signer in the setup')->assertSee('The same once more');
+    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('would not end where you want to be')->assertSee('Secure Boot is in force')->assertSee('Trust the loader\'s signer in the setup')->assertSee('The same once more');
     $this->get("/jobs/{$this->job->id}?stone=boot.start")->assertSee('Rehearsal says')->assertSee('Hold: The rehearsal says: refused by Secure Boot');
     ($this->open)('unknown-laptop');
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('It can also end in: refused by Secure Boot')->assertSee('secure boot')->assertSee('If the processor');

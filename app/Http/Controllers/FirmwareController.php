@@ -8,9 +8,9 @@ use App\Bridge\JobBridge;
 use App\Http\Asked;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
+use App\View\SettingsPage;
+use App\View\UpdatePage;
 use Cobblestone\Firmware\Snapshot;
-use Cobblestone\Runbook\Act;
-use Cobblestone\Runbook\Step;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -34,23 +34,31 @@ final class FirmwareController
             ->sortByDesc('id')
             ->values();
 
+        $machine = $firmware->machine($job);
+        $plan = $progress->plan;
+        $update = $firmware->update($plan, $machine);
+
         return view('jobs.settings', [
             'job' => $job,
             'progress' => $progress,
-            'machine' => ($machine = $firmware->machine($job)),
-            'settings' => $firmware->settings($machine),
-            'snapshots' => $snapshots,
-            'compared' => $firmware->compared(
+            'mayWork' => $job->isOpen() && $request->user()?->mayWork() === true,
+            'page' => new SettingsPage(
+                $plan,
+                $machine,
+                $firmware->settings($machine),
                 $snapshots,
-                (int) $request->query('from', '0'),
-                (int) $request->query('to', '0'),
-            ),
-            'memory' => $firmware->memory($machine),
-            'update' => $firmware->update($progress->plan, $machine),
-            'steps' => array_values(
-                array_filter(
-                    $progress->plan->steps,
-                    static fn (Step $step): bool => $step->does(Act::ChangeSettings),
+                $firmware->compared(
+                    $snapshots,
+                    (int) $request->query('from', '0'),
+                    (int) $request->query('to', '0'),
+                ),
+                $firmware->memory($machine),
+                $update === null ? null : new UpdatePage(
+                    $update['releases'],
+                    $update['now'],
+                    $update['path'],
+                    $machine,
+                    $plan->job->kind->rules()->updatesFirmware(),
                 ),
             ),
         ]);

@@ -6,9 +6,9 @@ use App\Actions\RecordReality;
 use App\Bridge\JobBridge;
 use App\Models\BootObservation;
 use App\Models\Job;
+use App\View\RehearsalPage;
 use App\View\ReturnTo;
 use Cobblestone\Boot\Model\Outcome;
-use Cobblestone\Boot\RehearsalHead;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,26 +24,7 @@ final class RehearsalController
 
         return view('jobs.rehearsal', [
             'job' => $job,
-            'progress' => $progress,
-            'starts' => $progress->plan->assessment['rehearsal'] ?? [],
-            'head' => RehearsalHead::of(
-                $progress->plan->assessment['rehearsal'] ?? [],
-                array_values(
-                    $seen
-                        ->map(
-                            fn (BootObservation $one): array => [
-                                'step' => $one->step,
-                                'number' => $one->number,
-                                'predicted' => $one->predicted,
-                                'seen' => $one->seen,
-                                'looked' => $one->looked,
-                            ],
-                        )
-                        ->all(),
-                ),
-            ),
-            'observations' => $seen,
-            'bySeat' => $seen->groupBy(fn (BootObservation $one): string => "{$one->step} {$one->number}"),
+            'page' => new RehearsalPage($job, $progress->plan, $seen),
         ]);
     }
 

@@ -5,8 +5,8 @@ namespace App\Http\Controllers;
 use App\Bridge\FirmwareBridge;
 use App\Models\Job;
 use App\Models\WayTrial;
+use App\View\WaysInPage;
 use Cobblestone\Firmware\FirmwarePlanner;
-use Cobblestone\Firmware\WayIn;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,21 +14,17 @@ use Illuminate\Http\Request;
 /** How to get into this machine's menu, setup and recovery; which way worked makes the next technician surer. */
 final class WayInController
 {
-    public function show(Job $job, FirmwareBridge $firmware): View
+    public function show(Job $job, Request $request, FirmwareBridge $firmware): View
     {
         $machine = $firmware->machine($job);
         $stick = $job->currentPlan()->plan['layouts']['stick']['name'] ?? null;
 
+        $page = new WaysInPage($machine, FirmwarePlanner::portFor($machine, $firmware->connector($stick)));
+
         return view('jobs.ways-in', [
             'job' => $job,
-            'machine' => $machine,
-            'ways' => [
-                'menu' => WayIn::menu($machine),
-                'setup' => WayIn::setup($machine),
-                'recovery' => WayIn::recovery($machine),
-            ],
-            'port' => FirmwarePlanner::portFor($machine, $firmware->connector($stick)),
-            'recovery' => $machine->model?->recovery,
+            'page' => $page,
+            'mayCount' => $page->countsTries() && $request->user()?->mayWork() === true,
         ]);
     }
 

@@ -7,7 +7,6 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Brief\UpdateBlock;
-use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Firmware\UpdateSupply;
@@ -27,8 +26,6 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
@@ -68,7 +65,7 @@ final class FirmwareUpdatePath
             ...$recovery,
             ...self::fetchAndRecord($context, $stops),
             ...self::writing($context, $stops),
-            ...self::after($context, $stops),
+            ...FirmwareReEntry::after($context, $stops),
             Acceptance::step($machine, $context->system, null, null, [PathFact::SETTINGS_BACK], ProofScope::Firmware),
         ];
 
@@ -187,7 +184,7 @@ final class FirmwareUpdatePath
                 done: DoneWords::in(SheetPart::Firmware, $from === null ? "Version {$stop->version} was written." : "Version {$from} → {$stop->version}", 'version'), acts: [Act::WriteFirmware],
                 because: [new Reason('Stop '.($index + 1).' of '.count($stops).($stop->from === null ? '.' : ", may be written over {$stop->from} or newer."), 'F5', $context->machine->title)],
                 cautions: ['A power cut or a wrong file can leave the board dead.', ...($context->machine->fact('security_chip.version')->is('none') ? [] : ['If the firmware offers to clear the security chip, refuse.'])],
-                evidence: [self::versionShown($stop->file === '' ? null : $stop->version)],
+                evidence: [FirmwareReEntry::versionShown($stop->file === '' ? null : $stop->version)],
                 confirmation: new Confirmation('the firmware of '.trim($context->machine->title), 0, null, 'nothing if it runs through, the board if it is cut short', $context->brief->owner, typed: false),
                 waiting: new Waiting(['a black screen for minutes', 'fans at full speed', 'two or three restarts'], 'Wait twenty minutes in all. Then the board\'s own recovery way, by its sheet.', 1),
                 boots: [BootEvent::change(['firmware.version' => $stop->version, 'defaults' => 'loaded']), BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
@@ -199,54 +196,10 @@ final class FirmwareUpdatePath
         return $steps;
     }
 
-    /**
-     * @param  list<Release>  $stops
-     * @return list<Step>
-     */
-    private static function after(JobContext $context, array $stops): array
-    {
-        $version = $stops === [] ? 'the new version' : $stops[count($stops) - 1]->version;
-
-        return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
-            [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
-            before: [PathFact::FIRMWARE_UPDATED, PathFact::FIRMWARE_RECORDED], after: [PathFact::SETTINGS_BACK], needs: ['hands', 'slot'],
-            done: DoneWords::in(SheetPart::Firmware, 'The settings that were recorded before were entered again.'), acts: [Act::ChangeSettings],
-            because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
-            evidence: [self::versionShown($stops === [] ? null : $version), ...SettingsEvidence::asRecorded($context->machine)],
-            rows: self::reEntered($context),
-            boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
-            opensWith: Wants::Setup,
-        )];
-    }
-
     private static function onStick(JobContext $context): string
     {
         $there = $context->brief->update?->onStick;
 
         return $there !== null ? "`{$there}` lies on a stick already: it must be this file, in the top folder of FAT32; compare its checksum with the maker's." : 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.';
-    }
-
-    /** @param  string|null  $expected  null where the catalogue does not know what will be shown */
-    private static function versionShown(?string $expected): Evidence
-    {
-        return new Evidence('version', 'Firmware version that the setup shows', EvidenceKind::Text, expected: $expected === null ? null : new Expected($expected),
-            remedy: 'Write this stop again, or stop and look which file was written: no further version goes over it.');
-    }
-
-    /**
-     * What is entered again, in the order of one visit: what was recorded, else what the catalogue assumes.
-     *
-     * @return list<array<string, string>>
-     */
-    private static function reEntered(JobContext $context): array
-    {
-        $settings = Setting::ofMachine($context->machine);
-        usort($settings, static fn (Setting $a, Setting $b): int => $a->rank() <=> $b->rank());
-
-        return array_map(static function (Setting $setting) use ($context): array {
-            $was = $context->machine->fact("firmware.{$setting->id}");
-
-            return ['where' => "{$setting->place} › {$setting->title}", 'after the update' => $setting->default ?? 'its default', 'becomes' => $was->isKnown() ? $was->spoken() : 'as recorded'];
-        }, $settings);
     }
 }

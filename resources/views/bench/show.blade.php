@@ -33,7 +33,7 @@
 <p class="walk"><b class="clock" data-until="{{ $wait['until'] }}"></b> {{ $wait['title'] }}</p>
 @endforeach
 @if ($card->waitsFor !== null)
-<p class="fine"><b>Waits for</b> {{ $card->waitsFor }}</p>
+<p class="fine"><b>Waits for {{ $card->waitsFor['whom'] }}</b>, since {{ $card->waitsFor['since'] }}</p>
 @endif
 @if ($card->next !== null)
 <p><a class="btn small {{ $card->inTrouble ? 'stop' : '' }}" href="/jobs/{{ $card->job }}/run">{{ $card->next }}</a></p>

@@ -1,3 +1,16 @@
 @if ($written !== [])
-<div class="written"><b>{{ $closed ? 'Written down' : 'To write down here' }}</b><ul>@foreach ($written as $line)<li>{{ $line->words }}@if ($line->found !== '') <small class="{{ str_starts_with($line->found, 'differs') || $line->found === 'not read' ? 'hands' : 'fine' }}">{{ $line->found }}</small>@endif @if ($line->accepted !== '')<small class="fine">accepted, because: {{ $line->accepted }}</small>@endif</li>@endforeach</ul></div>
+<div class="written"><b>{{ $page->closed ? 'Written down' : 'To write down here' }}</b>
+<ul>
+@foreach ($written as $line)
+<li>{{ $line->words }}
+@if ($line->found !== '')
+<small class="{{ $line->isOpen() ? 'hands' : 'fine' }}">{{ $line->found }}</small>
+@endif
+@if ($line->accepted !== '')
+<small class="fine">accepted, because: {{ $line->accepted }}</small>
+@endif
+</li>
+@endforeach
+</ul>
+</div>
 @endif

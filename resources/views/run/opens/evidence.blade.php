@@ -1,0 +1,1 @@
+@include('run.evidence', ['for' => $gate->opener, 'button' => 'Open the gate'])

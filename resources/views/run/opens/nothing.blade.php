@@ -1,0 +1,1 @@
+<p>Nothing opens it on this job.</p>
