@@ -7,6 +7,7 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\StepState;
+use Illuminate\Support\HtmlString;
 
 /**
  * The path as a list of stones, each its own small drawing, so that the row wraps at any width like a real path.
@@ -32,6 +33,8 @@ final class PathDrawing
                 $items[] = [
                     'kind' => 'gate',
                     'open' => $shut === [],
+                    // A bar across it, or one that stands up.
+                    'bar' => $shut === [] ? 'M5 12L15 3' : 'M5 16H17',
                     'text' => implode(
                         ', ',
                         array_unique(array_map(static fn ($gate): string => $gate->title, $step->gates)),
@@ -66,6 +69,9 @@ final class PathDrawing
             'title' => $step->title,
             'width' => $width + 8,
             'height' => self::HEIGHT + 8,
+            'box' => '0 0 '.($width + 8).' '.(self::HEIGHT + 8),
+            'middle' => ($width + 8) / 2,
+            'current' => $chosen ? new HtmlString('aria-current="step"') : '',
             'class' => implode(
                 ' ',
                 array_filter([
@@ -77,7 +83,7 @@ final class PathDrawing
             ),
             'shape' => self::shape($step, $width, $flat),
             'halo' => $current ? StoneShape::pebble(0.5, 0.5, $width + 7, self::HEIGHT + 7, $step->id) : null,
-            'post' => $step->presence === Presence::StayNear,
+            'post' => $step->presence === Presence::StayNear ? 'M'.($width - 6).' 2V26' : '',
             'label' => $state === StepState::Waived
                     ? '–'
                     : ($state === StepState::Done

@@ -73,7 +73,7 @@ final readonly class TargetDrive
         $others = $read === null ? array_values(array_filter($machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $old && count($machine->internalDrives()) > 1)) : $read;
         $drive = self::described($machine, 'new', 'New drive');
         if ($drive === null) {
-            return new self(null, $others, [], [], [new Question('target.reading', 'Which drive is the new one? '
+            return new self(null, $others, [], [], [new Question(Question::DRIVE_READING, 'Which drive is the new one? '
                 .'Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its '
                 .'label.', [], 'the drive that is written to and its layout to the '
                 .'sector', 'A1, I1', 90, [Act::Erase])]);
@@ -142,7 +142,7 @@ final readonly class TargetDrive
         }
         $lead = $read ? 'The reading shows no internal drive. ' : '';
 
-        return new self(null, [], [], [], [new Question('target.reading', "{$lead}Which drive is inside? Start any "
+        return new self(null, [], [], [], [new Question(Question::DRIVE_READING, "{$lead}Which drive is inside? Start any "
             .'live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact '
             .'bytes.', [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
     }

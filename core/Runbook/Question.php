@@ -10,6 +10,9 @@ use Cobblestone\Document\Fields;
 /** Something a rule needs and nobody knows; says what its answer decides (rules A1, J13). */
 final readonly class Question
 {
+    /** Asked for by a reading of the drives, or by what is printed on the one that is meant. */
+    public const DRIVE_READING = 'target.reading';
+
     /**
      * @param  string  $fact  the fact an answer sets
      * @param  array<string, string>  $options  value => words; empty where the answer is typed
@@ -27,6 +30,12 @@ final readonly class Question
         public array $shuts = [],
         public array $until = [],
     ) {
+    }
+
+    /** Whether it is answered by reading a drive rather than by a word. */
+    public function isReading(): bool
+    {
+        return $this->fact === self::DRIVE_READING;
     }
 
     /** Whether some stone waits for the answer. */

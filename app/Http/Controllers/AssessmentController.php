@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\ChangeBrief;
 use App\Bridge\JobBridge;
 use App\Models\Job;
+use App\View\AssessmentPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,7 +15,13 @@ final class AssessmentController
 {
     public function show(Job $job, JobBridge $bridge): View
     {
-        return view('jobs.assessment', ['job' => $job, 'progress' => $bridge->progress($job)]);
+        $progress = $bridge->progress($job);
+
+        return view('jobs.assessment', [
+            'job' => $job,
+            'progress' => $progress,
+            'page' => new AssessmentPage($progress->plan),
+        ]);
     }
 
     /** A way that did not help: the path is computed with the next gentlest. */

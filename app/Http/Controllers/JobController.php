@@ -10,8 +10,11 @@ use App\Http\Asked;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\Models\LogRecord;
+use App\View\BecauseColumn;
 use App\View\CoreSample;
 use App\View\JobLine;
+use App\View\JobPage;
+use App\View\JobStanding;
 use App\View\ShelfFor;
 use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\View\View;
@@ -60,22 +63,36 @@ final class JobController
             $progress->plan->step(Asked::text($request, 'stone')) ??
             ($progress->current() ?? $progress->plan->steps[0]);
 
+        $zone = (string) config('cobblestone.timezone');
+        $earlier = $job->machine_serial === null
+            ? null
+            : Job::query()
+                ->where('machine_serial', $job->machine_serial)
+                ->where('id', '<', $job->id)
+                ->latest('id')
+                ->first();
+
         return view('jobs.show', [
             'job' => $job,
             'progress' => $progress,
             'step' => $chosen,
+            'because' => BecauseColumn::of($progress->plan, $chosen),
             'items' => PathDrawing::items($progress, $chosen->id),
-            'before' => $job->machine_serial === null
-                    ? null
-                    : Job::query()
-                        ->where('machine_serial', $job->machine_serial)
-                        ->where('id', '<', $job->id)
-                        ->latest('id')
-                        ->first(),
-            'rollback' => Reminders::rollback($progress, (string) config('cobblestone.timezone')),
             'shelf' => ShelfFor::step($progress->plan, $chosen->id),
-            'cores' => CoreSample::of($progress->plan->layouts),
-            'revision' => $job->revision > 1 ? $job->currentRevision() : null,
+            'standing' => new JobStanding(
+                $job,
+                $progress,
+                $earlier,
+                Reminders::rollback($progress, $zone),
+                $zone,
+            ),
+            'page' => new JobPage(
+                $job,
+                $progress,
+                $chosen,
+                $job->revision > 1 ? $job->currentRevision() : null,
+                CoreSample::of($progress->plan->layouts),
+            ),
         ]);
     }
 

@@ -9,6 +9,7 @@ use App\Bridge\JobBridge;
 use App\Drawing\PressDrawing;
 use App\Http\Asked;
 use App\Models\Job;
+use App\View\BecauseColumn;
 use App\View\RunBeside;
 use App\View\RunPage;
 use App\View\ShelfFor;
@@ -43,6 +44,7 @@ final class RunController
         return view('run.show', [
             'job' => $job,
             'step' => $step,
+            'because' => BecauseColumn::of($progress->plan, $step),
             'page' => new RunPage(
                 $job,
                 $progress,

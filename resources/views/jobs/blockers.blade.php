@@ -1,0 +1,13 @@
+@if ($blockers !== [])
+<div class="panel stop-panel" role="alert">
+<h2>{{ \App\View\BlockerWords::heading($blockers) }}</h2>
+<ul>
+@foreach ($blockers as $blocker)
+<li>
+{{ $blocker->reason }} <span class="rule">{{ $blocker->rule }}</span>
+<span class="fine">{{ \App\View\BlockerWords::of($blocker) }}</span>
+</li>
+@endforeach
+</ul>
+</div>
+@endif
