@@ -5,9 +5,14 @@ namespace App\Http\Controllers;
 use App\Actions\ReplanJob;
 use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueStore;
+use App\Http\Requests\IntakeForm;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
+use App\View\FactsPage;
+use App\View\IntakePage;
+use App\View\ReadingLine;
 use App\View\ReturnTo;
+use Cobblestone\Runbook\Plan;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -16,11 +21,15 @@ final class IntakeController
 {
     public function edit(Job $job, JobBridge $bridge, CatalogueStore $store): View
     {
+        $brief = $bridge->brief($job);
+        $machine = is_array($brief['machine'] ?? null) ? $brief['machine'] : [];
+        $facts = is_array($machine['facts'] ?? null) ? $machine['facts'] : [];
+
         return view('jobs.intake', [
             'job' => $job,
-            'brief' => $bridge->brief($job),
-            'plan' => $job->currentPlan()->plan,
-            'catalogue' => $store->catalogue(),
+            'form' => new IntakePage($brief, $store->catalogue(), IntakeForm::KINDS),
+            'page' => new FactsPage(Plan::fromArray($job->currentPlan()->plan), $facts),
+            'readings' => ReadingLine::of($machine['readings'] ?? []),
         ]);
     }
 

@@ -7,11 +7,13 @@ use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueStore;
 use App\Drawing\PathDrawing;
 use App\Http\Asked;
+use App\Http\Requests\IntakeForm;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\Models\LogRecord;
 use App\View\BecauseColumn;
 use App\View\CoreSample;
+use App\View\IntakePage;
 use App\View\JobLine;
 use App\View\JobPage;
 use App\View\JobStanding;
@@ -45,7 +47,7 @@ final class JobController
 
     public function create(CatalogueStore $store): View
     {
-        return view('jobs.new', ['catalogue' => $store->catalogue(), 'brief' => []]);
+        return view('jobs.new', ['form' => new IntakePage([], $store->catalogue(), IntakeForm::KINDS)]);
     }
 
     public function store(IntakeRequest $request, OpenJob $open): RedirectResponse

@@ -8,6 +8,7 @@ use App\Http\Requests\ReadingRequest;
 use App\Models\Job;
 use App\Models\LearnedFact;
 use App\View\ReturnTo;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -78,7 +79,7 @@ final class ReadingController
             $fact === null ||
             $fact['certainty'] !== 'known' ||
             ! is_scalar($fact['value']) ||
-            preg_match('/^(target|owner|drive|swap|machine\.serial)/', $fact['name']) === 1
+            ! FactRegistry::isOfModel($fact['name'])
         ) {
             throw ValidationException::withMessages([
                 'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one '

@@ -64,6 +64,12 @@ final class FactRegistry
         return array_filter($fields, is_string(...));
     }
 
+    /** Whether it holds for every machine of a model, and not for this one, its owner or its job. */
+    public static function isOfModel(string $name): bool
+    {
+        return self::find($name)?->owner === FactOwner::Model;
+    }
+
     /** "firmware.secure_boot" as a person says it. */
     public static function spoken(string $name): string
     {

@@ -1,61 +1,58 @@
-@php($machine = $brief['machine'] ?? [])
-@php($typedMachine = old('machine', $machine['model'] ?? $machine['kind'] ?? ''))
-@php($backup = $brief['backup'] ?? [])
-@php($image = $brief['image'] ?? '')
-@php($chosenImage = old('image', is_array($image) ? 'other' : $image))
 <div class="row g-3">
-<div class="col-md-6"><label class="form-label" for="machine">Machine</label>
-<input id="machine" name="machine" class="form-control" list="models" value="{{ $typedMachine }}" maxlength="120" autocomplete="off" {{ $brief === [] ? 'autofocus' : '' }} aria-describedby="machine-help wrong-machine">
-<datalist id="models">@foreach ($catalogue->machines() as $id => $model)<option value="{{ $model->title() }}">@endforeach @foreach (\App\Http\Requests\IntakeForm::KINDS as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</datalist>
-<div class="form-text" id="machine-help">A few letters of the model, such as “d 13” or “xl”. Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” for a stick only.</div>@include('parts.error', ['field' => 'machine'])</div>
-<div class="col-md-6"><label class="form-label" for="image">What goes on it</label>
-<select id="image" name="image" class="form-select">@if ($brief === [])<option value="" @selected($chosenImage === '')>what this model usually gets</option>@endif @foreach ($catalogue->images() as $id => $entry)<option value="{{ $id }}" @selected($chosenImage === $id)>{{ $entry->name }} {{ $entry->version }}</option>@endforeach<option value="other" @selected($chosenImage === 'other')>an image that is not on the shelf</option></select>@include('parts.error', ['field' => 'image'])</div>
-<div class="col-md-6"><label class="form-label" for="goal">Kind of job</label>
-<select id="goal" name="goal" class="form-select">@foreach (\Cobblestone\Runbook\JobKind::cases() as $goal)<option value="{{ $goal->value }}" @selected(old('goal', $brief['goal'] ?? 'clean-install') === $goal->value)>{{ $goal->title() }}</option>@endforeach</select>@include('parts.error', ['field' => 'goal'])</div>
+<div class="col-md-6">
+<label class="form-label" for="machine">Machine</label>
+<input id="machine" name="machine" class="form-control" list="models" value="{{ $form->machine() }}" maxlength="120"
+ autocomplete="off" {{ $form->isNew() ? 'autofocus' : '' }} aria-describedby="machine-help wrong-machine">
+<datalist id="models">
+@foreach ($form->models() as $title => $words)
+<option value="{{ $title }}">{{ $words }}</option>
+@endforeach
+</datalist>
+<div class="form-text" id="machine-help">
+A few letters of the model, such as “d 13” or “xl”.
+Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” for a stick only.
 </div>
-<details class="more" @if ($errors->hasAny(['update_reason', 'card_new', 'licence_edition', 'depends', 'system_id']) || isset($brief['update']) || isset($brief['card']) || isset($brief['depends'])) open @endif><summary>What some kinds of job ask for</summary>
+@include('parts.error', ['field' => 'machine'])
+</div>
+<x-field :field="$form->image()"/>
+<x-field :field="$form->kind()"/>
+</div>
+<x-fields :group="$form->ofKinds()"/>
+<x-fields :group="$form->notHeld()"/>
+<x-fields :group="$form->kept()">
+<div class="col-12 choices">
+<span class="form-label">Does anything on it have to be kept?</span>
+@foreach ($form::KEEP as $value => $words)
+<label><input type="radio" name="keep" value="{{ $value }}" @checked($form->keep() === $value)> {{ $words }}</label>
+@endforeach
+@include('parts.error', ['field' => 'keep'])
+</div>
+</x-fields>
+<details class="more" @if ($form->more()) open @endif>
+<summary>What is there already, power, and departures from the policy</summary>
+@foreach ($form->besides() as $heading => $fields)
+<h3>{{ $heading }}</h3>
 <div class="row g-3">
-<div class="col-md-4"><label class="form-label" for="system_id">System on it now, for a repair or a card</label><select id="system_id" name="system_id" class="form-select"><option value="">as usual for the model</option>@foreach ($catalogue->systems() as $id => $system)<option value="{{ $id }}" @selected(old('system_id', is_string($brief['system'] ?? null) && ! isset($brief['image']) ? $brief['system'] : '') === $id)>{{ $system->name }}</option>@endforeach</select></div>
-<div class="col-md-4"><label class="form-label" for="licence_kind">Licence</label><select id="licence_kind" name="licence_kind" class="form-select"><option value="">not asked yet</option>@foreach (\Cobblestone\Assessment\Licence::KINDS as $value => $words)<option value="{{ $value }}" @selected(old('licence_kind', $brief['licence']['kind'] ?? '') === $value)>{{ $words }}</option>@endforeach</select></div>
-<div class="col-md-4"><label class="form-label" for="licence_edition">Edition it fits</label><input id="licence_edition" name="licence_edition" class="form-control" maxlength="120" value="{{ old('licence_edition', $brief['licence']['edition'] ?? '') }}">@include('parts.error', ['field' => 'licence_edition'])</div>
-<div class="col-md-6"><label class="form-label" for="depends">Programs and devices the owner depends on</label><input id="depends" name="depends" class="form-control" value="{{ old('depends', implode(', ', $brief['depends'] ?? [])) }}">@include('parts.error', ['field' => 'depends'])</div>
-<div class="col-md-4"><label class="form-label" for="update_reason">Reason for a firmware update</label><input id="update_reason" name="update_reason" class="form-control" maxlength="400" value="{{ old('update_reason', $brief['update']['reason'] ?? '') }}">@include('parts.error', ['field' => 'update_reason'])</div>
-<div class="col-md-2"><label class="form-label" for="update_to">To version</label><input id="update_to" name="update_to" class="form-control mono" maxlength="60" value="{{ old('update_to', $brief['update']['to'] ?? '') }}"></div>
-<div class="col-md-4"><label class="form-label" for="card_new">New graphics card</label><input id="card_new" name="card_new" class="form-control" maxlength="120" value="{{ old('card_new', $brief['card']['new'] ?? '') }}">@include('parts.error', ['field' => 'card_new'])</div>
-<div class="col-md-2"><label class="form-label" for="card_watts">Card, W</label><input id="card_watts" name="card_watts" inputmode="numeric" class="form-control mono" value="{{ old('card_watts', $brief['card']['watts'] ?? '') }}">@include('parts.error', ['field' => 'card_watts'])</div>
-<div class="col-md-2"><label class="form-label" for="card_processor_w">Processor, W</label><input id="card_processor_w" name="card_processor_w" inputmode="numeric" class="form-control mono" value="{{ old('card_processor_w', $brief['card']['processor_w'] ?? '') }}">@include('parts.error', ['field' => 'card_processor_w'])</div>
-<div class="col-md-2"><label class="form-label" for="card_supply_w">Supply, W</label><input id="card_supply_w" name="card_supply_w" inputmode="numeric" class="form-control mono" value="{{ old('card_supply_w', $brief['card']['supply_w'] ?? '') }}">@include('parts.error', ['field' => 'card_supply_w'])</div>
-</div></details>
-<details class="more" @if ($chosenImage === 'other' || $errors->hasAny(['system_name', 'image_name', 'image_bytes', 'usb_a', 'usb_c'])) open @endif><summary>Machine or image the catalogue does not hold</summary>
-<div class="row g-3">
-<div class="col-sm-6 col-lg-3"><label class="form-label" for="system_name">System</label><input id="system_name" name="system_name" class="form-control" maxlength="120" value="{{ old('system_name', is_array($brief['system'] ?? null) ? $brief['system']['name'] : '') }}">@include('parts.error', ['field' => 'system_name'])</div>
-<div class="col-sm-6 col-lg-3"><label class="form-label" for="image_name">Image file</label><input id="image_name" name="image_name" class="form-control" maxlength="200" value="{{ old('image_name', is_array($image) ? $image['name'] : '') }}">@include('parts.error', ['field' => 'image_name'])</div>
-<div class="col-sm-6 col-lg-2"><label class="form-label" for="image_bytes">Its size</label><input id="image_bytes" name="image_bytes" class="form-control mono" maxlength="40" placeholder="3.6 GB" value="{{ old('image_bytes', is_array($image) ? $image['bytes'] : '') }}">@include('parts.error', ['field' => 'image_bytes'])</div>
-<div class="col-6 col-lg-2"><label class="form-label" for="usb_c">USB-C sockets</label><input id="usb_c" name="usb_c" inputmode="numeric" class="form-control mono" value="{{ old('usb_c', $machine['ports']['usb-c'] ?? 1) }}">@include('parts.error', ['field' => 'usb_c'])</div>
-<div class="col-6 col-lg-2"><label class="form-label" for="usb_a">USB-A sockets</label><input id="usb_a" name="usb_a" inputmode="numeric" class="form-control mono" value="{{ old('usb_a', $machine['ports']['usb-a'] ?? 0) }}">@include('parts.error', ['field' => 'usb_a'])</div>
-<div class="col-sm-6"><label class="form-label" for="machine_title">What to call the machine</label><input id="machine_title" name="machine_title" class="form-control" maxlength="120" value="{{ old('machine_title', $machine['title'] ?? '') }}"></div>
-</div></details>
-<details class="more" @if ($brief !== [] || old('keep') || $errors->hasAny(['backup_bytes', 'dest_free', 'dest_rate', 'backup_files', 'keep'])) open @endif><summary>What has to be kept</summary>
-<div class="row g-3">
-<div class="col-12 choices"><span class="form-label">Does anything on it have to be kept?</span> @foreach (['' => 'not asked yet', 'some' => 'yes, copy it first', 'nothing' => 'no, the owner says so in writing'] as $value => $words)<label><input type="radio" name="keep" value="{{ $value }}" @checked(old('keep', $machine['facts']['owner.keep'] ?? $backup['keep'] ?? '') === $value)> {{ $words }}</label>@endforeach @include('parts.error', ['field' => 'keep'])</div>
-<div class="col-md-6"><label class="form-label" for="folders">Folders to copy</label><input id="folders" name="folders" class="form-control" value="{{ old('folders', implode(', ', $backup['folders'] ?? [])) }}">@include('parts.error', ['field' => 'folders'])</div>
-<div class="col-md-6"><label class="form-label" for="seen_folders">Folders seen on it, the others too</label><input id="seen_folders" name="seen_folders" class="form-control" value="{{ old('seen_folders', implode(', ', $backup['seen_folders'] ?? [])) }}"></div>
-<div class="col-6 col-md-3"><label class="form-label" for="backup_bytes">Together</label><input id="backup_bytes" name="backup_bytes" class="form-control mono" placeholder="24.1 GB" value="{{ old('backup_bytes', $backup['bytes'] ?? '') }}">@include('parts.error', ['field' => 'backup_bytes'])</div>
-<div class="col-6 col-md-3"><label class="form-label" for="backup_files">Files</label><input id="backup_files" name="backup_files" inputmode="numeric" class="form-control mono" value="{{ old('backup_files', $backup['files'] ?? '') }}">@include('parts.error', ['field' => 'backup_files'])</div>
-<div class="col-6 col-md-3"><label class="form-label" for="backup_largest">Largest file</label><input id="backup_largest" name="backup_largest" class="form-control mono" placeholder="5.1 GB" value="{{ old('backup_largest', $backup['largest_bytes'] ?? '') }}">@include('parts.error', ['field' => 'backup_largest'])</div>
-<div class="col-6 col-md-3"><label class="form-label" for="dest_fs">File system there</label><select id="dest_fs" name="dest_fs" class="form-select"><option value="">not known</option>@foreach (['fat32' => 'FAT32', 'exfat' => 'exFAT', 'ntfs' => 'NTFS', 'ext4' => 'ext4', 'other' => 'another'] as $value => $words)<option value="{{ $value }}" @selected(old('dest_fs', $backup['destination']['file_system'] ?? '') === $value)>{{ $words }}</option>@endforeach</select></div>
-<div class="col-md-6"><label class="form-label" for="dest_name">Copied to</label><input id="dest_name" name="dest_name" class="form-control" value="{{ old('dest_name', $backup['destination']['name'] ?? '') }}">@include('parts.error', ['field' => 'dest_name'])</div>
-<div class="col-6 col-md-3"><label class="form-label" for="dest_free">Free there</label><input id="dest_free" name="dest_free" class="form-control mono" placeholder="410 GB" value="{{ old('dest_free', $backup['destination']['free_bytes'] ?? '') }}">@include('parts.error', ['field' => 'dest_free'])</div>
-<div class="col-6 col-md-3"><label class="form-label" for="dest_rate">Its rate, MB/s</label><input id="dest_rate" name="dest_rate" class="form-control mono" value="{{ old('dest_rate', $backup['destination']['mb_s'] ?? '') }}">@include('parts.error', ['field' => 'dest_rate'])</div>
-</div></details>
-@include('jobs.form-more')
-<details class="more" @if (old('lsblk') || $errors->has('lsblk')) open @endif><summary>Reading of its drives{{ isset($machine['lsblk']) || array_filter($machine['readings'] ?? [], fn ($one) => $one['tool'] === 'lsblk') ? ' (read; paste again to replace it)' : '' }}</summary>
-<label class="form-label" for="lsblk">What <code>lsblk -J -b</code> prints on the machine; best with <code>-o +SERIAL,WWN,MODEL,START,LOG-SEC,PHY-SEC,PTTYPE,PARTTYPE,PARTUUID,FSTYPE,FSUSED,LABEL,TRAN,RM</code></label>
-<textarea id="lsblk" name="lsblk" class="form-control mono" rows="6" spellcheck="false">{{ old('lsblk') }}</textarea>@include('parts.error', ['field' => 'lsblk'])
+@foreach ($fields as $field)
+<x-field :field="$field"/>
+@endforeach
+</div>
+@endforeach
+@if ($form->said() !== '')
+<p class="fine mt-2"><b>Said in the brief</b>, and kept: {{ $form->said() }}</p>
+@endif
 </details>
-<details class="more" @if ($errors->hasAny(['title', 'owner', 'slot'])) open @endif><summary>Name, owner, slot</summary>
-<div class="row g-3">
-<div class="col-md-6"><label class="form-label" for="title">Name of the job</label><input id="title" name="title" class="form-control" maxlength="120" value="{{ old('title', $brief['title'] ?? '') }}" placeholder="the model's name">@include('parts.error', ['field' => 'title'])</div>
-<div class="col-md-4"><label class="form-label" for="owner">Owner</label><input id="owner" name="owner" class="form-control" maxlength="120" value="{{ old('owner', $brief['owner'] ?? '') }}" placeholder="the owner">@include('parts.error', ['field' => 'owner'])</div>
-<div class="col-md-2"><label class="form-label" for="slot">Slot</label><input id="slot" name="slot" inputmode="numeric" class="form-control mono" value="{{ old('slot', $brief['slot'] ?? '') }}">@include('parts.error', ['field' => 'slot'])</div>
-</div></details>
+<details class="more" @if (old('lsblk') || $errors->has('lsblk')) open @endif>
+<summary>Reading of its drives
+@if ($form->drivesAreRead())
+(read; paste again to replace it)
+@endif
+</summary>
+<label class="form-label" for="lsblk">
+What <code>lsblk -J -b</code> prints on the machine; best with
+<code>-o +SERIAL,WWN,MODEL,START,LOG-SEC,PHY-SEC,PTTYPE,PARTTYPE,PARTUUID,FSTYPE,FSUSED,LABEL,TRAN,RM</code>
+</label>
+<textarea id="lsblk" name="lsblk" class="form-control mono" rows="6" spellcheck="false">{{ old('lsblk') }}</textarea>
+@include('parts.error', ['field' => 'lsblk'])
+</details>
+<x-fields :group="$form->names()"/>

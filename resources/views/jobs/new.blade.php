@@ -1,9 +1,15 @@
 @extends('layout')
 @section('title', 'New job')
 @section('content')
-<header class="head"><h1>New job</h1><span class="goal">machine, what goes on it, what kind of job</span></header>
-<form method="post" action="/jobs" class="panel intake">@csrf
+<header class="head">
+<h1>New job</h1><span class="goal">machine, what goes on it, what kind of job</span>
+</header>
+<form method="post" action="/jobs" class="panel intake">
+@csrf
 @include('jobs.form')
-<div class="acts"><button class="btn go">Show the path <kbd>Enter</kbd></button><span class="fine">Only machine and image are needed. The rest can follow when a rule asks for it.</span></div>
+<div class="acts">
+<button class="btn go">Show the path <kbd>Enter</kbd></button>
+<span class="fine">Only machine and image are needed. The rest can follow when a rule asks for it.</span>
+</div>
 </form>
 @endsection
