@@ -6,6 +6,7 @@ use App\Bridge\JobBridge;
 use App\Devices\LongLists;
 use App\Http\Asked;
 use App\Models\Job;
+use App\View\BackupPage;
 use Cobblestone\Assessment\Backup\Manifest;
 use Cobblestone\Assessment\Backup\ManifestComparison;
 use Cobblestone\Inventory\UnreadableInventory;
@@ -23,7 +24,7 @@ final class BackupController
 
     public function show(Job $job, JobBridge $bridge): View
     {
-        return view('jobs.backup', ['job' => $job, 'progress' => $bridge->progress($job), 'compared' => null]);
+        return view('jobs.backup', ['job' => $job, 'page' => new BackupPage($bridge->progress($job))]);
     }
 
     public function compare(Job $job, Request $request, JobBridge $bridge): View
@@ -44,22 +45,20 @@ final class BackupController
 
             return view('jobs.backup', [
                 'job' => $job,
-                'progress' => $bridge->progress($job),
-                'compared' => $compared,
-                'notes' => $notes,
-                'bytes' => $bytes,
-                'typed' => [],
+                'page' => new BackupPage($bridge->progress($job), $compared, $notes, $bytes),
             ]);
         }
         [$source, $copy] = [$this->manifest($request, 'source'), $this->manifest($request, 'copy')];
 
         return view('jobs.backup', [
             'job' => $job,
-            'progress' => $bridge->progress($job),
-            'compared' => ManifestComparison::of($source, $copy),
-            'notes' => [...$source->notes, ...$copy->notes],
-            'bytes' => ['source' => $source->bytes(), 'copy' => $copy->bytes()],
-            'typed' => ['source' => self::kept($request, 'source'), 'copy' => self::kept($request, 'copy')],
+            'page' => new BackupPage(
+                $bridge->progress($job),
+                ManifestComparison::of($source, $copy),
+                [...$source->notes, ...$copy->notes],
+                ['source' => $source->bytes(), 'copy' => $copy->bytes()],
+                ['source' => self::kept($request, 'source'), 'copy' => self::kept($request, 'copy')],
+            ),
         ]);
     }
 

@@ -8,6 +8,7 @@ use App\Bridge\BenchClock;
 use App\Bridge\JobBridge;
 use App\Http\Requests\MemorySheetRequest;
 use App\Models\Job;
+use App\View\MemoryPage;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Brief\MemoryBlock;
 use Illuminate\Contracts\View\View;
@@ -18,16 +19,19 @@ use Illuminate\Validation\ValidationException;
 /** The memory sheet: what stands where, the results, the next test, the verdict. */
 final class MemoryController
 {
-    public function show(Job $job, JobBridge $bridge): View
+    public function show(Job $job, Request $request, JobBridge $bridge): View
     {
         $brief = $bridge->brief($job);
         $entry = $brief['memory'] ?? null;
 
         return view('jobs.memory', [
             'job' => $job,
-            'entry' => $entry,
-            'sheet' => $entry === null ? null : MemorySheet::of(MemoryBlock::fromArray($entry)),
-            'start' => $entry ?? $bridge->memoryStart($job),
+            'mayWork' => $job->isOpen() && $request->user()?->mayWork() === true,
+            'page' => new MemoryPage(
+                $entry === null ? null : MemorySheet::of(MemoryBlock::fromArray($entry)),
+                $entry ?? $bridge->memoryStart($job),
+                $entry ?? [],
+            ),
         ]);
     }
 
