@@ -33,8 +33,8 @@ final class CrossingDrawing
 
     /**
      * @param  array<string, mixed>  $start  one power-on of a rehearsal
-     * @return list<array{name: string, kind: string, width: int, shape: string, words: string}> kind: stands,
-     *     missing, beyond or bank
+     * @return list<array{name: string, kind: string, width: int, box: string, middle: float|int, shape: string,
+     *     words: string}>  kind: stands, missing, beyond or bank
      */
     public static function stones(array $start, string $seed): array
     {
@@ -56,6 +56,19 @@ final class CrossingDrawing
         }
 
         return $stones;
+    }
+
+    /**
+     * What the drawing shows, for who cannot see it.
+     *
+     * @param  array<string, mixed>  $start
+     */
+    public static function words(array $start): string
+    {
+        $missing = array_values(array_filter($start['stones'], static fn (array $stone): bool => ! $stone['holds']));
+
+        return count($start['stones']).' stones, '.
+            ($missing === [] ? 'all of them stand' : "missing: {$missing[0]['name']}");
     }
 
     /** The far bank: what was wanted, reached or not. */
@@ -81,7 +94,10 @@ final class CrossingDrawing
         return $path;
     }
 
-    /** @return array{name: string, kind: string, width: int, shape: string, words: string} */
+    /**
+     * @return array{name: string, kind: string, width: int, box: string, middle: float|int, shape: string,
+     *     words: string}
+     */
     private static function stone(string $name, string $kind, string $seed, string $words): array
     {
         $scatter = new Scatter($seed);
@@ -92,6 +108,8 @@ final class CrossingDrawing
             'name' => $name,
             'kind' => $kind,
             'width' => $width,
+            'box' => "0 0 {$width} ".self::HEIGHT,
+            'middle' => $width / 2,
             'words' => $words,
             'shape' => $kind === 'missing'
                     ? self::ripples($width, $seed)

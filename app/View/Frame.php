@@ -35,6 +35,6 @@ final class Frame
                     static fn (array $place): bool => $place[0] !== '/' && str_starts_with($path, $place[0]),
                 ),
             ) ?? ($path === '/' ? 'Bench' : null);
-        $view->with(['places' => self::PLACES, 'here' => $here, 'bell' => Auth::check() ? $this->bell->items() : []]);
+        $view->with(['places' => self::PLACES, 'here' => $here, 'bell' => Auth::check() ? BellStrip::of($this->bell->items(), (int) now()->timestamp) : null]);
     }
 }

@@ -3,6 +3,7 @@
 namespace App\View;
 
 use Cobblestone\Media\Inspection\ImageReport;
+use Cobblestone\Media\Inspection\LoaderTrust;
 
 /** Short words for lists of images; the full sentences stand on the image's own page. */
 final class ShelfWords
@@ -50,6 +51,21 @@ final class ShelfWords
         }
 
         return array_values($rows);
+    }
+
+    /** "Signed, and trusted." */
+    public static function trust(string $trust): string
+    {
+        return ucfirst(LoaderTrust::from($trust)->title()).'.';
+    }
+
+    public static function trustClass(string $trust): string
+    {
+        return match (LoaderTrust::from($trust)->isRefused()) {
+            false => 'holds',
+            true => 'bad',
+            null => '',
+        };
     }
 
     /** "12 s left", "3 min left". */

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Bridge\BellBridge;
+use App\View\BellStrip;
 use Illuminate\Contracts\View\View;
 
 final class BellController
@@ -15,6 +16,6 @@ final class BellController
     /** The strip alone, asked for again by every open page. */
     public function strip(BellBridge $bell): View
     {
-        return view('parts.bell', ['bell' => $bell->items()]);
+        return view('parts.bell', ['bell' => BellStrip::of($bell->items(), (int) now()->timestamp)]);
     }
 }

@@ -15,9 +15,10 @@ use Illuminate\Validation\ValidationException;
 
 final class PolicyController
 {
-    public function edit(): View
+    public function edit(Request $request): View
     {
         return view('policy.edit', [
+            'lead' => $request->user()?->isLead() === true,
             'policy' => BenchPolicy::present(),
             'version' => BenchPolicy::version(),
             'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get(),

@@ -9,6 +9,8 @@ use App\Jobs\HashShelfFile;
 use App\Models\BenchEvent;
 use App\Models\ShelfFile;
 use App\View\ImageCore;
+use App\View\ProofLine;
+use App\View\ShelfLine;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\Image;
 use Illuminate\Contracts\View\View;
@@ -39,11 +41,11 @@ final class ShelfController
 
         return view('shelf.index', [
             'query' => $query,
-            'files' => $files,
             'busy' => $files->contains(
                 fn (ShelfFile $file): bool => $file->here &&
                     ($file->report === null || in_array($file->hash_state, ['waiting', 'running'], true)),
             ),
+            'files' => $files->through(ShelfLine::of(...)),
             'images' => self::byName(array_map(Image::fromArray(...), $catalogue->kind('images'))),
             'drivers' => self::byName(array_map(DriverPackage::fromArray(...), $catalogue->kind('drivers'))),
         ]);
@@ -62,7 +64,7 @@ final class ShelfController
         return $entries;
     }
 
-    public function show(ShelfFile $file): View
+    public function show(ShelfFile $file, Request $request): View
     {
         $report = $file->inspected();
 
@@ -70,6 +72,8 @@ final class ShelfController
             'file' => $file,
             'report' => $report,
             'core' => $report === null ? null : ImageCore::of($report),
+            'proof' => ProofLine::of($file),
+            'mayWork' => $request->user()?->mayWork() === true,
             'events' => BenchEvent::query()
                 ->with('user')
                 ->whereIn('kind', ['checksum-changed', 'image-described'])

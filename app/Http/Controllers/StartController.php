@@ -6,7 +6,7 @@ use App\Bridge\StickRegister;
 use App\Bridge\StickRehearsal;
 use App\Catalogue\CatalogueStore;
 use App\Models\ShelfFile;
-use Cobblestone\Boot\StickStart;
+use App\View\ModelStart;
 use Illuminate\Contracts\View\View;
 
 /** A stick, or an image that is written as it is, against every model of the catalogue (rules B, J1). */
@@ -44,9 +44,8 @@ final class StartController
         return view('sticks.starts', [
             'title' => $title,
             'back' => $back,
-            'there' => $rows !== [],
             'rows' => array_map(
-                static fn (array $row): array => [...$row, 'start' => StickStart::toArray($row['possible'])],
+                static fn (array $row): ModelStart => ModelStart::of($row['id'], $row['title'], $row['possible']),
                 $rows,
             ),
         ]);

@@ -17,6 +17,7 @@ use App\Models\StickBuild;
 use App\Models\StickEvent;
 use App\Models\StickState;
 use App\View\StickCore;
+use App\View\StickLine;
 use Cobblestone\Media\Build\StickCondition;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -30,37 +31,24 @@ final class StickController
     {
         $query = mb_strtolower(mb_substr(trim(Asked::text($request, 'q')), 0, 100));
         $states = StickState::query()->get()->keyBy('slug');
+        $builds = [];
+        /** @var StickBuild $build */
+        foreach (StickBuild::query()->whereIn('state', ['queued', 'running'])->get() as $build) {
+            $builds[$build->slug] = $build;
+        }
         $rows = [];
         foreach ($register->all() as $slug => $stick) {
             $state = $states[$slug] ?? StickState::unrecorded($slug);
-            $row = ['stick' => $stick, 'state' => $state, 'condition' => $register->condition($state)];
-            if (
-                $query === '' ||
-                str_contains(
-                    mb_strtolower(
-                        "{$stick->name} {$stick->serial} {$slug} ".
-                            ($state->content['title'] ?? ($stick->contents ?? '')).
-                            ' '.
-                            ($state->content['label'] ?? ''),
-                    ),
-                    $query,
-                )
-            ) {
-                $rows[$slug] = $row;
+            $line = new StickLine($stick, $state, $register->condition($state), $builds[$slug] ?? null);
+            if ($query === '' || $line->answers($query)) {
+                $rows[] = $line;
             }
         }
 
-        return view('sticks.index', [
-            'rows' => $rows,
-            'query' => $query,
-            'builds' => StickBuild::query()
-                ->whereIn('state', ['queued', 'running'])
-                ->get()
-                ->keyBy('slug'),
-        ]);
+        return view('sticks.index', ['rows' => $rows, 'query' => $query]);
     }
 
-    public function show(string $slug, StickRegister $register): View
+    public function show(string $slug, Request $request, StickRegister $register): View
     {
         $stick = $register->find($slug) ?? abort(404, 'The register has no such stick.');
         $state = $register->look($slug);
@@ -71,7 +59,8 @@ final class StickController
         return view('sticks.show', [
             'slug' => $slug,
             'stick' => $stick,
-            'state' => $state,
+            'c' => $state->content ?? [],
+            'mayWork' => $request->user()?->mayWork() === true,
             'condition' => $register->condition($state),
             'gone' => ! is_file($device->path()) || $register->isGone($slug),
             'core' => StickCore::of(
@@ -177,7 +166,7 @@ final class StickController
 
         return view('sticks.label', [
             'stick' => $stick,
-            'state' => $state,
+            'content' => $state->content,
             'code' => StickLabel::code($slug, $state->content ?? []),
         ]);
     }

@@ -49,6 +49,7 @@ final class WayController
 
         return view('shelf.ways', [
             'file' => $file,
+            'mayWork' => $request->user()?->mayWork() === true,
             'report' => $report,
             'sticks' => $sticks,
             'stick' => $stick,

@@ -2,11 +2,10 @@
 @section('title', "Path of {$job->title}")
 @section('page-class', 'paper')
 @section('content')
-@php($p = $progress->plan)
 <div class="sheet">
-<header><div><b>{{ $job->title }}</b><br>{{ $p->job->system }} on {{ $p->job->machine }}</div><div class="num">job {{ sprintf('%04d', $job->id) }}, revision {{ $job->revision }}</div></header>
+<header><div><b>{{ $job->title }}</b><br>{{ $progress->plan->job->system }} on {{ $progress->plan->job->machine }}</div><div class="num">job {{ sprintf('%04d', $job->id) }}, revision {{ $job->revision }}</div></header>
 <p class="fine">For reading while the only computer restarts. What is done here is entered into the job afterwards.</p>
-<ol class="paper-path">@foreach ($p->steps as $step)<li class="{{ $step->isOneWay() ? 'one-way' : '' }}"><b>{{ $step->title }}</b> <span class="fine">{{ $step->presence->title() }}, {{ $step->time->likely->label() }}{{ $step->isOneWay() ? ', one-way' : '' }}{{ $progress->state($step)->isClosed() ? ', done' : '' }}</span>
+<ol class="paper-path">@foreach ($progress->plan->steps as $step)<li class="{{ $step->isOneWay() ? 'one-way' : '' }}"><b>{{ $step->title }}</b> <span class="fine">{{ $step->presence->title() }}, {{ $step->time->likely->label() }}{{ $step->isOneWay() ? ', one-way' : '' }}{{ $progress->state($step)->isClosed() ? ', done' : '' }}</span>
 @foreach ($step->gates as $gate)<div class="gate-line">{{ ucfirst($gate->kind->word()) }}: {{ $gate->title }}</div>@endforeach
 @foreach ($step->cautions as $caution)<div class="caution">{{ $caution }}</div>@endforeach
 <ul>@foreach ($step->instructions as $line)<li>@words($line)</li>@endforeach</ul>

@@ -3,7 +3,6 @@
 @section('content')
 <header class="head"><h1>Policy</h1><span class="goal">where good technicians disagree, this bench does it like this; a job can depart from it</span><span class="ms-auto acts-inline">@if (auth()->user()->isLead())<a class="btn" href="/retention">How long contents are kept</a> <a class="btn" href="/people">People</a> @endif<a class="btn" href="/account">Your account</a></span></header>
 @if (session('did') === 'saved')<p class="saved" role="status">Saved. Paths computed from now on follow it; paths that exist stay as they are until they are computed again.</p>@endif
-@php($lead = auth()->user()->isLead())
 <form method="post" action="/policy">@csrf<input type="hidden" name="as_seen" value="{{ $version }}">
 <div class="cols even">@foreach (\Cobblestone\Policy\Policy::SCHOOLS as $school => $options)<fieldset class="panel school" @disabled(! $lead)><legend>{{ \Cobblestone\Policy\Policy::title($school) }} <span class="rule">{{ \Cobblestone\Policy\Policy::rule($school) }}</span></legend>
 @foreach ($options as $option => $words)<label><input type="radio" name="{{ $school }}" value="{{ $option }}" @checked(old($school, $policy->school($school)) === $option)> <span>{{ $words }}</span></label>@endforeach</fieldset>@endforeach</div>

@@ -1,7 +1,6 @@
 @extends('layout')
 @section('title', "Ways for {$file->title()}")
 @section('content')
-@php($mayWork = auth()->user()->mayWork())
 <header class="head"><h1>{{ $file->title() }}</h1><span class="goal">ways from this image to a stick</span><a class="btn ms-auto" href="/shelf/{{ $file->id }}">The image</a></header>
 @if ($report->isDamaged())<div class="panel stop-panel" role="alert"><p><b>This image is damaged.</b> {{ $report->damage[0] }}</p></div>@endif
 @if ($file->proof() === 'different')<div class="panel stop-panel" role="alert"><p><b>Its checksum is not the published one.</b> Fetch it again before a stick is made from it.</p></div>@endif
@@ -20,10 +19,10 @@
 @if ($stick)<p class="fine">For a stick on another computer, without building it here: @foreach ($comparison->ways as $way)@if ($way->isPossible() && $way->key !== 'two-partitions')<a href="/shelf/{{ $file->id }}/plan?{{ http_build_query(['stick' => $stick->id, 'way' => $way->key, 'drivers' => $drivers, 'what' => 'make-stick.sh']) }}" hx-boost="false" download>script, {{ lcfirst($way->title) }}</a>@if (! $loop->last) · @endif @endif @endforeach</p>@endif
 @else<p class="wrong">No way leads from this image to {{ $stick?->name ?? 'a stick' }}.{{ $sticks === [] ? ' The register holds no sticks: add some to the catalogue.' : ' Choose a larger stick, or another image.' }}</p>@endif</div>
 @if ($under)<div class="panel"><p><b>{{ $stick->name }} is being built right now.</b> <a href="/sticks/{{ $stick->id }}/builds/{{ $under->id }}">See how far it is.</a></p></div>
-@elseif ($stick && $mayWork && $comparison->decision)@php($now = $sticks[$stick->id])
-@if (! $now->contentsMayGo)<div class="panel stop-panel"><p><b>What is on {{ $stick->name }} must stay:</b> {{ $stick->contents }}. Choose another stick.</p></div>
+@elseif ($stick && $mayWork && $comparison->decision)
+@if (! $stick->contentsMayGo)<div class="panel stop-panel"><p><b>What is on {{ $stick->name }} must stay:</b> {{ $stick->contents }}. Choose another stick.</p></div>
 @elseif ($condition === \Cobblestone\Media\Build\StickCondition::Retired)<div class="panel stop-panel"><p><b>{{ $stick->name }} is retired.</b> Choose another stick.</p></div>
-@else<section class="panel one-way-panel"><div class="strip"><p class="strip-what"><b>{{ $stick->name }}</b>, {{ number_format($stick->size()->count, 0, '.', ' ') }} bytes{{ $stick->serial ? ', serial' : '' }} @if ($stick->serial)<code>{{ \Cobblestone\Runbook\Confirmation::mask($stick->serial) }}</code>@endif<br>Lost for the bench: <b>{{ $now->contents ?? 'whatever is on it' }}</b>. This cannot be undone.</p>
+@else<section class="panel one-way-panel"><div class="strip"><p class="strip-what"><b>{{ $stick->name }}</b>, {{ number_format($stick->size()->count, 0, '.', ' ') }} bytes{{ $stick->serial ? ', serial' : '' }} @if ($stick->serial)<code>{{ \Cobblestone\Runbook\Confirmation::mask($stick->serial) }}</code>@endif<br>Lost for the bench: <b>{{ $stick->contents ?? 'whatever is on it' }}</b>. This cannot be undone.</p>
 @if ($stick->serial)<label for="serial">Last four of the serial, as printed on the stick</label><input id="serial" name="serial" class="form-control mono serial" maxlength="12" autocomplete="off" autocapitalize="characters" spellcheck="false" required data-key="g">@include('parts.error', ['field' => 'serial'])@endif
 @if (! $stick->serial || $twins > 0)<p>{{ $stick->serial ? 'Another stick of the register carries the same serial' : 'This stick names no serial' }}: take all other removable drives out, compare size, model and contents, and put our label on it before it is written.</p>@endif
 @include('parts.error', ['field' => 'stick'])<button class="btn stop">It is this stick: build <kbd>Enter</kbd></button></div></section>@endif

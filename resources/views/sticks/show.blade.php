@@ -1,8 +1,6 @@
 @extends('layout')
 @section('title', $stick->name)
 @section('content')
-@php($mayWork = auth()->user()->mayWork())
-@php($c = $state->content)
 <header class="head"><h1>{{ $stick->name }}</h1><span class="goal mono">{{ $stick->serial ?? 'no serial' }}</span><span class="sum"><b class="c-{{ $condition->value }}">{{ $condition->title() }}</b></span></header>
 @if (session('said'))<div class="panel holds-panel" role="status"><p>{{ session('said') }}</p></div>@endif
 @include('parts.error', ['field' => 'check'])
