@@ -43,6 +43,48 @@ final class PortDrawing
     ) {
     }
 
+    /** What the drawing shows, for who cannot see it. */
+    public function words(): string
+    {
+        return ucfirst($this->side).' of the machine: '.implode('; ', array_map(
+            static fn (array $socket): string => $socket['words'].($socket['wanted'] ? ', this one' : ''),
+            $this->sockets,
+        ));
+    }
+
+    /** How round a socket's corners are. */
+    public function corner(string $connector): float
+    {
+        return $connector === 'usb-c' ? 4.5 : 1.5;
+    }
+
+    /**
+     * A line around the socket that is meant.
+     *
+     * @param  array{x: float, y: float, w: float, h: float, words: string, wanted: bool, connector: string}  $socket
+     */
+    public function ring(array $socket): string
+    {
+        return StoneShape::pebble(
+            $socket['x'] - 13,
+            $socket['y'] - 13,
+            $socket['w'] + 26,
+            $socket['h'] + 26,
+            $socket['words'],
+        );
+    }
+
+    /** Base line of what lies at the ends. */
+    public function base(): int
+    {
+        return self::HEIGHT - 6;
+    }
+
+    public function right(): int
+    {
+        return self::WIDTH - 14;
+    }
+
     /**
      * @param  list<Port>  $ports
      * @return self|null null where nobody wrote down which side the socket is on

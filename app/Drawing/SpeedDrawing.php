@@ -17,10 +17,10 @@ final class SpeedDrawing
 
     private const MOST = 24;
 
-    /** @var list<array{x: float, y: float, r: float, kind: string, label: string}> */
+    /** @var list<array{x: float, y: float, r: float, wide: float, slab: string, kind: string, label: string}> */
     public array $pebbles = [];
 
-    /** @var list<array{y: float, label: string}> */
+    /** @var list<array{path: string, base: float, label: string}> */
     public array $lines = [];
 
     public static function of(SpeedHistory $history): ?self
@@ -40,15 +40,24 @@ final class SpeedDrawing
         $top = max(array_map(static fn (array $run): float => max($run['writing'], $run['reading back']), $runs));
         $step = 10 ** floor(log10(max(1.0, $top)));
         for ($mark = 0.0; $mark <= $top; $mark += $top / $step > 4 ? 2 * $step : $step) {
-            $drawing->lines[] = ['y' => self::BASE - (self::RISE * $mark) / $top, 'label' => "{$mark}"];
+            $y = round(self::BASE - (self::RISE * $mark) / $top, 1);
+            $drawing->lines[] = [
+                'path' => "M44 {$y}q30 -3 60 0".str_repeat('t60 0', 7),
+                'base' => $y + 4,
+                'label' => "{$mark}",
+            ];
         }
         foreach ($runs as $i => $run) {
             $x = 60 + (self::WIDTH - 100) * (count($runs) === 1 ? 0.5 : $i / (count($runs) - 1));
             foreach (['writing', 'reading back'] as $kind) {
+                $y = round(self::BASE - (self::RISE * $run[$kind]) / $top, 1);
+                $r = round(4 + min(5, log10(max(1, $run['bytes'] / 1e6))), 1);
                 $drawing->pebbles[] = [
-                    'x' => $x,
-                    'y' => self::BASE - (self::RISE * $run[$kind]) / $top,
-                    'r' => 4 + min(5, log10(max(1, $run['bytes'] / 1e6))),
+                    'x' => round($x, 1),
+                    'y' => $y,
+                    'r' => $r,
+                    'wide' => round($r * 1.3, 1),
+                    'slab' => sprintf('M%.1f %.1fh%.1fv4h-%.1fz', $x - $r, $y, 2 * $r, 2 * $r),
                     'kind' => $kind,
                     'label' => sprintf('%s: %.1f MB/s over %.1f MB', $kind, $run[$kind], $run['bytes'] / 1e6),
                 ];

@@ -27,6 +27,16 @@ final class BenchPolicy extends Record
         return ['schools' => 'array'];
     }
 
+    /** "Which stick: smallest · Boot: one-time menu" */
+    public function words(): string
+    {
+        return implode(' · ', array_map(
+            static fn (string $school, string $option): string => Policy::title($school).": {$option}",
+            array_keys($this->schools),
+            $this->schools,
+        ));
+    }
+
     public static function present(): Policy
     {
         return Policy::of(self::query()->latest('id')->first()->schools ?? []);

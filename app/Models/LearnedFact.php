@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Cobblestone\Machine\Facts\FactRegistry;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -24,6 +25,12 @@ final class LearnedFact extends Record
     protected $table = 'learned_facts';
 
     protected $guarded = [];
+
+    /** Whether a model's entry has a place for it. */
+    public function mayEnterCatalogue(): bool
+    {
+        return isset(FactRegistry::learned()[$this->fact]) || str_starts_with($this->fact, FactRegistry::FIRMWARE);
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -73,6 +73,11 @@ final class ShelfFile extends Record
     }
 
     /** What a form about it was made from; any change of what people say of it gives another. */
+    public function isBeingHashed(): bool
+    {
+        return in_array($this->hash_state, ['waiting', 'running'], true);
+    }
+
     public function version(): string
     {
         return hash(

@@ -21,6 +21,15 @@ final class Frame
         'Find' => ['/find', '/', 'k4'],
     ];
 
+    /** How pages are swapped: an answer that says what is wrong is shown like any other. */
+    private const HTMX = [
+        'includeIndicatorStyles' => false,
+        'historyCacheSize' => 0,
+        'refreshOnHistoryMiss' => true,
+        'allowEval' => false,
+        'responseHandling' => [['code' => '204', 'swap' => false], ['code' => '[2345]..', 'swap' => true]],
+    ];
+
     public function __construct(private readonly BellBridge $bell)
     {
     }
@@ -35,6 +44,12 @@ final class Frame
                     static fn (array $place): bool => $place[0] !== '/' && str_starts_with($path, $place[0]),
                 ),
             ) ?? ($path === '/' ? 'Bench' : null);
-        $view->with(['places' => self::PLACES, 'here' => $here, 'bell' => Auth::check() ? BellStrip::of($this->bell->items(), (int) now()->timestamp) : null]);
+        $bell = Auth::check() ? BellStrip::of($this->bell->items(), (int) now()->timestamp) : null;
+        $view->with([
+            'places' => self::PLACES,
+            'here' => $here,
+            'bell' => $bell,
+            'htmx' => json_encode(self::HTMX, JSON_THROW_ON_ERROR),
+        ]);
     }
 }

@@ -2,8 +2,11 @@
 
 namespace App\View;
 
+use App\Models\ShelfFile;
+use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\Inspection\LoaderTrust;
+use Cobblestone\Media\Ways\Way;
 
 /** Short words for lists of images; the full sentences stand on the image's own page. */
 final class ShelfWords
@@ -51,6 +54,35 @@ final class ShelfWords
         }
 
         return array_values($rows);
+    }
+
+    /** Where the script is that makes this stick elsewhere. */
+    public static function script(ShelfFile $file, Stick $stick, Way $way, ?string $drivers): string
+    {
+        return "/shelf/{$file->id}/plan?".http_build_query([
+            'stick' => $stick->id, 'way' => $way->key, 'drivers' => $drivers, 'what' => 'make-stick.sh',
+        ]);
+    }
+
+    /** What an optical image's catalogues are, and its partition table. */
+    public static function tables(ImageReport $report): string
+    {
+        $names = ['iso9660' => 'ISO 9660', 'joliet' => 'Joliet', 'rock_ridge' => 'Rock Ridge', 'udf' => 'UDF'];
+        $optical = array_intersect_key($names, array_filter($report->optical ?? []));
+        $table = $report->table;
+
+        return ($optical === [] ? '' : implode(', ', $optical).'. ').
+            ($table === null ? '' : strtoupper($table['scheme'])." with sectors of {$table['sector_bytes']} B".
+                ($table['gpt_copy'] === 'backup' ? ', read from its copy at the end.' : '.'));
+    }
+
+    /** "1 204 files in 96 folders"; how many were counted. */
+    public static function counted(ImageReport $report): string
+    {
+        $files = $report->files ?? ['count' => 0, 'directories' => 0];
+
+        return number_format($files['count'], 0, '.', ' ').' files in '.
+            number_format($files['directories'], 0, '.', ' ').' folders';
     }
 
     /** "Signed, and trusted." */

@@ -59,6 +59,12 @@ final class Words
             '</time>';
     }
 
+    /** A moment in the bench's time. */
+    public static function local(\Illuminate\Support\Carbon $at, string $format): string
+    {
+        return $at->copy()->timezone((string) config('cobblestone.timezone'))->format($format);
+    }
+
     /** A moment as readings and briefs write it, said in the bench's local time; other text as it is. */
     public static function moment(?string $text): string
     {

@@ -206,6 +206,7 @@ final class BuildController
             'share' => $share,
             'condition' => StickState::of($slug)->condition,
             'unfinished' => StickCondition::Unfinished,
+            'exports' => self::exports($build),
             'core' => StickCore::of(
                 'Stick · '.($stick->name ?? $slug),
                 $plan['label'] === null ? 'Written raw, with the table of the image.' : "Label {$plan['label']}.",
@@ -228,5 +229,16 @@ final class BuildController
                 $filled,
             ),
         ];
+    }
+
+    /** @return array<string, string> file => what it is; those that this build has */
+    private static function exports(StickBuild $build): array
+    {
+        return array_filter([
+            'make-stick.sh' => 'Script',
+            'table.sfdisk' => $build->plan['layout'] === null ? '' : 'Partition table',
+            'plan.json' => 'Plan',
+            'SHA256SUMS' => isset($build->result['sha256sums']) ? 'Checksums' : '',
+        ]);
     }
 }

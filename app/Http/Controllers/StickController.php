@@ -18,8 +18,10 @@ use App\Models\StickEvent;
 use App\Models\StickState;
 use App\View\StickCore;
 use App\View\StickLine;
+use App\View\StickPage;
 use Cobblestone\Media\Build\StickCondition;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -55,14 +57,21 @@ final class StickController
         $device = $register->device($slug);
         $read = StickCore::read($device->path());
         $record = $state->content['parts'] ?? null;
+        $history = WayBridge::history($slug);
 
         return view('sticks.show', [
             'slug' => $slug,
             'stick' => $stick,
-            'c' => $state->content ?? [],
             'mayWork' => $request->user()?->mayWork() === true,
-            'condition' => $register->condition($state),
-            'gone' => ! is_file($device->path()) || $register->isGone($slug),
+            'page' => new StickPage(
+                $stick,
+                $state->content ?? [],
+                $register->condition($state),
+                ! is_file($device->path()) || $register->isGone($slug),
+                StickBuild::query()->where('slug', $slug)->latest('id')->first(),
+                $history,
+                self::events($slug),
+            ),
             'core' => StickCore::of(
                 "Stick · {$stick->name}",
                 'Left what is on record, right what the stick itself says now.',
@@ -73,11 +82,8 @@ final class StickController
                 ['on record', 'read now'],
                 StickCore::scheme($device->path()),
             ),
-            'speed' => SpeedDrawing::of($history = WayBridge::history($slug)),
-            'history' => $history,
-            'events' => StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get(),
+            'speed' => SpeedDrawing::of($history),
             'version' => StickEvent::version($slug),
-            'build' => StickBuild::query()->where('slug', $slug)->latest('id')->first(),
             'images' => self::makeable(),
         ]);
     }
@@ -169,6 +175,13 @@ final class StickController
             'content' => $state->content,
             'code' => StickLabel::code($slug, $state->content ?? []),
         ]);
+    }
+
+    /** @return Collection<int, StickEvent> newest first */
+    private static function events(string $slug): Collection
+    {
+        /** @var Collection<int, StickEvent> */
+        return StickEvent::query()->where('slug', $slug)->with('user')->latest('id')->limit(60)->get();
     }
 
     /** @return list<ShelfFile> images that some stick can be made from */

@@ -28,12 +28,14 @@
 <div class="col-12 choices">
 <span class="form-label">Speed when the trouble was seen</span>
 <label><input type="radio" name="profile" value="standard" @checked($page->wasAt('standard'))> standard</label>
-<label><input type="radio" name="profile" value="faster" @checked($page->wasAt('faster'))> a faster profile was on</label>
+<label>
+<input type="radio" name="profile" value="faster" @checked($page->wasAt('faster'))> a faster profile was on</label>
 <label><input type="checkbox" name="soldered" value="1" @checked($page->isSoldered())> soldered</label>
 </div>
 </div>
 <div class="acts">
-<button class="btn {{ $page->sheet ? '' : 'go' }}">{{ $page->sheet ? 'Change what is fitted' : 'Begin the sheet' }}</button>
+<button
+ class="btn {{ $page->sheet ? '' : 'go' }}">{{ $page->sheet ? 'Change what is fitted' : 'Begin the sheet' }}</button>
 </div>
 </x-act>
 </details>

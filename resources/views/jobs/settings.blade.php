@@ -1,7 +1,8 @@
 @extends('layout')
 @section('title', "Firmware of {$job->title}")
 @section('content')
-<header class="head"><h1>{{ $job->title }}</h1><span class="goal">firmware of {{ $page->machine->title }}</span></header>
+<header class="head"><h1>{{ $job->title }}</h1>
+<span class="goal">firmware of {{ $page->machine->title }}</span></header>
 @include('jobs.tabs', ['tab' => 'settings'])
 @include('jobs.firmware-nav', ['here' => 'settings', 'updates' => $page->update !== null])
 @includeWhen($page->hasConflict(), 'jobs.questions')

@@ -1,7 +1,13 @@
 <nav class="job-tabs" aria-label="Parts of this job">
-@foreach ([['path', "/jobs/{$job->id}", 'Path', ''], ['intake', "/jobs/{$job->id}/intake", 'Intake', 'i'], ['assessment', "/jobs/{$job->id}/assessment", 'Assessment', 'a'], ['settings', "/jobs/{$job->id}/settings", 'Firmware', 'f'], ['rehearsal', "/jobs/{$job->id}/rehearsal", 'Rehearsal', 'e'], ['memory', "/jobs/{$job->id}/memory", 'Memory', 'm'], ['backup', "/jobs/{$job->id}/backup", 'Backup', 'c'], ['keys', "/jobs/{$job->id}/keys", 'Keys', ''], ['log', "/jobs/{$job->id}/log", 'Log', 'l']] as [$id, $href, $name, $key])
-@continue(in_array($id, ['intake', 'keys'], true) && ! auth()->user()->mayWork())
-<a href="{{ $href }}" @class(['here' => $tab === $id]) @if ($tab === $id) aria-current="page" @endif @if ($key !== '') data-key="{{ $key }}" @endif>{{ $name }}@if ($key !== '') <kbd>{{ $key }}</kbd>@endif</a>
+@foreach (\App\View\JobTabs::of($job, auth()->user()->mayWork()) as $id => $one)
+<a href="{{ $one['href'] }}" @class(['here' => $tab === $id]) @if ($tab === $id) aria-current="page" @endif
+ @if ($one['key'] !== '') data-key="{{ $one['key'] }}" @endif>{{ $one['name'] }}
+@if ($one['key'] !== '')
+<kbd>{{ $one['key'] }}</kbd>
+@endif
+</a>
 @endforeach
-@if (auth()->user()->mayWork() && $job->isOpen())<a class="btn go" href="/jobs/{{ $job->id }}/run{{ $tab === 'path' && request()->has('stone') ? '?stone='.urlencode((string) request('stone')) : '' }}" data-key="r">Run mode <kbd>r</kbd></a>@endif
+@if (auth()->user()->mayWork() && $job->isOpen())
+<a class="btn go" href="{{ \App\View\JobTabs::run($job, $tab) }}" data-key="r">Run mode <kbd>r</kbd></a>
+@endif
 </nav>

@@ -1,5 +1,15 @@
-<figure class="port-side"><svg viewBox="0 0 {{ \App\Drawing\PortDrawing::WIDTH }} {{ \App\Drawing\PortDrawing::HEIGHT }}" role="img" aria-label="{{ ucfirst($side->side) }} of the machine: {{ implode('; ', array_map(fn ($socket) => $socket['words'].($socket['wanted'] ? ', this one' : ''), $side->sockets)) }}">
+<figure class="port-side">
+<svg viewBox="0 0 {{ $side::WIDTH }} {{ $side::HEIGHT }}" role="img" aria-label="{{ $side->words() }}">
 <path class="body" d="{{ $side->outline }}"/>
-@foreach ($side->sockets as $socket)<rect class="{{ $socket['wanted'] ? 'wanted' : 'socket' }}" x="{{ $socket['x'] }}" y="{{ $socket['y'] }}" width="{{ $socket['w'] }}" height="{{ $socket['h'] }}" rx="{{ $socket['connector'] === 'usb-c' ? 4.5 : 1.5 }}"/>@if ($socket['wanted'])<path class="ring" d="{{ \App\Drawing\StoneShape::pebble($socket['x'] - 13, $socket['y'] - 13, $socket['w'] + 26, $socket['h'] + 26, $socket['words']) }}"/>@endif @endforeach
-<text x="14" y="{{ \App\Drawing\PortDrawing::HEIGHT - 6 }}">{{ $side->ends[0] }}</text><text class="end" x="{{ \App\Drawing\PortDrawing::WIDTH - 14 }}" y="{{ \App\Drawing\PortDrawing::HEIGHT - 6 }}">{{ $side->ends[1] }}</text></svg>
-<figcaption>{{ $caption }}</figcaption></figure>
+@foreach ($side->sockets as $socket)
+<rect class="{{ $socket['wanted'] ? 'wanted' : 'socket' }}" x="{{ $socket['x'] }}" y="{{ $socket['y'] }}"
+ width="{{ $socket['w'] }}" height="{{ $socket['h'] }}" rx="{{ $side->corner($socket['connector']) }}"/>
+@if ($socket['wanted'])
+<path class="ring" d="{{ $side->ring($socket) }}"/>
+@endif
+@endforeach
+<text x="14" y="{{ $side->base() }}">{{ $side->ends[0] }}</text>
+<text class="end" x="{{ $side->right() }}" y="{{ $side->base() }}">{{ $side->ends[1] }}</text>
+</svg>
+<figcaption>{{ $caption }}</figcaption>
+</figure>

@@ -1,13 +1,45 @@
 @extends('layout')
 @section('title', 'Policy')
 @section('content')
-<header class="head"><h1>Policy</h1><span class="goal">where good technicians disagree, this bench does it like this; a job can depart from it</span><span class="ms-auto acts-inline">@if (auth()->user()->isLead())<a class="btn" href="/retention">How long contents are kept</a> <a class="btn" href="/people">People</a> @endif<a class="btn" href="/account">Your account</a></span></header>
-@if (session('did') === 'saved')<p class="saved" role="status">Saved. Paths computed from now on follow it; paths that exist stay as they are until they are computed again.</p>@endif
+<header class="head"><h1>Policy</h1>
+<span class="goal">where good technicians disagree, this bench does it like this; a job can depart from it</span><span
+ class="ms-auto acts-inline">@if (auth()->user()->isLead())
+<a class="btn" href="/retention">How long contents are kept</a> <a class="btn" href="/people">People</a>
+@endif
+<a class="btn" href="/account">Your account</a></span></header>
+@if (session('did') === 'saved')
+<p class="saved" role="status">Saved. Paths computed from now on follow it; paths that exist stay as they are until
+they are computed again.</p>
+@endif
 <form method="post" action="/policy">@csrf<input type="hidden" name="as_seen" value="{{ $version }}">
-<div class="cols even">@foreach (\Cobblestone\Policy\Policy::SCHOOLS as $school => $options)<fieldset class="panel school" @disabled(! $lead)><legend>{{ \Cobblestone\Policy\Policy::title($school) }} <span class="rule">{{ \Cobblestone\Policy\Policy::rule($school) }}</span></legend>
-@foreach ($options as $option => $words)<label><input type="radio" name="{{ $school }}" value="{{ $option }}" @checked(old($school, $policy->school($school)) === $option)> <span>{{ $words }}</span></label>@endforeach</fieldset>@endforeach</div>
+<div class="cols even">
+@foreach (\Cobblestone\Policy\Policy::SCHOOLS as $school => $options)
+<fieldset class="panel school" @disabled(! $lead)>
+<legend>{{ \Cobblestone\Policy\Policy::title($school) }} <span
+ class="rule">{{ \Cobblestone\Policy\Policy::rule($school) }}</span></legend>
+@foreach ($options as $option => $words)
+<label>
+<input type="radio" name="{{ $school }}" value="{{ $option }}"
+ @checked(old($school, $policy->school($school)) === $option)>
+<span>{{ $words }}</span></label>
+@endforeach
+</fieldset>
+@endforeach
+</div>
 @error('policy')<p class="wrong">{{ $message }}</p>@enderror
-@if ($lead)<div class="acts"><button class="btn go">Save the policy</button></div>@else<p class="fine">A lead can change it.</p>@endif
+@if ($lead)
+<div class="acts"><button class="btn go">Save the policy</button></div>
+@else
+<p class="fine">A lead can change it.</p>
+@endif
 </form>
-@if ($history->isNotEmpty())<section class="panel"><h2>Changes</h2><ol class="log">@foreach ($history as $change)<li><span class="when">{!! \App\View\Words::time($change->created_at) !!}</span><div>{{ implode(' · ', array_map(fn ($school, $option) => \Cobblestone\Policy\Policy::title($school).': '.$option, array_keys($change->schools), $change->schools)) }} <span class="fine">{{ $change->user?->title }}</span></div></li>@endforeach</ol></section>@endif
+@if ($history->isNotEmpty())
+<section class="panel"><h2>Changes</h2><ol class="log">
+@foreach ($history as $change)
+<li><span class="when">{!! \App\View\Words::time($change->created_at) !!}</span>
+<div>{{ $change->words() }} <span class="fine">{{ $change->user?->title }}</span></div>
+</li>
+@endforeach
+</ol></section>
+@endif
 @endsection

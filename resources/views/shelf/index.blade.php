@@ -38,7 +38,11 @@ Or copy it into the folder <code>var/shelf</code>: it shows here by itself.
 @if ($files->isEmpty())
 <div class="empty">
 <p><b>{{ $query === '' ? 'The shelf is empty.' : 'Nothing on the shelf matches.' }}</b></p>
-<p>{{ $query === '' ? 'Bring an image with the button above, or copy one into var/shelf.' : 'Try a part of the name.' }}</p>
+@if ($query === '')
+<p>Bring an image with the button above, or copy one into var/shelf.</p>
+@else
+<p>Try a part of the name.</p>
+@endif
 </div>
 @else
 <div class="table-responsive" tabindex="0">

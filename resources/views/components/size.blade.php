@@ -1,0 +1,4 @@
+@props(['of'])
+<span title="{{ \App\View\SizeWords::exact($of) }}">{{
+    \App\View\SizeWords::short($of)
+}}</span>
