@@ -19,7 +19,7 @@ final class Layers
         ['Firmware', 'Hardware'],
         ['Install', 'Media'],
         ['Boot'],
-        ['Bench', 'Handover', 'Job'],
+        ['Bench', 'Findings', 'Handover', 'Job'],
     ];
 
     /** @return array<string, int> part => its layer */
