@@ -95,10 +95,8 @@ final class DemoWorld
         $this->reality->handle(
             $job,
             $user,
-            'firmware.re-enter',
-            1,
+            ['step' => 'firmware.re-enter', 'number' => 1, 'of_model' => false],
             Outcome::RecoveryKeyPrompt,
-            false,
             (int) $job->refresh()->last_entry,
         );
     }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Actions;
 
 use App\Models\BootObservation;
@@ -8,8 +10,9 @@ use App\Models\User;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
+use Cobblestone\Findings\Findings;
+use Cobblestone\Findings\StartFound;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\Wants;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -24,50 +27,31 @@ final class RecordReality
     }
 
     /**
-     * @param  bool  $ofModel  whether the technician says that this model does that
+     * @param  array{step: string, number: int, of_model: bool}  $which  which power-on, and whether this model does that
      * @param  int  $seen  id of the newest log entry the person had before them
      */
-    public function handle(
-        Job $job,
-        User $user,
-        string $step,
-        int $number,
-        Outcome $outcome,
-        bool $ofModel,
-        int $seen,
-    ): void {
-        DB::transaction(function () use ($job, $user, $step, $number, $outcome, $ofModel, $seen): void {
+    public function handle(Job $job, User $user, array $which, Outcome $outcome, int $seen): void
+    {
+        DB::transaction(function () use ($job, $user, $which, $outcome, $seen): void {
             $job = Job::locked($job->id);
             ChangedMeanwhile::check($job, $seen);
-            $plan = $job->currentPlan()->plan;
-            $start = self::start($plan, $step, $number);
-            self::keep($job, $user, $plan, $start, $outcome->value, $ofModel && $plan['job']['model'] !== null, true);
-            $entry = $this->log->write($job, $user, EntryKind::Reality, $step, [
-                'text' => 'Predicted: '.
-                    Outcome::from($start['outcome'])->title().
-                    ". Seen: {$outcome->title()}.".
-                    ($ofModel ? ' Said of the model.' : ''),
-                'predicted' => $start['outcome'],
+            $start = self::start($job, $which['step'], $which['number']);
+            $plan = $job->currentPlan()->typed();
+            $ofModel = $which['of_model'] && $plan->job->model !== null;
+            self::keep($job, $user, $start, $outcome, $ofModel, true);
+            $predicted = $start->outcome->title();
+            $entry = $this->log->write($job, $user, EntryKind::Reality, $start->step, [
+                'text' => "Predicted: {$predicted}. Seen: {$outcome->title()}.".
+                    ($which['of_model'] ? ' Said of the model.' : ''),
+                'predicted' => $start->outcome->value,
                 'seen' => $outcome->value,
-                'number' => $number,
+                'number' => $start->number,
             ]);
+            $taught = Reality::teaches($outcome, Findings::of($plan)->encryption->boundTo ?? '');
             $this->change->handle(
                 $job,
                 $user,
-                static function (array $brief) use ($step, $outcome, $plan, $user): array {
-                    $brief['seen'] = array_slice(
-                        [...$brief['seen'] ?? [], ['step' => $step, 'outcome' => $outcome->value]],
-                        -100,
-                    );
-                    foreach (
-                        Reality::teaches($outcome, (string) ($plan['assessment']['encryption']['bound_to'] ?? '')) as $fact => $value
-                    ) {
-                        $brief['machine']['facts'][$fact] = $value;
-                        $brief['machine']['facts_from'] = "seen at a start by {$user->title}";
-                    }
-
-                    return $brief;
-                },
+                static fn (array $brief): array => self::seenIn($brief, $start->step, $outcome, $taught, $user),
                 "it went otherwise: {$outcome->title()}",
                 $entry->id,
                 'outcome',
@@ -81,13 +65,12 @@ final class RecordReality
         DB::transaction(function () use ($job, $user, $step, $number, $seen): void {
             $job = Job::locked($job->id);
             ChangedMeanwhile::check($job, $seen);
-            $plan = $job->currentPlan()->plan;
-            $start = self::start($plan, $step, $number);
-            self::keep($job, $user, $plan, $start, $start['outcome'], false, true);
+            $start = self::start($job, $step, $number);
+            self::keep($job, $user, $start, $start->outcome, false, true);
             $this->log->write($job, $user, EntryKind::Reality, $step, [
-                'text' => 'As predicted: '.Outcome::from($start['outcome'])->title().'.',
-                'predicted' => $start['outcome'],
-                'seen' => $start['outcome'],
+                'text' => "As predicted: {$start->outcome->title()}.",
+                'predicted' => $start->outcome->value,
+                'seen' => $start->outcome->value,
                 'number' => $number,
             ]);
         });
@@ -96,55 +79,55 @@ final class RecordReality
     /** A step is laid: nothing was said against its prediction, which is not the same as having looked. */
     public static function laid(Job $job, User $user, string $step): void
     {
-        $plan = $job->currentPlan()->plan;
-        foreach ($plan['assessment']['rehearsal'] ?? [] as $start) {
+        foreach (Findings::of($job->currentPlan()->typed())->rehearsal as $start) {
             $known =
-                $start['step'] === $step &&
+                $start->step === $step &&
                 BootObservation::query()
                     ->where('job_id', $job->id)
                     ->where('step', $step)
-                    ->where('number', $start['number'])
+                    ->where('number', $start->number)
                     ->exists();
-            if ($start['step'] === $step && ! $known) {
-                self::keep(
-                    $job,
-                    $user,
-                    $plan,
-                    $start,
-                    $start['succeeds'] ? $start['outcome'] : PowerOn::wanted(Wants::from($start['wants']))->value,
-                    false,
-                    false,
-                );
+            if ($start->step === $step && ! $known) {
+                $seen = $start->succeeds ? $start->outcome : PowerOn::wanted($start->wants);
+                self::keep($job, $user, $start, $seen, false, false);
             }
         }
     }
 
+    private static function start(Job $job, string $step, int $number): StartFound
+    {
+        return Findings::of($job->currentPlan()->typed())->start($step, $number) ??
+            throw ValidationException::withMessages([
+                'outcome' => 'This path has no such power-on any more. Look at it again and choose once more.',
+            ]);
+    }
+
     /**
-     * @param  array<string, mixed>  $plan
+     * The brief with what was seen, and what that teaches of the machine.
+     *
+     * @param  array<string, mixed>  $brief
+     * @param  array<string, string>  $taught  fact => value
      * @return array<string, mixed>
      */
-    private static function start(array $plan, string $step, int $number): array
+    private static function seenIn(array $brief, string $step, Outcome $outcome, array $taught, User $user): array
     {
-        foreach ($plan['assessment']['rehearsal'] ?? [] as $start) {
-            if ($start['step'] === $step && $start['number'] === $number) {
-                return $start;
-            }
+        $brief['seen'] = array_slice(
+            [...$brief['seen'] ?? [], ['step' => $step, 'outcome' => $outcome->value]],
+            -100,
+        );
+        foreach ($taught as $fact => $value) {
+            $brief['machine']['facts'][$fact] = $value;
+            $brief['machine']['facts_from'] = "seen at a start by {$user->title}";
         }
-        throw ValidationException::withMessages([
-            'outcome' => 'This path has no such power-on any more. Look at it again and choose once more.',
-        ]);
+
+        return $brief;
     }
 
-    /**
-     * @param  array<string, mixed>  $plan
-     * @param  array<string, mixed>  $start
-     */
     private static function keep(
         Job $job,
         User $user,
-        array $plan,
-        array $start,
-        string $seen,
+        StartFound $start,
+        Outcome $seen,
         bool $ofModel,
         bool $looked,
     ): void {
@@ -152,13 +135,13 @@ final class RecordReality
             'job_id' => $job->id,
             'user_id' => $user->id,
             'revision' => $job->revision,
-            'step' => $start['step'],
-            'number' => $start['number'],
-            'model' => $plan['job']['model'],
-            'wants' => $start['wants'],
-            'predicted' => $start['outcome'],
-            'ground' => $start['ground'],
-            'seen' => $seen,
+            'step' => $start->step,
+            'number' => $start->number,
+            'model' => $job->currentPlan()->typed()->job->model,
+            'wants' => $start->wants->value,
+            'predicted' => $start->outcome->value,
+            'ground' => $start->ground->value,
+            'seen' => $seen->value,
             'of_model' => $ofModel,
             'looked' => $looked,
             'created_at' => now(),

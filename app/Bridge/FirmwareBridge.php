@@ -7,7 +7,7 @@ use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\UpdateBlock;
-use Cobblestone\Document\Fields;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Firmware\MemoryProfile;
 use Cobblestone\Firmware\PressSequence;
 use Cobblestone\Firmware\Setting;
@@ -131,7 +131,7 @@ final class FirmwareBridge
         [$processor, $revision] = [$machine->fact('processor')->value, $machine->fact('board.revision')->value];
         $wish =
             $plan->job->kind->rules()->updatesFirmware()
-                ? UpdateBlock::read(Fields::of($plan->assessment['update'] ?? []))
+                ? Findings::of($plan)->update
                 : new UpdateBlock();
 
         return [

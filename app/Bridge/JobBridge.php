@@ -89,7 +89,7 @@ final class JobBridge
 
     public function progressOf(Job $job, CurrentPath $path): Progress
     {
-        return Progress::of(Plan::fromArray($path->plan), $job->log());
+        return Progress::of($path->typed(), $job->log());
     }
 
     public function entry(LogRecord $entry): LogEntry

@@ -2,6 +2,8 @@
 
 namespace App\Drawing;
 
+use Cobblestone\Findings\StoneFound;
+
 /**
  * One power-on as stones from power to where one wanted to be; the one that fails is missing, and only ripples are
  * there.
@@ -32,24 +34,24 @@ final class CrossingDrawing
     private const BEYOND = ['device', 'table', 'volume', 'loader', 'signature', 'program'];
 
     /**
-     * @param  array<string, mixed>  $start  one power-on of a rehearsal
+     * @param  list<StoneFound>  $found  of one power-on
      * @return list<array{name: string, kind: string, width: int, box: string, middle: float|int, shape: string,
      *     words: string}>  kind: stands, missing, beyond or bank
      */
-    public static function stones(array $start, string $seed): array
+    public static function stones(array $found, string $seed): array
     {
         $stones = [];
         $missing = false;
-        foreach ($start['stones'] as $index => $stone) {
-            $missing = $missing || ! $stone['holds'];
+        foreach ($found as $index => $stone) {
+            $missing = $missing || ! $stone->holds;
             $stones[] = self::stone(
-                self::NAMES[$stone['name']] ?? $stone['name'],
-                $stone['holds'] ? 'stands' : 'missing',
-                "{$seed}-{$index}-{$stone['name']}",
-                $stone['words'],
+                self::NAMES[$stone->name] ?? $stone->name,
+                $stone->holds ? 'stands' : 'missing',
+                "{$seed}-{$index}-{$stone->name}",
+                $stone->words,
             );
         }
-        $last = $start['stones'][count($start['stones']) - 1]['name'];
+        $last = $found === [] ? '' : $found[count($found) - 1]->name;
         $place = array_search($last, self::BEYOND, true);
         foreach ($missing && $place !== false ? array_slice(self::BEYOND, $place + 1) : [] as $name) {
             $stones[] = self::stone(self::NAMES[$name], 'beyond', "{$seed}-{$name}", 'not reached');
@@ -61,14 +63,13 @@ final class CrossingDrawing
     /**
      * What the drawing shows, for who cannot see it.
      *
-     * @param  array<string, mixed>  $start
+     * @param  list<StoneFound>  $found
      */
-    public static function words(array $start): string
+    public static function words(array $found): string
     {
-        $missing = array_values(array_filter($start['stones'], static fn (array $stone): bool => ! $stone['holds']));
+        $missing = array_values(array_filter($found, static fn (StoneFound $stone): bool => ! $stone->holds));
 
-        return count($start['stones']).' stones, '.
-            ($missing === [] ? 'all of them stand' : "missing: {$missing[0]['name']}");
+        return count($found).' stones, '.($missing === [] ? 'all of them stand' : "missing: {$missing[0]->name}");
     }
 
     /** The far bank: what was wanted, reached or not. */

@@ -5,7 +5,16 @@ declare(strict_types=1);
 namespace App\View;
 
 use Cobblestone\Assessment\Requirement;
-use Cobblestone\Catalogue\HealthGrade;
+use Cobblestone\Findings\DriveFound;
+use Cobblestone\Findings\Findings;
+use Cobblestone\Findings\GapFound;
+use Cobblestone\Findings\MemoryFound;
+use Cobblestone\Findings\NeedFound;
+use Cobblestone\Findings\RungFound;
+use Cobblestone\Findings\SocketStage;
+use Cobblestone\Findings\SocketUse;
+use Cobblestone\Findings\SupportFound;
+use Cobblestone\Findings\TriggerFound;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Plan;
@@ -20,13 +29,16 @@ final readonly class AssessmentPage
         'harsher' => 'harsher',
     ];
 
+    private Findings $found;
+
     public function __construct(public Plan $plan)
     {
+        $this->found = Findings::of($plan);
     }
 
     public function hasLadder(): bool
     {
-        return isset($this->plan->assessment['route']);
+        return $this->found->route !== null;
     }
 
     /** "Which way: startup repair" */
@@ -38,15 +50,15 @@ final readonly class AssessmentPage
 
     public function isProvisional(): bool
     {
-        return $this->plan->assessment['route']['provisional'];
+        return $this->found->route?->provisional === true;
     }
 
     /** The question whose answer would change the way most; empty where there is none. */
     public function settles(): string
     {
-        $question = $this->plan->assessment['route']['settles'];
+        $question = $this->found->route?->settles;
 
-        return $question === null ? '' : "The answer to “{$question['text']}” would change this most.";
+        return $question === null ? '' : "The answer to “{$question}” would change this most.";
     }
 
     /** @return list<array<string, mixed>> rungs down to the one that is recommended */
@@ -64,7 +76,7 @@ final readonly class AssessmentPage
     /** "Does Tansy Desktop 7 fit: it does"; null where there is nothing to hold against it. */
     public function fits(): ?string
     {
-        $title = $this->plan->assessment['requirements']['title'] ?? null;
+        $title = $this->found->requirements?->title;
 
         return $title === null || $this->needs() === [] ? null : "Does {$this->plan->job->system} fit: {$title}";
     }
@@ -72,42 +84,38 @@ final readonly class AssessmentPage
     /** @return list<array{title: string, needs: string, has: string, verdict: string, class: string, note: string}> */
     public function needs(): array
     {
-        return array_values(array_map(static function (array $row): array {
-            $bypassable = $row['verdict'] === Requirement::SHORT && $row['bypassable'];
-            $ceiling = str_ends_with($row['id'], '_ceiling');
+        return array_map(static function (NeedFound $row): array {
+            $bypassable = $row->verdict === Requirement::SHORT && $row->bypassable;
+            $ceiling = str_ends_with($row->id, '_ceiling');
 
             return [
-                'title' => $row['title'],
-                'needs' => $row['needs'],
-                'has' => $row['has'],
-                'verdict' => $row['verdict'],
-                'class' => str_replace(' ', '-', $row['verdict']),
-                'note' => $row['note'].($bypassable && ! $ceiling ? ' Can be bypassed by policy.' : ''),
+                'title' => $row->title,
+                'needs' => $row->needs,
+                'has' => $row->has,
+                'verdict' => $row->verdict,
+                'class' => str_replace(' ', '-', $row->verdict),
+                'note' => $row->note.($bypassable && ! $ceiling ? ' Can be bypassed by policy.' : ''),
             ];
-        }, $this->plan->assessment['requirements']['rows'] ?? []));
+        }, $this->found->requirements->rows ?? []);
     }
 
     /** @return list<array{grade: string, title: string, drive: string, facts: list<string>, read: string}> */
     public function drives(): array
     {
-        return array_values(array_map(static function (array $drive): array {
-            $many = $drive['readings'] === 1 ? 'reading' : 'readings';
-
-            return [
-                'grade' => $drive['grade'],
-                'title' => HealthGrade::from($drive['grade'])->title(),
-                'drive' => "{$drive['model']}, ".Confirmation::mask($drive['serial']),
-                'facts' => $drive['facts'],
-                'read' => "{$drive['readings']} {$many}".
-                    ($drive['at'] ? ', newest '.Words::moment($drive['at']) : ''),
-            ];
-        }, $this->plan->assessment['health'] ?? []));
+        return array_map(static fn (DriveFound $drive): array => [
+            'grade' => $drive->grade->value,
+            'title' => $drive->grade->title(),
+            'drive' => "{$drive->model}, ".Confirmation::mask($drive->serial),
+            'facts' => $drive->facts,
+            'read' => "{$drive->readings} ".($drive->readings === 1 ? 'reading' : 'readings').
+                ($drive->at === null ? '' : ', newest '.Words::moment($drive->at)),
+        ], $this->found->health);
     }
 
     /** Heading of the encryption; null where nothing was assessed. */
     public function encryption(): ?string
     {
-        $title = $this->plan->assessment['encryption']['title'] ?? null;
+        $title = $this->found->encryption?->title;
 
         return $title === null ? null : "Drive encryption: {$title}";
     }
@@ -115,77 +123,69 @@ final readonly class AssessmentPage
     /** @return list<string> what this job does, and whether the drive would ask for its key then */
     public function triggers(): array
     {
-        return array_values(array_map(
-            static fn (array $one): string => ucfirst($one['what']).': '.
-                ($one['asks'] ? 'would ask for the key' : 'does not matter to it'),
-            $this->plan->assessment['encryption']['triggers'] ?? [],
-        ));
+        return array_map(
+            static fn (TriggerFound $one): string => ucfirst($one->what).': '.
+                ($one->asks ? 'would ask for the key' : 'does not matter to it'),
+            $this->found->encryption->triggers ?? [],
+        );
     }
 
     /** @return list<string> */
     public function atThePrompt(): array
     {
-        return $this->plan->assessment['encryption']['at_the_prompt'] ?? [];
+        return $this->found->encryption->atThePrompt ?? [];
     }
 
     public function hasBackup(): bool
     {
-        return isset($this->plan->assessment['backup']);
+        return $this->found->backup !== null;
     }
 
     /** What is not copied; empty where all is. */
     public function notCovered(): string
     {
-        return implode('; ', $this->plan->assessment['backup']['not_covered'] ?? []);
+        return implode('; ', $this->found->backup->notCovered ?? []);
     }
 
-    /** @return array{sentence: string, next: string}|null */
-    public function memory(): ?array
+    public function memory(): ?MemoryFound
     {
-        $memory = $this->plan->assessment['memory'] ?? null;
-
-        return $memory === null
-            ? null
-            : ['sentence' => $memory['sentence'], 'next' => $memory['next']['sentence'] ?? ''];
+        return $this->found->memory;
     }
 
     /** @return list<array{class: string, lead: string, words: string}> ends of support, and what the owner depends on */
     public function support(): array
     {
-        $ends = array_map(static fn (array $end): array => [
-            'class' => ($end['days'] ?? 1) < 0 ? 'wrong' : '',
+        $ends = array_map(static fn (SupportFound $end): array => [
+            'class' => ($end->days ?? 1) < 0 ? 'wrong' : '',
             'lead' => '',
-            'words' => $end['sentence'],
-        ], $this->plan->assessment['support'] ?? []);
-        $gaps = array_map(static fn (array $gap): array => [
+            'words' => $end->sentence,
+        ], $this->found->support);
+        $gaps = array_map(static fn (GapFound $gap): array => [
             'class' => '',
-            'lead' => "{$gap['what']}:",
-            'words' => "{$gap['standing']}. {$gap['why']}",
-        ], $this->plan->assessment['depends'] ?? []);
+            'lead' => "{$gap->what}:",
+            'words' => "{$gap->standing}. {$gap->why}",
+        ], $this->found->depends);
 
-        return array_values([...$ends, ...$gaps]);
+        return [...$ends, ...$gaps];
     }
 
     /** @return list<array{stage: string, uses: list<string>, class: string, note: string}> sockets, stage by stage */
     public function sockets(): array
     {
-        return array_values(array_map(static function (array $stage): array {
-            $charges = match ($stage['charges']) {
+        return array_map(static function (SocketStage $stage): array {
+            $charges = match ($stage->charges) {
                 true => 'it charges',
                 false => 'it does not charge',
-                default => '',
+                null => '',
             };
 
             return [
-                'stage' => $stage['stage'],
-                'uses' => array_values(array_map(
-                    static fn (array $use): string => "{$use['what']} → {$use['port']}",
-                    $stage['uses'],
-                )),
-                'class' => $stage['charges'] === false ? 'hands' : 'fine',
-                'note' => implode(': ', array_filter([$charges, $stage['note']])),
+                'stage' => $stage->stage,
+                'uses' => array_map(static fn (SocketUse $use): string => "{$use->what} → {$use->port}", $stage->uses),
+                'class' => $stage->charges === false ? 'hands' : 'fine',
+                'note' => implode(': ', array_filter([$charges, $stage->note])),
             ];
-        }, $this->plan->assessment['ports'] ?? []));
+        }, $this->found->ports);
     }
 
     public function decided(string $id): ?Decision
@@ -196,15 +196,15 @@ final readonly class AssessmentPage
     /** @return list<array<string, mixed>> */
     private function ladder(): array
     {
-        return array_values(array_map(static fn (array $rung): array => [
-            'id' => $rung['id'],
-            'title' => $rung['title'],
-            'standing' => $rung['standing'],
-            'says' => self::STANDING[$rung['standing']],
-            'keeps' => $rung['keeps'] === [] ? 'keeps nothing' : 'keeps '.implode(', ', $rung['keeps']),
-            'why' => implode(' ', $rung['why']),
-            'triable' => in_array($rung['standing'], ['recommended', 'possible'], true),
-        ], $this->plan->assessment['route']['ladder'] ?? []));
+        return array_map(static fn (RungFound $rung): array => [
+            'id' => $rung->id,
+            'title' => $rung->title,
+            'standing' => $rung->standing,
+            'says' => self::STANDING[$rung->standing],
+            'keeps' => $rung->keeps === [] ? 'keeps nothing' : 'keeps '.implode(', ', $rung->keeps),
+            'why' => implode(' ', $rung->why),
+            'triable' => in_array($rung->standing, ['recommended', 'possible'], true),
+        ], $this->found->route->ladder ?? []);
     }
 
     private function upTo(): int

@@ -6,8 +6,8 @@ namespace App\View;
 
 use Cobblestone\Assessment\Backup\ManifestComparison;
 use Cobblestone\Assessment\BackupEvidence;
-use Cobblestone\Document\Fields;
-use Cobblestone\Quantity\Bytes;
+use Cobblestone\Findings\BackupFound;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 
@@ -77,38 +77,36 @@ final readonly class BackupPage
     /** "Something is kept"; null where the path was computed without a backup. */
     public function keeps(): ?string
     {
-        return isset($this->progress->plan->assessment['backup'])
-            ? self::KEEP[$this->planned()->optionalString('keep') ?? ''] ?? 'Not asked yet'
-            : null;
+        $backup = $this->found();
+
+        return $backup === null ? null : self::KEEP[$backup->keep ?? ''] ?? 'Not asked yet';
     }
 
     /** How much, where to, how long; empty while nobody has measured. */
     public function measured(): string
     {
-        $planned = $this->planned();
-        if (! $planned->has('need_bytes')) {
+        $backup = $this->found();
+        if ($backup?->needBytes === null) {
             return '';
         }
-        $minutes = round((float) $planned->block('minutes')->number('likely'));
 
-        return Bytes::of($planned->int('bytes'))->decimal().' to copy, '.
-            Bytes::of($planned->int('need_bytes'))->decimal()." with the margin, to {$planned->string('destination')}; ".
-            "about {$minutes} min.";
+        return SizeWords::short($backup->bytes ?? 0).' to copy, '.SizeWords::short($backup->needBytes).
+            " with the margin, to {$backup->destination}; about ".round($backup->likelyMinutes ?? 0).' min.';
     }
 
     public function covered(): string
     {
-        return implode(', ', $this->planned()->strings('folders'));
+        return implode(', ', $this->found()->folders ?? []);
     }
 
     public function notCovered(): string
     {
-        return implode('; ', $this->planned()->strings('not_covered'));
+        return implode('; ', $this->found()->notCovered ?? []);
     }
 
-    private function planned(): Fields
+    private function found(): ?BackupFound
     {
-        return $this->progress->plan->assessed('backup');
+        return Findings::of($this->progress->plan)->backup;
     }
 
     private static function number(int $number): string

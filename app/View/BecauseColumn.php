@@ -4,26 +4,22 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Boot\Model\Ground;
+use Cobblestone\Findings\Findings;
+use Cobblestone\Findings\StartFound;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Wants;
 
 /** What the rehearsal says of a stone, beside its reasons. */
 final readonly class BecauseColumn
 {
-    /** @param  list<array<string, mixed>>  $starts */
+    /** @param  list<StartFound>  $starts */
     private function __construct(private array $starts)
     {
     }
 
-    /** Ways into the setup left out: they are told by their keys. */
     public static function of(Plan $plan, Step $step): self
     {
-        return new self(array_values(array_filter(
-            $plan->assessment['rehearsal'] ?? [],
-            static fn (array $start): bool => $start['step'] === $step->id && $start['wants'] !== Wants::Setup->value,
-        )));
+        return new self(Findings::of($plan)->starts($step));
     }
 
     /** @return array<string, string> sentence => class; each said once */
@@ -31,7 +27,7 @@ final readonly class BecauseColumn
     {
         $sentences = [];
         foreach ($this->starts as $start) {
-            $sentences[$start['sentence']] ??= $start['succeeds'] ? '' : 'bad';
+            $sentences[$start->sentence] ??= $start->succeeds ? '' : 'bad';
         }
 
         return $sentences;
@@ -40,10 +36,14 @@ final readonly class BecauseColumn
     /** What it rests on, and what it hangs on. */
     public function ground(): string
     {
-        $first = $this->starts[0];
-        $hangs = array_values(array_filter(array_column($this->starts, 'settled_by')))[0] ?? null;
+        $first = $this->starts[0] ?? null;
+        $hangs = array_values(array_filter(array_map(
+            static fn (StartFound $start): ?string => $start->settledBy,
+            $this->starts,
+        )))[0] ?? null;
 
-        return Ground::from($first['ground'])->title($first['times']).
-            ($hangs === null ? '' : '; hangs on '.Words::fact($hangs));
+        return $first === null
+            ? ''
+            : $first->ground->title($first->times).($hangs === null ? '' : '; hangs on '.Words::fact($hangs));
     }
 }

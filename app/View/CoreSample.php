@@ -1,145 +1,125 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\View;
 
 use App\Drawing\CoreDrawing;
-use Cobblestone\Document\Fields;
+use Cobblestone\Findings\LayoutFound;
+use Cobblestone\Findings\Layouts;
+use Cobblestone\Findings\PartFound;
+use Cobblestone\Findings\StickFound;
+use Cobblestone\Findings\TargetFound;
+use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\WorksOn;
 
 /**
- * A plan's layouts as what the core drawings and their tables take.
+ * The two devices of a path as what the core drawings and their tables take.
  *
  * @phpstan-import-type Part from CoreDrawing
  */
 final class CoreSample
 {
-    /**
-     * @param  array<string, mixed>  $layouts  of a plan
-     * @return list<CoreFigure>
-     */
-    public static function of(array $layouts): array
-    {
-        $cores = [];
-        if (($layouts['target'] ?? null) !== null) {
-            $cores[] = self::target($layouts['target']);
-        }
-        if (($layouts['stick']['after'] ?? null) !== null) {
-            $cores[] = self::stick($layouts['stick']);
-        }
+    /** What is left over is drawn from this part of the device on. */
+    private const WORTH_DRAWING = 200;
 
-        return $cores;
+    /** @return list<CoreFigure> */
+    public static function of(Plan $plan): array
+    {
+        return array_values(array_filter([self::on($plan, WorksOn::Target), self::on($plan, WorksOn::Stick)]));
     }
 
-    /**
-     * @param  array<string, mixed>  $target
-     */
-    private static function target(array $target): CoreFigure
+    /** One of them; null where the path has none, or cannot lay it out. */
+    public static function on(Plan $plan, WorksOn $device): ?CoreFigure
     {
-        $unread = [
-            [
-                'name' => 'contents not read',
-                'from' => 0,
-                'bytes' => $target['bytes'],
-                'lost' => false,
-                'role' => 'old',
-                'first_sector' => null,
-                'sectors' => null,
-            ],
-        ];
-        $sector = Fields::of($target)->int('sector_bytes');
-        $now =
-            $target['now'] === null
-                ? ($target['assumed']
-                    ? null
-                    : $unread)
-                : Fields::of($target)->each(
-                    'now',
-                    static fn (Fields $part): array => CoreDrawing::part($part->all(), $sector, 'old', true),
-                );
+        $layouts = Layouts::of($plan);
 
-        return self::core(
-            'Target drive'.($target['model'] === null ? '' : " · {$target['model']}"),
-            self::note($target),
-            $target['bytes'],
-            $now,
-            $target['after'],
-        );
+        return match ($device) {
+            WorksOn::Target => $layouts->target === null ? null : self::target($layouts->target),
+            WorksOn::Stick => $layouts->stick?->after === null
+                ? null
+                : self::stick($layouts->stick, $layouts->stick->after),
+        };
     }
 
-    /** @param  array<string, mixed>  $target */
-    private static function note(array $target): string
+    private static function target(TargetFound $target): CoreFigure
     {
-        $notes = array_filter([
-            $target['assumed'] ? 'Its size is assumed from the catalogue until the drive is read.' : null,
-            ! $target['assumed'] && ! ($target['read'] ?? true) ? 'What is on it was not read.' : null,
-            $target['sector_assumed'] ?? false
-                ? 'Sectors of 512 bytes are assumed: nobody has read their size.'
-                : null,
-            ! $target['assumed'] && ! ($target['proven'] ?? true) ? 'It reports no serial of its own.' : null,
-        ]);
+        $now = match (true) {
+            $target->now !== null => array_map(
+                static fn (PartFound $part): array => self::part($part, $target->sectorBytes, 'old', true),
+                $target->now,
+            ),
+            $target->assumed => null,
+            default => [self::whole('contents not read', $target->bytes, 'old', false)],
+        };
+        $title = 'Target drive'.($target->model === null ? '' : " · {$target->model}");
 
-        return implode(' ', $notes);
+        return self::core($title, self::note($target), $target->bytes, $now, $target->after);
     }
 
-    /**
-     * @param  array<string, mixed>  $stick
-     */
-    private static function stick(array $stick): CoreFigure
+    private static function note(TargetFound $target): string
     {
-        $now = [
-            [
-                'name' => $stick['contents'] ?? 'whatever is on it',
-                'from' => 0,
-                'bytes' => $stick['bytes'],
-                'lost' => $stick['contents'] !== 'blank',
-                'role' => $stick['contents'] === 'blank' ? 'free' : 'old',
-                'first_sector' => null,
-                'sectors' => null,
-            ],
-        ];
-
-        return self::core(
-            "Stick · {$stick['name']}",
-            isset($stick['after']['label'])
-                ? "Label {$stick['after']['label']}."
-                : 'Written raw, with the table of the image.',
-            $stick['bytes'],
-            $now,
-            $stick['after'],
-        );
+        return implode(' ', array_filter([
+            $target->assumed ? 'Its size is assumed from the catalogue until the drive is read.' : null,
+            ! $target->assumed && ! $target->read ? 'What is on it was not read.' : null,
+            $target->sectorAssumed ? 'Sectors of 512 bytes are assumed: nobody has read their size.' : null,
+            ! $target->assumed && ! $target->proven ? 'It reports no serial of its own.' : null,
+        ]));
     }
 
-    /**
-     * @param  list<Part>|null  $now
-     * @param  array<string, mixed>  $layout
-     */
-    private static function core(
-        string $title,
-        string $note,
-        int $bytes,
-        ?array $now,
-        array $layout,
-    ): CoreFigure {
-        $sector = Fields::of($layout)->int('sector_bytes');
-        $after = Fields::of($layout)->each('partitions', static function (Fields $part) use ($sector): array {
-            $role = $part->optionalString('role') ?? '';
+    private static function stick(StickFound $stick, LayoutFound $after): CoreFigure
+    {
+        $blank = $stick->contents === 'blank';
+        $now = [self::whole($stick->contents ?? 'whatever is on it', $stick->bytes, $blank ? 'free' : 'old', ! $blank)];
+        $note = $after->label === null ? 'Written raw, with the table of the image.' : "Label {$after->label}.";
 
-            return CoreDrawing::part($part->all(), $sector, isset(CoreDrawing::ROLES[$role]) ? $role : 'data');
-        });
+        return self::core("Stick · {$stick->name}", $note, $stick->bytes, $now, $after);
+    }
+
+    /** @param  list<Part>|null  $now */
+    private static function core(string $title, string $note, int $bytes, ?array $now, LayoutFound $layout): CoreFigure
+    {
+        $after = array_map(static fn (PartFound $part): array => self::part(
+            $part,
+            $layout->sectorBytes,
+            isset(CoreDrawing::ROLES[$part->role]) ? $part->role : 'data',
+            false,
+        ), $layout->partitions);
         $end = max([0, ...array_map(static fn (array $part): int => $part['from'] + $part['bytes'], $after)]);
         $drawn =
-            $bytes - $end > $bytes / 200
+            $bytes - $end > $bytes / self::WORTH_DRAWING
                 ? [...$after, ['name' => 'unused', 'from' => $end, 'bytes' => $bytes - $end, 'role' => 'free']]
                 : $after;
 
-        return new CoreFigure(
-            $title,
-            $note,
-            $bytes,
-            $sector,
-            Fields::of($layout)->string('scheme'),
-            $now,
-            $after,
-            $drawn,
-        );
+        return new CoreFigure($title, $note, $bytes, $layout->sectorBytes, $layout->scheme, $now, $after, $drawn);
+    }
+
+    /** @return Part */
+    private static function part(PartFound $part, int $sector, string $role, bool $lost): array
+    {
+        return [
+            'name' => $part->name,
+            'from' => ($part->firstSector ?? 0) * $sector,
+            'bytes' => $part->bytes,
+            'role' => $role,
+            'lost' => $lost,
+            'first_sector' => $part->firstSector,
+            'sectors' => $part->sectors,
+            'file_system' => $part->fileSystem,
+        ];
+    }
+
+    /** @return Part */
+    private static function whole(string $name, int $bytes, string $role, bool $lost): array
+    {
+        return [
+            'name' => $name,
+            'from' => 0,
+            'bytes' => $bytes,
+            'role' => $role,
+            'lost' => $lost,
+            'first_sector' => null,
+            'sectors' => null,
+        ];
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Document\Fields;
+use Cobblestone\Findings\ContradictionFound;
+use Cobblestone\Findings\FactFound;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Confirmation;
@@ -42,22 +46,23 @@ final readonly class FactsPage
      */
     public function facts(): array
     {
-        return array_map(function (array $fact): array {
-            $name = $fact['name'];
-            $masked = in_array($name, self::MASKED, true);
-            $stated = old('facts')[$name] ?? ($this->corrected[$name] ?? '');
+        $facts = Fields::of(['facts' => $this->plan->facts])->each('facts', FactFound::read(...));
+
+        return array_map(function (FactFound $fact): array {
+            $masked = in_array($fact->name, self::MASKED, true);
+            $stated = old('facts')[$fact->name] ?? ($this->corrected[$fact->name] ?? '');
 
             return [
-                'name' => $name,
-                'value' => $masked ? Confirmation::mask((string) $fact['value']) : self::said($fact, false),
-                'certainty' => $fact['certainty'],
+                'name' => $fact->name,
+                'value' => $masked ? Confirmation::mask(self::plain($fact->value)) : self::said($fact, false),
+                'certainty' => $fact->certainty,
                 'from' => self::origin($fact),
                 'typed' => $masked ? null : (is_scalar($stated) ? (string) $stated : ''),
-                'learnable' => $fact['certainty'] === 'known' &&
-                    is_scalar($fact['value']) &&
-                    FactRegistry::isOfModel($name),
+                'learnable' => $fact->certainty === 'known' &&
+                    is_scalar($fact->value) &&
+                    FactRegistry::isOfModel($fact->name),
             ];
-        }, $this->plan->facts);
+        }, $facts);
     }
 
     /**
@@ -66,38 +71,36 @@ final readonly class FactsPage
      */
     public function contradictions(): array
     {
-        return array_values(array_map(static fn (array $one): array => [
-            'fact' => $one['fact'],
-            'open' => $one['settled_by'] === null,
-            'settled' => match ($one['settled_by']) {
+        return array_map(static fn (ContradictionFound $one): array => [
+            'fact' => $one->fact,
+            'open' => $one->settledBy === null,
+            'settled' => match ($one->settledBy) {
                 'rule' => 'settled by rule: the first outranks the other',
                 'person' => 'settled by a person',
                 default => 'waits for you',
             },
-            'sides' => array_map(static fn (array $fact): array => [
+            'sides' => array_map(static fn (FactFound $fact): array => [
                 'value' => self::said($fact, true),
                 'from' => self::origin($fact),
-                'settles' => is_scalar($fact['value']) && $one['settled_by'] !== 'rule'
-                    ? self::plain($fact['value'])
+                'settles' => is_scalar($fact->value) && $one->settledBy !== 'rule'
+                    ? self::plain($fact->value)
                     : null,
-            ], [$one['kept'], $one['set_aside']]),
-        ], $this->plan->assessment['contradictions'] ?? []));
+            ], [$one->kept, $one->setAside]),
+        ], Findings::of($this->plan)->contradictions);
     }
 
-    /** @param  array<string, mixed>  $fact */
-    private static function origin(array $fact): string
+    private static function origin(FactFound $fact): string
     {
-        return $fact['origin'].($fact['at'] ? ', '.Words::moment($fact['at']) : '');
+        return $fact->origin.($fact->at === null || $fact->at === '' ? '' : ', '.Words::moment($fact->at));
     }
 
-    /** @param  array<string, mixed>  $fact */
-    private static function said(array $fact, bool $binary): string
+    private static function said(FactFound $fact, bool $binary): string
     {
-        $value = $fact['value'];
+        $value = $fact->value;
         if (is_array($value)) {
             return implode(', ', array_filter($value, is_scalar(...)));
         }
-        if (is_int($value) && str_ends_with($fact['name'], '_bytes')) {
+        if (is_int($value) && str_ends_with($fact->name, '_bytes')) {
             return $binary ? Bytes::of($value)->binary() : Bytes::of($value)->decimal();
         }
 

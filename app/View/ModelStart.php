@@ -4,53 +4,60 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Boot\Model\Ground;
-use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Boot\Advice;
+use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Boot\Possibilities;
-use Cobblestone\Boot\StickStart;
+use Cobblestone\Findings\StoneFound;
 
 /** What a stick does on one model of the catalogue. */
 final readonly class ModelStart
 {
-    /** How the end of a start from a stick is said. */
-    private const ENDS = [
-        'starts' => 'it starts',
-        'refused-secure-boot' => 'refused by Secure Boot',
-        'no-boot-device' => 'no bootable device',
-        'silent' => 'silent',
-        'loader-stopped' => 'the loader stops',
-    ];
+    public bool $succeeds;
 
-    /** @param  array<string, mixed>  $start */
-    private function __construct(public string $id, public string $title, public array $start)
+    /** @var list<StoneFound> */
+    public array $stones;
+
+    public function __construct(public string $id, public string $title, private Possibilities $possible)
     {
-    }
-
-    public static function of(string $id, string $title, Possibilities $possible): self
-    {
-        $start = StickStart::toArray($possible);
-
-        return new self($id, $title, [
-            ...$start,
-            'stones' => $start['chain'],
-            'succeeds' => $start['outcome'] === 'starts',
-        ]);
+        $first = $possible->likeliest();
+        $this->succeeds = $first->outcome->ofAStick() === 'starts';
+        $this->stones = array_map(
+            static fn (Stone $stone): StoneFound => new StoneFound($stone->name, $stone->holds, $stone->words),
+            $first->stones,
+        );
     }
 
     public function end(): string
     {
-        return Outcome::from($this->start['ends_in'])->title();
+        return $this->possible->likeliest()->outcome->title();
+    }
+
+    public function cause(): string
+    {
+        return $this->possible->likeliest()->cause();
+    }
+
+    /** What a person sees then. */
+    public function seen(): string
+    {
+        return $this->possible->likeliest()->outcome->seen();
+    }
+
+    /** The cheapest way out. */
+    public function fix(): string
+    {
+        return Advice::for($this->possible->likeliest())->fix;
     }
 
     public function ground(): string
     {
-        return 'Ground: '.Ground::from($this->start['ground'])->title();
+        return "Ground: {$this->possible->likeliest()->ground->title()}";
     }
 
     /** What decides it; empty where nothing is open. */
     public function dependsOn(): string
     {
-        $fact = $this->start['settled_by'];
+        $fact = $this->possible->settledBy();
 
         return $fact === null ? '' : 'It depends on '.Words::fact($fact).', which nobody has looked at.';
     }
@@ -58,21 +65,10 @@ final readonly class ModelStart
     /** @return list<array{with: string, value: string, end: string}> */
     public function otherwise(): array
     {
-        return array_values(array_map(static fn (array $other): array => [
-            'with' => Words::fact($other['if']),
-            'value' => (string) $other['is'],
-            'end' => self::ENDS[$other['outcome']] ?? $other['outcome'],
-        ], $this->start['otherwise']));
-    }
-
-    /** @return list<array{name: string, class: string, holds: string, words: string}> */
-    public function stones(): array
-    {
-        return array_values(array_map(static fn (array $stone): array => [
-            'name' => $stone['name'],
-            'class' => $stone['holds'] ? '' : 'bad',
-            'holds' => $stone['holds'] ? 'holds' : 'missing',
-            'words' => $stone['words'],
-        ], $this->start['stones']));
+        return array_map(static fn (array $other): array => [
+            'with' => Words::fact($other['fact']),
+            'value' => (string) $other['value'],
+            'end' => $other['prediction']->outcome->title(),
+        ], $this->possible->otherwise);
     }
 }

@@ -8,6 +8,8 @@ use App\Models\BootObservation;
 use App\Models\Job;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\RehearsalHead;
+use Cobblestone\Findings\Findings;
+use Cobblestone\Findings\KindFound;
 use Cobblestone\Runbook\Plan;
 use Illuminate\Support\Collection;
 
@@ -19,11 +21,13 @@ final readonly class RehearsalPage
 
     private RehearsalHead $head;
 
+    private Findings $findings;
+
     /** @param  Collection<int, BootObservation>  $seen  newest first */
     public function __construct(private Job $job, private Plan $plan, public Collection $seen)
     {
-        $starts = $plan->assessment['rehearsal'] ?? [];
-        $this->head = RehearsalHead::of($starts, array_values($seen->map(
+        $this->findings = Findings::of($plan);
+        $this->head = RehearsalHead::of($plan->assessment['rehearsal'] ?? [], array_values($seen->map(
             static fn (BootObservation $one): array => [
                 'step' => $one->step,
                 'number' => $one->number,
@@ -34,14 +38,13 @@ final readonly class RehearsalPage
         )->all()));
         $cards = [];
         $told = null;
-        foreach ($starts as $start) {
+        foreach ($this->findings->rehearsal as $start) {
             $here = $seen->filter(
-                static fn (BootObservation $one): bool => $one->step === $start['step'] &&
-                    $one->number === $start['number'],
+                static fn (BootObservation $one): bool => $one->step === $start->step && $one->number === $start->number,
             );
             // A failure that is the same as the one before is said once.
-            $again = ! $start['succeeds'] && $told === $start['sentence'];
-            $told = $start['succeeds'] ? null : $start['sentence'];
+            $again = ! $start->succeeds && $told === $start->sentence;
+            $told = $start->succeeds ? null : $start->sentence;
             $cards[] = new StartCard($this->job->id, $start, array_values($here->all()), $again);
         }
         $this->cards = $cards;
@@ -59,12 +62,12 @@ final readonly class RehearsalPage
     /** @return list<array{title: string, class: string, words: string, because: string}> a stick on each kind */
     public function kinds(): array
     {
-        return array_values(array_map(static fn (array $row): array => [
-            'title' => $row['title'],
-            'class' => $row['starts'] ? 'holds' : 'bad',
-            'words' => ucfirst($row['words']),
-            'because' => $row['because'],
-        ], $this->plan->assessment['kinds'] ?? []));
+        return array_map(static fn (KindFound $row): array => [
+            'title' => $row->title,
+            'class' => $row->starts ? 'holds' : 'bad',
+            'words' => ucfirst($row->words),
+            'because' => $row->because,
+        ], $this->findings->kinds);
     }
 
     /** @return list<array{class: string, words: string}> how many come through, fail, hang, went otherwise */

@@ -221,11 +221,9 @@ final readonly class RunPage
     /** The core of the device that the step is about. */
     public function core(): ?CoreFigure
     {
-        $device = $this->step->worksOn?->value;
-
-        return $device === null
+        return $this->step->worksOn === null
             ? null
-            : CoreSample::of([$device => $this->progress->plan->layouts[$device]])[0] ?? null;
+            : CoreSample::on($this->progress->plan, $this->step->worksOn);
     }
 
     private function index(): int

@@ -5,96 +5,92 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Models\BootObservation;
-use Cobblestone\Boot\Model\Ground;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Reality;
+use Cobblestone\Findings\OtherEnd;
+use Cobblestone\Findings\PassedFound;
+use Cobblestone\Findings\StartFound;
+use Cobblestone\Findings\StoneFound;
 use Cobblestone\Runbook\Wants;
 
 /** One power-on of the rehearsal: where it leads, what would be seen, what was, and what else it could have been. */
 final readonly class StartCard
 {
-    public Wants $wants;
-
-    public Outcome $outcome;
-
     /**
-     * @param  array<string, mixed>  $start  as the plan keeps it
      * @param  list<BootObservation>  $seen  what was seen at it
      * @param  bool  $again  whether it fails as the one before
      */
-    public function __construct(private int $job, public array $start, private array $seen, public bool $again)
+    public function __construct(private int $job, public StartFound $start, private array $seen, public bool $again)
     {
-        $this->wants = Wants::from($start['wants']);
-        $this->outcome = Outcome::from($start['outcome']);
     }
 
     public function isIntoSetup(): bool
     {
-        return $this->wants === Wants::Setup;
+        return $this->start->wants === Wants::Setup;
     }
 
     public function comesThrough(): bool
     {
-        return $this->start['succeeds'];
+        return $this->start->succeeds;
     }
 
     /** What the drawing of its crossing is scattered by. */
     public function seed(): string
     {
-        return "{$this->job}-{$this->start['step']}-{$this->start['number']}";
+        return "{$this->job}-{$this->start->step}-{$this->start->number}";
     }
 
     public function heading(): string
     {
-        return ucfirst($this->outcome->title()).'.';
+        return ucfirst($this->start->outcome->title()).'.';
     }
 
     public function sameOnceMore(): string
     {
-        return 'The same once more: '.lcfirst($this->outcome->title()).'.';
+        return 'The same once more: '.lcfirst($this->start->outcome->title()).'.';
     }
 
     /** Whom the way out takes besides the technician; empty where it takes nobody. */
     public function takes(): string
     {
-        return $this->start['who'] === 'technician' ? '' : "takes the {$this->start['who']}";
+        return in_array($this->start->who, [null, 'technician'], true) ? '' : "takes the {$this->start->who}";
     }
 
     /** Ends that are possible too, in words; empty where nothing is left open. */
     public function others(): string
     {
-        $others = $this->start['settled_by'] === null
+        $others = $this->start->settledBy === null
             ? []
-            : array_diff($this->start['possible'], [$this->start['outcome']]);
+            : array_filter($this->start->possible, fn (Outcome $one): bool => $one !== $this->start->outcome);
 
-        return implode(', or ', array_map(static fn (string $one): string => Outcome::from($one)->title(), $others));
+        return implode(', or ', array_map(static fn (Outcome $one): string => $one->title(), $others));
     }
 
     /** What would settle it, as people say it. */
     public function settledBy(): string
     {
-        return Words::fact((string) $this->start['settled_by']);
+        return Words::fact((string) $this->start->settledBy);
     }
 
     /** Whether only a look into the image settles it. */
     public function isSettledOnTheShelf(): bool
     {
-        return preg_match('/^(loader|legacy)/', (string) $this->start['settled_by']) === 1;
+        return preg_match('/^(loader|legacy)/', (string) $this->start->settledBy) === 1;
     }
 
     /** @return list<array{fact: string, value: string, end: string}> what comes of it if something assumed is not so */
     public function otherwise(): array
     {
-        return array_values(array_map(static fn (array $other): array => [
-            'fact' => Words::fact($other['fact']),
-            'value' => (string) $other['value'],
-            'end' => Outcome::from($other['outcome'])->title(),
-        ], $this->start['otherwise']));
+        return array_map(static fn (OtherEnd $other): array => [
+            'fact' => Words::fact($other->fact),
+            'value' => $other->value,
+            'end' => $other->outcome->title(),
+        ], $this->start->otherwise);
     }
 
     public function ground(): string
     {
-        return Ground::from($this->start['ground'])->title($this->start['times']);
+        return $this->start->ground->title($this->start->times);
     }
 
     /** @return list<array{class: string, words: string, by: string, at: string}> */
@@ -115,27 +111,25 @@ final readonly class StartCard
     /** @return list<array{name: string, class: string, holds: string, words: string}> stone by stone */
     public function stones(): array
     {
-        $stones = array_map(static fn (array $stone): array => [
-            'name' => $stone['name'],
-            'class' => $stone['holds'] ? '' : 'bad',
-            'holds' => $stone['holds'] ? 'holds' : 'missing',
-            'words' => $stone['words'],
-        ], $this->start['stones']);
-        $passed = array_map(static fn (array $one): array => [
+        $stones = array_map(static fn (StoneFound $stone): array => [
+            'name' => $stone->name,
+            'class' => $stone->holds ? '' : 'bad',
+            'holds' => $stone->holds ? 'holds' : 'missing',
+            'words' => $stone->words,
+        ], $this->start->stones);
+        $passed = array_map(static fn (PassedFound $one): array => [
             'name' => 'tried before',
             'class' => 'bad',
             'holds' => 'left',
-            'words' => "{$one['title']} {$one['words']}",
-        ], $this->start['passed']);
+            'words' => "{$one->title} {$one->words}",
+        ], $this->start->passed);
 
-        return array_values([...$stones, ...$passed]);
+        return [...$stones, ...$passed];
     }
 
     /** @return list<Outcome> what else may have been seen */
     public function choices(): array
     {
-        $possible = array_values(array_map(Outcome::from(...), $this->start['possible']));
-
-        return Reality::choices($this->wants, $this->outcome, $possible);
+        return Reality::choices($this->start->wants, $this->start->outcome, $this->start->possible);
     }
 }

@@ -7,9 +7,10 @@ namespace App\View;
 use App\Models\BootObservation;
 use App\Models\Job;
 use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Findings\Findings;
+use Cobblestone\Findings\StartFound;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Wants;
 
 /** A power-on of a stone as it is predicted, and what somebody has said of it. */
 final readonly class StartLine
@@ -26,10 +27,7 @@ final readonly class StartLine
     /** @return list<self> ways into the setup left out */
     public static function of(Job $job, Plan $plan, Step $step): array
     {
-        $starts = array_filter(
-            $plan->assessment['rehearsal'] ?? [],
-            static fn (array $start): bool => $start['step'] === $step->id && $start['wants'] !== Wants::Setup->value,
-        );
+        $starts = Findings::of($plan)->starts($step);
         if ($starts === []) {
             return [];
         }
@@ -40,20 +38,20 @@ final readonly class StartLine
             ->orderBy('id')
             ->pluck('seen', 'number');
 
-        return array_values(array_map(static function (array $start) use ($seen): self {
-            $said = $seen[$start['number']] ?? null;
-            $words = static fn (string $outcome): string => lcfirst(Outcome::from($outcome)->title());
+        return array_map(static function (StartFound $start) use ($seen): self {
+            $said = $seen[$start->number] ?? null;
+            $words = static fn (Outcome $outcome): string => lcfirst($outcome->title());
 
             return new self(
-                $start['number'],
-                $start['outcome'],
-                $words($start['outcome']),
+                $start->number,
+                $start->outcome->value,
+                $words($start->outcome),
                 match ($said) {
                     null => null,
-                    $start['outcome'] => 'as predicted',
-                    default => $words((string) $said),
+                    $start->outcome->value => 'as predicted',
+                    default => $words(Outcome::from((string) $said)),
                 },
             );
-        }, $starts));
+        }, $starts);
     }
 }

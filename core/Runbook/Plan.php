@@ -74,6 +74,12 @@ final readonly class Plan
         return null;
     }
 
+    /** @return array<string, mixed>|null what was known of a fact when it was computed */
+    public function fact(string $name): ?array
+    {
+        return array_column($this->facts, null, 'name')[$name] ?? null;
+    }
+
     public function decision(string $id): ?Decision
     {
         foreach ($this->decisions as $decision) {

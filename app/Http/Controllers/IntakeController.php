@@ -12,7 +12,6 @@ use App\View\FactsPage;
 use App\View\IntakePage;
 use App\View\ReadingLine;
 use App\View\ReturnTo;
-use Cobblestone\Runbook\Plan;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -28,7 +27,7 @@ final class IntakeController
         return view('jobs.intake', [
             'job' => $job,
             'form' => new IntakePage($brief, $store->catalogue(), IntakeForm::KINDS),
-            'page' => new FactsPage(Plan::fromArray($job->currentPlan()->plan), $facts),
+            'page' => new FactsPage($job->currentPlan()->typed(), $facts),
             'readings' => ReadingLine::of($machine['readings'] ?? []),
         ]);
     }

@@ -93,7 +93,7 @@ final class JobController
                 $progress,
                 $chosen,
                 $job->revision > 1 ? $job->currentRevision() : null,
-                CoreSample::of($progress->plan->layouts),
+                CoreSample::of($progress->plan),
             ),
         ]);
     }
@@ -105,7 +105,7 @@ final class JobController
         return view('jobs.log', [
             'job' => $job,
             'entries' => $entries,
-            'titles' => array_column($job->currentPlan()->plan['steps'], 'title', 'id'),
+            'titles' => array_column($job->currentPlan()->typed()->steps, 'title', 'id'),
         ]);
     }
 }

@@ -72,10 +72,10 @@ final class ReadingController
     public function learn(Job $job, Request $request): RedirectResponse
     {
         $given = $request->validate(['fact' => 'required|string|max:80']);
-        $plan = $job->currentPlan()->plan;
-        $fact = array_column($plan['facts'], null, 'name')[$given['fact']] ?? null;
+        $plan = $job->currentPlan()->typed();
+        $fact = $plan->fact($given['fact']);
         if (
-            $plan['job']['model'] === null ||
+            $plan->job->model === null ||
             $fact === null ||
             $fact['certainty'] !== 'known' ||
             ! is_scalar($fact['value']) ||
@@ -88,7 +88,7 @@ final class ReadingController
         }
         LearnedFact::query()->firstOrCreate(
             [
-                'model' => $plan['job']['model'],
+                'model' => $plan->job->model,
                 'fact' => $fact['name'],
                 'value' => mb_substr((string) $fact['value'], 0, 200),
             ],

@@ -53,10 +53,12 @@ final class RehearsalController
         $record->handle(
             $job,
             $request->user(),
-            $given['step'],
-            (int) $given['number'],
+            [
+                'step' => $given['step'],
+                'number' => (int) $given['number'],
+                'of_model' => $given['of'] === 'model',
+            ],
             Outcome::from($given['outcome']),
-            $given['of'] === 'model',
             (int) $request->input('seen', 0),
         );
 

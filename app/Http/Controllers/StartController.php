@@ -45,7 +45,7 @@ final class StartController
             'title' => $title,
             'back' => $back,
             'rows' => array_map(
-                static fn (array $row): ModelStart => ModelStart::of($row['id'], $row['title'], $row['possible']),
+                static fn (array $row): ModelStart => new ModelStart($row['id'], $row['title'], $row['possible']),
                 $rows,
             ),
         ]);

@@ -6,6 +6,7 @@ use App\Bridge\FirmwareBridge;
 use App\Models\Job;
 use App\Models\WayTrial;
 use App\View\WaysInPage;
+use Cobblestone\Findings\Layouts;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -17,7 +18,7 @@ final class WayInController
     public function show(Job $job, Request $request, FirmwareBridge $firmware): View
     {
         $machine = $firmware->machine($job);
-        $stick = $job->currentPlan()->plan['layouts']['stick']['name'] ?? null;
+        $stick = Layouts::of($job->currentPlan()->typed())->stick?->name;
 
         $page = new WaysInPage($machine, FirmwarePlanner::portFor($machine, $firmware->connector($stick)));
 
@@ -35,7 +36,7 @@ final class WayInController
             'way' => ['required', 'string', 'max:120'],
             'worked' => 'required|in:yes,no',
         ]);
-        $model = $job->currentPlan()->plan['job']['model'];
+        $model = $job->currentPlan()->typed()->job->model;
         abort_if($model === null, 422, 'What worked can be kept only for a model of the catalogue.');
         WayTrial::query()->create([
             'job_id' => $job->id,

@@ -95,9 +95,9 @@ No health was read. <code>smartctl -j -a</code> of each drive, or the collector'
 @endif
 @if ($memory = $page->memory())
 <x-panel title="Memory">
-<p>{{ $memory['sentence'] }}</p>
-@if ($memory['next'] !== '')
-<p><b>Next test:</b> {{ $memory['next'] }}</p>
+<p>{{ $memory->sentence }}</p>
+@if ($memory->next !== null)
+<p><b>Next test:</b> {{ $memory->next }}</p>
 @endif
 <p><a href="/jobs/{{ $job->id }}/memory">Memory sheet</a></p>
 </x-panel>

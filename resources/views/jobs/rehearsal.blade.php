@@ -37,7 +37,7 @@
 @foreach ($page->cards as $card)
 @if ($card->isIntoSetup())
 <p class="into-setup">
-<a href="/jobs/{{ $job->id }}?stone={{ $card->start['step'] }}">{{ $card->start['title'] }}</a>: into the setup,
+<a href="/jobs/{{ $job->id }}?stone={{ $card->start->step }}">{{ $card->start->title }}</a>: into the setup,
 by its key. <a href="/jobs/{{ $job->id }}/ways-in">How</a>
 </p>
 @else

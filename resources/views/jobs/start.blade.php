@@ -1,23 +1,28 @@
 <section class="panel crossing {{ $card->comesThrough() ? 'comes-through' : 'fails' }}" id="start-{{ $number }}"
  aria-labelledby="start-{{ $number }}-title">
 <h2 id="start-{{ $number }}-title">
-<a href="/jobs/{{ $job->id }}?stone={{ $start['step'] }}">{{ $start['title'] }}</a>
-<span class="toward">to {{ $card->wants->title() }}</span>
+<a href="/jobs/{{ $job->id }}?stone={{ $start->step }}">{{ $start->title }}</a>
+<span class="toward">to {{ $start->wants->title() }}</span>
 </h2>
-@include('parts.crossing', ['seed' => $card->seed(), 'bank' => $card->wants->title()])
+@include('parts.crossing', [
+    'stones' => $start->stones,
+    'reached' => $start->succeeds,
+    'seed' => $card->seed(),
+    'bank' => $start->wants->title(),
+])
 @if ($card->again)
 <p class="beneath">{{ $card->sameOnceMore() }}</p>
 @elseif (! $card->comesThrough())
 <div class="beneath">
-<p><b>{{ $card->heading() }}</b> {{ $start['cause'] }}</p>
+<p><b>{{ $card->heading() }}</b> {{ $start->cause }}</p>
 <dl>
-<dt>you see</dt><dd>{{ $start['seen'] }}</dd>
-@if ($start['fix'] !== '')
+<dt>you see</dt><dd>{{ $start->seen }}</dd>
+@if ($start->fix !== '')
 <dt>cheapest way out</dt>
-<dd><b>{{ $start['fix'] }}</b> <span class="fine">{{ $card->takes() }}</span></dd>
+<dd><b>{{ $start->fix }}</b> <span class="fine">{{ $card->takes() }}</span></dd>
 @endif
 </dl>
-@if ($start['blocks'])
+@if ($start->blocks)
 <p class="gate-line shut">
 This holds the stone back until it is settled, or overruled in writing in run mode.
 </p>
@@ -61,9 +66,9 @@ It can also end in: {{ $card->others() }}. What settles it: <b>{{ $card->settled
 </details>
 @if (auth()->user()->mayWork() && $job->isOpen())
 <x-act :to="'/jobs/'.$job->id.'/rehearsal'" :seen="$job->last_entry" class="inline">
-<input type="hidden" name="step" value="{{ $start['step'] }}">
-<input type="hidden" name="number" value="{{ $start['number'] }}">
-<input type="hidden" name="outcome" value="{{ $start['outcome'] }}">
+<input type="hidden" name="step" value="{{ $start->step }}">
+<input type="hidden" name="number" value="{{ $start->number }}">
+<input type="hidden" name="outcome" value="{{ $start->outcome->value }}">
 <button class="btn small" name="of" value="as-predicted">It went so</button>
 </x-act>
 <details class="otherwise">
@@ -78,8 +83,8 @@ It can also end in: {{ $card->others() }}. What settles it: <b>{{ $card->settled
 <li>
 <span><b>{{ ucfirst($choice->title()) }}</b><br><span class="fine">{{ $choice->seen() }}</span></span>
 <x-act :to="'/jobs/'.$job->id.'/rehearsal'" :seen="$job->last_entry">
-<input type="hidden" name="step" value="{{ $start['step'] }}">
-<input type="hidden" name="number" value="{{ $start['number'] }}">
+<input type="hidden" name="step" value="{{ $start->step }}">
+<input type="hidden" name="number" value="{{ $start->number }}">
 <input type="hidden" name="outcome" value="{{ $choice->value }}">
 <button class="btn small" name="of" value="this-time">This time</button>
 @if ($page->keepsForModel())

@@ -1,6 +1,6 @@
 @inject('crossing', 'App\Drawing\CrossingDrawing')
-<ol class="stones-over" aria-label="{{ $crossing::words($start) }}">
-@foreach ($crossing::stones($start, $seed) as $stone)
+<ol class="stones-over" aria-label="{{ $crossing::words($stones) }}">
+@foreach ($crossing::stones($stones, $seed) as $stone)
 <li class="{{ $stone['kind'] }}">
 <svg width="{{ $stone['width'] }}" height="{{ $crossing::HEIGHT }}" viewBox="{{ $stone['box'] }}" role="img">
 <title>{{ $stone['name'] }}: {{ $stone['words'] }}</title><path d="{{ $stone['shape'] }}"/>
@@ -8,12 +8,12 @@
 </svg>
 </li>
 @endforeach
-<li class="bank {{ $start['succeeds'] ? 'reached' : '' }}">
+<li class="bank {{ $reached ? 'reached' : '' }}">
 <svg width="158" height="{{ $crossing::HEIGHT }}" viewBox="0 0 158 {{ $crossing::HEIGHT }}" aria-hidden="true">
 <path d="{{ $crossing::bank($seed) }}"/>
 </svg>
 <span>{{ $bank }}
-@unless ($start['succeeds'])
+@unless ($reached)
 <br>not reached
 @endunless
 </span>

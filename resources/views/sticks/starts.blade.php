@@ -14,17 +14,22 @@ against every model with the settings it comes with
 </x-panel>
 @endif
 @foreach ($rows as $row)
-<section class="panel crossing {{ $row->start['succeeds'] ? 'comes-through' : 'fails' }}">
+<section class="panel crossing {{ $row->succeeds ? 'comes-through' : 'fails' }}">
 <h2>
 <a href="/catalogue/machines/{{ $row->id }}">{{ $row->title }}</a> <span class="toward">{{ $row->end() }}</span>
 </h2>
-@include('parts.crossing', ['start' => $row->start, 'seed' => "{$title}-{$row->id}", 'bank' => 'it starts'])
-@unless ($row->start['succeeds'])
+@include('parts.crossing', [
+    'stones' => $row->stones,
+    'reached' => $row->succeeds,
+    'seed' => "{$title}-{$row->id}",
+    'bank' => 'it starts',
+])
+@unless ($row->succeeds)
 <div class="beneath">
-<p>{{ $row->start['cause'] }}</p>
+<p>{{ $row->cause() }}</p>
 <dl>
-<dt>you see</dt><dd>{{ $row->start['seen'] }}</dd>
-<dt>cheapest way out</dt><dd><b>{{ $row->start['fix'] }}</b></dd>
+<dt>you see</dt><dd>{{ $row->seen() }}</dd>
+<dt>cheapest way out</dt><dd><b>{{ $row->fix() }}</b></dd>
 </dl>
 </div>
 @endunless
@@ -44,9 +49,10 @@ With {{ $other['with'] }} <b>{{ $other['value'] }}</b>: {{ $other['end'] }}.
 <summary>Stone by stone</summary>
 <table class="plain">
 <tbody>
-@foreach ($row->stones() as $stone)
+@foreach ($row->stones as $stone)
 <tr>
-<td>{{ $stone['name'] }}</td><td class="{{ $stone['class'] }}">{{ $stone['holds'] }}</td><td>{{ $stone['words'] }}</td>
+<td>{{ $stone->name }}</td><td class="{{ $stone->holds ? '' : 'bad' }}">{{ $stone->holds ? 'holds' : 'missing' }}</td>
+<td>{{ $stone->words }}</td>
 </tr>
 @endforeach
 </tbody>
