@@ -204,8 +204,26 @@ final readonly class Step
             $fields->each('boots', BootEvent::read(...)),
             $fields->enums('acts', Act::class),
             $fields->optional('done', DoneWords::read(...)),
-            $fields->optionalEnum('opens_with', Wants::class),
+            array_key_exists('opens_with', $fields->all())
+                ? $fields->optionalEnum('opens_with', Wants::class)
+                : self::steered($fields->each('boots', BootEvent::read(...))),
             $fields->optionalEnum('works_on', WorksOn::class),
         );
+    }
+
+    /**
+     * What paths that were computed before steps said it begin with: the first power-on that keys steer.
+     *
+     * @param  list<BootEvent>  $boots
+     */
+    private static function steered(array $boots): ?Wants
+    {
+        foreach ($boots as $event) {
+            if ($event->wants !== null) {
+                return in_array($event->by, [BootEvent::BY_KEY, BootEvent::BY_MENU], true) ? $event->wants : null;
+            }
+        }
+
+        return null;
     }
 }

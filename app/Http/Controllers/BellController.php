@@ -10,7 +10,13 @@ final class BellController
 {
     public function show(BellBridge $bell): View
     {
-        return view('bench.bell', ['items' => $bell->items()]);
+        $now = (int) now()->timestamp;
+
+        return view('bench.bell', ['items' => array_map(static fn (array $item): array => [
+            ...$item,
+            'until' => $item['due'] === 0 ? null : $now + $item['due'],
+            'place' => $item['slot'] === null ? '' : "Slot {$item['slot']} · ",
+        ], $bell->items())]);
     }
 
     /** The strip alone, asked for again by every open page. */

@@ -23,13 +23,19 @@ use InvalidArgumentException;
 /** How long contents are kept, what is due, and what an owner asks for. */
 final class RetentionController
 {
+    /** Jobs of a kind that are named; the others are counted. */
+    private const LISTED = 30;
+
     public function index(): View
     {
         $kinds = array_diff(array_keys(RetentionDays::KINDS), ['keys']);
+        $due = array_combine($kinds, array_map(Due::jobs(...), $kinds));
 
         return view('retention.index', [
             'days' => RetentionDays::present(),
-            'due' => array_combine($kinds, array_map(Due::jobs(...), $kinds)),
+            'due' => $due,
+            'listed' => self::LISTED,
+            'more' => array_map(static fn ($jobs): int => max(0, $jobs->count() - self::LISTED), $due),
             'events' => BenchEvent::query()
                 ->with('user')
                 ->whereIn('kind', ['contents-removed', 'data-exported', 'retention-changed'])

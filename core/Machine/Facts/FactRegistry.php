@@ -30,7 +30,7 @@ final class FactRegistry
     {
         if (self::$all === null) {
             self::$all = [];
-            $lists = [self::ofModel(), self::ofMachine(), self::ofOwner(), self::ofJob(), self::ofFirmware()];
+            $lists = [self::ofModel(), self::ofMachine(), self::ofOwner(), self::ofJob(), FirmwareFacts::ofFirmware()];
             foreach (array_merge(...$lists) as $definition) {
                 self::$all[$definition->name] = $definition;
             }
@@ -209,44 +209,6 @@ final class FactRegistry
             new FactDefinition('target.serial', FactType::Text, FactOwner::Job),
             new FactDefinition('tried', FactType::Text, FactOwner::Job),
             new FactDefinition('ups.usable_wh', FactType::Measure, FactOwner::Job),
-        ];
-    }
-
-    /** @return list<FactDefinition> what is known of any firmware, whether a model lists it as a setting or not */
-    private static function ofFirmware(): array
-    {
-        return [
-            new FactDefinition(
-                'firmware.boot_mode', FactType::Choice, FactOwner::Model, values: ['uefi', 'both', 'legacy'],
-            ),
-            new FactDefinition('firmware.charge', FactType::Text, FactOwner::Model),
-            new FactDefinition(
-                'firmware.controller_mode', FactType::Choice, FactOwner::Model, values: ['plain', 'array'],
-            ),
-            new FactDefinition('firmware.date', FactType::Text, FactOwner::Machine),
-            new FactDefinition('firmware.graphics_memory', FactType::Text, FactOwner::Model),
-            new FactDefinition(
-                'firmware.key_mode', FactType::Choice, FactOwner::Model, values: ['factory', 'setup', 'custom'],
-            ),
-            new FactDefinition(
-                'firmware.kind', FactType::Choice, FactOwner::Model, values: ['uefi', 'bios'], spoken: 'whether it has UEFI firmware',
-            ),
-            new FactDefinition(
-                'firmware.older_devices', FactType::Choice, FactOwner::Model, values: ['off', 'allowed'],
-            ),
-            new FactDefinition('firmware.power_mode', FactType::Text, FactOwner::Model),
-            new FactDefinition('firmware.revocations', FactType::Text, FactOwner::Machine),
-            new FactDefinition('firmware.secure_boot', FactType::Choice, FactOwner::Model, values: ['on', 'off']),
-            new FactDefinition('firmware.secure_boot_capable', FactType::Text, FactOwner::Model),
-            new FactDefinition('firmware.secure_boot_in_force', FactType::Text, FactOwner::Model),
-            new FactDefinition('firmware.security_chip', FactType::Text, FactOwner::Model),
-            new FactDefinition('firmware.supervisor_password', FactType::Text, FactOwner::Machine),
-            new FactDefinition(
-                'firmware.third_party_signer', FactType::Choice, FactOwner::Model, values: ['trusted', 'not trusted'],
-            ),
-            new FactDefinition('firmware.uefi_capable', FactType::Text, FactOwner::Model),
-            new FactDefinition('firmware.usb_start', FactType::Choice, FactOwner::Model, values: ['on', 'off']),
-            new FactDefinition('firmware.version', FactType::Text, FactOwner::Machine),
         ];
     }
 }

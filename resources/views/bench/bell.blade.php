@@ -11,9 +11,10 @@
 <li class="panel {{ $item['overdue'] ? 'in-trouble' : '' }}">
 <a class="cover" href="/jobs/{{ $item['job'] }}/run?stone={{ $item['step'] }}"
  aria-label="Go to {{ $item['title'] }}"></a>
-<b class="clock big" @if ($item['due'] !== 0) data-until="{{ now()->timestamp + $item['due'] }}"
- @endif>{{ $item['due'] === 0 ? 'now' : '' }}</b>
-<div><h2>{{ $item['slot'] === null ? '' : "Slot {$item['slot']} · " }}{{ $item['title'] }}</h2><p>
+<b class="clock big" @if ($item['until'] !== null) data-until="{{ $item['until'] }}" @endif>{{
+    $item['until'] === null ? 'now' : ''
+}}</b>
+<div><h2>{{ $item['place'] }}{{ $item['title'] }}</h2><p>
 @words($item['action'])
 </p></div></li>
 @endforeach

@@ -4,13 +4,15 @@
 <header class="head"><h1>Logbook</h1><span class="goal">what happened on the bench, newest first</span></header>
 <section class="panel"><h2>Predicted and seen</h2>
 @if ($accuracy['of'] === 0)
-<p>Nobody has said yet how a power-on ended. Those that somebody looked at are counted here.@if ($unsaid > 0)
+<p>Nobody has said yet how a power-on ended. Those that somebody looked at are counted here.
+@if ($unsaid > 0)
 {{ $unsaid }} {{ $unsaid === 1 ? 'was' : 'were' }} laid with nothing said against the prediction.@endif
 </p>
 @else
 <p>
 <b class="figure">{{ $accuracy['percent'] }} %</b> of power-ons that somebody looked at ended as the rehearsal said:
-{{ $accuracy['right'] }} of {{ $accuracy['of'] }}.@if ($unsaid > 0)
+{{ $accuracy['right'] }} of {{ $accuracy['of'] }}.
+@if ($unsaid > 0)
 {{ $unsaid }} more {{ $unsaid === 1 ? 'was' : 'were' }} laid with nothing said against the prediction.@endif
 </p>
 @if ($differed->isNotEmpty())

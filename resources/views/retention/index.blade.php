@@ -13,13 +13,13 @@ on record.</p>
 @if ($jobs->isNotEmpty())
 <section class="panel stop-panel"><h2>Due: {{ \App\Retention\RetentionDays::KINDS[$kind][0] }}</h2>
 <ul>
-@foreach ($jobs->take(30) as $job)
+@foreach ($jobs->take($listed) as $job)
 <li>
 <a href="/jobs/{{ $job->id }}">{{ sprintf('%04d', $job->id) }}</a> {{ $job->title }} <span class="fine">handed over
 {!! \App\View\Words::time($job->handed_over_at) !!}</span></li>
 @endforeach
-@if ($jobs->count() > 30)
-<li>and {{ $jobs->count() - 30 }} more</li>
+@if ($more[$kind] > 0)
+<li>and {{ $more[$kind] }} more</li>
 @endif
 </ul>
 <form method="post" action="/retention/delete">

@@ -43,7 +43,8 @@
  class="{{ \App\View\ShelfWords::trustClass($loader['trust']) }}">{{
     \App\View\ShelfWords::trust($loader['trust'])
 }}</b>
-<span class="fine">{{ $loader['because'] }}@if ($loader['signers'] !== [])
+<span class="fine">{{ $loader['because'] }}
+@if ($loader['signers'] !== [])
 Signed by {{ implode('; ', $loader['signers']) }}.@endif
 </span>@endif
 </td></tr>

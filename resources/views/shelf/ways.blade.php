@@ -55,8 +55,10 @@ image</a></header>
 <td class="num">{{ $way->write ? \App\View\ShelfWords::clock($way->write->time->seconds) : '–' }}</td>
 <td class="num">{{ $way->verify ? \App\View\ShelfWords::clock($way->verify->time->seconds) : '–' }}</td>
 <td class="fine">
-<span class="pace">{{ ucfirst($way->pace) }}.</span>@foreach ([...$way->costs, ...$way->cannot] as $line)
-{{ $line }}@endforeach
+<span class="pace">{{ ucfirst($way->pace) }}.</span>
+@foreach ([...$way->costs, ...$way->cannot] as $line)
+{{ $line }}
+@endforeach
 </td>
 @else<td colspan="5" class="fine"><b>Not possible:</b> {{ implode(' ', $way->against) }}</td>@endif</tr>@endforeach
 </tbody></table></div>@include('parts.error', ['field' => 'way'])
@@ -77,7 +79,8 @@ image</a></header>
 @if ($way->isPossible() && $way->key !== 'two-partitions')
 <a
  href="{{ \App\View\ShelfWords::script($file, $stick, $way, $drivers) }}" hx-boost="false"
- download>script, {{ lcfirst($way->title) }}</a>@if (! $loop->last)
+ download>script, {{ lcfirst($way->title) }}</a>
+@if (! $loop->last)
 ·
 @endif
 @endif

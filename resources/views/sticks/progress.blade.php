@@ -6,10 +6,10 @@
  aria-live="polite">
 @if ($build->isUnderWay())
 <h2>{{ $build->state === 'queued' ? 'Waits for its turn' : $build->stage }}</h2>
-<div class="depth" role="progressbar" aria-valuemin="0" aria-valuemax="100" @if ($share !== null)
- aria-valuenow="{{ round(100 * $share) }}" @endif aria-label="{{ $build->stage }}">
-@if ($share !== null)
-<progress max="1000" value="{{ round(1000 * $share) }}"></progress>
+<div class="depth" role="progressbar" aria-valuemin="0" aria-valuemax="100" @if ($thousandths !== null)
+ aria-valuenow="{{ intdiv($thousandths, 10) }}" @endif aria-label="{{ $build->stage }}">
+@if ($thousandths !== null)
+<progress max="1000" value="{{ $thousandths }}"></progress>
 @else
 <progress></progress>
 @endif
@@ -20,7 +20,7 @@
 {{ \Cobblestone\Quantity\Bytes::of($build->stage_bytes)->decimal() }}@elseif ($build->done_bytes > 0)
 {{ \Cobblestone\Quantity\Bytes::of($build->done_bytes)->decimal() }}@endif
 @if ($build->rate() !== null)
-· {{ number_format($build->rate() / 1e6, 1) }} MB/s
+· {{ $rate }}
 @endif
 @if ($build->left() !== null)
 · {{ \App\View\ShelfWords::left($build->left()) }}

@@ -34,3 +34,27 @@ it('sees what is too much', function (string $code, array $debts) {
     'a long file' => [str_repeat("\n", 249).'$a = 1;', ['lines over the limit of a file' => 1]],
     'a string with braces' => ['function f($a) { return "{$a} }"; } function g($a, $b, $c, $d, $e, $f, $g) {}', ['methods of many parameters' => 1]],
 ]);
+
+it('leaves views to show: no PHP blocks, no arithmetic, no ids of stones, no names of kinds', function () {
+    $faults = [];
+    $folder = Demo::root().'/resources/views';
+    $found = new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS);
+    foreach (new RecursiveIteratorIterator($found) as $file) {
+        $view = (string) file_get_contents((string) $file);
+        // What stands between quotes is text, or a class of styles.
+        $bare = (string) preg_replace('/\'[^\'\n]*\'|"[^"\n{]*"/', '', $view);
+        $rules = [
+            'a PHP block' => preg_match('/@php|<\?php/', $view),
+            'arithmetic' => preg_match('/\{\{(?:(?!\}\}).)*[\w)\]] [-+*\/%] [\w($](?:(?!\}\}).)*\}\}/s', $bare),
+            'the id of a stone' => preg_match(
+                '/[\'"](boot|firmware|media|protect|intake|identify|hardware|install|drivers|put-back)\.[a-z-]+[\'"]/',
+                $view,
+            ),
+            'the name of a kind of job' => preg_match('/JobKind::[A-Z]/', $view),
+        ];
+        foreach (array_keys(array_filter($rules)) as $rule) {
+            $faults[] = substr((string) $file, strlen($folder) + 1).": {$rule}";
+        }
+    }
+    expect($faults)->toBe([]);
+});

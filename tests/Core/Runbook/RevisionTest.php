@@ -140,3 +140,15 @@ it('brings a plan through JSON and back without a loss', function (string $job) 
     $json = json_encode($plan->toArray(), JSON_THROW_ON_ERROR);
     expect(json_encode(Plan::fromArray(json_decode($json, true))->toArray()))->toBe($json);
 })->with(Demo::BRIEFS);
+
+it('reads a path that was computed before steps said what they open with', function (string $job) {
+    $plan = Demo::plan($job);
+    $before = $plan->toArray();
+    foreach ($before['steps'] as &$step) {
+        unset($step['opens_with'], $step['works_on']);
+    }
+    $read = Plan::fromArray(json_decode((string) json_encode($before), true));
+    foreach (['boot.start', 'firmware.snapshot', 'boot.recovery'] as $id) {
+        expect($read->step($id)?->opensWith)->toBe($plan->step($id)?->opensWith);
+    }
+})->with(Demo::BRIEFS);
