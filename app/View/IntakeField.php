@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Machine\Facts\FactRegistry;
+
 /** One field of the intake form: a fact of the machine, a word, a day, or a choice. */
 final readonly class IntakeField
 {
@@ -30,16 +32,18 @@ final readonly class IntakeField
     }
 
     /**
+     * What the registry says of a fact: its words, and what it offers beside "not known".
+     *
      * @param  array<string, mixed>  $facts  of the brief
-     * @param  array<string, string>  $options  without the empty one, which reads "not known"
      */
-    public static function fact(string $fact, string $label, array $facts, array $options = []): self
+    public static function fact(string $fact, array $facts): self
     {
         $value = (string) (((array) old('facts'))[$fact] ?? ($facts[$fact] ?? ''));
+        $options = FactRegistry::offers($fact);
 
         return new self(
             "facts[{$fact}]",
-            $label,
+            ucfirst(FactRegistry::spoken($fact)),
             $value,
             'number',
             $options === [] ? [] : ['' => 'not known', ...$options],

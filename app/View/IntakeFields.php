@@ -21,28 +21,18 @@ final class IntakeFields
 
         return [
             'Power' => [
-                IntakeField::fact('battery.percent', 'Charge now, %', $facts),
-                IntakeField::fact('charger.at_hand', 'Charger of the machine', $facts, [
-                    'yes' => 'is here',
-                    'no' => 'is not here',
-                ]),
-                IntakeField::fact('charger.watts', 'What the charger gives, W', $facts),
-                IntakeField::fact('hub.at_hand', 'Hub with a power input', $facts, [
-                    'yes' => 'lies ready',
-                    'no' => 'none here',
-                ]),
+                IntakeField::fact('battery.percent', $facts),
+                IntakeField::fact('charger.at_hand', $facts),
+                IntakeField::fact('charger.watts', $facts),
+                IntakeField::fact('hub.at_hand', $facts),
             ],
             'Network of the new system' => [
-                IntakeField::fact('network.driver', 'Its driver', $facts, [
-                    'brings' => 'it brings one',
-                    'beside' => 'another adapter lies ready',
-                    'stick' => 'it goes onto the stick by hand',
-                ]),
+                IntakeField::fact('network.driver', $facts),
             ],
             'A decryption that runs' => [
-                IntakeField::fact('decrypt.percent', 'Done, %', $facts),
-                IntakeField::fact('decrypt.bytes', 'or done, bytes', $facts),
-                IntakeField::fact('decrypt.mb_s', 'Its rate, MB/s', $facts),
+                IntakeField::fact('decrypt.percent', $facts),
+                IntakeField::fact('decrypt.bytes', $facts),
+                IntakeField::fact('decrypt.mb_s', $facts),
             ],
             'A backup that is there already' => [
                 IntakeField::text('existing_date', 'Made on', $existing['date'] ?? null, 'date'),

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Assessment\Licence;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Facts\FactQuestion;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Runbook\JobKind;
 
@@ -21,12 +22,6 @@ final readonly class IntakePage
         'ntfs' => 'NTFS',
         'ext4' => 'ext4',
         'other' => 'another',
-    ];
-
-    public const KEEP = [
-        '' => 'not asked yet',
-        'some' => 'yes, copy it first',
-        'nothing' => 'no, the owner says so in writing',
     ];
 
     /**
@@ -99,7 +94,7 @@ final readonly class IntakePage
             IntakeField::choice(
                 'licence_kind',
                 'Licence',
-                ['' => 'not asked yet', ...Licence::KINDS],
+                ['' => 'not asked yet', ...FactRegistry::offers('licence.kind')],
                 $licence['kind'] ?? '',
             )->wide('col-md-4'),
             IntakeField::text('licence_edition', 'Edition it fits', $licence['edition'] ?? '')
@@ -141,6 +136,17 @@ final readonly class IntakePage
                 ->wide('col-sm-6')
                 ->upTo(120),
         ], $this->image()->value === 'other');
+    }
+
+    public function keepAsked(): string
+    {
+        return FactQuestion::text('owner.keep');
+    }
+
+    /** @return array<string, string> */
+    public function keeping(): array
+    {
+        return ['' => 'not asked yet', ...FactRegistry::offers('owner.keep')];
     }
 
     public function keep(): string

@@ -8,6 +8,7 @@ use Cobblestone\Assessment\Backup\Destination;
 use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
@@ -66,12 +67,16 @@ final readonly class BackupPlan
         if ($keep === 'nothing') {
             return self::nothing($owner);
         }
-        $questions = $keep === 'some' ? [] : [new Question('owner.keep', 'Does anything on this machine have to be '
-            .'kept?', ['some' => 'Yes, copy it first', 'nothing' => 'No, the owner says so in '
-            .'writing'], 'whether the path begins with a '
-            .'backup', 'A6', 100, [Act::Erase, Act::WriteSystem, Act::Repair])];
+        $questions = $keep === 'some' ? [] : [self::keeping()];
 
         return self::some($machine, $target, $wish, $policy, $questions, $rescue, $staysOn);
+    }
+
+    private static function keeping(): Question
+    {
+        $shuts = [Act::Erase, Act::WriteSystem, Act::Repair];
+
+        return FactQuestion::about('owner.keep', 'whether the path begins with a backup', 'A6', 100, $shuts);
     }
 
     /** @return list<string> what of the owner's is not copied */

@@ -7,6 +7,7 @@ namespace Cobblestone\Assessment;
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\EncryptionBranch;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\EncryptionQuestions;
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
 use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Assessment\Encryption\RecoveryPrompt;
@@ -19,7 +20,6 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\PathFact;
-use Cobblestone\Runbook\Question;
 
 /** Drive encryption before anything that could ask for a key, and before a drive is erased (rule A7). */
 final readonly class EncryptionAssessment
@@ -55,7 +55,7 @@ final readonly class EncryptionAssessment
         return new self($protection, $binding, $branch, $waits, new Contribution(
             steps: [...$keys, ...$suspend],
             decisions: [self::decision($protection, $binding, $branch, $waits, $intent, $key, self::read($machine, $drive))],
-            questions: self::questions($machine, $drive, $protection, $binding, $branch, $intent),
+            questions: (new EncryptionQuestions($protection, $binding, $branch, $intent))->of($machine, self::read($machine, $drive)),
             initial: $initial,
             blockers: $branch === EncryptionBranch::Stop ? [Blocker::stop('recovery-key', self::stop($intent), 'A7', ["drive.encryption = {$protection->value}", 'encryption.key = no'], besides: [Act::CopyData])] : [],
         ), array_merge(...array_map(static fn ($step): array => $step->after, $keys), ...[[]]), $intent);
@@ -114,20 +114,6 @@ final readonly class EncryptionAssessment
         return array_filter($drive->partitions, static fn (Partition $partition): bool => $partition->encrypted) !== [];
     }
 
-    /**
-     * What must not be done while nobody has said how the drive is protected.
-     *
-     * @return list<Act>
-     */
-    private static function shutWhileUnknown(EncryptionIntent $intent): array
-    {
-        return match (true) {
-            $intent->staysAfter => [Act::ChangeOldSystem, Act::ChangeSettings, Act::WriteFirmware, Act::OpenMachine, Act::FitPart, Act::StartMedium, Act::WriteSystem, Act::Repair],
-            $intent->comesOut() => [Act::OpenMachine, Act::FitPart],
-            default => [],
-        };
-    }
-
     private static function stop(EncryptionIntent $intent): string
     {
         return $intent->staysAfter
@@ -136,35 +122,6 @@ final readonly class EncryptionAssessment
             : 'The drive is encrypted, the old system does not start, nobody has the recovery key, and data on it '
                 .'is wanted: it cannot be copied. Find the key with the owner, or have the owner give the data up '
                 .'in writing.';
-    }
-
-    /** @return list<Question> */
-    private static function questions(Machine $machine, ?Drive $drive, Protection $protection, Binding $binding, EncryptionBranch $branch, EncryptionIntent $intent): array
-    {
-        $questions = [];
-        if ($protection === Protection::Unknown && ($branch === EncryptionBranch::Ask || (! $intent->staysAfter && $intent->somethingToKeep))) {
-            $questions[] = new Question('drive.encryption', 'How is the present drive '
-                .'protected?', self::read($machine, $drive) === [] ? Protection::ANSWERS : array_diff_key(Protection::ANSWERS, ['none' => 1]), match (true) {
-                    $intent->staysAfter => 'whether what is planned makes the old system ask for its recovery key',
-                    $intent->comesOut() => 'whether its data can be read once it is out of this machine',
-                    default => 'whether a firmware change could lock the old system before the backup is proven',
-                }, 'A7', 60, self::shutWhileUnknown($intent), $intent->staysAfter || $intent->comesOut() ? [] : [Act::Erase]);
-        }
-        if ($branch === EncryptionBranch::SuspendAndResume && $machine->fact('encryption.key')->isUnknown()) {
-            $questions[] = new Question('encryption.key', 'Has the owner the recovery key of this drive at '
-                .'hand?', ['yes' => 'yes', 'no' => 'no'], 'whether protection may be suspended at all: without the '
-                .'key a slip locks the drive for good', 'A7', 70);
-        }
-        if ($branch === EncryptionBranch::ComesOut && $intent->somethingToKeep && $protection !== Protection::Unknown && $machine->fact('encryption.key')->isUnknown()) {
-            $questions[] = new Question('encryption.key', 'Has the owner what unlocks this drive elsewhere, its '
-                .'recovery key or passphrase?', ['yes' => 'yes', 'no' => 'no'], 'whether it is decrypted before it '
-                .'comes out', 'A7', 70, [Act::OpenMachine, Act::FitPart]);
-        }
-        if ($protection->mayAskForKey() && $protection !== Protection::Unknown && $intent->staysAfter && $binding === Binding::Unknown && in_array($branch, [EncryptionBranch::SuspendAndResume], true)) {
-            $questions[] = new Question('encryption.binding', 'What is the drive\'s protection bound to?', Binding::ANSWERS, 'which changes bring up the prompt; until then the wider binding is assumed', 'A7', 20);
-        }
-
-        return $questions;
     }
 
     /** @param  list<string>  $read  what a reading says of it */

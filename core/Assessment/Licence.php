@@ -6,6 +6,8 @@ namespace Cobblestone\Assessment;
 
 use Cobblestone\Brief\LicenceBlock;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Facts\FactQuestion;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -16,7 +18,6 @@ use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
@@ -25,14 +26,6 @@ use Cobblestone\Runbook\Step;
 /** Where the licence comes from, whether its edition matches, and what activating then takes (rule A8). */
 final readonly class Licence
 {
-    public const KINDS = [
-        'firmware-key' => 'a key in the firmware',
-        'entitlement' => 'the machine or account is entitled already',
-        'retail' => 'a key the owner bought',
-        'none' => 'there is none yet',
-        'unclear' => 'a key of unclear origin',
-    ];
-
     private function __construct(public string $kind, public Contribution $contribution)
     {
     }
@@ -52,22 +45,20 @@ final readonly class Licence
         }
         $kind = $licence->kind ?? $machine->fact('licence.kind')->text();
         $fits = $licence->edition ?? $machine->fact('licence.edition')->text();
-        if (! isset(self::KINDS[$kind])) {
+        if (! isset(FactRegistry::offers('licence.kind')[$kind])) {
             return new self(
                 'unknown',
                 new Contribution(
                     [self::step($system, $edition, 'unknown', $after)],
                     [],
                     [
-                        new Question(
+                        FactQuestion::about(
                             'licence.kind',
-                            "Where does the licence for {$system->name} come from?",
-                            self::KINDS,
                             'how it is activated, and whether its edition matches',
                             'A8',
                             40,
                             [Act::UseLicence],
-                        ),
+                        )->worded(FactQuestion::text('licence.kind', ['system' => $system->name])),
                     ],
                 ),
             );
@@ -93,7 +84,7 @@ final readonly class Licence
         $decision = new Decision(
             'assess.licence',
             'Licence',
-            self::KINDS[$kind],
+            FactRegistry::offers('licence.kind')[$kind],
             [self::because($kind, $edition), ...$weighed],
             $refused,
             array_values(
@@ -144,7 +135,7 @@ final readonly class Licence
                         ."for the edition, or the installer picks {$inFirmware->value} by itself.",
                 ],
                 [
-                    self::KINDS['firmware-key'] => [
+                    FactRegistry::offers('licence.kind')['firmware-key'] => [
                         "It fits {$inFirmware->value}, not {$edition}".
                         ($fits === '' ? '.' : "; the other one fits {$fits}."),
                     ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Assessment;
 
 use Cobblestone\Brief\Extra;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
@@ -18,7 +19,6 @@ use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
-use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -26,12 +26,6 @@ use Cobblestone\Runbook\Step;
 /** Account locks, managed machines, and what comes from elsewhere (rules A9, A15). */
 final class Ownership
 {
-    private const LOCKS = [
-        'none' => 'there is none',
-        'signed-in' => 'on, the owner is still signed in',
-        'signed-out' => 'the owner has signed out',
-    ];
-
     /**
      * @param  bool  $erases  whether the path erases or restores the machine
      * @return array{0: Contribution, 1: list<string>} and the facts that the erasing step waits for
@@ -62,10 +56,8 @@ final class Ownership
         }
         $questions = $lock->isUnknown()
             ? [
-                new Question(
+                FactQuestion::about(
                     'owner.lock',
-                    'Is an account lock against theft on this machine?',
-                    self::LOCKS,
                     'whether it can be used at all after erasing',
                     'A9',
                     80,

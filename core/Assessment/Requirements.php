@@ -7,6 +7,7 @@ namespace Cobblestone\Assessment;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Blocker;
@@ -24,25 +25,6 @@ use Cobblestone\Runbook\Step;
 /** Whether the wanted system fits the machine, need by need, and what a bypass would cost (rules A2, A10). */
 final readonly class Requirements
 {
-    private const QUESTIONS = [
-        'memory_bytes' => 'How much memory is fitted, in bytes or as "16 GiB"?',
-        'cores' => 'How many cores has the processor?',
-        'clock_mhz' => 'What is the processor\'s clock, in MHz?',
-        'firmware.kind' => 'Does the machine start by UEFI or the old way?',
-        'security_chip.version' => 'Which version is the security chip?',
-        'graphics.features' => 'Which graphics features does it have?',
-        'display.pixels' => 'How many pixels high is the display?',
-        'firmware.secure_boot' => 'Is Secure Boot set on or off?',
-        'architecture' => 'Which architecture is the processor?',
-    ];
-
-    private const OPTIONS = [
-        'firmware.kind' => ['uefi' => 'by UEFI', 'bios' => 'only the old way'],
-        'firmware.secure_boot' => ['on' => 'on', 'off' => 'off'],
-        'security_chip.version' => ['2.0' => '2.0', '1.2' => '1.2', 'none' => 'there is none'],
-        'architecture' => ['x86-64' => 'x86, 64 bit', 'x86-32' => 'x86, 32 bit', 'arm-64' => 'ARM, 64 bit'],
-    ];
-
     /** @param  list<Requirement>  $rows */
     private function __construct(public Fit $fit, public array $rows, public Contribution $contribution)
     {
@@ -175,19 +157,9 @@ final readonly class Requirements
     {
         $questions = [];
         foreach ($rows as $row) {
-            if (
-                $row->verdict === Requirement::UNKNOWN &&
-                $row->question !== null &&
-                isset(self::QUESTIONS[$row->question])
-            ) {
-                $questions[] = new Question(
-                    $row->question,
-                    self::QUESTIONS[$row->question],
-                    self::OPTIONS[$row->question] ?? [],
-                    "whether {$system->name} fits: it needs {$row->needs}",
-                    'A2',
-                    30,
-                );
+            if ($row->verdict === Requirement::UNKNOWN && $row->question !== null) {
+                $decides = "whether {$system->name} fits: it needs {$row->needs}";
+                $questions[] = FactQuestion::about($row->question, $decides, 'A2', 30);
             }
         }
 

@@ -7,6 +7,8 @@ namespace Cobblestone\Drivers;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Facts\FactQuestion;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
@@ -19,12 +21,6 @@ use Cobblestone\Runbook\Question;
 final readonly class NetworkWay
 {
     public const FACT = 'network.driver';
-
-    private const ANSWERS = [
-        'brings' => 'yes, it was tried live or is known',
-        'beside' => 'no, but an adapter or phone that it drives lies ready',
-        'stick' => 'no, its driver goes onto the stick by hand',
-    ];
 
     /** @param  list<Question>  $questions */
     private function __construct(public Decision $decision, public array $questions, public string $because)
@@ -54,7 +50,7 @@ final readonly class NetworkWay
                 $facts,
                 ['fetch it later' => ['There is no network before it.']],
             ),
-            $unknown && ! isset(self::ANSWERS[$answer]) => self::asked($machine, $system, $adapters, $facts),
+            $unknown && ! isset(FactRegistry::offers(self::FACT)[$answer]) => self::asked($machine, $system, $adapters, $facts),
             $unknown && $answer === 'beside' => self::as(
                 'by another adapter or a phone',
                 "{$system->name} has no driver for this machine's own adapter; what it drives lies ready.",
@@ -118,15 +114,13 @@ final readonly class NetworkWay
             $adapters === []
                 ? 'this machine\'s network adapter, which nobody has read'
                 : implode(', ', array_map(static fn (Device $device): string => $device->name, $adapters));
-        $question = new Question(
+        $question = FactQuestion::about(
             self::FACT,
-            "Does {$system->name} bring a driver for {$which}?",
-            self::ANSWERS,
             'whether the machine can be put online once its drive is erased',
             'D5',
             45,
             [Act::Erase],
-        );
+        )->worded(FactQuestion::text(self::FACT, ['system' => $system->name, 'adapters' => $which]));
 
         return new self(
             new Decision(

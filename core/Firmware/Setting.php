@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\FirmwareSetting;
 
@@ -77,33 +78,11 @@ final readonly class Setting
     /** A setting that most firmware has under some name, with the values we tell apart. */
     public static function usual(string $id): self
     {
-        $values = [
-            'boot_mode' => ['uefi', 'both', 'legacy'],
-            'older_devices' => ['off', 'allowed'],
-            'third_party_signer' => ['trusted', 'not trusted'],
-            'controller_mode' => ['plain', 'array'],
-            'key_mode' => ['factory', 'custom', 'setup'],
-            'supervisor_password' => ['none', 'known', 'lost'],
-        ];
-        $titles = [
-            'boot_mode' => 'Start mode',
-            'secure_boot' => 'Secure Boot',
-            'older_devices' => 'Older devices (compatibility)',
-            'third_party_signer' => 'Third-party signer',
-            'controller_mode' => 'Drive controller',
-            'security_chip' => 'Security chip',
-            'usb_start' => 'Start from USB',
-            'key_mode' => 'Key mode',
-            'supervisor_password' => 'Supervisor password',
-        ];
+        $known = FactRegistry::find(FactRegistry::FIRMWARE.$id);
+        $told = $known === null ? [] : ($known->values !== [] ? $known->values : array_keys($known->offers()));
+        $title = ucfirst(FactRegistry::spoken(FactRegistry::FIRMWARE.$id));
 
-        return new self(
-            $id,
-            $titles[$id] ?? ucfirst(str_replace('_', ' ', $id)),
-            '',
-            $values[$id] ?? ['on', 'off'],
-            [],
-        );
+        return new self($id, $title, '', $told === [] ? ['on', 'off'] : $told, []);
     }
 
     /** For a model nobody has described: the name of the thing, and where to look. */

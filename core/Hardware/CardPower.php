@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Cobblestone\Hardware;
 
 use Cobblestone\Brief\CardBlock;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Question;
 
 /**
  * Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule
@@ -21,22 +21,8 @@ final readonly class CardPower
     /** What the rest of a machine draws where nobody has said (default, W). */
     private const REST_W = 75;
 
-    private const ASKED = [
-        'watts' => 'How many watts does the new card draw?',
-        'supply_w' => 'How many watts does the power supply give? It stands on its label.',
-        'processor_w' => 'How many watts does the processor draw at most?',
-    ];
-
-    private const LEADS = [
-        'none' => 'none',
-        '6-pin' => 'one with 6 pins',
-        '8-pin' => 'one with 8 pins',
-        '8-pin, 6-pin' => 'one with 8 and one with 6 pins',
-        '8-pin, 8-pin' => 'two with 8 pins',
-        '8-pin, 8-pin, 8-pin' => 'three with 8 pins',
-        '16-pin:450' => 'one with 16 pins, 450 W',
-        '16-pin:600' => 'one with 16 pins, 600 W',
-    ];
+    /** What the supply is judged by. */
+    private const ASKED = ['watts', 'supply_w', 'processor_w'];
 
     /** What must not be done before it is known. */
     private const SHUTS = [Act::ChangeOldSystem, Act::OpenMachine, Act::FitPart];
@@ -63,12 +49,10 @@ final readonly class CardPower
     private static function supply(CardBlock $card, array $known, float $rest): Contribution
     {
         $questions = [];
-        foreach (self::ASKED as $what => $text) {
+        foreach (self::ASKED as $what) {
             if ($known[$what] === null) {
-                $questions[] = new Question(
+                $questions[] = FactQuestion::about(
                     "card.{$what}",
-                    $text,
-                    [],
                     'whether the power supply carries the card',
                     'H5',
                     62,
@@ -141,15 +125,7 @@ final readonly class CardPower
                     ),
                 ],
                 questions: [
-                    new Question(
-                        'card.leads',
-                        'Which power leads does the supply have for the card, each on its own cable?',
-                        self::LEADS,
-                        'whether the leads carry the card',
-                        'H5',
-                        61,
-                        self::SHUTS,
-                    ),
+                    FactQuestion::about('card.leads', 'whether the leads carry the card', 'H5', 61, self::SHUTS),
                 ],
             );
         }

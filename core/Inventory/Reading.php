@@ -7,6 +7,7 @@ namespace Cobblestone\Inventory;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\HealthReading;
 use Cobblestone\Machine\MemoryModule;
 
@@ -101,16 +102,38 @@ final readonly class Reading
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
+        $tool = $fields->oneOf('tool', self::TOOLS);
+        $said = $fields->facts('facts');
+        $facts = array_filter($said, static fn (string $name): bool => self::gives($tool, $name), ARRAY_FILTER_USE_KEY);
+
         return new self(
-            $fields->oneOf('tool', self::TOOLS),
+            $tool,
             $fields->optionalString('origin') ?? 'brief',
             $fields->optionalString('at'),
-            $fields->facts('facts'),
+            $facts,
             $fields->each('devices', Device::read(...)),
             $fields->each('modules', MemoryModule::read(...)),
             $fields->each('health', HealthReading::read(...)),
-            $fields->strings('notes'),
+            [...$fields->strings('notes'), ...self::leftOut($tool, array_keys(array_diff_key($said, $facts)))],
             $fields->optionalString('lsblk'),
+        );
+    }
+
+    /** Whether that tool's output can say it: what it cannot, somebody else wrote into the reading. */
+    private static function gives(string $tool, string $fact): bool
+    {
+        return FactRegistry::find($fact)?->isGivenBy($tool) === true;
+    }
+
+    /**
+     * @param  list<string>  $facts
+     * @return list<string>
+     */
+    private static function leftOut(string $tool, array $facts): array
+    {
+        return array_map(
+            static fn (string $fact): string => "{$tool} cannot tell \"".mb_substr($fact, 0, 40).'"; left out.',
+            $facts,
         );
     }
 

@@ -86,7 +86,7 @@ final class SystemNoteReader
             $facts['battery.health'] = round(min(1.2, (int) $match[2] / (int) $match[1]), 3);
         }
         if (preg_match('/charge ([0-9]{1,3}) %/', $value, $match) === 1) {
-            $facts['battery.charge_percent'] = min(100, (int) $match[1]);
+            $facts['battery.percent'] = min(100, (int) $match[1]);
         }
 
         return $facts;

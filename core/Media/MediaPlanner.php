@@ -8,6 +8,7 @@ use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\ImagePartition;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Firmware\FirmwarePlanner;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Media\Ways\StickRates;
@@ -53,10 +54,7 @@ final class MediaPlanner
     private static function raw(Image $image, array $sticks, Policy $policy, array $connectors, array $decisions, Machine $machine, Bytes $drivers, int $driverFiles): MediaPlan
     {
         $expanded = $image->expanded() ?? self::typedSize($machine);
-        $questions = $expanded !== null ? [] : [new Question('image.expanded_bytes', 'How many bytes '
-            ."does {$image->name} have when expanded? Its format does not "
-            .'tell.', [], 'which stick can take it; a compressed size says nothing of '
-            .'that', 'M2', 85, [Act::WriteStick])];
+        $questions = $expanded !== null ? [] : [self::expandedSize($image)];
         $bytes = $expanded ?? $image->size();
         $choice = $expanded === null ? StickChoice::unmeasured('media.stick', 'Which stick', $image) : StickChoice::decide('media.stick', 'Which stick', $sticks, $bytes, $policy->school('stick'), $connectors);
         $rates = StickRates::of($choice->stick, $policy);
@@ -105,6 +103,14 @@ final class MediaPlanner
     }
 
     /** The expanded size as somebody answered it. */
+    private static function expandedSize(Image $image): Question
+    {
+        $decides = 'which stick can take it; a compressed size says nothing of that';
+        $asked = FactQuestion::about('image.expanded_bytes', $decides, 'M2', 85, [Act::WriteStick]);
+
+        return $asked->worded(FactQuestion::text('image.expanded_bytes', ['image' => $image->name]));
+    }
+
     private static function typedSize(Machine $machine): ?Bytes
     {
         $typed = $machine->fact('image.expanded_bytes')->value;

@@ -32,6 +32,36 @@ final readonly class Question
     ) {
     }
 
+    /** The same in other words, where the job calls for them. */
+    public function worded(string $text): self
+    {
+        return new self(
+            $this->fact,
+            $text,
+            $this->options,
+            $this->decides,
+            $this->rule,
+            $this->weight,
+            $this->shuts,
+            $this->until,
+        );
+    }
+
+    /** @param  array<string, string>  $options  what this job leaves to choose from */
+    public function offering(array $options): self
+    {
+        return new self(
+            $this->fact,
+            $this->text,
+            $options,
+            $this->decides,
+            $this->rule,
+            $this->weight,
+            $this->shuts,
+            $this->until,
+        );
+    }
+
     /** Whether it is answered by reading a drive rather than by a word. */
     public function isReading(): bool
     {

@@ -6,8 +6,8 @@ use App\Bridge\BenchClock;
 use App\Catalogue\CatalogueStore;
 use App\Documents\FieldFaults;
 use Closure;
-use Cobblestone\Assessment\Licence;
 use Cobblestone\Inventory\LsblkReader;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\JobKind;
 use Illuminate\Foundation\Http\FormRequest;
@@ -79,7 +79,7 @@ final class IntakeRequest extends FormRequest
             'goal' => 'nullable|in:'.implode(',', array_column(JobKind::cases(), 'value')),
             'system_id' => 'nullable|string|max:120',
             'depends' => 'nullable|string|max:2000',
-            'licence_kind' => 'nullable|in:'.implode(',', array_keys(Licence::KINDS)),
+            'licence_kind' => 'nullable|in:'.implode(',', array_keys(FactRegistry::offers('licence.kind'))),
             'licence_edition' => 'nullable|string|max:120',
             'update_reason' => 'nullable|string|max:400',
             'update_to' => 'nullable|string|max:60',

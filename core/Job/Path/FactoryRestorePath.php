@@ -18,6 +18,7 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -42,9 +43,6 @@ use Cobblestone\Tuning\Acceptance;
 /** The maker's own image back onto its drive; everything since purchase is lost (rules J1, A3 rung 9). */
 final class FactoryRestorePath
 {
-    private const WAYS = ['yes' => 'from the running system or by its key', 'media' => 'only from the maker\'s '
-        .'recovery medium', 'no' => 'not at all'];
-
     public static function draft(JobContext $context): PathDraft
     {
         [$machine, $system, $brief] = [$context->machine, $context->system(), $context->brief];
@@ -52,8 +50,7 @@ final class FactoryRestorePath
         $protection = SafeguardPlanner::plan($context, $target->drive, $target->others, static fn (bool $keep): EncryptionIntent => new EncryptionIntent(false, [], 0, $keep), true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $way = $machine->fact('factory.image');
-        $questions = $way->isUnknown() ? [new Question('factory.image', 'How does the maker\'s factory image still '
-            .'answer?', self::WAYS, 'how the restore is started, and whether it can be done at all', 'A3', 70, [Act::StartMedium, Act::Erase])] : [];
+        $questions = $way->isUnknown() ? [self::question()] : [];
         $blockers = $way->is('no') ? [Blocker::stop('factory-gone', 'The maker\'s factory image does not answer any '
             .'more. A clean install from a stick is what is left (kind of job: clean '
             .'install).', 'A3', ['factory.image = no'])] : array_filter([FactoryImage::contradiction($machine, $target->drive)]);
@@ -77,6 +74,13 @@ final class FactoryRestorePath
 
         return new PathDraft((new Contribution($steps))->and(new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers)),
             assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+    }
+
+    private static function question(): Question
+    {
+        $decides = 'how the restore is started, and whether it can be done at all';
+
+        return FactQuestion::about('factory.image', $decides, 'A3', 70, [Act::StartMedium, Act::Erase]);
     }
 
     private static function decision(bool $medium): Decision

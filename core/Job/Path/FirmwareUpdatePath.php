@@ -15,6 +15,7 @@ use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
@@ -83,7 +84,7 @@ final class FirmwareUpdatePath
         $now = $machine->fact('firmware.version');
         $none = static fn (string $chosen, string $why): Decision => new Decision('firmware.update', 'Firmware update', $chosen, [$why], [], ["firmware.version = {$now->spoken()}"], 'F5');
         if ($now->isUnknown()) {
-            return [[], [new Question('firmware.version', 'Which firmware version does the machine show now?', [], 'which releases it has to go through', 'F5', 85, [Act::WriteFirmware])], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
+            return [[], [FactQuestion::about('firmware.version', 'which releases it has to go through', 'F5', 85, [Act::WriteFirmware])], [], $none('after the version is known', 'The way depends on the version that is on it now.')];
         }
         if ($releases === []) {
             return [[], [], [], $none($wish->to !== null ? "to {$wish->to}" : 'from the maker\'s page', 'The catalogue holds no releases for this board: take the file from the maker\'s page by exact board and revision, and read its notes for required stops.')];
@@ -117,7 +118,14 @@ final class FirmwareUpdatePath
         $all = array_values(array_unique(array_merge(...array_map(static fn (Release $release): array => $release->revisions, $releases), ...[[]])));
         sort($all);
 
-        return $all === [] ? [] : [new Question('board.revision', 'Which revision of the board is it? It is printed on the board, and dmidecode reads it.', array_combine($all, array_map(static fn (string $one): string => "revision {$one}", $all)), 'which firmware file belongs to this board; another revision is another board', 'F5', 84, [Act::WriteFirmware])];
+        if ($all === []) {
+            return [];
+        }
+        $decides = 'which firmware file belongs to this board; another revision is another board';
+        $words = array_map(static fn (string $one): string => "revision {$one}", $all);
+        $asked = FactQuestion::about('board.revision', $decides, 'F5', 84, [Act::WriteFirmware]);
+
+        return [$asked->offering(array_combine($all, $words))];
     }
 
     /**

@@ -30,10 +30,10 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
-use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofScope;
@@ -130,7 +130,8 @@ final class InstallPath
             return new Contribution;
         }
 
-        return new Contribution(questions: [new Question('image.kind', 'What does the publisher call this '
-            .'image?', ['optical-hybrid' => 'an image to write to a stick as it is', 'raw' => 'a disk image'], 'how the stick is written; until then "to write as it is" is assumed', 'M3', 50)]);
+        $decides = 'how the stick is written; until then "to write as it is" is assumed';
+
+        return new Contribution(questions: [FactQuestion::about('image.kind', $decides, 'M3', 50)]);
     }
 }

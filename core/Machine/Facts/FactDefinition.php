@@ -12,6 +12,8 @@ final readonly class FactDefinition
      * @param  array<string, string>  $answers  the only words it may be given, and how each is said; empty: any
      * @param  string  $spoken  as a person says it; empty: its name without dots
      * @param  string|null  $learned  the field of a model's entry that keeps it, where it may be learned
+     * @param  Asking|null  $asking  how a person is asked for it; null where nobody is
+     * @param  list<string>  $givenBy  the tools whose output may give it, by the names of Inventory\Reading
      */
     public function __construct(
         public string $name,
@@ -21,6 +23,8 @@ final readonly class FactDefinition
         public array $answers = [],
         private string $spoken = '',
         public ?string $learned = null,
+        public ?Asking $asking = null,
+        public array $givenBy = [],
     ) {
     }
 
@@ -32,6 +36,18 @@ final readonly class FactDefinition
     public function spoken(): string
     {
         return $this->spoken === '' ? FactRegistry::plain($this->name) : $this->spoken;
+    }
+
+    /** @return array<string, string> what a question or a form offers: value => words; empty where it is typed */
+    public function offers(): array
+    {
+        return $this->asking === null || $this->asking->offers === [] ? $this->answers : $this->asking->offers;
+    }
+
+    /** Whether the output of that tool may say it; what somebody typed may say everything. */
+    public function isGivenBy(string $tool): bool
+    {
+        return in_array($tool, $this->givenBy, true);
     }
 
     /** Whether that word may be its value; what nobody knows may always be said. */

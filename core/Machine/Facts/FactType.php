@@ -15,4 +15,6 @@ enum FactType: string
     /** One of some words. */
     case Choice = 'choice';
     case Text = 'text';
+    /** Some words, in their order. */
+    case Words = 'words';
 }

@@ -21,8 +21,8 @@ Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” f
 <x-fields :group="$form->notHeld()"/>
 <x-fields :group="$form->kept()">
 <div class="col-12 choices">
-<span class="form-label">Does anything on it have to be kept?</span>
-@foreach ($form::KEEP as $value => $words)
+<span class="form-label">{{ $form->keepAsked() }}</span>
+@foreach ($form->keeping() as $value => $words)
 <label><input type="radio" name="keep" value="{{ $value }}" @checked($form->keep() === $value)> {{ $words }}</label>
 @endforeach
 @include('parts.error', ['field' => 'keep'])

@@ -162,7 +162,7 @@ it('reads identifiers in the kernel\'s forms too', function (string $cell, strin
 
 it('reads the collector\'s note', function () {
     $reading = InventoryReader::read("cobblestone-collect 1\ntime: 2026-11-24T15:02:11Z\narchitecture: aarch64\nefi folder: present\nbattery: design 52000 full 47840 mWh, charge 63 %\nmissing: lshw\nrefused: dmidecode\nodd line\n", 'system.txt', null);
-    expect($reading->facts)->toBe(['architecture' => 'arm-64', 'firmware.kind' => 'uefi', 'boot.started_by' => 'uefi', 'battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.charge_percent' => 63])
+    expect($reading->facts)->toBe(['architecture' => 'arm-64', 'firmware.kind' => 'uefi', 'boot.started_by' => 'uefi', 'battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.percent' => 63])
         ->and($reading->at)->toBe('2026-11-24T15:02Z')
         ->and($reading->notes)->toBe(['The collector found no lshw on that system, so nothing is known from it.', 'The collector was not allowed to run dmidecode; start it as root for more.', 'system.txt, line 8: "odd line" was not understood; left out.']);
     expect(InventoryReader::read("cobblestone-collect 1\narchitecture: sparc\nefi folder: absent\n", 'x', null))->facts->toBe(['boot.started_by' => 'legacy'])->notes->toBe(['The collector ran on "sparc", an architecture that is not known here.']);

@@ -93,13 +93,13 @@ it('tells what the first loader checks from what the firmware checks', function 
 it('reads a battery\'s note within what a battery can be', function (string $note, array $facts) {
     expect(SystemNoteReader::read("cobblestone-collect 1\nbattery: {$note}\n")->facts)->toBe($facts);
 })->with([
-    ['design 52000 full 47840 mWh, charge 63 %', ['battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.charge_percent' => 63]],
+    ['design 52000 full 47840 mWh, charge 63 %', ['battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.percent' => 63]],
     ['design 52040 full 52040 mWh', ['battery.design_wh' => 52.0, 'battery.health' => 1.0]],
     ['design 100 full 999 mWh', ['battery.design_wh' => 0.1, 'battery.health' => 1.2]],
     ['design 3000 full 1000 mWh', ['battery.design_wh' => 3.0, 'battery.health' => 0.333]],
-    ['charge 100 %', ['battery.charge_percent' => 100]],
-    ['charge 101 %', ['battery.charge_percent' => 100]],
-    ['charge 0 %', ['battery.charge_percent' => 0]],
+    ['charge 100 %', ['battery.percent' => 100]],
+    ['charge 101 %', ['battery.percent' => 100]],
+    ['charge 0 %', ['battery.percent' => 0]],
     ['none', []],
 ]);
 

@@ -3,6 +3,7 @@
 use Cobblestone\Brief\MachineBlock;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\UpdatePath;
+use Cobblestone\Inventory\SystemNoteReader;
 use Cobblestone\Job\KnownFacts;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
@@ -84,6 +85,14 @@ it('decides at the desk by the charge that was read and by a hub at hand', funct
     $brief = Demo::brief('pocket-lantern')['machine']['facts'] ?? [];
     expect($decided(Demo::plan('pocket-lantern', ['machine' => ['facts' => [...$brief, ...$facts]]]), 'power.source'))->toStartWith($chosen);
 })->with([[[], 'battery, from 43 % charge'], [['battery.percent' => 80], 'go: 80 % read, 43 % needed'], [['battery.percent' => 42], 'charge to 43 % first: 42 % read'], [['hub.at_hand' => 'yes'], 'hub with a power input'], [['hub.at_hand' => 'yes', 'charger.watts' => 15], 'battery, from 43 %']]);
+
+it('goes by the charge that the collector read', function () use ($decided) {
+    $read = ['tool' => 'collector', 'origin' => 'system.txt', 'facts' => SystemNoteReader::read(
+        SystemNoteReader::HEAD." 1\nbattery: charge 80 %",
+    )->facts];
+    $plan = Demo::plan('pocket-lantern', ['machine' => ['readings' => [$read]]]);
+    expect($decided($plan, 'power.source'))->toStartWith('go: 80 % read');
+});
 
 it('puts a changed power mode back', function () {
     $plan = Demo::plan('pocket-lantern');

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine\Facts;
+
+/** What one job brings with it (rule A1). */
+final class FactsOfJob
+{
+    /** @return list<FactDefinition> */
+    public static function all(): array
+    {
+        return [
+            new FactDefinition(
+                'card.leads', FactType::Text, FactOwner::Job,
+                asking: new Asking(
+                    'Which power leads does the supply have for the card, each on its own cable?',
+                    offers: [
+                        'none' => 'none',
+                        '6-pin' => 'one with 6 pins',
+                        '8-pin' => 'one with 8 pins',
+                        '8-pin, 6-pin' => 'one with 8 and one with 6 pins',
+                        '8-pin, 8-pin' => 'two with 8 pins',
+                        '8-pin, 8-pin, 8-pin' => 'three with 8 pins',
+                        '16-pin:450' => 'one with 16 pins, 450 W',
+                        '16-pin:600' => 'one with 16 pins, 600 W',
+                    ],
+                ),
+            ),
+            new FactDefinition(
+                'card.processor_w', FactType::Measure, FactOwner::Job,
+                asking: new Asking('How many watts does the processor draw at most?'),
+            ),
+            new FactDefinition(
+                'card.supply_w', FactType::Measure, FactOwner::Job,
+                asking: new Asking('How many watts does the power supply give?', 'It stands on its label.'),
+            ),
+            new FactDefinition(
+                'card.watts', FactType::Measure, FactOwner::Job,
+                asking: new Asking('How many watts does the new card draw?'),
+            ),
+            new FactDefinition('channel.other', FactType::Text, FactOwner::Job),
+            new FactDefinition(
+                'charger.at_hand', FactType::YesNo, FactOwner::Job,
+                spoken: 'charger of the machine',
+                asking: new Asking(
+                    'Is the charger of the machine here?',
+                    offers: ['yes' => 'is here', 'no' => 'is not here'],
+                ),
+            ),
+            new FactDefinition(
+                'charger.watts', FactType::Measure, FactOwner::Job,
+                spoken: 'what the charger gives, W',
+            ),
+            new FactDefinition('decrypt.bytes', FactType::Measure, FactOwner::Job, spoken: 'decrypted so far, bytes'),
+            new FactDefinition(
+                'decrypt.mb_s', FactType::Measure, FactOwner::Job,
+                spoken: 'rate of the decryption, MB/s',
+            ),
+            new FactDefinition('decrypt.percent', FactType::Measure, FactOwner::Job, spoken: 'decrypted so far, %'),
+            new FactDefinition(
+                'factory.image', FactType::YesNo, FactOwner::Job,
+                asking: new Asking(
+                    'How does the maker\'s factory image still answer?',
+                    offers: [
+                        'yes' => 'from the running system or by its key',
+                        'media' => 'only from the maker\'s recovery medium',
+                        'no' => 'not at all',
+                    ],
+                ),
+            ),
+            new FactDefinition('fallback.entry', FactType::Text, FactOwner::Job),
+            new FactDefinition(
+                'hub.at_hand', FactType::YesNo, FactOwner::Job,
+                spoken: 'hub with a power input',
+                asking: new Asking(
+                    'Is there a hub with a power input?',
+                    offers: ['yes' => 'lies ready', 'no' => 'none here'],
+                ),
+            ),
+            new FactDefinition(
+                'image.expanded_bytes', FactType::Measure, FactOwner::Job,
+                asking: new Asking('How many bytes does {image} have when expanded?', 'Its format does not tell.'),
+            ),
+            new FactDefinition(
+                'image.kind', FactType::Text, FactOwner::Job,
+                asking: new Asking(
+                    'What does the publisher call this image?',
+                    offers: [
+                        'optical-hybrid' => 'an image to write to a stick as it is',
+                        'raw' => 'a disk image',
+                    ],
+                ),
+            ),
+            new FactDefinition('image.matches', FactType::YesNo, FactOwner::Job),
+            new FactDefinition(
+                'network.driver', FactType::Text, FactOwner::Job,
+                spoken: 'driver of the network adapter',
+                asking: new Asking(
+                    'Does {system} bring a driver for {adapters}?',
+                    offers: [
+                        'brings' => 'yes, it was tried live or is known',
+                        'beside' => 'no, but an adapter or phone that it drives lies ready',
+                        'stick' => 'no, its driver goes onto the stick by hand',
+                    ],
+                ),
+            ),
+            new FactDefinition('network.works', FactType::YesNo, FactOwner::Job),
+            new FactDefinition('power.load_w', FactType::Measure, FactOwner::Job),
+            new FactDefinition('restore.point', FactType::YesNo, FactOwner::Job),
+            new FactDefinition('stick.refused', FactType::YesNo, FactOwner::Job),
+            new FactDefinition('swap.bytes', FactType::Measure, FactOwner::Job),
+            new FactDefinition('swap.drive', FactType::Text, FactOwner::Job),
+            new FactDefinition('swap.path', FactType::Text, FactOwner::Job),
+            new FactDefinition('swap.serial', FactType::Text, FactOwner::Job),
+            new FactDefinition('target.bytes', FactType::Measure, FactOwner::Job),
+            new FactDefinition('target.drive', FactType::Text, FactOwner::Job),
+            new FactDefinition('target.path', FactType::Text, FactOwner::Job),
+            new FactDefinition('target.serial', FactType::Text, FactOwner::Job),
+            new FactDefinition('tried', FactType::Text, FactOwner::Job),
+            new FactDefinition('ups.usable_wh', FactType::Measure, FactOwner::Job),
+        ];
+    }
+}

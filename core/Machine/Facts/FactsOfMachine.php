@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine\Facts;
+
+/** What holds for this machine alone (rule A1). */
+final class FactsOfMachine
+{
+    /** @return list<FactDefinition> */
+    public static function all(): array
+    {
+        return [
+            new FactDefinition('battery.health', FactType::Measure, FactOwner::Machine, givenBy: ['collector']),
+            new FactDefinition(
+                'battery.percent', FactType::Measure, FactOwner::Machine,
+                spoken: 'charge now, %',
+                givenBy: ['collector'],
+            ),
+            new FactDefinition('board.serial', FactType::Text, FactOwner::Machine),
+            new FactDefinition('boot.entries', FactType::Words, FactOwner::Machine, givenBy: ['efibootmgr']),
+            new FactDefinition(
+                'boot.started_by', FactType::Text, FactOwner::Machine,
+                givenBy: ['efibootmgr', 'mokutil', 'collector'],
+            ),
+            new FactDefinition(
+                'drive.encryption', FactType::Choice, FactOwner::Machine,
+                answers: FactRegistry::PROTECTIONS,
+                asking: new Asking('How is the present drive protected?'),
+            ),
+            new FactDefinition('drive.free_bytes', FactType::Measure, FactOwner::Machine),
+            new FactDefinition('drive.grade', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'encryption.binding', FactType::Choice, FactOwner::Machine,
+                answers: FactRegistry::BINDINGS,
+                asking: new Asking('What is the drive\'s protection bound to?'),
+            ),
+            new FactDefinition('fit', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('hardware.suspect', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'legacy.code', FactType::Choice, FactOwner::Machine,
+                values: ['starts', 'stops'],
+                spoken: 'what the code in sector 0 does',
+            ),
+            new FactDefinition('licence.firmware_edition', FactType::Text, FactOwner::Machine),
+            new FactDefinition('loader.efi', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'loader.signature', FactType::Choice, FactOwner::Machine,
+                values: ['trusted', 'refused'],
+                spoken: 'whether this machine trusts the loader\'s signature',
+            ),
+            new FactDefinition('machine.cards', FactType::Text, FactOwner::Machine),
+            new FactDefinition('machine.serial', FactType::Text, FactOwner::Machine, givenBy: ['dmidecode', 'lshw']),
+            new FactDefinition('memory.pool_size', FactType::Count, FactOwner::Machine),
+            new FactDefinition('memory.trusted', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('memory.verdict', FactType::Text, FactOwner::Machine),
+            new FactDefinition('old_system.starts', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('present.build', FactType::Text, FactOwner::Machine),
+            new FactDefinition('present.build_reaches', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('present.edition', FactType::Text, FactOwner::Machine),
+            new FactDefinition('present.language', FactType::Text, FactOwner::Machine),
+            new FactDefinition('present.system', FactType::Text, FactOwner::Machine),
+            new FactDefinition('recovery.environment', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('symptom.picture', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('symptom.powers_up', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition('symptom.since', FactType::Text, FactOwner::Machine),
+            new FactDefinition('symptom.starts', FactType::Text, FactOwner::Machine),
+            new FactDefinition('system.loader', FactType::Text, FactOwner::Machine),
+        ];
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Machine\Facts;
+
+/** What only the owner can say (rule A1). */
+final class FactsOfOwner
+{
+    /** @return list<FactDefinition> */
+    public static function all(): array
+    {
+        return [
+            new FactDefinition(
+                'encryption.key', FactType::YesNo, FactOwner::Owner,
+                asking: new Asking(
+                    'Has the owner the recovery key of this drive at hand?',
+                    offers: ['yes' => 'yes', 'no' => 'no'],
+                ),
+            ),
+            new FactDefinition('licence.edition', FactType::Text, FactOwner::Owner),
+            new FactDefinition(
+                'licence.kind', FactType::Choice, FactOwner::Owner,
+                asking: new Asking(
+                    'Where does the licence for {system} come from?',
+                    offers: [
+                        'firmware-key' => 'a key in the firmware',
+                        'entitlement' => 'the machine or account is entitled already',
+                        'retail' => 'a key the owner bought',
+                        'none' => 'there is none yet',
+                        'unclear' => 'a key of unclear origin',
+                    ],
+                ),
+            ),
+            new FactDefinition('machine.managed', FactType::YesNo, FactOwner::Owner),
+            new FactDefinition(
+                'owner.keep', FactType::Choice, FactOwner::Owner,
+                answers: ['some' => 'yes', 'nothing' => 'no'],
+                asking: new Asking(
+                    'Does anything on this machine have to be kept?',
+                    offers: ['some' => 'yes, copy it first', 'nothing' => 'no, the owner says so in writing'],
+                ),
+            ),
+            new FactDefinition(
+                'owner.lock', FactType::Choice, FactOwner::Owner,
+                asking: new Asking(
+                    'Is an account lock against theft on this machine?',
+                    offers: [
+                        'none' => 'there is none',
+                        'signed-in' => 'on, the owner is still signed in',
+                        'signed-out' => 'the owner has signed out',
+                    ],
+                ),
+            ),
+            new FactDefinition('wish.original', FactType::YesNo, FactOwner::Owner),
+        ];
+    }
+}
