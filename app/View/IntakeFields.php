@@ -27,7 +27,7 @@ final class IntakeFields
                 IntakeField::fact('hub.at_hand', $facts),
             ],
             'Network of the new system' => [
-                IntakeField::fact('network.driver', $facts),
+                IntakeField::fact('network.driver', $facts)->wide('col-md-6'),
             ],
             'A decryption that runs' => [
                 IntakeField::fact('decrypt.percent', $facts),
