@@ -28,7 +28,12 @@ final readonly class TargetDrive
      * @param  list<Blocker>  $blockers
      */
     private function __construct(
-        public ?Drive $drive, public array $others, public array $out, public array $decisions, public array $questions, public array $blockers = [],
+        public ?Drive $drive,
+        public array $others,
+        public array $out,
+        public array $decisions,
+        public array $questions,
+        public array $blockers = [],
     ) {
     }
 
@@ -53,8 +58,13 @@ final readonly class TargetDrive
             return self::chosen($drive, $others, $machine, $because);
         }
 
-        return new self(null, $internal, [], [], [self::which($internal, 'Which drive is to be '
-            .'erased?', self::FACT, [Act::Erase])]);
+        return new self(
+            null,
+            $internal,
+            [],
+            [],
+            [self::which($internal, 'Which drive is to be erased?', self::FACT, [Act::Erase])],
+        );
     }
 
     /**
@@ -68,23 +78,45 @@ final readonly class TargetDrive
     {
         $blank = array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive->isBlank()));
         if (count($blank) === 1) {
-            return self::chosen($blank[0], array_values(array_filter($read ?? [], static fn (Drive $drive): bool => $drive !== $blank[0])), $machine, 'It is the only blank drive in the reading.');
+            $others = self::without($read ?? [], $blank[0]);
+
+            return self::chosen($blank[0], $others, $machine, 'It is the only blank drive in the reading.');
         }
-        $others = $read === null ? array_values(array_filter($machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $old && count($machine->internalDrives()) > 1)) : $read;
+        $inside = $machine->internalDrives();
+        $others = $read ?? (count($inside) > 1 ? self::without($inside, $old) : []);
         $drive = self::described($machine, 'new', 'New drive');
         if ($drive === null) {
-            return new self(null, $others, [], [], [new Question(Question::DRIVE_READING, 'Which drive is the new one? '
-                .'Paste what `lsblk -J -b` prints once it is fitted, or give serial and exact bytes from its '
-                .'label.', [], 'the drive that is written to and its layout to the '
-                .'sector', 'A1, I1', 90, [Act::Erase])]);
+            $text = 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, '
+                .'or give serial and exact bytes from its label.';
+
+            return self::asked($others, $text, 'the drive that is written to and its layout to the sector');
         }
         foreach ($others as $other) {
             if ($other->isNamed((string) $drive->serial)) {
-                return self::chosen($other, array_values(array_filter($others, static fn (Drive $one): bool => $one !== $other)), $machine, 'Its serial is the one that was typed.');
+                $rest = self::without($others, $other);
+
+                return self::chosen($other, $rest, $machine, 'Its serial is the one that was typed.');
             }
         }
 
         return self::chosen($drive, $others, $machine, 'Its serial and size are on its label.');
+    }
+
+    /**
+     * @param  list<Drive>  $drives
+     * @return list<Drive>
+     */
+    private static function without(array $drives, ?Drive $one): array
+    {
+        return array_values(array_filter($drives, static fn (Drive $drive): bool => $drive !== $one));
+    }
+
+    /** @param  list<Drive>  $others */
+    private static function asked(array $others, string $text, string $decides): self
+    {
+        $question = new Question(Question::DRIVE_READING, $text, [], $decides, 'A1, I1', 90, [Act::Erase]);
+
+        return new self(null, $others, [], [], [$question]);
     }
 
     /**
@@ -98,8 +130,15 @@ final readonly class TargetDrive
             $options[$drive->identity() ?? $drive->path] = DriveWords::full($drive);
         }
 
-        return new Question($fact, $text, $options, 'the drive that the path names; installers number drives '
-            .'differently at every start', 'I1', 90, $shuts);
+        return new Question(
+            $fact,
+            $text,
+            $options,
+            'the drive that the path names; installers number drives differently at every start',
+            'I1',
+            90,
+            $shuts,
+        );
     }
 
     /** Whether its serial can name it: there is one, and no other drive reports it. */
@@ -111,27 +150,65 @@ final readonly class TargetDrive
     /** @param  list<Drive>  $others */
     private static function chosen(Drive $drive, array $others, Machine $machine, string $because): self
     {
-        $attached = array_values(array_filter($machine->drives, static fn (Drive $other): bool => $other !== $drive && ! in_array($other, $others, true) && ! $other->isInternal()));
-        $alike = array_filter([...$others, ...$attached], static fn (Drive $other): bool => $other->size->count === $drive->size->count);
+        $attached = array_values(
+            array_filter(
+                self::without($machine->drives, $drive),
+                static fn (Drive $other): bool => ! in_array($other, $others, true) && ! $other->isInternal(),
+            ),
+        );
+        $alike = array_filter(
+            [...$others, ...$attached],
+            static fn (Drive $other): bool => $other->size->count === $drive->size->count,
+        );
         // Without a serial, or beside a twin, only being alone names it: everything else comes out.
         $alone = ! $drive->hasProof() || $alike !== [];
-        $out = $alone ? [...$others, ...$attached] : array_values(array_filter($others, static fn (Drive $other): bool => ! $other->isBlank()));
+        $out = $alone
+            ? [...$others, ...$attached]
+            : array_values(array_filter($others, static fn (Drive $other): bool => ! $other->isBlank()));
+        $decision = new Decision(
+            'install.target',
+            'Target drive',
+            DriveWords::target($drive),
+            [$because, self::proof($drive, $out !== [], $alike !== [])],
+            self::refused($others, $out),
+            [($drive->hasProof() ? 'serial and ' : '').$drive->size->exact()],
+            'I1',
+        );
+
+        return new self($drive, $others, $out, [$decision], []);
+    }
+
+    /**
+     * @param  list<Drive>  $others
+     * @param  list<Drive>  $out
+     * @return array<string, list<string>>
+     */
+    private static function refused(array $others, array $out): array
+    {
         $refused = [];
         foreach ($others as $other) {
-            $refused[DriveWords::full($other)] = [in_array($other, $out, true) ? 'It comes out before anything is '
-                .'written.' : 'It is blank and stays as it is.'];
+            $refused[DriveWords::full($other)] = [
+                in_array($other, $out, true)
+                    ? 'It comes out before anything is written.'
+                    : 'It is blank and stays as it is.',
+            ];
         }
-        $proof = match (true) {
-            ! $drive->hasProof() && $out === [] => 'It reports no serial that is its own; it is the only drive the '
-                .'machine has, and its size is compared.',
+
+        return $refused;
+    }
+
+    /** What makes sure that it is this drive and no other. */
+    private static function proof(Drive $drive, bool $othersComeOut, bool $hasTwin): string
+    {
+        return match (true) {
+            ! $drive->hasProof() && ! $othersComeOut => 'It reports no serial that is its own; it is the only drive '
+                .'the machine has, and its size is compared.',
             ! $drive->hasProof() => 'It reports no serial that is its own: everything else comes out, so that it is '
                 .'the only drive left, and its size is compared.',
-            $alike !== [] => 'Another drive has the same size: everything else comes out, and it is confirmed by '
+            $hasTwin => 'Another drive has the same size: everything else comes out, and it is confirmed by '
                 .'its serial.',
             default => 'It is confirmed by its serial, not by its number in the installer.',
         };
-
-        return new self($drive, $others, $out, [new Decision('install.target', 'Target drive', DriveWords::target($drive), [$because, $proof], $refused, [($drive->hasProof() ? 'serial and ' : '').$drive->size->exact()], 'I1')], []);
     }
 
     private static function typed(Machine $machine, bool $read): self
@@ -141,10 +218,10 @@ final readonly class TargetDrive
             return self::chosen($drive, [], $machine, 'Its serial and size were typed in.');
         }
         $lead = $read ? 'The reading shows no internal drive. ' : '';
+        $text = "{$lead}Which drive is inside? Start any live system on the machine and paste what "
+            .'`lsblk -J -b` prints, or give serial and exact bytes.';
 
-        return new self(null, [], [], [], [new Question(Question::DRIVE_READING, "{$lead}Which drive is inside? Start any "
-            .'live system on the machine and paste what `lsblk -J -b` prints, or give serial and exact '
-            .'bytes.', [], 'the drive that will be erased and its layout to the sector', 'A1, I1', 90, [Act::Erase])]);
+        return self::asked([], $text, 'the drive that will be erased and its layout to the sector');
     }
 
     /** A drive of which serial and size were typed: nobody has read what is on it. */
@@ -159,6 +236,7 @@ final readonly class TargetDrive
         }
 
         return is_scalar($serial) && trim((string) $serial) !== '' && $size !== null && $size->count > 0
-            ? new Drive($path, $size, trim((string) $serial), $model, detailed: false, sectorRead: false) : null;
+            ? new Drive($path, $size, trim((string) $serial), $model, detailed: false, sectorRead: false)
+            : null;
     }
 }

@@ -27,31 +27,63 @@ use Cobblestone\Runbook\Wants;
 /** After the update: the version is read and the settings that were recorded are entered again (rules F3, F5). */
 final class FirmwareReEntry
 {
+    private const ENTER = [
+        'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the '
+            .'old system is started.',
+        'Then memory profile and the rest. Save.',
+        'Sign-in by the security chip may have to be set up again.',
+    ];
+
+    private const DONE = 'The settings that were recorded before were entered again.';
+
     /**
      * @param  list<Release>  $stops
      * @return list<Step>
      */
     public static function after(JobContext $context, array $stops): array
     {
-        $version = $stops === [] ? 'the new version' : $stops[count($stops) - 1]->version;
+        $version = $stops === [] ? null : $stops[count($stops) - 1]->version;
 
-        return [new Step('firmware.re-enter', Stage::FirmwareUpdate, 'Enter the settings again', Presence::Hands, Estimate::minutes(3, 6, 15),
-            [...WayIn::setup($context->machine)->instructions('the setup'), 'Enter what was recorded: controller mode, boot mode and security chip first, in the same visit, before the old system is started.', 'Then memory profile and the rest. Save.', 'Sign-in by the security chip may have to be set up again.'],
-            before: [PathFact::FIRMWARE_UPDATED, PathFact::FIRMWARE_RECORDED], after: [PathFact::SETTINGS_BACK], needs: ['hands', 'slot'],
-            done: DoneWords::in(SheetPart::Firmware, 'The settings that were recorded before were entered again.'), acts: [Act::ChangeSettings],
-            because: [new Reason("The update to {$version} set them to their defaults; a kept system does not start with another controller mode.", 'F3, F5')],
-            evidence: [self::versionShown($stops === [] ? null : $version), ...SettingsEvidence::asRecorded($context->machine)],
-            rows: self::reEntered($context),
-            boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
-            opensWith: Wants::Setup,
-        )];
+        return [
+            new Step(
+                'firmware.re-enter',
+                Stage::FirmwareUpdate,
+                'Enter the settings again',
+                Presence::Hands,
+                Estimate::minutes(3, 6, 15),
+                [...WayIn::setup($context->machine)->instructions('the setup'), ...self::ENTER],
+                before: [PathFact::FIRMWARE_UPDATED, PathFact::FIRMWARE_RECORDED],
+                after: [PathFact::SETTINGS_BACK],
+                needs: ['hands', 'slot'],
+                done: DoneWords::in(SheetPart::Firmware, self::DONE),
+                acts: [Act::ChangeSettings],
+                because: [self::because($version ?? 'the new version')],
+                evidence: [self::versionShown($version), ...SettingsEvidence::asRecorded($context->machine)],
+                rows: self::reEntered($context),
+                boots: [BootEvent::change(['defaults' => 'put back']), BootEvent::start(Wants::System)],
+                opensWith: Wants::Setup,
+            ),
+        ];
+    }
+
+    private static function because(string $version): Reason
+    {
+        $words = "The update to {$version} set them to their defaults; "
+            .'a kept system does not start with another controller mode.';
+
+        return new Reason($words, 'F3, F5');
     }
 
     /** @param  string|null  $expected  null where the catalogue does not know what will be shown */
     public static function versionShown(?string $expected): Evidence
     {
-        return new Evidence('version', 'Firmware version that the setup shows', EvidenceKind::Text, expected: $expected === null ? null : new Expected($expected),
-            remedy: 'Write this stop again, or stop and look which file was written: no further version goes over it.');
+        return new Evidence(
+            'version',
+            'Firmware version that the setup shows',
+            EvidenceKind::Text,
+            expected: $expected === null ? null : new Expected($expected),
+            remedy: 'Write this stop again, or stop and look which file was written: no further version goes over it.',
+        );
     }
 
     /**
@@ -67,7 +99,11 @@ final class FirmwareReEntry
         return array_map(static function (Setting $setting) use ($context): array {
             $was = $context->machine->fact("firmware.{$setting->id}");
 
-            return ['where' => "{$setting->place} › {$setting->title}", 'after the update' => $setting->default ?? 'its default', 'becomes' => $was->isKnown() ? $was->spoken() : 'as recorded'];
+            return [
+                'where' => "{$setting->place} › {$setting->title}",
+                'after the update' => $setting->default ?? 'its default',
+                'becomes' => $was->isKnown() ? $was->spoken() : 'as recorded',
+            ];
         }, $settings);
     }
 }

@@ -12,8 +12,6 @@ final readonly class Compression
     /** Streams glued together in one xz file; more than these are not followed. */
     private const MOST_STREAMS = 1000;
 
-    private const LARGEST_INDEX = 4_194_304;
-
     private const LARGEST_DIRECTORY = 4_194_304;
 
     /**
@@ -22,8 +20,13 @@ final readonly class Compression
      * @param  string|null  $hint  what is known instead
      * @param  list<string>  $faults
      */
-    private function __construct(public string $kind, public ?int $expanded, public ?string $hint, public array $faults = [], public int $members = 1)
-    {
+    private function __construct(
+        public string $kind,
+        public ?int $expanded,
+        public ?string $hint,
+        public array $faults = [],
+        public int $members = 1,
+    ) {
     }
 
     /** Null where the file is none of them. */
@@ -33,8 +36,11 @@ final readonly class Compression
 
         return match (true) {
             str_starts_with($start, "\x1F\x8B\x08") => self::gzip($file),
-            preg_match('/^BZh[1-9]\x31\x41\x59\x26\x53\x59/', $start) === 1 => new self('bzip2', null, 'bzip2 does '
-                .'not tell how much comes out'),
+            preg_match('/^BZh[1-9]\x31\x41\x59\x26\x53\x59/', $start) === 1 => new self(
+                'bzip2',
+                null,
+                'bzip2 does not tell how much comes out',
+            ),
             str_starts_with($start, "\xFD7zXZ\0") => self::xz($file),
             str_starts_with($start, "\x28\xB5\x2F\xFD") => self::zstd($start),
             str_starts_with($start, "PK\x03\x04"), str_starts_with($start, "PK\x05\x06") => self::zip($file),
@@ -45,7 +51,13 @@ final readonly class Compression
     /** @return array{kind: string, expanded_bytes: int|null, hint: string|null, members: int, faults: list<string>} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'expanded_bytes' => $this->expanded, 'hint' => $this->hint, 'members' => $this->members, 'faults' => $this->faults];
+        return [
+            'kind' => $this->kind,
+            'expanded_bytes' => $this->expanded,
+            'hint' => $this->hint,
+            'members' => $this->members,
+            'faults' => $this->faults,
+        ];
     }
 
     /** RFC 1952: the trailer counts modulo 2³², and only the last member. */
@@ -55,8 +67,13 @@ final readonly class Compression
         /** @var array{1: int} $size */
         $size = unpack('V', str_pad($tail, 4, "\0"));
 
-        return new self('gzip', null, 'gzip says '.number_format($size[1], 0, '.', ' ').' B, but counts only up to '
-            .'4 GiB and only its last part');
+        return new self(
+            'gzip',
+            null,
+            'gzip says '.
+                number_format($size[1], 0, '.', ' ').
+                ' B, but counts only up to 4 GiB and only its last part',
+        );
     }
 
     /** The .xz file format 1.2.0: footer, then the index it points to, stream by stream from the end. */
@@ -75,67 +92,18 @@ final readonly class Compression
 
                 continue;
             }
-            /** @var array{crc: int, size: int} $foot */
-            $foot = unpack('Vcrc/Vsize', str_pad($footer, 8, "\0"));
-            $indexBytes = ($foot['size'] + 1) * 4;
-            if (substr($footer, 10) !== 'YZ' || crc32(substr($footer, 4, 6)) !== $foot['crc'] || $indexBytes > $end - 24) {
-                return new self('xz', null, null, ['The end of the file is not the end of an xz file: it was cut '
-                    .'off or altered.']);
+            $part = XzStream::endingAt($file, $end, $footer);
+            if ($part->fault !== null) {
+                return new self('xz', null, null, [$part->fault]);
             }
-            $index = $file->read($end - 12 - $indexBytes, min($indexBytes, self::LARGEST_INDEX));
-            $sizes = self::xzIndex($index, strlen($index) === $indexBytes);
-            if ($sizes === null) {
-                return new self('xz', null, null, ['The index of the xz file is damaged.']);
-            }
-            $total += $sizes[1];
-            $end -= 12 + $indexBytes + $sizes[0] + 12;
+            $total += $part->expanded;
+            $end = $part->startsAt;
         }
         if ($end !== 0) {
             return new self('xz', null, null, ['The parts of the xz file do not add up to its size.']);
         }
 
         return new self('xz', $total, null);
-    }
-
-    /** @return array{int, int}|null bytes of all blocks as stored, and expanded */
-    private static function xzIndex(string $index, bool $whole): ?array
-    {
-        $at = 1;
-        $count = $whole && $index !== '' && $index[0] === "\0" ? self::varint($index, $at) : null;
-        $stored = $expanded = 0;
-        for ($i = 0; $i < (int) $count; $i++) {
-            [$unpadded, $size] = [self::varint($index, $at), self::varint($index, $at)];
-            if ($unpadded === null || $size === null || $expanded > PHP_INT_MAX - $size || $unpadded > PHP_INT_MAX >> 8) {
-                return null;
-            }
-            $stored += intdiv($unpadded + 3, 4) * 4;
-            $expanded += $size;
-            if ($stored > PHP_INT_MAX >> 8) {
-                return null;
-            }
-        }
-
-        /** @var array{1: int} $crc */
-        $crc = unpack('V', str_pad(substr($index, -4), 4, "\0"));
-
-        return $count === null || crc32(substr($index, 0, -4)) !== $crc[1] ? null : [$stored, $expanded];
-    }
-
-    private static function varint(string $bytes, int &$at): ?int
-    {
-        $value = 0;
-        for ($i = 0; $i < 9; $i++) {
-            if (! isset($bytes[$at])) {
-                return null;
-            }
-            $byte = ord($bytes[$at++]);
-            $value |= ($byte & 0x7F) << (7 * $i);
-            if (($byte & 0x80) === 0) {
-                return $value;
-            }
-        }
-
-        return null;
     }
 
     /** RFC 8878, 3.1.1.1: the frame states its content's size when the flags say so. */
@@ -145,12 +113,22 @@ final readonly class Compression
         $at = 5 + (($flags & 0x20) !== 0 ? 0 : 1) + [0, 1, 2, 4][$flags & 3];
         $field = str_pad(substr($start, $at, 8), 8, "\0");
         /** @var array{b: int, w: int, d: int, q: int} $v */
-        $v = ['b' => ord($field[0]), ...(array) unpack('vw', $field), ...(array) unpack('Vd', $field), ...(array) unpack('Pq', $field)];
+        $v = [
+            'b' => ord($field[0]),
+            ...(array) unpack('vw', $field),
+            ...(array) unpack('Vd', $field),
+            ...(array) unpack('Pq', $field),
+        ];
         $size = match ($flags >> 6) {
-            0 => ($flags & 0x20) !== 0 ? $v['b'] : null, 1 => $v['w'] + 256, 2 => $v['d'], default => $v['q'],
+            0 => ($flags & 0x20) !== 0 ? $v['b'] : null,
+            1 => $v['w'] + 256,
+            2 => $v['d'],
+            default => $v['q'],
         };
 
-        return $size === null || $size < 0 ? new self('zstd', null, 'this zstd file does not tell how much comes out') : new self('zstd', $size, null);
+        return $size === null || $size < 0
+            ? new self('zstd', null, 'this zstd file does not tell how much comes out')
+            : new self('zstd', $size, null);
     }
 
     /** APPNOTE 6.3: the end record, by zip64 where the fields are full; one member is an image, more are a folder. */
@@ -180,7 +158,12 @@ final readonly class Compression
             return new self('zip', null, null, ['The list of the zip file is damaged.'], max(0, $d['count']));
         }
 
-        return new self('zip', $d['count'] === 1 ? $size : null, $d['count'] === 1 ? null : "it holds {$d['count']} files", members: max(0, $d['count']));
+        return new self(
+            'zip',
+            $d['count'] === 1 ? $size : null,
+            $d['count'] === 1 ? null : "it holds {$d['count']} files",
+            members: max(0, $d['count']),
+        );
     }
 
     private static function zipMember(string $directory): ?int

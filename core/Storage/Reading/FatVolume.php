@@ -42,7 +42,12 @@ final class FatVolume
     public function label(): ?string
     {
         foreach (str_split($this->directoryBytes(null), 32) as $entry) {
-            if (strlen($entry) === 32 && $entry[0] !== "\0" && $entry[0] !== "\xE5" && (ord($entry[11]) & 0x3F) === 0x08) {
+            if (
+                strlen($entry) === 32 &&
+                $entry[0] !== "\0" &&
+                $entry[0] !== "\xE5" &&
+                (ord($entry[11]) & 0x3F) === 0x08
+            ) {
                 return rtrim(substr($entry, 0, 11));
             }
         }
@@ -157,7 +162,11 @@ final class FatVolume
      */
     public function clusters(?FatEntry $directory): \Generator
     {
-        foreach ($directory === null && $this->kind !== 'fat32' ? [] : $this->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster) {
+        foreach (
+            $directory === null && $this->kind !== 'fat32'
+                ? []
+                : $this->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster
+        ) {
             yield [$this->clusterAt($cluster), $this->clusterBytes()];
         }
     }
@@ -165,7 +174,10 @@ final class FatVolume
     private function directoryBytes(?FatEntry $directory): string
     {
         if ($directory === null && $this->kind !== 'fat32') {
-            return $this->source->read($this->geometry['root_at'] * $this->geometry['sector'], $this->geometry['root_bytes']);
+            return $this->source->read(
+                $this->geometry['root_at'] * $this->geometry['sector'],
+                $this->geometry['root_bytes'],
+            );
         }
         $bytes = '';
         foreach ($this->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster) {
@@ -182,7 +194,11 @@ final class FatVolume
     private function chain(int $cluster): \Generator
     {
         $steps = 0;
-        while ($cluster >= 2 && $cluster < $this->geometry['clusters'] + 2 && $steps++ < $this->geometry['clusters']) {
+        while (
+            $cluster >= 2 &&
+            $cluster < $this->geometry['clusters'] + 2 &&
+            $steps++ < $this->geometry['clusters']
+        ) {
             yield $cluster;
             $cluster = $this->next($cluster);
             if ($cluster >= self::END_OF_CHAIN[$this->kind]) {
@@ -195,7 +211,7 @@ final class FatVolume
     {
         if ($this->kind === 'fat12') {
             $pair = str_pad($this->fat(intdiv($cluster * 3, 2), 2), 2, "\0");
-            $value = ord($pair[0]) | ord($pair[1]) << 8;
+            $value = ord($pair[0]) | (ord($pair[1]) << 8);
 
             return $cluster % 2 === 1 ? $value >> 4 : $value & 0xFFF;
         }
@@ -210,11 +226,18 @@ final class FatVolume
     private function fat(int $at, int $length): string
     {
         $piece = 32_768;
-        if ($this->fatPieceAt < 0 || $at < $this->fatPieceAt || $at + $length > $this->fatPieceAt + strlen($this->fatPiece)) {
+        if (
+            $this->fatPieceAt < 0 ||
+            $at < $this->fatPieceAt ||
+            $at + $length > $this->fatPieceAt + strlen($this->fatPiece)
+        ) {
             $this->fatPieceAt = intdiv($at, $piece) * $piece;
             $whole = $this->geometry['fat_sectors'] * $this->geometry['sector'];
             // Two bytes more: a FAT12 entry may lie across the border.
-            $this->fatPiece = $this->source->read($this->geometry['reserved'] * $this->geometry['sector'] + $this->fatPieceAt, max(0, min($piece + 2, $whole - $this->fatPieceAt)));
+            $this->fatPiece = $this->source->read(
+                $this->geometry['reserved'] * $this->geometry['sector'] + $this->fatPieceAt,
+                max(0, min($piece + 2, $whole - $this->fatPieceAt)),
+            );
         }
 
         return substr($this->fatPiece, $at - $this->fatPieceAt, $length);
