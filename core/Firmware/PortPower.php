@@ -28,6 +28,14 @@ final class PortPower
     /** Charge to start from while the draw is unknown, percent. */
     public const UNKNOWN_DRAW_PERCENT = 40;
 
+    private const HUB = 'hub with a power input';
+
+    private const UNPLUG = 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and '
+        .'charge again before long downloads.';
+
+    private const SWOLLEN = 'A swollen or hot battery: stop, do not charge, keep it away from people, follow the local '
+        .'disposal rules.';
+
     /** @param  Duration  $stickIn how long the stick stays in the machine */
     public static function plan(Machine $machine, Duration $stickIn): Contribution
     {
@@ -37,9 +45,11 @@ final class PortPower
         $charging = array_values(array_filter($machine->ports, static fn ($port): bool => $port->charges));
         if (count($machine->ports) > 1 || $charging === []) {
             $where = $charging === [] ? 'its own charging socket' : "{$charging[0]->connector}, {$charging[0]->where}";
+            $reasons = ["The charger has {$where} to itself; the stick goes into another socket."];
+            $refused = ['battery' => ['There is no need to.']];
 
             return new Contribution(
-                decisions: [new Decision('power.source', 'Power while the stick is in', 'charger', ["The charger has {$where} to itself; the stick goes into another socket."], ['battery' => ['There is no need to.']], [count($machine->ports).' ports'], 'J5')],
+                decisions: [self::source('charger', $reasons, $refused, [count($machine->ports).' ports'], 'J5')],
                 gather: [new GatherItem('charger', "plugged into {$where} for the whole job")],
                 initial: [PathFact::POWER_SAFE],
             );
@@ -54,12 +64,10 @@ final class PortPower
         return $draw->over($stickIn)->times(2)->plus($present->times(0.2));
     }
 
-    /**
-     * The lowest whole percent of charge that gives the required energy; above 100 it cannot be done on the battery.
-     */
+    /** The lowest whole percent of charge that gives the required energy; above 100 the battery cannot do it. */
     public static function percentFor(Energy $required, Energy $present, float $usable): int
     {
-        return (int) ceil(100 * $required->milliwattHours / ($present->milliwattHours * $usable));
+        return (int) ceil((100 * $required->milliwattHours) / ($present->milliwattHours * $usable));
     }
 
     /** What a hub leaves for charging: charger − hub − machine; negative drains the battery. */
@@ -75,37 +83,87 @@ final class PortPower
             return $byHub;
         }
         if ($machine->battery === null || $draw === null) {
-            return self::batteryFrom($machine, self::UNKNOWN_DRAW_PERCENT, ['The stick takes the only socket, and '
-                .'this machine\'s draw is not known.', 'From '.self::UNKNOWN_DRAW_PERCENT.' % charge on it is safe '
-                .'to begin; a hub with a power input is '
-                .'better.'], ['hub with a power input' => ['Better where one is at hand: then the charge does not '
-                .'matter.']]);
+            $from = self::UNKNOWN_DRAW_PERCENT;
+            $reasons = [
+                'The stick takes the only socket, and this machine\'s draw is not known.',
+                "From {$from} % charge on it is safe to begin; a hub with a power input is better.",
+            ];
+            $refused = ['Better where one is at hand: then the charge does not matter.'];
+
+            return self::batteryFrom($machine, $from, $reasons, [self::HUB => $refused]);
         }
         $present = $machine->battery->present();
         $required = self::required($draw, $stickIn, $present);
         $percent = self::percentFor($required, $present, $machine->battery->usable);
-        $figures = "{$draw->label()} × {$stickIn->label()} × 2 + 20 % of {$present->label()} = {$required->label()}; a full charge gives {$present->times($machine->battery->usable)->label()}.";
+        $full = $present->times($machine->battery->usable);
+        $figures = "{$draw->label()} × {$stickIn->label()} × 2 + 20 % of {$present->label()} = {$required->label()}; "
+            ."a full charge gives {$full->label()}.";
         if ($percent <= 100) {
-            return self::batteryFrom($machine, $percent, ['The stick takes the only '
-                .'socket.', $figures], ['hub with a power input' => ['Not needed '
-                ."from {$percent} % on; use it if the charge is lower."]]);
+            $refused = ["Not needed from {$percent} % on; use it if the charge is lower."];
+
+            return self::batteryFrom(
+                $machine,
+                $percent,
+                ['The stick takes the only socket.', $figures],
+                [self::HUB => $refused],
+            );
         }
+
+        return self::onlyByHub($machine, $draw, $percent, $figures);
+    }
+
+    /** Even a full battery does not last: the hub has to, and is refused where it drains the battery. */
+    private static function onlyByHub(Machine $machine, Power $draw, int $percent, string $figures): Contribution
+    {
         $hub = $machine->model->hub ?? Hub::usual();
         $net = self::hubNet(Power::watts($hub->chargerW), Power::watts($hub->hubW), $draw);
+        $left = "Even a full battery does not last. Charger {$hub->chargerW} W − hub {$hub->hubW} W − "
+            ."machine {$draw->label()} = {$net->label()} net.";
+        $drains = "A {$hub->chargerW} W charger through the hub leaves {$net->label()}: the battery drains. "
+            .'Use a stronger charger.';
+        $refused = ['battery' => ["It would need {$percent} %."]];
+        $facts = ['one port', $machine->title];
 
         return new Contribution(
-            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power '
-                .'input', [$figures, 'Even a full battery does not last. '
-                ."Charger {$hub->chargerW} W − hub {$hub->hubW} W − "
-                ."machine {$draw->label()} = {$net->label()} net."], ['battery' => ['It would '
-                ."need {$percent} %."]], ['one port', $machine->title], 'F8')],
-            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only '
-                .'socket'), new GatherItem('charger', "{$hub->chargerW} W or more, into the hub")],
+            decisions: [self::source(self::HUB, [$figures, $left], $refused, $facts, 'F8')],
+            gather: self::hubAndCharger((string) $hub->chargerW),
             initial: [PathFact::POWER_SAFE],
-            blockers: $net->milliwatts < 0 ? [Blocker::narrow('hub-drains', "A {$hub->chargerW} W charger through "
-                ."the hub leaves {$net->label()}: the battery drains. Use a stronger "
-                .'charger.', 'F8', [Act::StartMedium, Act::Erase, Act::WriteSystem], ["net {$net->label()}"])] : [],
+            blockers: $net->milliwatts < 0
+                ? [
+                    Blocker::narrow(
+                        'hub-drains',
+                        $drains,
+                        'F8',
+                        [Act::StartMedium, Act::Erase, Act::WriteSystem],
+                        ["net {$net->label()}"],
+                    ),
+                ]
+                : [],
         );
+    }
+
+    /**
+     * @param  list<string>  $reasons
+     * @param  array<string, list<string>>  $refused
+     * @param  list<string>  $facts
+     */
+    private static function source(
+        string $chosen,
+        array $reasons,
+        array $refused,
+        array $facts,
+        string $rule,
+    ): Decision {
+        return new Decision('power.source', 'Power while the stick is in', $chosen, $reasons, $refused, $facts, $rule);
+    }
+
+    /** @return list<GatherItem> */
+    private static function hubAndCharger(string $watts): array
+    {
+        return [
+            new GatherItem(self::HUB, 'the stick and the charger share the only socket'),
+            new GatherItem('charger', "{$watts} W or more, into the hub"),
+        ];
     }
 
     /** A hub lies ready and leaves enough: then the charge does not matter. */
@@ -118,15 +176,18 @@ final class PortPower
         if ($net !== null && $net->milliwatts < 0) {
             return null;
         }
-        $figures = $net === null ? 'This machine\'s draw is not '
-            .'known.' : "Charger {$charger} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net.";
+        $figures =
+            $net === null
+                ? 'This machine\'s draw is not known.'
+                : "Charger {$charger} W − hub {$hub->hubW} W − machine {$draw->label()} = {$net->label()} net.";
+
+        $reasons = ['It lies ready: the stick and the charger share the only socket.', $figures];
+        $refused = ['battery' => ['There is no need to.']];
+        $facts = [$machine->fact('hub.at_hand')->origin];
 
         return new Contribution(
-            decisions: [new Decision('power.source', 'Power while the stick is in', 'hub with a power '
-                .'input', ['It lies ready: the stick and the charger share the only '
-                .'socket.', $figures], ['battery' => ['There is no need to.']], [$machine->fact('hub.at_hand')->origin], 'F8, J5')],
-            gather: [new GatherItem('hub with a power input', 'the stick and the charger share the only '
-                .'socket'), new GatherItem('charger', "{$charger} W or more, into the hub")],
+            decisions: [self::source(self::HUB, $reasons, $refused, $facts, 'F8, J5')],
+            gather: self::hubAndCharger((string) $charger),
             initial: [PathFact::POWER_SAFE],
         );
     }
@@ -144,25 +205,44 @@ final class PortPower
             $read >= $percent => "go: {$read} % read, {$percent} % needed",
             default => "charge to {$percent} % first: {$read} % read",
         };
-        $decision = new Decision('power.source', 'Power while the stick is in', $chosen, $reasons, $refused, ['one port', $machine->title], 'F8');
+        $decision = self::source($chosen, $reasons, $refused, ['one port', $machine->title], 'F8');
 
         return new Contribution(
-            steps: [new Step('firmware.charge', Stage::Firmware, $read !== null && $read >= $percent ? 'Onto the '
-                .'battery' : "Charge to {$percent} %", Presence::Hands, $read !== null && $read >= $percent ? Estimate::minutes(0.2, 0.5, 2) : Estimate::minutes(0.5, 1, 60),
-                [$read !== null && $read >= $percent ? 'Read the charge once more: at '
-                    ."least {$percent} %." : 'Read the charge. '
-                    ."Below {$percent} %: leave the charger in until it is "
-                    .'there.', 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick '
-                    .'and charge again before long downloads.'],
-                after: [PathFact::POWER_SAFE], needs: ['hands', 'power'], because: [$decision->asReason()],
-                cautions: ['A swollen or hot battery: stop, do not charge, keep it away from people, follow the '
-                    .'local disposal rules.'],
-                evidence: [new Evidence('charge', 'Charge read', EvidenceKind::Percent, hint: "at least {$percent}", least: $percent)],
-            )],
+            steps: [self::charge($percent, $read !== null && $read >= $percent, $decision)],
             decisions: [$decision],
-            gather: [new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it "
-                .'is out'), new GatherItem('hub with a power '
-                .'input', 'if the charge is too low; a wired keyboard can share it')],
+            gather: [
+                new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it is out"),
+                new GatherItem(self::HUB, 'if the charge is too low; a wired keyboard can share it'),
+            ],
+        );
+    }
+
+    private static function charge(int $percent, bool $enough, Decision $decision): Step
+    {
+        $read = $enough
+            ? "Read the charge once more: at least {$percent} %."
+            : "Read the charge. Below {$percent} %: leave the charger in until it is there.";
+
+        return new Step(
+            'firmware.charge',
+            Stage::Firmware,
+            $enough ? 'Onto the battery' : "Charge to {$percent} %",
+            Presence::Hands,
+            $enough ? Estimate::minutes(0.2, 0.5, 2) : Estimate::minutes(0.5, 1, 60),
+            [$read, self::UNPLUG],
+            after: [PathFact::POWER_SAFE],
+            needs: ['hands', 'power'],
+            because: [$decision->asReason()],
+            cautions: [self::SWOLLEN],
+            evidence: [
+                new Evidence(
+                    'charge',
+                    'Charge read',
+                    EvidenceKind::Percent,
+                    hint: "at least {$percent}",
+                    least: $percent,
+                ),
+            ],
         );
     }
 }
