@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\House\FactTable;
 use App\House\Imports;
 use App\House\LayerPicture;
 use App\House\Layers;
 use App\House\Readable;
 use Illuminate\Console\Command;
 
-/** Draws the layers of the core from its code, says what goes the wrong way, and lists what is not readable yet. */
+/** Draws the layers of the core from its code, says what goes the wrong way, lists what is not readable yet, and the facts. */
 final class HouseCommand extends Command
 {
     protected $signature = 'cobblestone:house';
@@ -22,6 +23,7 @@ final class HouseCommand extends Command
         $imports = Imports::of(base_path('core'));
         file_put_contents(base_path('docs/house.svg'), LayerPicture::of($imports));
         file_put_contents(base_path('docs/house-debts.json'), self::debts());
+        file_put_contents(base_path('docs/guide/facts.md'), FactTable::markdown());
         $faults = Layers::faults($imports);
         array_map($this->error(...), $faults);
         $this->info(count($imports->parts()).' parts in '.count(Layers::CORE).' layers: docs/house.svg');

@@ -1,5 +1,6 @@
 <?php
 
+use App\House\FactTable;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Inventory\InventoryReader;
 use Cobblestone\Inventory\MokutilReader;
@@ -121,4 +122,9 @@ it('leaves out of a reading what its tool cannot tell, and says so', function ()
     expect($reading->facts)->toBe(['cores' => 8])->and($reading->notes)->toBe([
         'dmidecode cannot tell "owner.keep"; left out.', 'dmidecode cannot tell "tea"; left out.',
     ])->and(Reading::fromArray($reading->toArray()))->toEqual($reading);
+});
+
+it('is what the guide says of it, fact by fact', function () {
+    $page = (string) file_get_contents(Demo::root().'/docs/guide/facts.md');
+    expect(explode("\n", FactTable::markdown()))->toBe(explode("\n", $page), 'php artisan cobblestone:house writes it');
 });
