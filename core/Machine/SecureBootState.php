@@ -49,7 +49,7 @@ final readonly class SecureBootState
                 false,
                 'It is set, but the machine does not start by UEFI alone.',
             ),
-            default => new self(true, 'It is set, and nothing stands against it.'),
+            default => new self(true, 'It is set, and nothing that is known stands against it.'),
         };
     }
 }
