@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Machine\Fact;
+
 /** One need of a system against what is known of the machine (rule A2). */
 final readonly class Requirement
 {
@@ -32,6 +34,18 @@ final readonly class Requirement
         public bool $bypassable = false,
         public ?string $question = null,
     ) {
+    }
+
+    /** What is known of a fact, with its source. */
+    public static function said(Fact $fact): string
+    {
+        return $fact->isUnknown() ? 'unknown' : "{$fact->spoken()} ({$fact->origin})";
+    }
+
+    /** Unknown while nobody knows whether the need is met. */
+    public static function judged(?bool $met): string
+    {
+        return $met === null ? self::UNKNOWN : ($met ? self::MEETS : self::SHORT);
     }
 
     /** @return array<string, mixed> */

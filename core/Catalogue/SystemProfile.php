@@ -100,6 +100,12 @@ final readonly class SystemProfile
         return "catalogue, {$this->name}, as of {$this->asOf}";
     }
 
+    /** Whether the publisher's check of that need can be passed without meeting it. */
+    public function letsPass(string $need): bool
+    {
+        return in_array($need, $this->bypass->of ?? [], true);
+    }
+
     /** @return array<string, mixed> the same as a document */
     public function toArray(): array
     {

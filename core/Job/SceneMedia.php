@@ -11,6 +11,7 @@ use Cobblestone\Boot\Medium\Loader;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Boot\Model\BootEntry;
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Partition;
@@ -40,8 +41,6 @@ final readonly class SceneMedia
     public function stick(): Medium
     {
         $image = $this->context->image();
-        $architecture = $image->architecture ?? $this->architecture();
-        $loader = new Loader(FoundLoader::defaultPath($architecture), $architecture, signed: $image->loaderSigned(), signer: $image->signer(), judged: $this->context->machine->fact('stick.refused')->is('yes') && $this->context->imageSigner()?->switch === null ? LoaderTrust::SignerNotEnrolled : null, because: '');
         $raw = WriteMode::for($image) === WriteMode::Raw;
         $legacy = match (true) {
             ! $raw => LegacyCode::Zeros,
@@ -49,10 +48,28 @@ final readonly class SceneMedia
             $image->loaderSigned() === null => LegacyCode::Unknown,
             default => LegacyCode::Zeros,
         };
+        $table = $raw ? 'the image brings its own table' : 'the table we write';
+        $loaders = $image->startsByUefi() ? [$this->sticksLoader($image)] : [];
+        $from = new Volume('The partition to start from', true, $loaders);
+        $modes = $this->context->system->controllerModes ?? [];
 
-        return new Medium(Leads::Installer, $raw ? 'the image brings its own '
-            .'table' : 'the table we write', null, [new Volume('The partition to start '
-            .'from', true, $image->startsByUefi() ? [$loader] : [])], $legacy, controllerModes: $this->context->system->controllerModes ?? []);
+        return new Medium(Leads::Installer, $table, null, [$from], $legacy, controllerModes: $modes);
+    }
+
+    /** One that was refused before, and whose signer no setting lets in, is not enrolled. */
+    private function sticksLoader(Image $image): Loader
+    {
+        $architecture = $image->architecture ?? $this->architecture();
+        $refused = $this->context->machine->fact('stick.refused')->is('yes');
+
+        return new Loader(
+            FoundLoader::defaultPath($architecture),
+            $architecture,
+            signed: $image->loaderSigned(),
+            signer: $image->signer(),
+            judged: $refused && $this->context->imageSigner()?->switch === null ? LoaderTrust::SignerNotEnrolled : null,
+            because: '',
+        );
     }
 
     /**
@@ -63,17 +80,34 @@ final readonly class SceneMedia
     public function others(): array
     {
         $target = TargetDrive::choose($this->context->machine)->drive;
-        $drives = array_values(array_filter($this->context->machine->internalDrives(), static fn (Drive $drive): bool => $drive !== $target));
         if ($target === null || $this->context->kind()->fitsDrive()) {
             return [];
         }
+        $drives = array_values(array_filter(
+            $this->context->machine->internalDrives(),
+            static fn (Drive $drive): bool => $drive !== $target,
+        ));
 
-        return array_map(function (Drive $drive): array {
-            $starts = array_filter($drive->partitions, static fn (Partition $partition): bool => PartitionType::fromGuid(strtoupper((string) $partition->type)) === PartitionType::EfiSystem) !== [];
-            $loader = new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: null);
+        return array_map(fn (Drive $drive): array => [
+            'title' => "The drive {$drive->path}",
+            'medium' => $this->other($drive),
+        ], $drives);
+    }
 
-            return ['title' => "The drive {$drive->path}", 'medium' => $starts ? new Medium(Leads::OldSystem, 'a GPT', null, [new Volume('The EFI system partition', true, [$loader], "{$drive->path}-efi")], LegacyCode::Zeros) : Medium::blank()];
-        }, $drives);
+    private function other(Drive $drive): Medium
+    {
+        $starts = array_filter($drive->partitions, static function (Partition $partition): bool {
+            return PartitionType::fromGuid(strtoupper((string) $partition->type)) === PartitionType::EfiSystem;
+        });
+        if ($starts === []) {
+            return Medium::blank();
+        }
+        $trust = $this->inForce() ? LoaderTrust::Trusted : null;
+        $path = FoundLoader::defaultPath($this->architecture());
+        $loader = new Loader($path, $this->architecture(), judged: $trust, signed: null);
+        $from = new Volume('The EFI system partition', true, [$loader], "{$drive->path}-efi");
+
+        return new Medium(Leads::OldSystem, 'a GPT', null, [$from], LegacyCode::Zeros);
     }
 
     /** The drive as it is now. */
@@ -88,39 +122,80 @@ final readonly class SceneMedia
         $mode = $this->facts['firmware.controller_mode'] ?? null;
         $modes = is_string($mode) ? [$mode] : [];
         if ($this->startsOldWay($drive)) {
-            return new Medium($leads, 'an MBR', null, [new Volume('The partition marked '
-                .'active', false)], LegacyCode::Starts, controllerModes: $modes);
-        }
-        $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), judged: $this->inForce() ? LoaderTrust::Trusted : null, signed: $isOld ? null : $this->signed(), signer: $isOld ? null : $this->signer(), because: $this->inForce() ? 'It starts today with Secure Boot in force.' : '');
+            $active = new Volume('The partition marked active', false);
 
-        return new Medium($leads, 'a GPT', null, [new Volume('The EFI system '
-            .'partition', true, [$loader(self::PRESENT_PATH), $loader(FoundLoader::defaultPath($this->architecture()))], self::PRESENT_GUID)], LegacyCode::Zeros, controllerModes: $modes);
+            return new Medium($leads, 'an MBR', null, [$active], LegacyCode::Starts, controllerModes: $modes);
+        }
+        $loaders = [
+            $this->presentLoader(self::PRESENT_PATH, $isOld),
+            $this->presentLoader(FoundLoader::defaultPath($this->architecture()), $isOld),
+        ];
+        $from = new Volume('The EFI system partition', true, $loaders, self::PRESENT_GUID);
+
+        return new Medium($leads, 'a GPT', null, [$from], LegacyCode::Zeros, controllerModes: $modes);
+    }
+
+    private function presentLoader(string $path, bool $isOld): Loader
+    {
+        return new Loader(
+            $path,
+            $this->architecture(),
+            judged: $this->inForce() ? LoaderTrust::Trusted : null,
+            signed: $isOld ? null : $this->signed(),
+            signer: $isOld ? null : $this->signer(),
+            because: $this->inForce() ? 'It starts today with Secure Boot in force.' : '',
+        );
     }
 
     /** The drive once the wanted system is on it. */
     public function system(bool $installs): ?Medium
     {
-        if (! $installs || $this->context->system === null) {
+        $system = $this->context->system;
+        if (! $installs || $system === null) {
             return null;
         }
-        $loader = fn (string $path): Loader => new Loader($path, $this->architecture(), signed: $this->signed(), signer: $this->signer());
-        $mode = $this->context->system->firmware->bootMode;
+        $loader = fn (string $path): Loader => new Loader(
+            $path,
+            $this->architecture(),
+            signed: $this->signed(),
+            signer: $this->signer(),
+        );
+        $loaders = [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))];
+        $from = new Volume('The EFI system partition', true, $loaders, self::SYSTEM_GUID);
+        $legacy = $system->firmware->bootMode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts;
 
-        return new Medium(Leads::WantedSystem, 'a GPT', null, [new Volume('The EFI system '
-            .'partition', true, [$loader($this->systemPath()), $loader(FoundLoader::defaultPath($this->architecture()))], self::SYSTEM_GUID)], $mode === 'uefi' ? LegacyCode::Zeros : LegacyCode::Starts, controllerModes: $this->context->system->controllerModes);
+        return new Medium(
+            Leads::WantedSystem,
+            'a GPT',
+            null,
+            [$from],
+            $legacy,
+            controllerModes: $system->controllerModes,
+        );
     }
 
     public function systemEntry(): ?BootEntry
     {
-        return $this->context->system === null || ($this->facts['firmware.kind'] ?? null) === 'sealed' ? null
-            : new BootEntry('system', $this->context->system->name, BootScene::TARGET, self::SYSTEM_GUID, $this->systemPath());
+        $system = $this->context->system;
+
+        return $system === null || ($this->facts['firmware.kind'] ?? null) === 'sealed'
+            ? null
+            : new BootEntry('system', $system->name, BootScene::TARGET, self::SYSTEM_GUID, $this->systemPath());
     }
 
     /** The maker's recovery, signed by the platform's own signer. */
     public function recovery(): Medium
     {
-        return new Medium(Leads::Recovery, 'a GPT', null, [new Volume('The recovery '
-            .'partition', true, [new Loader(FoundLoader::defaultPath($this->architecture()), $this->architecture(), signed: true, signer: $this->usualSigner(), judged: LoaderTrust::Trusted)])], LegacyCode::Zeros);
+        $loader = new Loader(
+            FoundLoader::defaultPath($this->architecture()),
+            $this->architecture(),
+            signed: true,
+            signer: $this->usualSigner(),
+            judged: LoaderTrust::Trusted,
+        );
+        $from = new Volume('The recovery partition', true, [$loader]);
+
+        return new Medium(Leads::Recovery, 'a GPT', null, [$from], LegacyCode::Zeros);
     }
 
     private function systemPath(): string
@@ -130,7 +205,12 @@ final readonly class SceneMedia
 
     private function startsOldWay(?Drive $drive): bool
     {
-        return $drive?->table !== null ? in_array($drive->table, ['dos', 'mbr'], true) : in_array($this->facts['firmware.boot_mode'] ?? null, ['legacy'], true) || ($this->facts['firmware.kind'] ?? null) === 'bios';
+        if ($drive?->table !== null) {
+            return in_array($drive->table, ['dos', 'mbr'], true);
+        }
+
+        return ($this->facts['firmware.boot_mode'] ?? null) === 'legacy'
+            || ($this->facts['firmware.kind'] ?? null) === 'bios';
     }
 
     private function inForce(): bool

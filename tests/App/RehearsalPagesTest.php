@@ -27,7 +27,7 @@ it('shows every power-on with its crossing, and a failure with what is seen and 
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('would not end where you want to be')->assertSee('Secure Boot is in force')->assertSee('Trust the loader\'s signer in the setup')->assertSee('The same once more');
     $this->get("/jobs/{$this->job->id}?stone=boot.start")->assertSee('Rehearsal says')->assertSee('Hold: The rehearsal says: refused by Secure Boot');
     ($this->open)('unknown-laptop');
-    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('It can also end in: refused by Secure Boot')->assertSee('secure boot')->assertSee('If the processor');
+    $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('It can also end in: refused by Secure Boot')->assertSee('What settles it: <b>Secure Boot</b>', false)->assertSee('If the processor');
     ($this->open)('stick-for-any');
     $this->get("/jobs/{$this->job->id}/rehearsal")->assertSee('No power-on to rehearse')->assertSee('UEFI, Secure Boot in force')->assertSee('the old way (BIOS)');
 });

@@ -6,14 +6,18 @@ use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
-use RuntimeException;
 use Symfony\Component\Process\Process;
+use Tests\Support\LocalProcess;
 use Tests\TestCase;
 
 /** Runs the application in PHP's built-in server and Chromium through chromedriver, all on loopback. */
 abstract class BrowserTestCase extends TestCase
 {
     use WalksPaths;
+
+    private const SERVES = '-d opcache.enable_cli=1 -d opcache.file_cache_only=0 -d opcache.revalidate_freq=0';
+
+    private const ROUTER = 'vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
 
     private static ?Process $server = null;
 
@@ -51,10 +55,10 @@ abstract class BrowserTestCase extends TestCase
 
     public static function tearDownAfterClass(): void
     {
-        self::stop(self::$watch);
-        self::stop(self::$worker);
-        self::stop(self::$driver);
-        self::stop(self::$server);
+        LocalProcess::stop(self::$watch);
+        LocalProcess::stop(self::$worker);
+        LocalProcess::stop(self::$driver);
+        LocalProcess::stop(self::$server);
         self::$watch = self::$worker = self::$driver = self::$server = null;
         if (self::$scratch !== '') {
             (new \Illuminate\Filesystem\Filesystem)->deleteDirectory(self::$scratch);
@@ -154,13 +158,14 @@ abstract class BrowserTestCase extends TestCase
         mkdir(self::workshop().'/signers');
         mkdir(self::workshop().'/state');
 
-        [$webPort, $driverPort] = [self::freePort(), self::freePort()];
+        [$webPort, $driverPort] = [LocalProcess::freePort(), LocalProcess::freePort()];
         self::$baseUrl = "http://127.0.0.1:{$webPort}";
         self::$driverUrl = "http://127.0.0.1:{$driverPort}";
 
         $environment = self::environment();
         self::$server = new Process(
-            ['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', '-S', "127.0.0.1:{$webPort}", base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')],
+            // One process that serves every page keeps what it compiled in memory.
+            ['setsid', PHP_BINARY, ...explode(' ', self::SERVES), '-S', "127.0.0.1:{$webPort}", base_path(self::ROUTER)],
             public_path(),
             $environment + ['PHP_CLI_SERVER_WORKERS' => '4'],
             timeout: null,
@@ -176,7 +181,7 @@ abstract class BrowserTestCase extends TestCase
         foreach ([[self::$server, $webPort], [self::$driver, $driverPort]] as [$process, $port]) {
             $process->disableOutput();
             $process->start();
-            self::waitFor($process, $port);
+            LocalProcess::waitFor($process, $port);
         }
     }
 
@@ -212,40 +217,5 @@ abstract class BrowserTestCase extends TestCase
             'CACHE_STORE' => 'database',
             'QUEUE_CONNECTION' => 'database',
         ];
-    }
-
-    /** The built-in server's workers outlive their parent, so the whole process group (made by setsid) is ended. */
-    private static function stop(?Process $process): void
-    {
-        if ($process !== null && ($pid = $process->getPid()) !== null) {
-            posix_kill(-$pid, SIGTERM);
-            $process->stop(3);
-        }
-    }
-
-    private static function freePort(): int
-    {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No free port.');
-        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-        fclose($socket);
-
-        return $port;
-    }
-
-    private static function waitFor(Process $process, int $port): void
-    {
-        for ($i = 0; $i < 100; $i++) {
-            if (! $process->isRunning()) {
-                throw new RuntimeException('Did not start: '.$process->getCommandLine());
-            }
-            if ($socket = @fsockopen('127.0.0.1', $port, $code, $message, 0.2)) {
-                fclose($socket);
-
-                return;
-            }
-            usleep(50_000);
-        }
-
-        throw new RuntimeException("Nothing answers on port {$port}.");
     }
 }

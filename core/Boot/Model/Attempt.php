@@ -7,6 +7,7 @@ namespace Cobblestone\Boot\Model;
 use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\LegacyCode;
 use Cobblestone\Boot\Medium\Loader;
+use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Media\Inspection\FoundLoader;
 
@@ -36,7 +37,9 @@ final class Attempt
     {
         [$this->device, $this->stones] = [$device->id, $lead];
         if (! $device->attached) {
-            return $this->fails(Outcome::NoBootableDevice, 'device', "{$device->title} is not plugged in.", cause: Cause::NotPluggedIn);
+            $words = "{$device->title} is not plugged in.";
+
+            return $this->fails(Outcome::NoBootableDevice, 'device', $words, cause: Cause::NotPluggedIn);
         }
         if ($device->kind === BootDevice::STICK && $this->facts->optional('firmware.usb_start') === 'off') {
             return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the '
@@ -84,11 +87,11 @@ final class Attempt
         if ($broken !== []) {
             $this->holds('system', 'Its loader runs.');
 
-            return $this->fails(Outcome::RecoveryKeyPrompt, 'key', 'Changed since the drive was sealed: '.implode(', ', $broken).'. The security chip no longer gives the key.');
+            $words = 'Changed since the drive was sealed: '.implode(', ', $broken)
+                .'. The security chip no longer gives the key.';
+
+            return $this->fails(Outcome::RecoveryKeyPrompt, 'key', $words);
         }
-        $modes = $medium->controllerModes;
-        $mode = $modes === [] ? null : $this->facts->optional('firmware.controller_mode');
-        $blind = $mode !== null && ! in_array($mode, $modes, true);
         [$this->outcome, $words] = match ($medium->leads) {
             Leads::Installer => [Outcome::InstallerStarts, 'The installer starts.'],
             Leads::WantedSystem => [Outcome::WantedSystemStarts, 'The wanted system starts.'],
@@ -99,20 +102,35 @@ final class Attempt
         if ($medium->leads === Leads::Nowhere) {
             return $this->fails(Outcome::Silent, 'system', $words, Ground::Emulation);
         }
-        if ($blind) {
-            if ($medium->leads === Leads::Installer) {
-                $this->holds('system', $words);
-
-                return $this->fails(Outcome::InstallerSeesNoDrive, 'drives', "The drive controller is set to \"{$mode}\"; the installer has drivers for ".implode(' and ', $modes).' only.', Ground::Catalogue);
-            }
-
-            return $this->fails(Outcome::Silent, 'drives', "The drive controller is set to \"{$mode}\", the system "
-                .'has drivers for '.implode(' and ', $modes).' only: it loses its drive while it '
-                .'starts.', Ground::Catalogue);
+        if ($this->isBlind($medium)) {
+            return $this->seesNoDrive($medium, $words);
         }
         $this->holds('system', $words);
 
         return $this;
+    }
+
+    /** Whether what runs has no driver for the controller as it is set. */
+    private function isBlind(Medium $medium): bool
+    {
+        $mode = $medium->controllerModes === [] ? null : $this->facts->optional('firmware.controller_mode');
+
+        return $mode !== null && ! in_array($mode, $medium->controllerModes, true);
+    }
+
+    private function seesNoDrive(Medium $medium, string $starts): self
+    {
+        $mode = "The drive controller is set to \"{$this->facts->optional('firmware.controller_mode')}\"";
+        $drivers = 'has drivers for '.implode(' and ', $medium->controllerModes).' only';
+        if ($medium->leads === Leads::Installer) {
+            $this->holds('system', $starts);
+            $words = "{$mode}; the installer {$drivers}.";
+
+            return $this->fails(Outcome::InstallerSeesNoDrive, 'drives', $words, Ground::Catalogue);
+        }
+        $words = "{$mode}, the system {$drivers}: it loses its drive while it starts.";
+
+        return $this->fails(Outcome::Silent, 'drives', $words, Ground::Catalogue);
     }
 
     private function uefi(BootDevice $device, ?BootEntry $entry): self
@@ -124,7 +142,8 @@ final class Attempt
         $this->holds('table', ucfirst($medium->table).'.');
         $fat = array_values(array_filter($medium->volumes, static fn (Volume $volume): bool => $volume->fat));
         if ($entry?->partition !== null) {
-            $fat = array_values(array_filter($fat, static fn (Volume $volume): bool => $volume->guid === $entry->partition));
+            $named = static fn (Volume $volume): bool => $volume->guid === $entry->partition;
+            $fat = array_values(array_filter($fat, $named));
             if ($fat === []) {
                 return $this->fails(Outcome::LoaderMissing, 'volume', 'The entry names a partition that is no '
                     ."longer there ({$entry->partition}): it is dead.");
@@ -144,10 +163,12 @@ final class Attempt
             }
         }
         $others = array_merge(...array_map(static fn (Volume $volume): array => $volume->loaders, $fat));
-        $built = array_values(array_unique(array_filter(array_map(static fn (Loader $loader): ?string => $loader->architecture, $others))));
+        $for = array_map(static fn (Loader $loader): ?string => $loader->architecture, $others);
+        $built = array_values(array_unique(array_filter($for)));
+        $words = 'There is a loader for '.implode(' and ', $built).", none for {$architecture}.";
 
         return $built !== [] && ! in_array($architecture, $built, true)
-            ? $this->fails(Outcome::WrongArchitecture, 'loader', 'There is a loader for '.implode(' and ', $built).", none for {$architecture}.")
+            ? $this->fails(Outcome::WrongArchitecture, 'loader', $words)
             : $this->fails(Outcome::LoaderMissing, 'loader', "No {$path} on it.");
     }
 
@@ -174,7 +195,9 @@ final class Attempt
             $verdict['words'] ?? 'Secure Boot is not in force: nobody asks for a signature.',
         );
         if ($loader->architecture !== null && $loader->architecture !== $architecture) {
-            return $this->fails(Outcome::WrongArchitecture, 'program', "It is built for {$loader->architecture}, the firmware runs on {$architecture}.");
+            $words = "It is built for {$loader->architecture}, the firmware runs on {$architecture}.";
+
+            return $this->fails(Outcome::WrongArchitecture, 'program', $words);
         }
         $this->holds('program', $loader->architecture === null ? 'Its kind was not '
             .'inspected.' : "Built for {$loader->architecture}, and whole.");
@@ -211,8 +234,13 @@ final class Attempt
         $this->stones[] = new Stone($name, true, $words);
     }
 
-    private function fails(Outcome $outcome, string $name, string $words, Ground $ground = Ground::Standard, ?Cause $cause = null): self
-    {
+    private function fails(
+        Outcome $outcome,
+        string $name,
+        string $words,
+        Ground $ground = Ground::Standard,
+        ?Cause $cause = null,
+    ): self {
         $this->stones[] = new Stone($name, false, $words, $cause);
         [$this->outcome, $this->ground] = [$outcome, $ground];
 
