@@ -205,7 +205,9 @@ final class PortPower
             $read >= $percent => "go: {$read} % read, {$percent} % needed",
             default => "charge to {$percent} % first: {$read} % read",
         };
-        $decision = self::source($chosen, $reasons, $refused, ['one port', $machine->title], 'F8');
+        $said = "charge {$read} %: {$machine->fact('battery.percent')->origin}";
+        $facts = ['one port', $machine->title, ...$read === null ? [] : [$said]];
+        $decision = self::source($chosen, $reasons, $refused, $facts, 'F8');
 
         return new Contribution(
             steps: [self::charge($percent, $read !== null && $read >= $percent, $decision)],

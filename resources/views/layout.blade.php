@@ -31,7 +31,7 @@
 @endforeach
 <form method="post" action="/logout" class="who" hx-boost="false">
 @csrf
-<span><a href="/account"><b>{{ auth()->user()->title }}</b></a><button class="plain">sign out</button>
+<span><a href="/account"><b>{{ auth()->user()->title }}</b></a> <button class="plain">sign out</button>
 <br><small>hold <kbd>k</kbd> for letters, <kbd>h</kbd> for keys</small></span></form>
 @endauth
 </nav>

@@ -16,6 +16,9 @@ use Illuminate\Validation\ValidationException;
 /** What a machine says of itself comes into a job; a person settles what contradicts. */
 final class ReadingController
 {
+    /** Bytes of a pasted text that are given back when it could not be read. */
+    private const KEPT = 65_536;
+
     public function store(Job $job, ReadingRequest $request, JobBridge $bridge, ChangeBrief $change): RedirectResponse
     {
         $read = $request->read();
@@ -36,7 +39,15 @@ final class ReadingController
             );
         }
 
-        return redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/intake'), 303)->with('read', [
+        $back = redirect("/jobs/{$job->id}".ReturnTo::stone($request, '/intake'), 303);
+        $typed = (string) $request->input('output');
+
+        // What could not be read stays where it was typed; a whole bundle's text would be too much for a session.
+        if ($read->readings === [] && strlen($typed) <= self::KEPT) {
+            $back->withInput(['output' => $typed]);
+        }
+
+        return $back->with('read', [
             'new' => $new,
             'problems' => array_slice($read->problems, 0, 60),
             'files' => count($read->readings),

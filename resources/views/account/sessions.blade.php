@@ -9,7 +9,7 @@
 <td>{{ $titles[$session->user_id] ?? '–' }}</td>
 @endif
 <td class="mono">{{ $session->address }}</td><td class="fine">{{ $session->program }}</td>
-<td>{!! \App\View\Words::time($session->seen) !!}@if ($session->here)<b>this one</b>@endif
+<td>{!! \App\View\Words::time($session->seen) !!}@if ($session->here) <b>this one</b>@endif
 </td>
 <td>
 @if (! $session->here)

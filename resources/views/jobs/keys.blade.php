@@ -33,7 +33,7 @@
 <form method="post" action="/jobs/{{ $job->id }}/keys" class="panel" autocomplete="off">@csrf<h2>Seal a key</h2>
 <div class="choices">
 <span class="form-label">Which kind</span>@foreach (\App\Models\SealedKey::KINDS as $value => $words)<label>
-<input type="radio" name="kind" value="{{ $value }}" @checked(old('kind', 'recovery') === $value)>{{ $words }}</label>
+<input type="radio" name="kind" value="{{ $value }}" @checked(old('kind', 'recovery') === $value)> {{ $words }}</label>
 @endforeach
 </div>
 @include('parts.error', ['field' => 'kind'])

@@ -22,7 +22,7 @@
 <h2>{{ $title }}</h2>
 <ul>
 @foreach ($lines as $line)
-<li>{{ $line->words }}@if ($line->proof !== [])<small>{{ implode(' · ', $line->proof) }}</small>@endif
+<li>{{ $line->words }}@if ($line->proof !== []) <small>{{ implode(' · ', $line->proof) }}</small>@endif
 </li>
 @endforeach
 </ul>

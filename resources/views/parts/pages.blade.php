@@ -2,7 +2,6 @@
 <p class="pages">
 @if ($paginator->previousPageUrl())
 <a class="btn" href="{{ $paginator->previousPageUrl() }}">Newer</a>@endif
-@if ($paginator->nextPageUrl())
-<a class="btn" href="{{ $paginator->nextPageUrl() }}">Older</a>@endif
+@if ($paginator->nextPageUrl()) <a class="btn" href="{{ $paginator->nextPageUrl() }}">Older</a>@endif
 </p>
 @endif

@@ -36,7 +36,7 @@ at once. It is shown this one time and kept nowhere in clear.</p>
 </td>
 <td data-label="second factor">
 @if ($person->hasCode())
-on<form method="post" action="/people/{{ $person->id }}/code/off" class="d-inline">
+on <form method="post" action="/people/{{ $person->id }}/code/off" class="d-inline">
 @csrf
 <button class="btn small">Take it off</button></form>
 @else

@@ -55,7 +55,7 @@ Signed by {{ implode('; ', $loader['signers']) }}.@endif
 <p>{{ \App\View\ShelfWords::counted($report) }}, <x-size :of="$report->files['bytes']"/>@if ($report->files['largest'])
 ; the largest is <span class="mono">{{ $report->files['largest']['path'] }}</span>,
 <x-size :of="$report->files['largest']['bytes']"/>@endif
-.@unless ($report->files['complete'])There are more; they were not counted.@endunless
+.@unless ($report->files['complete']) There are more; they were not counted.@endunless
 </p>
 @endif
 @foreach ($report->notes as $note)<p class="fine">{{ $note }}</p>@endforeach

@@ -20,10 +20,10 @@
 {{ \Cobblestone\Quantity\Bytes::of($build->stage_bytes)->decimal() }}@elseif ($build->done_bytes > 0)
 {{ \Cobblestone\Quantity\Bytes::of($build->done_bytes)->decimal() }}@endif
 @if ($build->rate() !== null)
-· {{ $rate }}
+ · {{ $rate }}
 @endif
 @if ($build->left() !== null)
-· {{ \App\View\ShelfWords::left($build->left()) }}
+ · {{ \App\View\ShelfWords::left($build->left()) }}
 @endif
 </p>
 <p class="fine">You can leave this page or load it again: the build goes on. Until every byte has been read back the

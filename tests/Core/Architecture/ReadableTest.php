@@ -3,6 +3,11 @@
 use App\House\Readable;
 use Tests\Support\Demo;
 
+/** Words with nothing between them on the page, though the source has a line end or a directive there. */
+const GLUED = '/[^\s>]@(?:if|unless|elseif)\b[^\n]*?\)'
+    .'(?=<(?:b|small|span|i|code|a|strong|em)\b|[A-Za-z·])'
+    .'|<\/a><(?:a|b|button)\b|(?<=[\w}])<form/';
+
 it('can be read from a metre away, but for what is listed, and the list only shrinks', function () {
     $listed = json_decode((string) file_get_contents(Demo::root().'/docs/house-debts.json'), true);
     $debts = Readable::debts(Demo::root());
@@ -54,6 +59,26 @@ it('leaves views to show: no PHP blocks, no arithmetic, no ids of stones, no nam
         ];
         foreach (array_keys(array_filter($rules)) as $rule) {
             $faults[] = substr((string) $file, strlen($folder) + 1).": {$rule}";
+        }
+    }
+    expect($faults)->toBe([]);
+});
+
+it('sees a word glued to the next, as line ends after directives are swallowed', function (string $view, bool $glued) {
+    expect(preg_match(GLUED, $view) === 1)->toBe($glued);
+})->with([
+    ['{{ $a }}@if ($b)<b>c</b>', true], ['{{ $a }}@if ($b) <b>c</b>', false], ['.@unless ($b)There', true],
+    ['<b>{{ $a }}</b></a><button>b', true], ['<b>{{ $a }}</b></a> <button>b', false], ['on<form>', true],
+    ["{{ \$a }}\n@if (\$b)\n<b>c</b>", false],
+]);
+
+it('glues no word to the next in any view', function () {
+    $faults = [];
+    $folder = Demo::root().'/resources/views';
+    $found = new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS);
+    foreach (new RecursiveIteratorIterator($found) as $file) {
+        if (preg_match(GLUED, (string) file_get_contents((string) $file), $match) === 1) {
+            $faults[] = substr((string) $file, strlen($folder) + 1).": {$match[0]}";
         }
     }
     expect($faults)->toBe([]);

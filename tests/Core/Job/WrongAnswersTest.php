@@ -91,7 +91,10 @@ it('goes by the charge that the collector read', function () use ($decided) {
         SystemNoteReader::HEAD." 1\nbattery: charge 80 %",
     )->facts];
     $plan = Demo::plan('pocket-lantern', ['machine' => ['readings' => [$read]]]);
-    expect($decided($plan, 'power.source'))->toStartWith('go: 80 % read');
+    $said = static fn (Plan $plan): string => implode(', ', $plan->decision('power.source')->facts ?? []);
+    expect($decided($plan, 'power.source'))->toStartWith('go: 80 % read')
+        ->and($said($plan))->toContain('charge 80 %: cobblestone-collect')
+        ->and($said(Demo::plan('pocket-lantern')))->not->toContain('charge ');
 });
 
 it('puts a changed power mode back', function () {
