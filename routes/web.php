@@ -48,7 +48,11 @@ Route::pattern('what', '[A-Za-z0-9.-]{1,40}');
 Route::pattern('kind', '[a-z-]{1,40}');
 Route::pattern('session', '[0-9a-f]{24}');
 // A stick that the register does not have is no address.
-Route::bind('stick', fn (string $stick): string => app(StickRegister::class)->find($stick)->id ?? abort(404, 'The register has no such stick.'));
+Route::bind(
+    'stick',
+    fn (string $stick): string => app(StickRegister::class)->find($stick)->id
+        ?? abort(404, 'The register has no such stick.'),
+);
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
@@ -143,7 +147,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::put('/shelf/uploads/{upload}', [UploadController::class, 'piece']);
         Route::delete('/shelf/uploads/{upload}', [UploadController::class, 'cancel']);
         Route::post('/shelf/{file}', [ShelfController::class, 'update']);
-        Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])->whereIn('action', ['start', 'stop']);
+        Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])
+            ->whereIn('action', ['start', 'stop']);
         Route::post('/shelf/{file}/builds', [BuildController::class, 'store']);
         Route::post('/sticks/{stick}/check', [StickController::class, 'check']);
         Route::post('/sticks/{stick}/retire', [StickController::class, 'retire']);

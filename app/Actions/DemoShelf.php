@@ -9,6 +9,7 @@ use App\Devices\Build\SourceFiles;
 use App\Devices\Build\Unwatched;
 use App\Devices\Command;
 use App\Devices\StandIn\DemoImages;
+use App\Jobs\BuildOrder;
 use App\Jobs\BuildStick;
 use App\Jobs\HashShelfFile;
 use App\Jobs\InspectShelfFile;
@@ -80,13 +81,15 @@ final class DemoShelf
                 new StickWish($file->title(), Bytes::mebi(3800), $mode, Scheme::Gpt),
             );
             $this->build->handle(
-                $slug,
+                new BuildOrder(
+                    $slug,
+                    $plan,
+                    new SourceFiles($file->path()),
+                    $file->about,
+                    User::query()->where('login', 'evening')->value('id'),
+                ),
                 $device,
-                $plan,
-                new SourceFiles($file->path()),
                 new Unwatched(),
-                $file->about,
-                User::query()->where('login', 'evening')->value('id'),
             );
         } catch (BuildFailure $e) {
             report($e);

@@ -61,6 +61,27 @@ final class DemoWorld
     private function otherwise(User $user): void
     {
         $job = Job::query()->latest('id')->firstOrFail();
+        $settings = $this->readSettings($job, $user);
+        $this->snapshot->handle(
+            $job,
+            $user,
+            new SettingsSeen(Snapshot::of(['secure_boot' => 'on'], $settings), $settings, 'form'),
+            (int) $job->refresh()->last_entry,
+        );
+        $this->reality->handle(
+            $job,
+            $user,
+            ['step' => 'firmware.re-enter', 'number' => 1, 'of_model' => false],
+            Outcome::RecoveryKeyPrompt,
+            (int) $job->refresh()->last_entry,
+        );
+    }
+
+    /**
+     * @return list<Setting>
+     */
+    private function readSettings(Job $job, User $user): array
+    {
         $settings = array_map(
             Setting::of(...),
             $this->catalogue->catalogue()->machine('norrel-fairlead-13')->settings(),
@@ -74,31 +95,12 @@ final class DemoWorld
             $this->snapshot->handle(
                 $job,
                 $user,
-                Snapshot::of($values, $settings),
-                $settings,
-                'form',
-                null,
-                null,
+                new SettingsSeen(Snapshot::of($values, $settings), $settings, 'form'),
                 (int) $job->refresh()->last_entry,
             );
         }
-        $this->snapshot->handle(
-            $job,
-            $user,
-            Snapshot::of(['secure_boot' => 'on'], $settings),
-            $settings,
-            'form',
-            null,
-            null,
-            (int) $job->refresh()->last_entry,
-        );
-        $this->reality->handle(
-            $job,
-            $user,
-            ['step' => 'firmware.re-enter', 'number' => 1, 'of_model' => false],
-            Outcome::RecoveryKeyPrompt,
-            (int) $job->refresh()->last_entry,
-        );
+
+        return $settings;
     }
 
     /** @return array<string, User> */

@@ -42,17 +42,7 @@ final class EndDeadBuilds
             }
             fclose($lease);
         }
-        if (self::isEmpty('hash')) {
-            foreach (
-                ShelfFile::query()
-                    ->where('here', true)
-                    ->whereIn('hash_state', ['waiting', 'running'])
-                    ->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))
-                    ->get() as $file
-            ) {
-                HashShelfFile::dispatch($file->id);
-            }
-        }
+        self::hashWithoutQueue();
         if (self::isEmpty('default')) {
             foreach (
                 ShelfFile::query()
@@ -62,6 +52,22 @@ final class EndDeadBuilds
                     ->get() as $file
             ) {
                 InspectShelfFile::dispatch($file->id);
+            }
+        }
+    }
+
+    /** Files that wait for their checksum while nothing in the queue will make it. */
+    private static function hashWithoutQueue(): void
+    {
+        if (self::isEmpty('hash')) {
+            foreach (
+                ShelfFile::query()
+                    ->where('here', true)
+                    ->whereIn('hash_state', ['waiting', 'running'])
+                    ->where('updated_at', '<', now()->subSeconds(self::UNQUEUED_AFTER))
+                    ->get() as $file
+            ) {
+                HashShelfFile::dispatch($file->id);
             }
         }
     }

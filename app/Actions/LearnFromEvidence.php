@@ -39,16 +39,7 @@ final class LearnFromEvidence
             foreach ($facts as $fact => $value) {
                 $settings[str_replace('firmware.', '', $fact)] = $value;
             }
-            FirmwareSnapshot::query()->create([
-                'job_id' => $job->id,
-                'user_id' => $user->id,
-                'settings' => $settings,
-                'origin' => 'run mode',
-                'pasted' => null,
-                'photo' => null,
-                'notes' => [],
-                'created_at' => now(),
-            ]);
+            FirmwareSnapshot::query()->create(self::snapshot($job, $user, $settings));
         }
         $this->change->handle(
             $job,
@@ -62,5 +53,23 @@ final class LearnFromEvidence
             'read at a stone: '.count($facts),
             $laid->id,
         );
+    }
+
+    /**
+     * @param  array<string, string>  $settings
+     * @return array<string, mixed>
+     */
+    private static function snapshot(Job $job, User $user, array $settings): array
+    {
+        return [
+            'job_id' => $job->id,
+            'user_id' => $user->id,
+            'settings' => $settings,
+            'origin' => 'run mode',
+            'pasted' => null,
+            'photo' => null,
+            'notes' => [],
+            'created_at' => now(),
+        ];
     }
 }

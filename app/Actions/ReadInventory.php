@@ -58,8 +58,8 @@ final class ReadInventory
         $this->bytes += strlen($text);
         if ($this->bytes > self::BYTES || microtime(true) - $this->begun > self::SECONDS) {
             $this->problems[] = sprintf(
-                '"%s" was left out: more than %.0f MB of text, or more than %.0f s of reading, is not taken at '
-                    .'once. Bring fewer files.',
+                '"%s" was left out: more than %.0f MB of text, or more than %.0f s of reading, is not taken at once. '
+                    .'Bring fewer files.',
                 mb_substr(mb_scrub($name), 0, 80),
                 self::BYTES / 1e6,
                 self::SECONDS,

@@ -27,7 +27,8 @@ final class RecordReality
     }
 
     /**
-     * @param  array{step: string, number: int, of_model: bool}  $which  which power-on, and whether this model does that
+     * @param  array{step: string, number: int, of_model: bool}  $which  which power-on, and whether this model
+     *     does that
      * @param  int  $seen  id of the newest log entry the person had before them
      */
     public function handle(Job $job, User $user, array $which, Outcome $outcome, int $seen): void

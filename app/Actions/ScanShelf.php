@@ -91,7 +91,8 @@ final class ScanShelf
                 $file->fill([
                     'slug' => $entry->slug,
                     'published_sha256' => $document['sha256'] ?? null,
-                    'published_by' => ($document['sha256'] ?? null) === null ? null : $document['source'] ?? 'the catalogue',
+                    'published_by' => ($document['sha256'] ?? null) === null ? null : $document['source']
+                        ?? 'the catalogue',
                     'about' => array_filter([
                         'line' => $document['system'],
                         'version' => $document['version'] ?? null,

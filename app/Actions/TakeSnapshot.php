@@ -25,66 +25,47 @@ final class TakeSnapshot
     {
     }
 
-    /**
-     * @param  list<Setting>  $settings  of the model
-     * @param  int  $seen  id of the newest log entry the person had before them
-     */
-    public function handle(
-        Job $job,
-        User $user,
-        Snapshot $snapshot,
-        array $settings,
-        string $origin,
-        ?string $pasted,
-        ?UploadedFile $photo,
-        int $seen,
-    ): FirmwareSnapshot {
-        return DB::transaction(function () use (
-            $job,
-            $user,
-            $snapshot,
-            $settings,
-            $origin,
-            $pasted,
-            $photo,
-            $seen,
-        ): FirmwareSnapshot {
+    /** @param  int  $before  id of the newest log entry the person had before them */
+    public function handle(Job $job, User $user, SettingsSeen $seen, int $before): FirmwareSnapshot
+    {
+        return DB::transaction(function () use ($job, $user, $seen, $before): FirmwareSnapshot {
             $job = Job::locked($job->id);
-            ChangedMeanwhile::check($job, $seen);
+            ChangedMeanwhile::check($job, $before);
+            $values = $seen->snapshot->values;
             $kept = FirmwareSnapshot::query()->create([
                 'job_id' => $job->id,
                 'user_id' => $user->id,
-                'settings' => $snapshot->values,
-                'origin' => $origin,
-                'pasted' => $pasted,
-                'photo' => $photo === null ? null : self::store($photo),
-                'notes' => [...$snapshot->contradictions($settings), ...$snapshot->notes],
+                'settings' => $values,
+                'origin' => $seen->origin,
+                'pasted' => $seen->pasted,
+                'photo' => $seen->photo === null ? null : self::store($seen->photo),
+                'notes' => [...$seen->snapshot->contradictions($seen->settings), ...$seen->snapshot->notes],
                 'created_at' => now(),
             ]);
             $entry = $this->log->write($job, $user, EntryKind::SnapshotTaken, null, [
-                'text' => count($snapshot->values).' settings'.($photo === null ? '' : ', with a photo'),
+                'text' => count($values).' settings'.($seen->photo === null ? '' : ', with a photo'),
                 'snapshot' => $kept->id,
             ]);
-            if ($snapshot->values !== []) {
-                $this->change->handle(
-                    $job,
-                    $user,
-                    static function (array $brief) use ($snapshot, $user): array {
-                        foreach ($snapshot->values as $id => $value) {
-                            $brief['machine']['facts']["firmware.{$id}"] = $value;
-                        }
-                        $brief['machine']['facts_from'] = "snapshot by {$user->title}";
-
-                        return $brief;
-                    },
-                    'settings recorded: '.count($snapshot->values),
-                    $entry->id,
-                    'settings',
-                );
+            if ($values !== []) {
+                $this->intoBrief($job, $user, $values, $entry->id);
             }
 
             return $kept;
         });
+    }
+
+    /** @param  array<string, string>  $values  setting => value */
+    private function intoBrief(Job $job, User $user, array $values, int $entry): void
+    {
+        $change = static function (array $brief) use ($values, $user): array {
+            foreach ($values as $id => $value) {
+                $brief['machine']['facts']["firmware.{$id}"] = $value;
+            }
+            $brief['machine']['facts_from'] = "snapshot by {$user->title}";
+
+            return $brief;
+        };
+        $this->change->handle($job, $user, $change, 'settings recorded: '.count($values), $entry, 'settings');
     }
 
     public static function isPicture(UploadedFile $file): bool

@@ -9,6 +9,7 @@ use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\Refused;
+use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Walk;
 use Illuminate\Support\Facades\DB;
 
@@ -37,54 +38,58 @@ final class WalkStep
             }
             $walk = new Walk($this->bridge->progress($job));
             $step = $walk->step($stepId);
-            $text = static fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
-            [$kind, $data] = match ($action) {
-                'start' => [EntryKind::Started, $walk->start($step)],
-                'walk' => [EntryKind::WalkedAway, $walk->start($step)],
-                'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'), $text('read_from'))],
-                'done' => [
-                    EntryKind::Done,
-                    $walk->done(
-                        $step,
-                        (array) ($input['evidence'] ?? []),
-                        (array) ($input['accepted'] ?? []),
-                        $user->role,
-                        (int) now()->timestamp,
-                        $text('before_clock') === '1',
-                    ),
-                ],
-                'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
-                'retry' => [EntryKind::Retry, $walk->retry($step)],
-                'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
-                'waive' => [
-                    EntryKind::Waived,
-                    $this->waived(
-                        $walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text')),
-                        $text('agreed_by'),
-                        $walk->words($text('text')),
-                    ),
-                ],
-                'take-back' => $this->takeBack($walk),
-                default => throw Refused::unknownStep($action),
-            };
-
+            [$kind, $data] = $this->what($walk, $step, $action, $input, $user);
             if ($kind === EntryKind::Done) {
                 RecordReality::laid($job, $user, $step->id);
             }
 
-            $entry = $this->log->write(
-                $job,
-                $user,
-                $kind,
-                $kind === EntryKind::TakenBack ? $data['step'] : $step->id,
-                $data,
-            );
+            $id = $kind === EntryKind::TakenBack ? $data['step'] : $step->id;
+            $entry = $this->log->write($job, $user, $kind, $id, $data);
             if ($kind === EntryKind::Done) {
                 $this->learn->handle($job, $user, $step, $entry);
             }
 
             return $entry;
         });
+    }
+
+    /**
+     * @param  array<string, mixed>  $input
+     * @return array{0: EntryKind, 1: array<string, mixed>} what is written into the log
+     */
+    private function what(Walk $walk, Step $step, string $action, array $input, User $user): array
+    {
+        $text = static fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
+
+        return match ($action) {
+            'start' => [EntryKind::Started, $walk->start($step)],
+            'walk' => [EntryKind::WalkedAway, $walk->start($step)],
+            'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'), $text('read_from'))],
+            'done' => [
+                EntryKind::Done,
+                $walk->done(
+                    $step,
+                    (array) ($input['evidence'] ?? []),
+                    (array) ($input['accepted'] ?? []),
+                    $user->role,
+                    (int) now()->timestamp,
+                    $text('before_clock') === '1',
+                ),
+            ],
+            'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
+            'retry' => [EntryKind::Retry, $walk->retry($step)],
+            'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
+            'waive' => [
+                EntryKind::Waived,
+                $this->waived(
+                    $walk->waive($step, $text('gate'), $user->role, $text('agreed_by'), $text('text')),
+                    $text('agreed_by'),
+                    $walk->words($text('text')),
+                ),
+            ],
+            'take-back' => $this->takeBack($walk),
+            default => throw Refused::unknownStep($action),
+        };
     }
 
     /** @return array<string, mixed> */

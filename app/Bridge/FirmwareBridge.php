@@ -8,6 +8,7 @@ use App\Models\Job;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\UpdateBlock;
 use Cobblestone\Findings\Findings;
+use Cobblestone\Firmware\BoardFitted;
 use Cobblestone\Firmware\MemoryProfile;
 use Cobblestone\Firmware\PressSequence;
 use Cobblestone\Firmware\Setting;
@@ -143,8 +144,10 @@ final class FirmwareBridge
                     (string) $now,
                     $wish->to,
                     $wish->gives,
-                    is_scalar($processor) ? (string) $processor : null,
-                    is_scalar($revision) ? (string) $revision : null,
+                    new BoardFitted(
+                        is_scalar($processor) ? (string) $processor : null,
+                        is_scalar($revision) ? (string) $revision : null,
+                    ),
                 )
                 : null,
         ];

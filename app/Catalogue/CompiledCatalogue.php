@@ -51,7 +51,9 @@ final class CompiledCatalogue
     private static function version(): string
     {
         $of = DB::table((new CatalogueEntry)->getTable())
-            ->selectRaw("md5(coalesce(string_agg(id || ' ' || xmin::text || ' ' || cmin::text, ',' order by id), '')) as rows")
+            ->selectRaw(
+                "md5(coalesce(string_agg(id || ' ' || xmin::text || ' ' || cmin::text, ',' order by id), '')) as rows",
+            )
             ->value('rows');
 
         return is_string($of) ? $of : 'none';

@@ -6,6 +6,7 @@ namespace App\Database;
 
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /**
  * The chain of the logs: every entry carries the hash of the one before, worked out by the database when it is added.
@@ -28,7 +29,7 @@ final class LogChain
         $owner->unprepared(
             "alter table {$log} add column if not exists salt text, add column if not exists data_hash char(64), "
                 .'add column if not exists prev_hash char(64), add column if not exists hash char(64), alter column '
-                .'id drop default',
+                    .'id drop default',
         );
         self::rebuild($owner, $log);
         $owner->unprepared(
@@ -49,7 +50,10 @@ final class LogChain
             set timezone to 'UTC';
             alter table {$log} disable trigger user;
             do \$\$
-            declare e {$log}%rowtype; last text := '0000000000000000000000000000000000000000000000000000000000000000'; many bigint := 0;
+            declare
+                e {$log}%rowtype;
+                last text := repeat('0', 64);
+                many bigint := 0;
             begin
                 for e in select * from {$log} order by id loop
                     many := many + 1;
@@ -58,11 +62,14 @@ final class LogChain
                         e.data_hash := encode(sha256(convert_to(e.salt || coalesce(e.data::text, ''), 'UTF8')), 'hex');
                         e.prev_hash := last;
                         e.hash := encode(sha256(convert_to({$header}, 'UTF8')), 'hex');
-                        update {$log} set salt = e.salt, data_hash = e.data_hash, prev_hash = e.prev_hash, hash = e.hash where id = e.id;
+                        update {$log}
+                            set salt = e.salt, data_hash = e.data_hash, prev_hash = e.prev_hash, hash = e.hash
+                            where id = e.id;
                     end if;
                     last := e.hash;
                 end loop;
-                insert into chain_heads (name, hash, entries) values ('{$log}', last, many) on conflict (name) do update set hash = excluded.hash, entries = excluded.entries;
+                insert into chain_heads (name, hash, entries) values ('{$log}', last, many)
+                    on conflict (name) do update set hash = excluded.hash, entries = excluded.entries;
             end \$\$;
             alter table {$log} enable trigger user;
             SQL
@@ -94,21 +101,8 @@ final class LogChain
                 );
                 foreach ($rows as $row) {
                     $entries++;
-                    if (trim((string) $row->prev_hash) !== $last) {
-                        $faults[] =
-                            $entries === 1
-                                ? "Entries before number {$row->id} are missing."
-                                : "Between number {$before} and "
-                                    ."number {$row->id} something was removed, added or changed.";
-                    }
-                    if (hash('sha256', $row->header) !== $row->hash) {
-                        $faults[] = "Entry {$row->id} was changed.";
-                    }
-                    if ($row->salt === null && $row->data === '{}') {
-                        $removed++;
-                    } elseif (hash('sha256', $row->salt.$row->data) !== $row->data_hash) {
-                        $faults[] = "The contents of entry {$row->id} were changed.";
-                    }
+                    $removed += $row->salt === null && $row->data === '{}' ? 1 : 0;
+                    array_push($faults, ...self::faultsOf($row, $last, $before));
                     [$last, $before] = [(string) $row->hash, (int) $row->id];
                 }
             } while ($rows !== [] && count($faults) < 50);
@@ -122,5 +116,29 @@ final class LogChain
 
             return ['entries' => $entries, 'removed' => $removed, 'head' => $last, 'faults' => $faults];
         });
+    }
+
+    /**
+     * @param  string  $last  hash of the entry before
+     * @param  int  $before  its number; 0 where there is none
+     * @return list<string>
+     */
+    private static function faultsOf(stdClass $row, string $last, int $before): array
+    {
+        $faults = [];
+        if (trim((string) $row->prev_hash) !== $last) {
+            $faults[] = $before === 0
+                ? "Entries before number {$row->id} are missing."
+                : "Between number {$before} and number {$row->id} something was removed, added or changed.";
+        }
+        if (hash('sha256', $row->header) !== $row->hash) {
+            $faults[] = "Entry {$row->id} was changed.";
+        }
+        $isRemoved = $row->salt === null && $row->data === '{}';
+        if (! $isRemoved && hash('sha256', $row->salt.$row->data) !== $row->data_hash) {
+            $faults[] = "The contents of entry {$row->id} were changed.";
+        }
+
+        return $faults;
     }
 }

@@ -66,9 +66,9 @@ final class Bundle
         return [$bundle->files, $bundle->notes];
     }
 
-    private function tar(string $path): void
+    private function tar(string $archive): void
     {
-        $stream = gzopen($path, 'rb');
+        $stream = gzopen($archive, 'rb');
         if ($stream === false) {
             $this->notes[] = "{$this->name} could not be opened.";
 
@@ -80,43 +80,25 @@ final class Bundle
             if (strlen($header) < self::BLOCK || trim($header, "\0") === '') {
                 break;
             }
-            $field = static fn (int $at, int $length): string => rtrim(substr($header, $at, $length), "\0 ");
-            if (! ctype_xdigit($field(148, 6)) || preg_match('/^[0-7]*$/', $field(124, 12)) !== 1) {
+            $member = TarHeader::read($header);
+            if ($member === null) {
                 $this->notes[] = "{$this->name} is damaged or no bundle: what came before the damage was read.";
                 break;
             }
-            $size = (int) octdec($field(124, 12));
-            $type = $header[156];
-            $member =
-                $long ??
-                ($field(257, 5) === 'ustar' && $field(345, 155) !== '' ? $field(345, 155).'/' : '').
-                    $field(0, 100);
+            [$type, $size, $padded] = [$member->type, $member->bytes, $member->padded()];
+            $path = $long ?? $member->path;
             $long = null;
-            $padded = intdiv($size + self::BLOCK - 1, self::BLOCK) * self::BLOCK;
-            if (! $this->mayGoOn($member, $padded)) {
+            if (! $this->mayGoOn($path, $padded)) {
                 break;
             }
-            if ($type === 'L' && $size < 4096) {
-                $long = rtrim($this->exactly($stream, $padded), "\0");
+            if (($type === 'L' && $size < 4096) || ($type === 'x' && $size < 65_536)) {
+                $long = TarHeader::longPath($type, $this->exactly($stream, $padded));
 
                 continue;
             }
-            if ($type === 'x' && $size < 65_536) {
-                // POSIX.1-2001 extended header: its "path" is the name of the member that follows.
-                $long =
-                    preg_match('/^[0-9]+ path=(.*)$/m', $this->exactly($stream, $padded), $match) === 1
-                        ? $match[1]
-                        : null;
-
-                continue;
-            }
-            if ($type === '5' || $type === 'x' || $type === 'g') {
-                $this->skip($stream, $padded);
-
-                continue;
-            }
-            if ($this->isWanted($member, $size, $type === '0' || $type === "\0")) {
-                $this->files[basename($member)] = substr($this->exactly($stream, $padded), 0, $size);
+            $isFile = $type === '0' || $type === "\0";
+            if (! in_array($type, ['5', 'x', 'g'], true) && $this->isWanted($path, $size, $isFile)) {
+                $this->files[basename($path)] = substr($this->exactly($stream, $padded), 0, $size);
             } else {
                 $this->skip($stream, $padded);
             }
@@ -179,7 +161,11 @@ final class Bundle
         $shown = '"'.mb_substr(mb_scrub($member), 0, 80).'"';
         $why = match (true) {
             ! $plainFile => 'is a link or a device, not a file',
-            str_starts_with($member, '/') || preg_match('#(^|[/\\\\])\.\.([/\\\\]|$)|^[A-Za-z]:|\\\\#', $member) === 1 => 'has a path that leads outside',
+            str_starts_with($member, '/')
+                || preg_match(
+                    '#(^|[/\\\\])\.\.([/\\\\]|$)|^[A-Za-z]:|\\\\#',
+                    $member,
+                ) === 1 => 'has a path that leads outside',
             preg_match('/\.(tar|gz|tgz|zip|xz|bz2|zst|7z)$/i', $member) === 1 => 'is an archive inside the archive',
             $size > self::TEXT_LIMIT => sprintf('has %.1f MB, more than any of these tools prints', $size / 1e6),
             default => null,

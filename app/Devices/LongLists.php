@@ -96,26 +96,29 @@ final class LongLists
             }
             $read = ManifestLine::read($line, $spaced);
             if ($read === null) {
-                count($this->notes) < 200 &&
-                    ($this->notes[] =
-                        "Line {$number}: \"".
-                        mb_substr(mb_scrub($line), 0, 50).
-                        '" is not a line of sha256sum; left out.');
+                $said = mb_substr(mb_scrub($line), 0, 50);
+                count($this->notes) < 200
+                    && ($this->notes[] = "Line {$number}: \"{$said}\" is not a line of sha256sum; left out.");
 
                 continue;
             }
             $root = ManifestComparison::shared($root, $read->path);
             $bytes = $bytes === null || $read->bytes === null ? null : $bytes + $read->bytes;
-            if (
-                @fwrite($out, addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n") === false
-            ) {
+            $row = addcslashes($read->path, "\0..\37\\")."\0{$read->hash}\0{$read->bytes}\n";
+            if (@fwrite($out, $row) === false) {
                 throw new RuntimeException('This computer\'s drive is full: the lists cannot be put in order here.');
             }
         }
         fclose($out);
         [$this->roots[$side], $this->bytes[$side]] = [$root ?? '', $bytes];
         // Stable and by bytes, so that of two lines of one path the later one stays the later.
-        Command::run(
+        $this->sorted($side);
+        unlink("{$this->folder}/{$side}.plain");
+    }
+
+    private function sorted(string $side): string
+    {
+        return Command::run(
             [
                 'sort',
                 '--stable',
@@ -128,7 +131,6 @@ final class LongLists
             ],
             3600,
         );
-        unlink("{$this->folder}/{$side}.plain");
     }
 
     /** @return Generator<int, array{0: string, 1: string|null, 2: int|null}> */

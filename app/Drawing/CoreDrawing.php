@@ -2,7 +2,6 @@
 
 namespace App\Drawing;
 
-use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 use Illuminate\Support\Str;
 
@@ -82,31 +81,6 @@ final class CoreDrawing
         $drawing->spread(false);
 
         return $drawing;
-    }
-
-    /**
-     * A partition of a plan's or record's layout as a band of the drawing.
-     *
-     * @param  mixed  $partition  as the layout was stored
-     * @param  int  $sector  bytes of one
-     * @return Part
-     */
-    public static function part(mixed $partition, int $sector, string $role, bool $lost = false): array
-    {
-        $fields = Fields::of($partition);
-        $first = $fields->optionalInt('first_sector');
-
-        return [
-            'name' => $fields->string('name'),
-            'from' => ($first ?? 0) * $sector,
-            'bytes' => $fields->int('bytes'),
-            'role' => $role,
-            'lost' => $lost,
-            'first_sector' => $first,
-            'sectors' => $fields->optionalInt('sectors'),
-            'type' => $fields->optionalString('type'),
-            'file_system' => $fields->optionalString('file_system'),
-        ];
     }
 
     public function height(): int

@@ -72,36 +72,36 @@ final class PathDrawing
             'box' => '0 0 '.($width + 8).' '.(self::HEIGHT + 8),
             'middle' => ($width + 8) / 2,
             'current' => $chosen ? new HtmlString('aria-current="step"') : '',
-            'class' => implode(
-                ' ',
-                array_filter([
-                    $step->isOneWay() ? 'toothed' : ($flat ? 'slab' : 'pebble'),
-                    $state->value,
-                    $current ? 'now' : '',
-                    $chosen ? 'chosen' : '',
-                ]),
-            ),
+            'class' => implode(' ', array_filter([
+                $step->isOneWay() ? 'toothed' : ($flat ? 'slab' : 'pebble'),
+                $state->value,
+                $current ? 'now' : '',
+                $chosen ? 'chosen' : '',
+            ])),
             'shape' => self::shape($step, $width, $flat),
             'halo' => $current ? StoneShape::pebble(0.5, 0.5, $width + 7, self::HEIGHT + 7, $step->id) : null,
             'post' => $step->presence === Presence::StayNear ? 'M'.($width - 6).' 2V26' : '',
-            'label' => $state === StepState::Waived
-                    ? '–'
-                    : ($state === StepState::Done
-                        ? ($minutes === null
-                            ? ''
-                            : self::short($minutes))
-                        : self::short($step->time->likely->label())),
+            'label' => match ($state) {
+                StepState::Waived => '–',
+                StepState::Done => self::short($minutes ?? ''),
+                default => self::short($step->time->likely->label()),
+            },
             'one_way' => $step->isOneWay(),
-            'text' => implode(
-                ', ',
-                array_filter([
-                    $step->presence->title(),
-                    'about '.$step->time->likely->label(),
-                    self::spoken($state, $current),
-                    $minutes === null ? null : "took {$minutes}",
-                ]),
-            ),
+            'text' => self::label($step, $state, $current, $minutes),
         ];
+    }
+
+    private static function label(Step $step, StepState $state, bool $current, ?string $minutes): string
+    {
+        return implode(
+            ', ',
+            array_filter([
+                $step->presence->title(),
+                'about '.$step->time->likely->label(),
+                self::spoken($state, $current),
+                $minutes === null ? null : "took {$minutes}",
+            ]),
+        );
     }
 
     private static function width(Step $step): int

@@ -38,15 +38,7 @@ final class SpeedDrawing
         }
         $drawing = new self();
         $top = max(array_map(static fn (array $run): float => max($run['writing'], $run['reading back']), $runs));
-        $step = 10 ** floor(log10(max(1.0, $top)));
-        for ($mark = 0.0; $mark <= $top; $mark += $top / $step > 4 ? 2 * $step : $step) {
-            $y = round(self::BASE - (self::RISE * $mark) / $top, 1);
-            $drawing->lines[] = [
-                'path' => "M44 {$y}q30 -3 60 0".str_repeat('t60 0', 7),
-                'base' => $y + 4,
-                'label' => "{$mark}",
-            ];
-        }
+        self::lines($top, $drawing);
         foreach ($runs as $i => $run) {
             $x = 60 + (self::WIDTH - 100) * (count($runs) === 1 ? 0.5 : $i / (count($runs) - 1));
             foreach (['writing', 'reading back'] as $kind) {
@@ -65,5 +57,18 @@ final class SpeedDrawing
         }
 
         return $drawing;
+    }
+
+    private static function lines(float $top, SpeedDrawing $drawing): void
+    {
+        $step = 10 ** floor(log10(max(1.0, $top)));
+        for ($mark = 0.0; $mark <= $top; $mark += $top / $step > 4 ? 2 * $step : $step) {
+            $y = round(self::BASE - (self::RISE * $mark) / $top, 1);
+            $drawing->lines[] = [
+                'path' => "M44 {$y}q30 -3 60 0".str_repeat('t60 0', 7),
+                'base' => $y + 4,
+                'label' => "{$mark}",
+            ];
+        }
     }
 }

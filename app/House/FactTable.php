@@ -23,9 +23,9 @@ final class FactTable
         $lines = [
             '# Facts',
             '',
-            'Written by `php artisan cobblestone:house` from `core/Machine/Facts`. A fact goes under `machine.facts` of a'
-                .' brief; any of them may be *unknown*. *Words* are the only ones it may be given; where a question'
-                .' offers some, others may be typed.',
+            'Written by `php artisan cobblestone:house` from `core/Machine/Facts`. A fact goes under `machine.facts` '
+                .'of a brief; any of them may be *unknown*. *Words* are the only ones it may be given; where a '
+                    .'question offers some, others may be typed.',
         ];
         foreach (FactOwner::cases() as $owner) {
             array_push($lines, '', '## '.self::WHOSE[$owner->value], '');

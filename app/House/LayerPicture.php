@@ -43,8 +43,8 @@ final class LayerPicture
             $words = $uses === [] ? 'uses nothing' : 'uses '.implode(', ', $uses);
             $stones .= sprintf(
                 '<g><title>%s %s</title><rect x="%d" y="%d" width="%d" height="%d" rx="12" fill="#e7e2d6" '
-                    .'stroke="#8d8676"/>'.
-                    '<text x="%d" y="%d">%1$s</text></g>'.
+                    .'stroke="#8d8676"/><text x="%d" y="%d">%1$s</text></g>'
+                    .
                     "\n",
                 $part,
                 $words,

@@ -18,6 +18,9 @@ final class Readable
 
     public const PARAMETERS = 6;
 
+    /** Tokens that are passed over; among them what stands in a string, where a bracket is a sign like any other. */
+    private const NO_CODE = [T_WHITESPACE, T_COMMENT, T_DOC_COMMENT, T_ENCAPSED_AND_WHITESPACE];
+
     private const FOLDERS = ['core', 'app', 'tests', 'database', 'routes', 'resources/views'];
 
     /**
@@ -32,7 +35,10 @@ final class Readable
             foreach (new RecursiveIteratorIterator($found) as $file) {
                 $path = substr((string) $file, strlen($root) + 1);
                 if (str_ends_with($path, '.php')) {
-                    $debts[$path] = self::of((string) file_get_contents((string) $file), ! str_ends_with($path, '.blade.php'));
+                    $debts[$path] = self::of(
+                        (string) file_get_contents((string) $file),
+                        ! str_ends_with($path, '.blade.php'),
+                    );
                 }
             }
         }
@@ -61,13 +67,13 @@ final class Readable
     {
         $tokens = array_values(array_filter(
             PhpToken::tokenize($code),
-            static fn (PhpToken $token): bool => ! $token->is([T_WHITESPACE, T_COMMENT, T_DOC_COMMENT]),
+            static fn (PhpToken $token): bool => ! $token->is(self::NO_CODE),
         ));
         $long = $many = 0;
         foreach ($tokens as $index => $token) {
             $name = $tokens[$index + 1] ?? null;
             // A closure has no name; it is judged with the method it stands in.
-            if (! $token->is(T_FUNCTION) || $name === null || ! $name->is(T_STRING)) {
+            if (! $token->is(T_FUNCTION) || $name === null || $name->is(['(', '&'])) {
                 continue;
             }
             [$parameters, $last] = self::method($tokens, $index + 2);

@@ -5,7 +5,6 @@ namespace App\Jobs;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\BuildProgress;
 use App\Devices\Build\BuildResult;
-use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Stick\StickDevice;
 use App\Devices\Stick\StickLock;
@@ -15,7 +14,6 @@ use App\Models\StickState;
 use App\View\StickCore;
 use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickCondition;
-use Cobblestone\Media\Build\StickPlan;
 
 /**
  * Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules
@@ -23,21 +21,10 @@ use Cobblestone\Media\Build\StickPlan;
  */
 final class BuildStick
 {
-    /**
-     * @param  array<string, string|null>  $about  of the image: line, version and so on
-     *
-     * @throws BuildFailure
-     */
-    public function handle(
-        string $slug,
-        StickDevice $stick,
-        StickPlan $plan,
-        SourceFiles $source,
-        BuildProgress $progress,
-        array $about,
-        ?int $user,
-        ?int $build = null,
-    ): BuildResult {
+    /** @throws BuildFailure */
+    public function handle(BuildOrder $order, StickDevice $stick, BuildProgress $progress): BuildResult
+    {
+        $slug = $order->slug;
         $lock = StickLock::take($slug);
         $state = StickState::of($slug);
         if ($state->condition === StickCondition::Retired) {
@@ -47,11 +34,11 @@ final class BuildStick
         // On the disk first, on record second, and only then the first byte.
         $stood = StickMark::stands($slug);
         StickMark::put($slug);
-        StickState::become($slug, StickCondition::Unfinished, ['title' => $plan->title]);
+        StickState::become($slug, StickCondition::Unfinished, ['title' => $order->plan->title]);
         $failed = StickEvent::failuresOf($slug);
         try {
-            $result = (new StickBuilder($plan, $stick, $source, $progress))->build($failed);
-            $content = [...$this->content($plan, $result, $about, $user), 'parts' => StickCore::read($stick->path())];
+            $result = (new StickBuilder($order->plan, $stick, $order->source, $progress))->build($failed);
+            $content = [...$this->content($order, $result), 'parts' => StickCore::read($stick->path())];
             if (! StickState::become($slug, StickCondition::Good, $content)) {
                 throw BuildFailure::of(
                     'cancelled',
@@ -64,31 +51,38 @@ final class BuildStick
                 StickState::become($slug, $before->condition ?? StickCondition::Blank, $before?->content);
                 StickMark::clear($slug);
             }
-            $this->failed($slug, $e, $failed, $user, $build);
+            $this->failed($order, $e, $failed);
             throw $e;
         } finally {
             fclose($lock);
         }
+
+        return self::note($order, $result);
+    }
+
+    private static function note(BuildOrder $order, BuildResult $result): BuildResult
+    {
         StickEvent::note(
-            $slug,
+            $order->slug,
             'built',
             [
-                'title' => $plan->title,
+                'title' => $order->plan->title,
                 'bytes' => $result->bytes,
                 'write_seconds' => round($result->writeSeconds, 3),
                 'verify_seconds' => round($result->verifySeconds, 3),
                 'attempts' => $result->attempts,
-                'build' => $build,
+                'build' => $order->build,
             ],
-            $user,
+            $order->user,
         );
 
         return $result;
     }
 
     /** @param  array<string, int>  $failed */
-    private function failed(string $slug, BuildFailure $e, array $failed, ?int $user, ?int $build): void
+    private function failed(BuildOrder $order, BuildFailure $e, array $failed): void
     {
+        [$slug, $user, $build] = [$order->slug, $order->user, $order->build];
         if ($e->kind === 'cancelled') {
             StickEvent::note($slug, 'cancelled', ['build' => $build], $user);
 
@@ -110,12 +104,11 @@ final class BuildStick
         }
     }
 
-    /**
-     * @param  array<string, string|null>  $about
-     * @return array<string, mixed>
-     */
-    private function content(StickPlan $plan, BuildResult $result, array $about, ?int $user): array
+    /** @return array<string, mixed> */
+    private function content(BuildOrder $order, BuildResult $result): array
     {
+        [$plan, $about, $user] = [$order->plan, $order->about, $order->user];
+
         return [
             'title' => $plan->title,
             'image' => $plan->image->file,

@@ -33,15 +33,7 @@ final class InspectShelfFile implements ShouldQueue
             return;
         }
         if ($this->job !== null && $this->attempts() > self::MOST) {
-            $file->update([
-                'report' => ImageReport::unreadable(
-                    $file->name,
-                    (int) $file->bytes,
-                    'Looking into it ended the program that looked, '.
-                        self::MOST.
-                        ' times. It was given up; no image made in good faith does that.',
-                )->toArray(),
-            ]);
+            self::unreadable($file);
 
             return;
         }
@@ -70,5 +62,18 @@ final class InspectShelfFile implements ShouldQueue
                     : ['here' => false],
             );
         }
+    }
+
+    private static function unreadable(ShelfFile $file): void
+    {
+        $file->update([
+            'report' => ImageReport::unreadable(
+                $file->name,
+                (int) $file->bytes,
+                'Looking into it ended the program that looked, '.
+                    self::MOST.
+                    ' times. It was given up; no image made in good faith does that.',
+            )->toArray(),
+        ]);
     }
 }

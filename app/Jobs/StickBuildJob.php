@@ -4,11 +4,14 @@ namespace App\Jobs;
 
 use App\Bridge\StickRegister;
 use App\Devices\Build\BuildFailure;
+use App\Devices\Build\BuildResult;
 use App\Devices\Build\SourceFiles;
 use App\Devices\DriverFolders;
 use App\Devices\Lease;
 use App\Devices\Stick\StickLock;
+use App\Models\ShelfFile;
 use App\Models\StickBuild;
+use Carbon\CarbonInterface;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -43,41 +46,14 @@ final class StickBuildJob implements ShouldQueue
             return;
         }
         $lease = Lease::take("build-{$build->slug}");
-        if (
-            $lease === null ||
-            StickBuild::query()
-                ->whereKey($build->id)
-                ->where('state', 'queued')
-                ->update(['state' => 'running', 'began_at' => now()]) === 0
-        ) {
+        if ($lease === null || ! self::begins($build)) {
             return;
         }
         $build->refresh();
         try {
             $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
-            $result = $action->handle(
-                $build->slug,
-                $register->device($build->slug),
-                $build->stickPlan(),
-                new SourceFiles($image->path(), DriverFolders::path($build->drivers)),
-                new StoredProgress($build),
-                $image->about,
-                $build->user_id,
-                $build->id,
-            );
-            $build->update([
-                'state' => 'done',
-                'stage' => 'Proven',
-                'ended_at' => now(),
-                'result' => [
-                    'bytes' => $result->bytes,
-                    'write_seconds' => $result->writeSeconds,
-                    'verify_seconds' => $result->verifySeconds,
-                    'files' => count($result->sums),
-                    'attempts' => $result->attempts,
-                    'sha256sums' => $result->sha256sums(),
-                ],
-            ]);
+            $result = self::built($action, $build, $register, $image);
+            $build->update(self::done($result));
         } catch (BuildFailure $e) {
             $build->update([
                 'state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed',
@@ -86,14 +62,67 @@ final class StickBuildJob implements ShouldQueue
             ]);
         } catch (Throwable $e) {
             report($e);
-            $build->update([
-                'state' => 'failed',
-                'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick '
-                    .'is unfinished.',
-                'ended_at' => now(),
-            ]);
+            $build->update(self::failed());
         } finally {
             fclose($lease);
         }
+    }
+
+    /** False where another worker, or somebody who stopped it, was faster. */
+    private static function begins(StickBuild $build): bool
+    {
+        return StickBuild::query()
+            ->whereKey($build->id)
+            ->where('state', 'queued')
+            ->update(['state' => 'running', 'began_at' => now()]) > 0;
+    }
+
+    private static function built(
+        BuildStick $action,
+        StickBuild $build,
+        StickRegister $register,
+        ShelfFile $image,
+    ): BuildResult {
+        $source = new SourceFiles($image->path(), DriverFolders::path($build->drivers));
+        [$slug, $about, $user] = [$build->slug, $image->about, $build->user_id];
+
+        return $action->handle(
+            new BuildOrder($slug, $build->stickPlan(), $source, $about, $user, $build->id),
+            $register->device($slug),
+            new StoredProgress($build),
+        );
+    }
+
+    /**
+     * @return array<string, mixed>
+     */
+    private static function done(BuildResult $result): array
+    {
+        return [
+            'state' => 'done',
+            'stage' => 'Proven',
+            'ended_at' => now(),
+            'result' => [
+                'bytes' => $result->bytes,
+                'write_seconds' => $result->writeSeconds,
+                'verify_seconds' => $result->verifySeconds,
+                'files' => count($result->sums),
+                'attempts' => $result->attempts,
+                'sha256sums' => $result->sha256sums(),
+            ],
+        ];
+    }
+
+    /**
+     * @return array<string, string|CarbonInterface>
+     */
+    private static function failed(): array
+    {
+        return [
+            'state' => 'failed',
+            'fault' => 'Something went wrong that nobody foresaw; it is in the log of this computer. The stick is '
+                .'unfinished.',
+            'ended_at' => now(),
+        ];
     }
 }

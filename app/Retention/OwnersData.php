@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\LogRecord;
 use App\Models\PathRevision;
 use App\Models\SealedKey;
+use Illuminate\Support\Collection;
 
 /** Everything that is kept of one job, to be handed to the owner who asks for it. */
 final class OwnersData
@@ -29,21 +30,7 @@ final class OwnersData
             'handed_over' => $job->handed_over_at?->toIso8601String(),
             'machine_serial' => $job->machine_serial,
             'brief' => $job->brief,
-            'log' => LogRecord::query()
-                ->where('job_id', $job->id)
-                ->get()
-                ->sortBy('id')
-                ->map(
-                    static fn (LogRecord $entry): array => [
-                        'at' => $entry->created_at->toIso8601String(),
-                        'by' => $entry->role,
-                        'what' => $entry->kind,
-                        'step' => $entry->step,
-                        'written' => $entry->data,
-                    ],
-                )
-                ->values()
-                ->all(),
+            'log' => self::log($job),
             'paths' => self::paths($job),
             'settings' => FirmwareSnapshot::query()
                 ->where('job_id', $job->id)
@@ -61,20 +48,50 @@ final class OwnersData
                 ->all(),
             // That there are keys, and until when; a key itself leaves its seal only on its own page, and every
             // showing is logged.
-            'keys' => SealedKey::query()
-                ->where('job_id', $job->id)
-                ->get()
-                ->sortBy('id')
-                ->map(
-                    static fn (SealedKey $key): array => [
-                        'kind' => $key->kind,
-                        'label' => $key->label,
-                        'kept_until' => $key->isKept() ? $key->expires_at->toIso8601String() : null,
-                    ],
-                )
+            'keys' => self::keys($job)
                 ->values()
                 ->all(),
         ];
+    }
+
+    /**
+     * @return array<int, array<string, string|null|array<string, mixed>>>
+     */
+    private static function log(Job $job): array
+    {
+        return LogRecord::query()
+            ->where('job_id', $job->id)
+            ->get()
+            ->sortBy('id')
+            ->map(
+                static fn (LogRecord $entry): array => [
+                    'at' => $entry->created_at->toIso8601String(),
+                    'by' => $entry->role,
+                    'what' => $entry->kind,
+                    'step' => $entry->step,
+                    'written' => $entry->data,
+                ],
+            )
+            ->values()
+            ->all();
+    }
+
+    /**
+     * @return Collection<int, array<string, string|null>>
+     */
+    private static function keys(Job $job): Collection
+    {
+        return SealedKey::query()
+            ->where('job_id', $job->id)
+            ->get()
+            ->sortBy('id')
+            ->map(
+                static fn (SealedKey $key): array => [
+                    'kind' => $key->kind,
+                    'label' => $key->label,
+                    'kept_until' => $key->isKept() ? $key->expires_at->toIso8601String() : null,
+                ],
+            );
     }
 
     /** @return list<array{revision: int, because: string, plan: array<string, mixed>}> */

@@ -34,9 +34,6 @@ final class Backup
     /** Folders that always go along: name in the backup => setting of their place. */
     public const FOLDERS = ['photos' => 'photos', 'drivers' => 'drivers', 'signers' => 'signers'];
 
-    /** Bytes that must stay free at the destination. */
-    private const KEEP_FREE = 200_000_000;
-
     /** @var list<string> */
     public array $notes = [];
 
@@ -50,11 +47,19 @@ final class Backup
      *
      * @throws RuntimeException with nothing left half-made under the backup's name
      */
-    public function write(string $to, string $passphrase, string $settings, bool $shelf, bool $sticks, callable $say): array
-    {
+    public function write(
+        string $to,
+        string $passphrase,
+        string $settings,
+        bool $shelf,
+        bool $sticks,
+        callable $say,
+    ): array {
         if (strlen($passphrase) < Seal::SHORTEST) {
-            throw new RuntimeException('The passphrase needs at least '.Seal::SHORTEST.' characters: whoever has it '
-                .'and the backup can open every sealed key.');
+            throw new RuntimeException(
+                'The passphrase needs at least '.Seal::SHORTEST
+                    .' characters: whoever has it and the backup can open every sealed key.',
+            );
         }
         is_dir($to) || @mkdir($to, 0700, true);
         $place = rtrim($to, '/').'/cobblestone-'.now()->utc()->format('Y-m-d-His');
@@ -106,8 +111,14 @@ final class Backup
      * @param  callable(string): void  $say
      * @return list<string>
      */
-    private function fill(string $part, string $passphrase, string $settings, bool $shelf, bool $sticks, callable $say): array
-    {
+    private function fill(
+        string $part,
+        string $passphrase,
+        string $settings,
+        bool $shelf,
+        bool $sticks,
+        callable $say,
+    ): array {
         $parts = ['database', 'settings', 'catalogue', ...array_keys(self::FOLDERS)];
         $say('Database');
         $manifest = $this->database($part);
@@ -116,11 +127,11 @@ final class Backup
         $say('Catalogue, photos, drivers, signers');
         $this->catalogue->export("{$part}/catalogue");
         foreach (self::FOLDERS as $name => $setting) {
-            $this->copy((string) config("cobblestone.{$setting}"), "{$part}/{$name}");
+            FolderCopy::make((string) config("cobblestone.{$setting}"), "{$part}/{$name}");
         }
         if ($shelf) {
             $say('Shelf');
-            $this->copy((string) config('cobblestone.shelf'), "{$part}/shelf");
+            FolderCopy::make((string) config('cobblestone.shelf'), "{$part}/shelf");
             Command::run(['rm', '-rf', '--', "{$part}/shelf/.arriving"], 600);
             $parts[] = 'shelf';
         }
@@ -129,9 +140,39 @@ final class Backup
             $this->sticks($part);
             $parts[] = 'sticks';
         }
-        file_put_contents("{$part}/".self::MANIFEST, json_encode(['cobblestone_backup' => self::FORMAT, 'made_at' => now()->toIso8601String(), 'parts' => $parts, ...$manifest, 'notes' => $this->notes], JSON_PRETTY_PRINT)."\n");
-        Command::run(['sh', '-c', 'cd -- "$1" && find . -type f ! -name SHA256SUMS -print0 | sort -z | xargs -0 '
-            .'sha256sum >SHA256SUMS', 'sh', $part], 7200);
+
+        return $this->written($part, $parts, $manifest);
+    }
+
+    /**
+     * @param  list<string|string|string|string|string|string|string|string>  $parts
+     * @param  array<string, mixed>  $manifest
+     * @return list<string>
+     */
+    private function written(string $part, array $parts, array $manifest): array
+    {
+        file_put_contents(
+            "{$part}/".self::MANIFEST,
+            json_encode(
+                [
+                    'cobblestone_backup' => self::FORMAT,
+                    'made_at' => now()->toIso8601String(),
+                    'parts' => $parts,
+                    ...$manifest,
+                    'notes' => $this->notes,
+                ],
+                JSON_PRETTY_PRINT,
+            )
+                ."\n",
+        );
+        Command::run(
+            [
+                'sh', '-c',
+                'cd -- "$1" && find . -type f ! -name SHA256SUMS -print0 | sort -z | xargs -0 sha256sum >SHA256SUMS',
+                'sh', $part,
+            ],
+            7200,
+        );
 
         return $parts;
     }
@@ -143,26 +184,28 @@ final class Backup
         try {
             DB::unprepared('set transaction isolation level repeatable read, read only');
             $snapshot = (string) DB::selectOne('select pg_export_snapshot() as name')->name;
-            $without = array_map(static fn (string $table): string => "--exclude-table-data={$table}", TableSums::OF_THE_MOMENT);
-            (new DatabaseTools('pgsql'))->run('pg_dump', ['--format=custom', "--snapshot={$snapshot}", '--file='."{$part}/".self::DUMP, ...$without]);
+            $without = array_map(
+                static fn (string $table): string => "--exclude-table-data={$table}",
+                TableSums::OF_THE_MOMENT,
+            );
+            (new DatabaseTools('pgsql'))->run('pg_dump', [
+                '--format=custom',
+                "--snapshot={$snapshot}",
+                '--file='."{$part}/".self::DUMP,
+                ...$without,
+            ]);
 
-            return ['tables' => TableSums::now(), 'chains' => array_map(static fn (string $log): array => ['log' => $log, 'head' => (string) (DB::selectOne('select hash from chain_heads where name = ?', [$log])->hash ?? '')], LogChain::LOGS)];
+            return [
+                'tables' => TableSums::now(),
+                'chains' => array_map(static function (string $log): array {
+                    $head = DB::selectOne('select hash from chain_heads where name = ?', [$log])->hash ?? '';
+
+                    return ['log' => $log, 'head' => (string) $head];
+                }, LogChain::LOGS),
+            ];
         } finally {
             DB::rollBack();
         }
-    }
-
-    private function copy(string $from, string $to): void
-    {
-        if (! is_dir($from)) {
-            return;
-        }
-        $bytes = (int) explode("\t", Command::run(['du', '-s', '--block-size=1', '--', $from], 600))[0];
-        if ($bytes + self::KEEP_FREE > (int) disk_free_space(dirname($to))) {
-            throw new RuntimeException(sprintf('The destination has %.1f GB free, %s needs %.1f GB. Nothing was '
-                .'kept; make room or take another place.', disk_free_space(dirname($to)) / 1e9, basename($to), $bytes / 1e9));
-        }
-        Command::run(['cp', '-a', '--sparse=always', '--', $from, $to], 36_000);
     }
 
     /**
@@ -181,7 +224,19 @@ final class Backup
 
                 continue;
             }
-            $files === [] || Command::run(['tar', '--create', '--sparse', "--directory={$folder}", "--file={$part}/".self::stick($slug), '--', ...$files], 36_000);
+            $files === []
+                || Command::run(
+                    [
+                        'tar',
+                        '--create',
+                        '--sparse',
+                        "--directory={$folder}",
+                        "--file={$part}/".self::stick($slug),
+                        '--',
+                        ...$files,
+                    ],
+                    36_000,
+                );
             fclose($lock);
         }
     }

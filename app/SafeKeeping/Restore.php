@@ -88,8 +88,8 @@ final class Restore
                         [
                             'sh',
                             '-c',
-                            'cd -- "$1" && find . -type f -print0 | (cd -- "$2" && xargs -0r ls -d -- >/dev/null) '
-                                .'&& diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true',
+                            'cd -- "$1" && find . -type f -print0 | (cd -- "$2" && xargs -0r ls -d -- >/dev/null) && '
+                                .'diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true',
                             'sh',
                             "{$from}/{$name}",
                             (string) config("cobblestone.{$setting}"),

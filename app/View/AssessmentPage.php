@@ -152,7 +152,9 @@ final readonly class AssessmentPage
         return $this->found->memory;
     }
 
-    /** @return list<array{class: string, lead: string, words: string}> ends of support, and what the owner depends on */
+    /**
+     * @return list<array{class: string, lead: string, words: string}> ends of support, and what the owner depends on
+     */
     public function support(): array
     {
         $ends = array_map(static fn (SupportFound $end): array => [

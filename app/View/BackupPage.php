@@ -17,7 +17,11 @@ final readonly class BackupPage
     /** Paths of one kind that are listed; the others are counted. */
     private const LISTED = 200;
 
-    private const KEEP = ['some' => 'Something is kept', 'nothing' => 'Nothing is kept', 'blank' => 'The drive is blank'];
+    private const KEEP = [
+        'some' => 'Something is kept',
+        'nothing' => 'Nothing is kept',
+        'blank' => 'The drive is blank',
+    ];
 
     /**
      * @param  list<string>  $notes  what was left out while reading

@@ -55,7 +55,9 @@ final readonly class CoreFigure
         return $this->filled === null || $this->filled >= $this->bytes ? null : $this->drawing->yet($this->filled);
     }
 
-    /** @return list<array{side: string, name: string, system: string, first: string, sectors: string, bytes: string}> */
+    /**
+     * @return list<array{side: string, name: string, system: string, first: string, sectors: string, bytes: string}>
+     */
     public function rows(): array
     {
         $rows = [];

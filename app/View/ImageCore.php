@@ -7,6 +7,8 @@ use Cobblestone\Media\Inspection\ImageReport;
 /**
  * An inspected image as one core: what its partition table says on the left, what a disc drive would start on the
  * right.
+ *
+ * @phpstan-import-type Part from \App\Drawing\CoreDrawing
  */
 final class ImageCore
 {
@@ -40,6 +42,21 @@ final class ImageCore
             }
         }
         usort($left, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+
+        return self::halves($report, $sector, $bytes, $table, $left);
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $table
+     * @param  list<Part>  $left
+     */
+    private static function halves(
+        ImageReport $report,
+        int $sector,
+        int $bytes,
+        ?array $table,
+        array $left,
+    ): ?CoreFigure {
         $right = [];
         foreach ($report->startImages as $image) {
             if ($image['bytes'] > 0) {
@@ -58,9 +75,7 @@ final class ImageCore
         if ($bytes === 0) {
             return null;
         }
-        $free = static fn (string $name): array => [
-            'name' => $name, 'from' => 0, 'bytes' => $bytes, 'lost' => false, 'role' => 'free',
-        ];
+        $free = static fn (string $name): array => ['name' => $name, 'from' => 0, 'bytes' => $bytes, 'role' => 'free'];
 
         return new CoreFigure(
             'Inside the image',

@@ -34,32 +34,8 @@ final class IntakeFields
                 IntakeField::fact('decrypt.bytes', $facts),
                 IntakeField::fact('decrypt.mb_s', $facts),
             ],
-            'A backup that is there already' => [
-                IntakeField::text('existing_date', 'Made on', $existing['date'] ?? null, 'date'),
-                IntakeField::choice(
-                    'existing_proven',
-                    'Proven then',
-                    [
-                        'no' => 'no, or nobody knows',
-                        'yes' => 'yes: counted and compared',
-                    ],
-                    $existing['proven'] ?? false ? 'yes' : 'no',
-                ),
-                IntakeField::text('existing_samples', 'Samples opened then', $existing['samples'] ?? null),
-            ],
-            'A backup that is made' => [
-                IntakeField::text(
-                    'dest_serial',
-                    'Serial of the drive it goes to',
-                    $backup['destination']['serial'] ?? null,
-                ),
-                IntakeField::text(
-                    'source_rate',
-                    'Rate of the drive copied from, MB/s',
-                    $backup['source_mb_s'] ?? null,
-                ),
-                IntakeField::text('excluded', 'Left out on purpose', implode(', ', $backup['excluded'] ?? [])),
-            ],
+            'A backup that is there already' => self::existing($existing),
+            'A backup that is made' => self::destination($backup),
             'Firmware update' => [
                 IntakeField::text('update_gives', 'What it must bring', $update['gives'] ?? null),
                 IntakeField::text('update_processor', 'Processor that comes in', $update['processor'] ?? null),
@@ -71,6 +47,48 @@ final class IntakeFields
                 IntakeField::text('card_leads', 'Power leads for it', self::leads($card)),
             ],
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $existing
+     * @return list<IntakeField>
+     */
+    private static function existing(array $existing): array
+    {
+        return [
+            IntakeField::text('existing_date', 'Made on', $existing['date'] ?? null, 'date'),
+            IntakeField::choice(
+                'existing_proven',
+                'Proven then',
+                [
+                    'no' => 'no, or nobody knows',
+                    'yes' => 'yes: counted and compared',
+                ],
+                $existing['proven'] ?? false ? 'yes' : 'no',
+            ),
+            IntakeField::text('existing_samples', 'Samples opened then', $existing['samples'] ?? null),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $backup
+     * @return list<IntakeField>
+     */
+    private static function destination(array $backup): array
+    {
+        return [
+            IntakeField::text(
+                'dest_serial',
+                'Serial of the drive it goes to',
+                $backup['destination']['serial'] ?? null,
+            ),
+            IntakeField::text(
+                'source_rate',
+                'Rate of the drive copied from, MB/s',
+                $backup['source_mb_s'] ?? null,
+            ),
+            IntakeField::text('excluded', 'Left out on purpose', implode(', ', $backup['excluded'] ?? [])),
         ];
     }
 

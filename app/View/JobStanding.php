@@ -12,7 +12,9 @@ use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\Progress;
 use Illuminate\Support\Carbon;
 
-/** How a job stands besides its path: here before, waiting for somebody, a way back that ends, a reminder that is due. */
+/**
+ * How a job stands besides its path: here before, waiting for somebody, a way back that ends, a reminder that is due.
+ */
 final readonly class JobStanding
 {
     /** @param  Job|null  $earlier  the last job of the same machine */

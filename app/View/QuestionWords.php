@@ -37,7 +37,8 @@ final class QuestionWords
         );
 
         return $question->holds()
-            ? 'Until then nobody may '.implode(', ', $named).(count($question->shuts) > self::NAMED ? ' and more.' : '.')
+            ? 'Until then nobody may '.implode(', ', $named)
+                .(count($question->shuts) > self::NAMED ? ' and more.' : '.')
             : '';
     }
 }

@@ -40,7 +40,8 @@ final readonly class RehearsalPage
         $told = null;
         foreach ($this->findings->rehearsal as $start) {
             $here = $seen->filter(
-                static fn (BootObservation $one): bool => $one->step === $start->step && $one->number === $start->number,
+                static fn (BootObservation $one): bool => $one->step === $start->step
+                    && $one->number === $start->number,
             );
             // A failure that is the same as the one before is said once.
             $again = ! $start->succeeds && $told === $start->sentence;
@@ -54,8 +55,8 @@ final readonly class RehearsalPage
     public function nothing(): string
     {
         return $this->plan->job->kind->rules()->hasMachine()
-            ? 'This path was computed before paths were rehearsed, or none of its steps starts the machine. '
-                .'Change anything on the intake page and it is computed anew.'
+            ? 'This path was computed before paths were rehearsed, or none of its steps starts the machine. Change '
+                .'anything on the intake page and it is computed anew.'
             : 'This job ends with the stick. On a kind of firmware it does this:';
     }
 

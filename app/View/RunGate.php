@@ -97,7 +97,8 @@ final readonly class RunGate
     {
         return match (true) {
             $this->question !== null => 'question',
-            $this->opener !== null => $this->opener->evidence !== [] && $this->openerWaits === [] ? 'evidence' : 'stone',
+            $this->opener !== null => $this->opener->evidence !== []
+                && $this->openerWaits === [] ? 'evidence' : 'stone',
             $this->gate->id === self::MEMORY => 'memory',
             $this->gate->opens === OpensBy::Reading => 'reading',
             $this->gate->opens === OpensBy::Nothing => 'nothing',

@@ -4,6 +4,7 @@ namespace App\View;
 
 use App\Devices\Inspection\FileSource;
 use App\Drawing\CoreDrawing;
+use App\Drawing\StoredPart;
 use Cobblestone\Document\Fields;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
@@ -69,7 +70,7 @@ final class StickCore
 
         return $fields->each(
             'partitions',
-            static fn (Fields $part): array => CoreDrawing::part(
+            static fn (Fields $part): array => StoredPart::of(
                 $part->all(),
                 $fields->int('sector_bytes'),
                 $part->optionalString('role') === 'data' ? 'data' : 'system',
@@ -123,22 +124,22 @@ final class StickCore
     }
 
     /**
+     * @param  array{title: string, note: string}  $words
+     * @param  array{bytes: int, sector: int, scheme: string}  $device
      * @param  list<Part>|null  $left
      * @param  list<Part>  $right
      * @param  array{0: string, 1: string}  $sides
      * @param  int|null  $filled  bytes from the start that are done, while it is built
      */
     public static function of(
-        string $title,
-        string $note,
-        int $bytes,
-        int $sector,
+        array $words,
+        array $device,
         ?array $left,
         array $right,
         array $sides,
-        string $scheme,
         ?int $filled = null,
     ): CoreFigure {
+        $bytes = $device['bytes'];
         $end = max([0, ...array_map(static fn (array $part): int => $part['from'] + $part['bytes'], $right)]);
         $drawn =
             $bytes - $end > $bytes / 200
@@ -154,11 +155,11 @@ final class StickCore
                 : $right;
 
         return new CoreFigure(
-            $title,
-            $note,
+            $words['title'],
+            $words['note'],
             $bytes,
-            $sector,
-            $scheme,
+            $device['sector'],
+            $device['scheme'],
             $left,
             $right,
             $drawn,

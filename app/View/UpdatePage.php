@@ -67,7 +67,8 @@ final readonly class UpdatePage
 
     public function work(): string
     {
-        return count($this->path->stops ?? [])." × (write + restart), then {$this->settings()} settings entered again. ".
+        return count($this->path->stops ?? [])." × (write + restart), then {$this->settings()} settings entered again. "
+            .
             'Stay near while it writes.';
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Closure;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
@@ -34,16 +35,7 @@ final class BackupEvidence
         $same = static fn (string $evidence): Expected => Expected::asIn(self::STEP, $evidence);
 
         return [
-            new Evidence(
-                'files_source',
-                'Files in the original folders',
-                EvidenceKind::Count,
-                hint: 'find FOLDERS -type f | wc -l',
-                least: 1,
-                expected: $planned($files),
-                overruledBy: ['technician', 'lead'],
-                remedy: $more,
-            ),
+            self::filesInOriginals($planned, $files, $more),
             new Evidence(
                 'files_copy',
                 'Files in the copy',
@@ -68,23 +60,50 @@ final class BackupEvidence
                 expected: $same('bytes_source'),
                 remedy: $again,
             ),
-            new Evidence(
-                'checksums',
-                'Checksums of the copy',
-                EvidenceKind::Choice,
-                ['equal' => 'all equal', 'differ' => 'some differ', 'not-made' => 'not compared'],
-                'sha256sum -c SHA256SUMS',
-                expected: new Expected('equal'),
-                remedy: 'Copy the differing files again, or have the gate waived in writing.',
-            ),
-            new Evidence(
-                'samples',
-                'Kinds of file opened from the copy',
-                EvidenceKind::Count,
-                hint: 'a picture, a document, a mail folder',
-                least: self::SAMPLES,
-            ),
+            self::checksums(),
+            self::samplesOpened(),
         ];
+    }
+
+    /**
+     * @param  Closure(int|null): (Expected|null)  $planned
+     */
+    private static function filesInOriginals(Closure $planned, ?int $files, string $more): Evidence
+    {
+        return new Evidence(
+            'files_source',
+            'Files in the original folders',
+            EvidenceKind::Count,
+            hint: 'find FOLDERS -type f | wc -l',
+            least: 1,
+            expected: $planned($files),
+            overruledBy: ['technician', 'lead'],
+            remedy: $more,
+        );
+    }
+
+    private static function checksums(): Evidence
+    {
+        return new Evidence(
+            'checksums',
+            'Checksums of the copy',
+            EvidenceKind::Choice,
+            ['equal' => 'all equal', 'differ' => 'some differ', 'not-made' => 'not compared'],
+            'sha256sum -c SHA256SUMS',
+            expected: new Expected('equal'),
+            remedy: 'Copy the differing files again, or have the gate waived in writing.',
+        );
+    }
+
+    private static function samplesOpened(): Evidence
+    {
+        return new Evidence(
+            'samples',
+            'Kinds of file opened from the copy',
+            EvidenceKind::Count,
+            hint: 'a picture, a document, a mail folder',
+            least: self::SAMPLES,
+        );
     }
 
     /**
@@ -111,14 +130,7 @@ final class BackupEvidence
                 overruledBy: $roles,
                 remedy: $more,
             ),
-            new Evidence(
-                'files_over',
-                'Files carried over',
-                EvidenceKind::Count,
-                expected: Expected::asIn($step, 'files_old'),
-                overruledBy: ['lead'],
-                remedy: $again,
-            ),
+            self::filesOver($step, $again),
             new Evidence(
                 'bytes_old',
                 'Bytes where they came from',
@@ -138,6 +150,18 @@ final class BackupEvidence
                 remedy: $again,
             ),
         ];
+    }
+
+    private static function filesOver(string $step, string $again): Evidence
+    {
+        return new Evidence(
+            'files_over',
+            'Files carried over',
+            EvidenceKind::Count,
+            expected: Expected::asIn($step, 'files_old'),
+            overruledBy: ['lead'],
+            remedy: $again,
+        );
     }
 
     private static function planned(?int $value): ?Expected

@@ -7,15 +7,13 @@ namespace Cobblestone\Assessment;
 use Cobblestone\Assessment\Backup\Destination;
 use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Brief\BriefFault;
+use Cobblestone\Brief\ExistingBackup;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
-use Cobblestone\Quantity\DataRate;
-use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
-use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -31,7 +29,7 @@ use Cobblestone\Runbook\Question;
 final readonly class BackupPlan
 {
     /** Rate of a destination nobody has measured: an older external drive. */
-    private const UNMEASURED_MB_S = 25;
+    public const UNMEASURED_MB_S = 25;
 
     /**
      * @param  list<Gate>  $gates  what every erasing step carries
@@ -39,8 +37,14 @@ final readonly class BackupPlan
      * @param  list<string>  $notCovered  what of the owner's is not copied
      * @param  array<string, mixed>  $figures  size, destination, what is not covered: for the page
      */
-    private function __construct(public string $keep, public array $gates, public array $erasingWaitsFor, public Contribution $contribution, private array $figures = [], private array $notCovered = [])
-    {
+    private function __construct(
+        public string $keep,
+        public array $gates,
+        public array $erasingWaitsFor,
+        public Contribution $contribution,
+        private array $figures = [],
+        private array $notCovered = [],
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -49,19 +53,32 @@ final readonly class BackupPlan
         return ['keep' => $this->keep, ...$this->figures];
     }
 
-    /**
-     * @param  bool  $rescue  whether the drive is failing, so that its data is rescued before anything else
-     * @param  bool  $staysOn  whether the present system is worked on and so is not shut down for good
-     *
-     * @throws BriefFault
-     */
-    public static function plan(Machine $machine, ?Drive $target, BackupBlock $wish, string $owner, Policy $policy, bool $rescue = false, bool $staysOn = false): self
-    {
+    /** @throws BriefFault */
+    public static function plan(
+        Machine $machine,
+        ?Drive $target,
+        BackupBlock $wish,
+        string $owner,
+        Policy $policy,
+        BackupSituation $situation,
+    ): self {
         if ($target?->isBlank() === true) {
-            $decision = new Decision('assess.backup', 'Backup', 'none needed', ['The drive is blank: no table, no '
-                .'file system.'], ['copy and verify' => ['There is nothing to copy.']], ['reading of the drive'], 'A6');
+            $decision = new Decision(
+                'assess.backup',
+                'Backup',
+                'none needed',
+                ['The drive is blank: no table, no file system.'],
+                ['copy and verify' => ['There is nothing to copy.']],
+                ['reading of the drive'],
+                'A6',
+            );
 
-            return new self('blank', [], [], new Contribution(decisions: [$decision], initial: [PathFact::BACKUP_SETTLED, PathFact::SHUT_DOWN]));
+            return new self(
+                'blank',
+                [],
+                [],
+                new Contribution(decisions: [$decision], initial: [PathFact::BACKUP_SETTLED, PathFact::SHUT_DOWN]),
+            );
         }
         $keep = $machine->fact('owner.keep')->value ?? $wish->keep;
         if ($keep === 'nothing') {
@@ -69,7 +86,7 @@ final readonly class BackupPlan
         }
         $questions = $keep === 'some' ? [] : [self::keeping()];
 
-        return self::some($machine, $target, $wish, $policy, $questions, $rescue, $staysOn);
+        return self::some($machine, $target, $wish, $policy, $questions, $situation);
     }
 
     private static function keeping(): Question
@@ -98,67 +115,95 @@ final readonly class BackupPlan
 
     private static function nothing(string $owner): self
     {
-        $gate = new Gate('backup', PathFact::BACKUP_SETTLED, 'Nothing to keep: the owner says so in '
-            .'writing', 'protect.owner-word');
-        $decision = new Decision('assess.backup', 'Backup', 'none, by the owner\'s '
-            .'word', ["{$owner} keeps nothing on this "
-            .'machine.'], ['copy and verify' => ['The owner wants nothing kept; less personal data is '
-            .'copied.']], ['owner.keep = nothing'], 'A6');
+        $gate = new Gate(
+            'backup',
+            PathFact::BACKUP_SETTLED,
+            'Nothing to keep: the owner says so in writing',
+            'protect.owner-word',
+        );
+        $decision = new Decision('assess.backup', 'Backup', 'none, by the owner\'s word', ["{$owner} keeps nothing "
+            .'on this machine.'], [
+                'copy and verify' => ['The owner wants nothing kept; less personal data is copied.'],
+            ], ['owner.keep = nothing'], 'A6');
 
-        return new self('nothing', [$gate], [], new Contribution(decisions: [$decision], initial: [PathFact::SHUT_DOWN]));
+        return new self(
+            'nothing',
+            [$gate],
+            [],
+            new Contribution(decisions: [$decision], initial: [PathFact::SHUT_DOWN]),
+        );
     }
 
     /**
      * @param  list<Question>  $questions
      */
-    private static function some(Machine $machine, ?Drive $target, BackupBlock $wish, Policy $policy, array $questions, bool $rescue, bool $staysOn): self
-    {
+    private static function some(
+        Machine $machine,
+        ?Drive $target,
+        BackupBlock $wish,
+        Policy $policy,
+        array $questions,
+        BackupSituation $situation,
+    ): self {
         $wish = Destination::asRead($wish, $machine->drives);
-        $bytes = self::bytes($wish, $target);
-        $rate = DataRate::megabytes(min($wish->sourceMbS ?? INF, $wish->destination->mbS ?? self::UNMEASURED_MB_S));
-        $files = $wish->files;
-        $time = $bytes === null
-            ? Estimate::minutes(20, 60, 240)
-            : Estimate::around($rate->timeFor($bytes)->plus(Duration::seconds((int) ceil(($files ?? 0) * $policy->figure('seconds_per_file')))));
+        $bytes = BackupChoice::bytes($wish, $target);
         $destination = $wish->destination->name ?? 'an external drive';
         $need = $bytes?->withMargin($policy->figure('backup_margin'));
-        $size = $bytes === null ? 'The size is not known yet: measure the folders '
-            .'first.' : "{$bytes->decimal()} in ".($files === null ? 'the used part of the '
-            .'drive' : number_format($files, 0, '.', ' ').' files').", {$need?->decimal()} with the margin.";
-        $starts = ! $machine->fact('old_system.starts')->is('no') && ! $machine->fact('symptom.starts')->is('no') && ! $machine->fact('symptom.starts')->is('recovery');
-        $decision = new Decision('assess.backup', 'Backup', $rescue ? "rescue to {$destination}, then "
-            .'verify' : "copy to {$destination} and verify", [$size, 'It goes to another physical drive than the '
-            .'one erased.', ...($rescue ? ['The drive is failing: every hour it runs may cost data, so this comes '
-            .'before everything.'] : []), ...($starts ? [] : ['The old system does not start, so a live system does '
-            .'the copying.'])], ['no backup' => ['The owner has data to keep, or nobody has said '
-            .'otherwise.']], ['owner.keep', "margin {$policy->figure('backup_margin')}"], 'A6');
+        $time = BackupChoice::time($wish, $bytes, $policy);
+        $starts = ! $machine->fact('old_system.starts')->is('no')
+            && ! $machine->fact('symptom.starts')->is('no')
+            && ! $machine->fact('symptom.starts')->is('recovery');
         $proven = $wish->existing?->proven === true ? $wish->existing : null;
-        $existing = $proven?->date;
-        if ($proven !== null) {
-            $decision = new Decision('assess.backup', 'Backup', "the one of {$existing}, looked at once more", ["It was proven on {$existing}".(($proven->samples ?? 0) > 0 ? ", {$proven->samples} samples opened." : '.'), 'What came since then is not in it: the owner says what that is.'], ['copy everything again' => ['A proven copy is there already.']], ["backup of {$existing}"], 'A6');
-        }
-        $gate = new Gate('backup', PathFact::BACKUP_SETTLED, 'Backup verified, or waived in '
-            .'writing', BackupEvidence::STEP, ['lead'], [BackupSteps::COPIES, BackupEvidence::STEP, 'protect.detach-backup']);
-
+        $size = BackupChoice::size($wish, $bytes, $need);
+        $decision = $proven === null
+            ? BackupChoice::decision($situation->rescue, $destination, $size, $starts, $policy)
+            : BackupChoice::onceMore($proven);
         $left = self::notCovered($wish, $target);
+        $wanted = BackupEvidence::wanted($wish->files, $wish->bytes === null ? null : $bytes);
+        $copy = self::copy($destination, $bytes, $wish, $time, $proven);
+        $contribution = new Contribution(
+            BackupSteps::for($copy, $decision, $wanted, $situation, $starts),
+            [$decision],
+            $questions,
+            [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
+            [
+                ...($situation->staysOn ? [PathFact::SHUT_DOWN] : []),
+                ...($proven === null ? [] : [PathFact::BACKUP_COPIED]),
+            ],
+            $proven === null ? Destination::blockers($wish, $need, $target) : [],
+        );
+        $figures = BackupChoice::figures($bytes, $need, $time, $destination, $wish, $left);
 
-        return new self('some', [$gate], [PathFact::BACKUP_DETACHED], new Contribution(
-            steps: BackupSteps::for($destination, $bytes, $wish->folders, $time, $decision, BackupEvidence::wanted($files, $wish->bytes === null ? null : $bytes), $rescue, $starts, ! $staysOn, Destination::cautions($wish), $existing),
-            decisions: [$decision],
-            questions: $questions,
-            gather: [new GatherItem($destination, 'takes the backup; comes off before partitions are touched')],
-            initial: [...($staysOn ? [PathFact::SHUT_DOWN] : []), ...($existing === null ? [] : [PathFact::BACKUP_COPIED])],
-            blockers: $existing === null ? Destination::blockers($wish, $need, $target) : [],
-        ), ['bytes' => $bytes?->count, 'need_bytes' => $need?->count, 'minutes' => $time->jsonSerialize(), 'destination' => $destination, 'folders' => $wish->folders, 'not_covered' => $left], $left);
+        return new self('some', [self::gate()], [PathFact::BACKUP_DETACHED], $contribution, $figures, $left);
     }
 
-    private static function bytes(BackupBlock $wish, ?Drive $target): ?Bytes
+    private static function copy(
+        string $destination,
+        ?Bytes $bytes,
+        BackupBlock $wish,
+        Estimate $time,
+        ?ExistingBackup $proven,
+    ): BackupCopy {
+        return new BackupCopy(
+            $destination,
+            $bytes,
+            $wish->folders,
+            $time,
+            Destination::cautions($wish),
+            $proven?->date,
+        );
+    }
+
+    private static function gate(): Gate
     {
-        try {
-            return $wish->bytes === null ? $target?->used() : Bytes::parse($wish->bytes);
-        } catch (InvalidQuantity $e) {
-            throw BriefFault::at('backup.bytes', $e->getMessage());
-        }
+        return new Gate(
+            'backup',
+            PathFact::BACKUP_SETTLED,
+            'Backup verified, or waived in writing',
+            BackupEvidence::STEP,
+            ['lead'],
+            [BackupSteps::COPIES, BackupEvidence::STEP, 'protect.detach-backup'],
+        );
     }
 
     /**

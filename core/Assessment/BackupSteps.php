@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
@@ -24,102 +23,27 @@ final class BackupSteps
     /** The step that copies the owner's files. */
     public const COPIES = 'protect.back-up';
 
+    private const IMAGE_FIRST = 'Copy the whole drive as an image first, easy parts before hard ones, and take the '
+        .'folders from the image.';
+
     /**
-     * @param  list<string>  $folders
-     * @param  bool  $rescue  whether the drive is failing
      * @param  bool  $starts  whether the old system starts
-     * @param  string|null  $existing  day of a proven copy that is there already: nothing is copied then
-     * @param  list<string>  $minded  what has to be minded at this destination
-     * @param  bool  $shutDown  whether the old system is shut down for good afterwards
      * @param  list<Evidence>  $evidence  what proves the copy
      * @return list<Step>
      */
     public static function for(
-        string $destination,
-        ?Bytes $bytes,
-        array $folders,
-        Estimate $time,
+        BackupCopy $copy,
         Decision $decision,
         array $evidence,
-        bool $rescue = false,
+        BackupSituation $situation,
         bool $starts = true,
-        bool $shutDown = true,
-        array $minded = [],
-        ?string $existing = null,
     ): array {
-        $what = $folders === [] ? 'the folders the owner named' : implode(', ', $folders);
+        [$destination, $existing, $rescue] = [$copy->destination, $copy->existing, $situation->rescue];
+        $what = $copy->folders === [] ? 'the folders the owner named' : implode(', ', $copy->folders);
 
         $steps = [
-            new Step(
-                self::COPIES,
-                Stage::Protect,
-                $rescue ? 'Rescue the data' : 'Back up',
-                Presence::WalkAway,
-                $time,
-                [
-                    ...$starts && ! $rescue
-                        ? ["Attach {$destination} to the running old system."]
-                        : ["Start a live system, attach {$destination}, and open the old drive read-only."],
-                    ...$rescue
-                        ? [
-                            'Copy the whole drive as an image first, easy parts before hard ones, and take the '
-                                .'folders from the image.',
-                        ]
-                        : [],
-                    "Copy {$what}.",
-                    'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.',
-                    'List what is not copied: online-only files, files encrypted for one user.',
-                ],
-                before: [PathFact::MACHINE_IDENTIFIED],
-                after: [PathFact::BACKUP_COPIED],
-                needs: ['slot', 'external drive'],
-                acts: [Act::CopyData],
-                because: [$decision->asReason()],
-                cautions: [
-                    ...$rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.'] : [],
-                    'Personal data: copy only what was agreed.',
-                    ...$minded,
-                ],
-                waiting: new Waiting(
-                    ['many small files go slower than the rate says'],
-                    'Look whether the count of copied files still grows.',
-                ),
-            ),
-            new Step(
-                BackupEvidence::STEP,
-                Stage::Protect,
-                'Check the backup',
-                Presence::Hands,
-                Estimate::minutes(3, 6, 20),
-                [
-                    ...$existing === null
-                        ? []
-                        : ["The copy of {$existing} is there: attach it, and ask the owner what came since then."],
-                    'Count files and bytes on both sides.',
-                    'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.',
-                    'Open three different kinds of file from the copy.',
-                ],
-                before: [PathFact::BACKUP_COPIED],
-                after: [PathFact::BACKUP_SETTLED],
-                needs: ['hands'],
-                done: DoneWords::in(
-                    SheetPart::Files,
-                    $rescue
-                        ? 'Your files were rescued from the failing drive; the copy was counted and compared on '
-                            .'both sides, and samples were opened.'
-                        : 'Your files were copied, counted and compared on both sides, and samples were opened.',
-                    'files_copy',
-                    'bytes_copy',
-                ),
-                because: [
-                    new Reason(
-                        'The drive is erased later; after that the copy is all there is. Every one-way step waits '
-                            .'for this proof.',
-                        'A6',
-                    ),
-                ],
-                evidence: $evidence,
-            ),
+            self::copying($rescue, $copy, $starts, $destination, $what, $decision),
+            self::checking($existing, $rescue, $evidence),
             new Step(
                 'protect.detach-backup',
                 Stage::Protect,
@@ -132,28 +56,115 @@ final class BackupSteps
                 needs: ['hands'],
                 because: [new Reason('What is not plugged in cannot be erased by mistake.', 'A6')],
             ),
-            new Step(
-                'protect.shut-down',
-                Stage::Protect,
-                'Shut down fully',
-                Presence::Hands,
-                Estimate::minutes(0.5, 1, 3),
-                ['Shut the old system down fully: not sleep, not a fast start. Wait until lights and fans are off.'],
-                before: [PathFact::BACKUP_COPIED],
-                after: [PathFact::SHUT_DOWN],
-                needs: ['hands'],
-                because: [
-                    new Reason(
-                        'A hibernated system leaves its drive half-written, and a held key combination works only '
-                            .'from fully off.',
-                        'A6, F8',
-                    ),
-                ],
-            ),
+            self::shuttingDown(),
         ];
 
-        $steps = $shutDown ? $steps : array_slice($steps, 0, 3);
+        $steps = ! $situation->staysOn ? $steps : array_slice($steps, 0, 3);
 
         return $existing === null ? $steps : array_slice($steps, 1);
+    }
+
+    private static function copying(
+        bool $rescue,
+        BackupCopy $copy,
+        bool $starts,
+        string $destination,
+        string $what,
+        Decision $decision,
+    ): Step {
+        return new Step(
+            self::COPIES,
+            Stage::Protect,
+            $rescue ? 'Rescue the data' : 'Back up',
+            Presence::WalkAway,
+            $copy->time,
+            [
+                ...$starts && ! $rescue
+                    ? ["Attach {$destination} to the running old system."]
+                    : ["Start a live system, attach {$destination}, and open the old drive read-only."],
+                ...($rescue ? [self::IMAGE_FIRST] : []),
+                "Copy {$what}.",
+                'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.',
+                'List what is not copied: online-only files, files encrypted for one user.',
+            ],
+            before: [PathFact::MACHINE_IDENTIFIED],
+            after: [PathFact::BACKUP_COPIED],
+            needs: ['slot', 'external drive'],
+            acts: [Act::CopyData],
+            because: [$decision->asReason()],
+            cautions: [
+                ...$rescue ? ['The drive is failing: no repair, no check, nothing else is written to it.'] : [],
+                'Personal data: copy only what was agreed.',
+                ...$copy->cautions,
+            ],
+            waiting: new Waiting(
+                ['many small files go slower than the rate says'],
+                'Look whether the count of copied files still grows.',
+            ),
+        );
+    }
+
+    /**
+     * @param  list<Evidence>  $evidence
+     */
+    private static function checking(?string $existing, bool $rescue, array $evidence): Step
+    {
+        return new Step(
+            BackupEvidence::STEP,
+            Stage::Protect,
+            'Check the backup',
+            Presence::Hands,
+            Estimate::minutes(3, 6, 20),
+            [
+                ...$existing === null
+                    ? []
+                    : ["The copy of {$existing} is there: attach it, and ask the owner what came since then."],
+                'Count files and bytes on both sides.',
+                'Compare the checksums on the copy: `sha256sum -c SHA256SUMS`.',
+                'Open three different kinds of file from the copy.',
+            ],
+            before: [PathFact::BACKUP_COPIED],
+            after: [PathFact::BACKUP_SETTLED],
+            needs: ['hands'],
+            done: DoneWords::in(
+                SheetPart::Files,
+                $rescue
+                    ? 'Your files were rescued from the failing drive; the copy was counted and compared on both '
+                        .'sides, and samples were opened.'
+                    : 'Your files were copied, counted and compared on both sides, and samples were opened.',
+                'files_copy',
+                'bytes_copy',
+            ),
+            because: [
+                new Reason(
+                    'The drive is erased later; after that the copy is all there is. Every one-way step waits '
+                        .'for this proof.',
+                    'A6',
+                ),
+            ],
+            evidence: $evidence,
+        );
+    }
+
+    private static function shuttingDown(): Step
+    {
+        return new Step(
+            'protect.shut-down',
+            Stage::Protect,
+            'Shut down fully',
+            Presence::Hands,
+            Estimate::minutes(0.5, 1, 3),
+            ['Shut the old system down fully: not sleep, not a fast start. Wait until lights and fans are off.'],
+            before: [PathFact::BACKUP_COPIED],
+            after: [PathFact::SHUT_DOWN],
+            needs: ['hands'],
+            because: [
+                new Reason(
+                    'A hibernated system leaves its drive half-written, and a held key combination works only '
+                        .'from fully off.',
+                    'A6, F8',
+                ),
+            ],
+        );
     }
 }

@@ -46,8 +46,7 @@ final class FactoryImage
             'A3',
             [Act::Erase],
             ['factory.image = yes', "partitions of {$drive->title()} as read"],
-            waivableBy: ['technician', 'lead'],
-        );
+        )->waivableBy('technician', 'lead');
     }
 
     /**

@@ -9,19 +9,11 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Machine;
-use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\PathFact;
-use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\Reason;
-use Cobblestone\Runbook\SheetPart;
-use Cobblestone\Runbook\Stage;
-use Cobblestone\Runbook\Step;
 
 /** Where the licence comes from, whether its edition matches, and what activating then takes (rule A8). */
 final readonly class Licence
@@ -49,7 +41,7 @@ final readonly class Licence
             return new self(
                 'unknown',
                 new Contribution(
-                    [self::step($system, $edition, 'unknown', $after)],
+                    [LicenceStep::step($system, $edition, 'unknown', $after)],
                     [],
                     [
                         FactQuestion::about(
@@ -63,6 +55,21 @@ final readonly class Licence
                 ),
             );
         }
+
+        return self::assessed($fits, $edition, $kind, $system, $machine, $after);
+    }
+
+    /**
+     * @param  list<string>  $after
+     */
+    private static function assessed(
+        string $fits,
+        ?string $edition,
+        string $kind,
+        SystemProfile $system,
+        Machine $machine,
+        array $after,
+    ): self {
         $blockers = [];
         if (
             $fits !== '' &&
@@ -77,11 +84,29 @@ final readonly class Licence
                 'A8',
                 [Act::Erase, Act::WriteSystem, Act::UseLicence],
                 ["fits edition {$fits}", "wanted edition {$edition}"],
-                waivableBy: ['lead'],
-            );
+            )->waivableBy('lead');
         }
         [$weighed, $refused] = self::weighed($machine, $kind, $fits, $edition);
-        $decision = new Decision(
+        $decision = self::decision($kind, $edition, $weighed, $refused, $fits);
+
+        return new self(
+            $kind,
+            new Contribution([LicenceStep::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers),
+        );
+    }
+
+    /**
+     * @param  list<string>  $weighed
+     * @param  array<string, list<string>>  $refused
+     */
+    private static function decision(
+        string $kind,
+        ?string $edition,
+        array $weighed,
+        array $refused,
+        string $fits,
+    ): Decision {
+        return new Decision(
             'assess.licence',
             'Licence',
             FactRegistry::offers('licence.kind')[$kind],
@@ -95,11 +120,6 @@ final readonly class Licence
                 ]),
             ),
             'A8',
-        );
-
-        return new self(
-            $kind,
-            new Contribution([self::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers),
         );
     }
 
@@ -161,7 +181,7 @@ final readonly class Licence
                 ."refuse it. Choose an image with {$fits}, or have the owner get a key for {$edition}.";
     }
 
-    private static function because(string $kind, ?string $edition): string
+    public static function because(string $kind, ?string $edition): string
     {
         return match ($kind) {
             'firmware-key' => 'The installer reads it and picks the edition by itself.',
@@ -172,53 +192,5 @@ final readonly class Licence
             'none' => 'The job ends with a licence due, not with an active system.',
             default => 'A key of unclear origin is never used: until there is a clear one the licence is due.',
         };
-    }
-
-    /** @param  list<string>  $after */
-    private static function step(SystemProfile $system, ?string $edition, string $kind, array $after): Step
-    {
-        $due = in_array($kind, ['none', 'unclear'], true);
-
-        return new Step(
-            'activation.check',
-            Stage::Activation,
-            $due ? 'Licence due' : 'Activate',
-            Presence::Hands,
-            Estimate::minutes(0.5, 2, 15),
-            $due
-                ? [
-                    'Tell the owner that a licence is due, and by when the system asks for it.',
-                    ...$kind === 'unclear' ? ['Do not type a key whose origin is not clear.'] : [],
-                ]
-                : array_values(
-                    array_filter([
-                        $kind === 'entitlement' ? 'No key is typed: wait a minute online.' : null,
-                        $kind === 'retail' ? 'The owner types the key, or hands it over sealed.' : null,
-                        'Open the page that shows edition and activation: the edition must be '.
-                        ($edition ?? 'the one of this job').
-                        '.',
-                        'Not active? Edition first, then the key, then the network.',
-                    ]),
-                ),
-            before: $after,
-            after: [PathFact::ACTIVATED],
-            needs: ['hands', 'network'],
-            acts: [Act::UseLicence],
-            done: DoneWords::in(
-                SheetPart::Licence,
-                $due ? 'A licence is still due.' : 'Edition and activation were checked.',
-                ...$due ? ['licence_due'] : [],
-            ),
-            because: [
-                new Reason(
-                    "{$system->name} is licensed per machine.".
-                        ($kind === 'unknown' ? '' : ' '.self::because($kind, $edition)),
-                    'A8',
-                    $system->dated(),
-                ),
-            ],
-            cautions: ['Install only what the owner is entitled to.'],
-            evidence: $due ? [new Evidence('licence_due', 'Who gets it, and by when', 'text')] : [],
-        );
     }
 }

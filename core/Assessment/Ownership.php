@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Assessment;
 
 use Cobblestone\Brief\Extra;
+use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
@@ -19,6 +20,7 @@ use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
@@ -65,6 +67,16 @@ final class Ownership
                 ),
             ]
             : [];
+
+        return self::signingOut($owner, $lock, $questions);
+    }
+
+    /**
+     * @param  list<Question>  $questions
+     * @return array{0: Contribution, 1: list<string>}
+     */
+    private static function signingOut(string $owner, Fact $lock, array $questions): array
+    {
         $step = new Step(
             'protect.account-out',
             Stage::Protect,
@@ -93,7 +105,14 @@ final class Ownership
                 new Evidence('entitled', 'What showed that it is theirs', 'text'),
             ],
         );
-        $decision = new Decision(
+        $decision = self::decision($lock);
+
+        return [new Contribution([$step], [$decision], $questions), [PathFact::ACCOUNT_OUT]];
+    }
+
+    private static function decision(Fact $lock): Decision
+    {
+        return new Decision(
             'assess.ownership',
             'Account lock',
             'signed out before anything is erased',
@@ -102,8 +121,6 @@ final class Ownership
             ["owner.lock = {$lock->spoken()}"],
             'A9',
         );
-
-        return [new Contribution([$step], [$decision], $questions), [PathFact::ACCOUNT_OUT]];
     }
 
     /**
@@ -119,20 +136,59 @@ final class Ownership
         }
         $names = implode(', ', array_map(static fn (Extra $extra): string => $extra->what, $extras));
         if ($school === 'off') {
-            return new Contribution(
-                blockers: [
-                    Blocker::stop(
-                        'extras-policy',
-                        "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it "
-                            .'for this job.',
-                        'A15',
-                        ['policy extras = off'],
-                    ),
-                ],
-            );
+            return self::refusedByPolicy($names);
         }
         $missing = array_filter($extras, static fn (Extra $extra): bool => ! $extra->isRecorded());
-        $step = new Step(
+        $step = self::recordOfExtras($extras, $missing, $names);
+
+        return new Contribution(
+            [$step],
+            [
+                new Decision(
+                    'assess.extras',
+                    'From elsewhere',
+                    "allowed, with a record: {$names}",
+                    ['The bench\'s policy allows it with source, hash and reason.'],
+                    [],
+                    array_map(static fn (Extra $extra): string => $extra->source, $extras),
+                    'A15',
+                ),
+            ],
+            blockers: array_values(
+                array_map(
+                    static fn (Extra $extra): Blocker => Blocker::stop(
+                        'extras-'.substr(hash('sha256', $extra->what), 0, 8),
+                        "{$extra->what}: its source, its SHA-256 and the reason are wanted before it may be used.",
+                        'A15',
+                    ),
+                    $missing,
+                ),
+            ),
+        );
+    }
+
+    private static function refusedByPolicy(string $names): Contribution
+    {
+        return new Contribution(
+            blockers: [
+                Blocker::stop(
+                    'extras-policy',
+                    "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it "
+                        .'for this job.',
+                    'A15',
+                    ['policy extras = off'],
+                ),
+            ],
+        );
+    }
+
+    /**
+     * @param  list<Extra>  $extras
+     * @param  array<int, Extra>  $missing
+     */
+    private static function recordOfExtras(array $extras, array $missing, string $names): Step
+    {
+        return new Step(
             'route.extras',
             Stage::Route,
             'Record what comes from elsewhere',
@@ -165,31 +221,6 @@ final class Ownership
                     stays: true,
                 ),
             ],
-        );
-
-        return new Contribution(
-            [$step],
-            [
-                new Decision(
-                    'assess.extras',
-                    'From elsewhere',
-                    "allowed, with a record: {$names}",
-                    ['The bench\'s policy allows it with source, hash and reason.'],
-                    [],
-                    array_map(static fn (Extra $extra): string => $extra->source, $extras),
-                    'A15',
-                ),
-            ],
-            blockers: array_values(
-                array_map(
-                    static fn (Extra $extra): Blocker => Blocker::stop(
-                        'extras-'.substr(hash('sha256', $extra->what), 0, 8),
-                        "{$extra->what}: its source, its SHA-256 and the reason are wanted before it may be used.",
-                        'A15',
-                    ),
-                    $missing,
-                ),
-            ),
         );
     }
 }

@@ -18,22 +18,17 @@ final readonly class RequirementRows
     }
 
     /** @return list<Requirement> */
-    public static function of(
-        Machine $machine,
-        SystemProfile $system,
-        ?Image $image,
-        ?Drive $target,
-        ?string $edition,
-        bool $newDrive = false,
-    ): array {
+    public static function of(InstallWish $wish): array
+    {
+        [$machine, $system] = [$wish->machine, $wish->system];
         $rows = new self($machine, $system);
         $firmware = new FirmwareRequirements($machine, $system);
         $needs = $system->needs;
 
         return array_values(array_filter([
-            $rows->architecture($image),
+            $rows->architecture($wish->image),
             $rows->memory(),
-            $rows->drive($target, $newDrive),
+            $rows->drive($wish->target, $wish->newDrive),
             $rows->number('cores', 'Cores', $needs->cores, 'cores', ''),
             $rows->number('clock_mhz', 'Clock', $needs->clockMhz, 'clock_mhz', ' MHz'),
             $firmware->uefi(),
@@ -41,8 +36,8 @@ final readonly class RequirementRows
             $firmware->securityChip(),
             $rows->graphics(),
             $rows->number('display_pixels', 'Display height', $needs->displayPixels, 'display.pixels', ' pixels'),
-            $rows->memoryCeiling($edition),
-            $rows->socketCeiling($edition),
+            $rows->memoryCeiling($wish->edition),
+            $rows->socketCeiling($wish->edition),
         ]));
     }
 

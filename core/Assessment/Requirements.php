@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
-use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
-use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
@@ -30,21 +28,11 @@ final readonly class Requirements
     {
     }
 
-    /**
-     * @param  string  $school  the bench's policy on bypasses: off or recorded
-     * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed
-     *     of its size
-     */
-    public static function assess(
-        Machine $machine,
-        SystemProfile $system,
-        ?Image $image,
-        ?Drive $target,
-        ?string $edition,
-        string $school,
-        bool $newDrive = false,
-    ): self {
-        $rows = RequirementRows::of($machine, $system, $image, $target, $edition, $newDrive);
+    /** @param  string  $school  the bench's policy on bypasses: off or recorded */
+    public static function assess(InstallWish $wish, string $school): self
+    {
+        $system = $wish->system;
+        $rows = RequirementRows::of($wish);
         $short = array_values(
             array_filter(
                 $rows,
@@ -60,6 +48,28 @@ final readonly class Requirements
                 [] => Fit::AfterSettings,
             default => Fit::Fits,
         };
+        $blockers = self::blockers($system, $hard, $fit, $school, $short);
+        $steps = $fit === Fit::OnlyWithBypass && $school !== 'off' ? [self::record($system, $short)] : [];
+
+        return new self(
+            $fit,
+            $rows,
+            new Contribution(
+                $steps,
+                $rows === [] ? [] : [self::decision($system, $fit, $rows)],
+                self::questions($system, $rows),
+                blockers: $blockers,
+            ),
+        );
+    }
+
+    /**
+     * @param  list<Requirement>  $hard
+     * @param  list<Requirement>  $short
+     * @return list<Blocker>
+     */
+    private static function blockers(SystemProfile $system, array $hard, Fit $fit, string $school, array $short): array
+    {
         $blockers = array_map(
             static fn (Requirement $row): Blocker => Blocker::stop(
                 "fit-{$row->id}",
@@ -79,18 +89,8 @@ final readonly class Requirements
                 );
             }
         }
-        $steps = $fit === Fit::OnlyWithBypass && $school !== 'off' ? [self::record($system, $short)] : [];
 
-        return new self(
-            $fit,
-            $rows,
-            new Contribution(
-                $steps,
-                $rows === [] ? [] : [self::decision($system, $fit, $rows)],
-                self::questions($system, $rows),
-                blockers: $blockers,
-            ),
-        );
+        return $blockers;
     }
 
     private static function sentence(SystemProfile $system, Requirement $row): string
@@ -198,16 +198,24 @@ final readonly class Requirements
             ),
             cautions: ['Bypassing a maker\'s requirement may end updates and support.'],
             evidence: [new Evidence('bypass_agreed_by', 'Who agreed to it', 'text')],
-            opens: [
-                new PutBack(
-                    'bypass',
-                    "Requirement bypassed: {$what}",
-                    "{$system->name} asks for it and this machine does not have it. It stays so.",
-                    'put-back.sign',
-                    stays: true,
-                ),
-            ],
+            opens: self::putBack($what, $system),
         );
+    }
+
+    /**
+     * @return list<PutBack>
+     */
+    private static function putBack(string $what, SystemProfile $system): array
+    {
+        return [
+            new PutBack(
+                'bypass',
+                "Requirement bypassed: {$what}",
+                "{$system->name} asks for it and this machine does not have it. It stays so.",
+                'put-back.sign',
+                stays: true,
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */

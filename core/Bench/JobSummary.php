@@ -28,6 +28,33 @@ final class JobSummary
      */
     public static function of(Progress $progress, string $zone = 'UTC'): array
     {
+        $counted = self::counted($progress);
+        $first = $progress->firstShut();
+
+        return [
+            'verdict' => $progress->plan->verdict()->value,
+            'questions' => count($progress->asked()),
+            'done' => $counted['done'],
+            'total' => count($progress->plan->steps),
+            'begun' => $counted['begun'],
+            'complete' => $progress->isComplete(),
+            'hands_left' => round($counted['hands'], 1),
+            'walk_left' => round($counted['walk'], 1),
+            'put_back' => count($progress->openPutBacks()),
+            'current' => self::standing($progress->current(), $progress),
+            'shut' => $first === null ? [] : self::shut($progress, $first),
+            'away' => $counted['away'],
+            'waiting' => $progress->job->waiting,
+            'reminders' => Reminders::of($progress, $zone),
+        ];
+    }
+
+    /**
+     * @return array{done: int, begun: bool, hands: float, walk: float,
+     *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>}
+     */
+    private static function counted(Progress $progress): array
+    {
         $done = 0;
         $handsLeft = 0.0;
         $walkLeft = 0.0;
@@ -48,45 +75,44 @@ final class JobSummary
                 $walkLeft += $step->time->likely->inMinutes();
             }
             if ($startedAt !== null && $progress->isAway($step)) {
-                $away[] = [
-                    'id' => $step->id,
-                    'title' => $step->title,
-                    'started_at' => $startedAt,
-                    'likely' => $step->time->likely->seconds,
-                    'high' => $step->time->high->seconds,
-                ];
+                $away[] = self::running($step, $startedAt);
             }
         }
-        $current = $progress->current();
 
+        return ['done' => $done, 'begun' => $begun, 'hands' => $handsLeft, 'walk' => $walkLeft, 'away' => $away];
+    }
+
+    /** @return array{id: string, title: string, started_at: int, likely: int, high: int} */
+    private static function running(Step $step, int $startedAt): array
+    {
         return [
-            'verdict' => $progress->plan->verdict()->value,
-            'questions' => count($progress->asked()),
-            'done' => $done,
-            'total' => count($progress->plan->steps),
-            'begun' => $begun,
-            'complete' => $progress->isComplete(),
-            'hands_left' => round($handsLeft, 1),
-            'walk_left' => round($walkLeft, 1),
-            'put_back' => count($progress->openPutBacks()),
-            'current' => $current === null || $progress->isAway($current)
-                    ? null
-                    : [
-                        'id' => $current->id,
-                        'title' => $current->title,
-                        'do' => $current->instructions[0] ?? $current->title,
-                        'presence' => $current->presence->value,
-                        'state' => $progress->state($current)->value,
-                        'one_way' => $current->isOneWay(),
-                        'shut' => self::shut($progress, $current),
-                        'started_at' => $progress->startedAt($current),
-                        'high' => $current->time->high->seconds,
-                    ],
-            'shut' => ($first = $progress->firstShut()) === null ? [] : self::shut($progress, $first),
-            'away' => $away,
-            'waiting' => $progress->job->waiting,
-            'reminders' => Reminders::of($progress, $zone),
+            'id' => $step->id,
+            'title' => $step->title,
+            'started_at' => $startedAt,
+            'likely' => $step->time->likely->seconds,
+            'high' => $step->time->high->seconds,
         ];
+    }
+
+    /**
+     * @return array{id: string, title: string, do: string, presence: string, state: string, one_way: bool,
+     *     shut: list<array{word: string, reason: string}>, started_at: int|null, high: int}|null
+     */
+    private static function standing(?Step $current, Progress $progress): ?array
+    {
+        return $current === null || $progress->isAway($current)
+                ? null
+                : [
+                    'id' => $current->id,
+                    'title' => $current->title,
+                    'do' => $current->instructions[0] ?? $current->title,
+                    'presence' => $current->presence->value,
+                    'state' => $progress->state($current)->value,
+                    'one_way' => $current->isOneWay(),
+                    'shut' => self::shut($progress, $current),
+                    'started_at' => $progress->startedAt($current),
+                    'high' => $current->time->high->seconds,
+                ];
     }
 
     /** @return list<array{word: string, reason: string}> what shuts a stone itself */

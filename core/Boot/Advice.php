@@ -8,6 +8,7 @@ use Cobblestone\Boot\Model\Cause;
 use Cobblestone\Boot\Model\Ground;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
+use Cobblestone\Boot\Model\Stone;
 
 /** The cheapest thing that mends a predicted failure, and whose hand it takes (rule B). */
 final readonly class Advice
@@ -42,37 +43,52 @@ final readonly class Advice
                 'technician',
             ),
             Outcome::WrongArchitecture => new self('Take the image for this machine\'s architecture.', 'technician'),
-            Outcome::LoaderStopped => new self(
-                ($stone->name ?? '') === 'boot sector'
-                    ? self::otherWay($prediction)
-                    : 'Write the stick again from an image whose checksum was compared; then another version of it.',
-                'technician',
-            ),
-            Outcome::Silent => new self(
-                match ($stone->name ?? '') {
-                    'boot sector' => self::otherWay($prediction),
-                    'drives' => 'Put the drive controller back to the mode the system was installed with.',
-                    default => 'Write the stick again, or take another version of the image.',
-                },
-                'technician',
-            ),
+            Outcome::LoaderStopped => self::silent($stone, $prediction),
+            Outcome::Silent => self::stopped($stone, $prediction),
             Outcome::LoaderMissing => self::missing($stone->name ?? ''),
-            Outcome::NoBootableDevice => new self(
-                match (true) {
-                    $cause === Cause::UsbStartOff => 'Switch starting from USB on in the setup.',
-                    $cause === Cause::NoSystemOnDrive => 'Restore it over the cable from a helper.',
-                    $cause === Cause::NotPluggedIn => 'Plug it in before the power button.',
-                    ($stone->name ?? '') === 'boot sector' => self::otherWay($prediction),
-                    default => 'Another port on the board itself; then another stick.',
-                },
-                'technician',
-            ),
+            Outcome::NoBootableDevice => self::notListed($cause, $stone, $prediction),
             Outcome::OldSystemStarts => new self(
                 'Plug the stick in before the power button, and pick it in the one-time menu.',
                 'technician',
             ),
             default => new self('', 'technician'),
         };
+    }
+
+    private static function silent(?Stone $stone, Prediction $prediction): Advice
+    {
+        return new self(
+            ($stone->name ?? '') === 'boot sector'
+                ? self::otherWay($prediction)
+                : 'Write the stick again from an image whose checksum was compared; then another version of it.',
+            'technician',
+        );
+    }
+
+    private static function stopped(?Stone $stone, Prediction $prediction): Advice
+    {
+        return new self(
+            match ($stone->name ?? '') {
+                'boot sector' => self::otherWay($prediction),
+                'drives' => 'Put the drive controller back to the mode the system was installed with.',
+                default => 'Write the stick again, or take another version of the image.',
+            },
+            'technician',
+        );
+    }
+
+    private static function notListed(?Cause $cause, ?Stone $stone, Prediction $prediction): Advice
+    {
+        return new self(
+            match (true) {
+                $cause === Cause::UsbStartOff => 'Switch starting from USB on in the setup.',
+                $cause === Cause::NoSystemOnDrive => 'Restore it over the cable from a helper.',
+                $cause === Cause::NotPluggedIn => 'Plug it in before the power button.',
+                ($stone->name ?? '') === 'boot sector' => self::otherWay($prediction),
+                default => 'Another port on the board itself; then another stick.',
+            },
+            'technician',
+        );
     }
 
     private static function otherWay(Prediction $prediction): string

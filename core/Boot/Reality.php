@@ -83,17 +83,7 @@ final class Reality
                 Outcome::InstallerSeesNoDrive,
                 Outcome::StickUnreadable,
             ],
-            Wants::NextPart, Wants::System => [
-                Outcome::WantedSystemStarts,
-                Outcome::NoBootableDevice,
-                Outcome::InstallLoop,
-                Outcome::RecoveryKeyPrompt,
-                Outcome::Silent,
-                Outcome::RefusedBySecureBoot,
-                Outcome::StopsInSetup,
-                Outcome::OldSystemStarts,
-                Outcome::RecoveryStarts,
-            ],
+            Wants::NextPart, Wants::System => self::starts(),
             Wants::Recovery => [
                 Outcome::RecoveryStarts,
                 Outcome::OldSystemStarts,
@@ -116,6 +106,24 @@ final class Reality
         }
 
         return array_values($all);
+    }
+
+    /**
+     * @return list<Outcome>
+     */
+    private static function starts(): array
+    {
+        return [
+            Outcome::WantedSystemStarts,
+            Outcome::NoBootableDevice,
+            Outcome::InstallLoop,
+            Outcome::RecoveryKeyPrompt,
+            Outcome::Silent,
+            Outcome::RefusedBySecureBoot,
+            Outcome::StopsInSetup,
+            Outcome::OldSystemStarts,
+            Outcome::RecoveryStarts,
+        ];
     }
 
     /**

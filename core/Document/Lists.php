@@ -22,13 +22,11 @@ trait Lists
     {
         $texts = [];
         foreach ($this->items($name) as $index => $value) {
-            if (! is_string($value)) {
-                throw FieldFault::at($this->path("{$name}.{$index}"), 'a text is wanted.');
-            }
-            if ($allowed !== null && ! in_array($value, $allowed, true)) {
+            $text = is_string($value) ? $value : throw $this->wanted("{$name}.{$index}", 'a text');
+            if ($allowed !== null && ! in_array($text, $allowed, true)) {
                 throw FieldFault::at($this->path("{$name}.{$index}"), self::choose($allowed));
             }
-            $texts[] = $value;
+            $texts[] = $text;
         }
 
         return $texts;
@@ -81,11 +79,8 @@ trait Lists
     public function numbers(string $name): array
     {
         $numbers = [];
-        foreach ($this->items($name) as $index => $value) {
-            if (! is_int($value) && ! is_float($value)) {
-                throw FieldFault::at($this->path("{$name}.{$index}"), 'a number is wanted.');
-            }
-            $numbers[] = $value;
+        foreach ($this->items($name) as $at => $value) {
+            $numbers[] = is_int($value) || is_float($value) ? $value : throw $this->wanted("{$name}.{$at}", 'a number');
         }
 
         return $numbers;
@@ -100,12 +95,12 @@ trait Lists
      */
     public function scalars(string $name): array
     {
-        $scalars = [];
+        $all = [];
         foreach ($this->items($name) as $key => $value) {
-            $scalars[(string) $key] = is_scalar($value) ? $value : throw FieldFault::at($this->path("{$name}.{$key}"), 'a single value is wanted.');
+            $all[(string) $key] = is_scalar($value) ? $value : throw $this->wanted("{$name}.{$key}", 'a single value');
         }
 
-        return $scalars;
+        return $all;
     }
 
     /**
@@ -119,7 +114,7 @@ trait Lists
     {
         $words = [];
         foreach ($this->items($name) as $key => $value) {
-            $words[(string) $key] = is_string($value) ? $value : throw FieldFault::at($this->path("{$name}.{$key}"), 'a text is wanted.');
+            $words[(string) $key] = is_string($value) ? $value : throw $this->wanted("{$name}.{$key}", 'a text');
         }
 
         return $words;
@@ -237,6 +232,11 @@ trait Lists
     public function each(string $name, callable $read): array
     {
         return array_values(array_map($read, $this->blocks($name)));
+    }
+
+    private function wanted(string $name, string $what): FieldFault
+    {
+        return FieldFault::at($this->path($name), "{$what} is wanted.");
     }
 
     /** @return array<array-key, mixed> */

@@ -87,25 +87,38 @@ final readonly class CardDriver
             before: [PathFact::GATHERED],
             after: [PathFact::DRIVERS_FETCHED],
             needs: ['hands', 'network'],
-            because: [
-                new Reason(
-                    'It is installed before the network is back.',
-                    'D6',
-                    $package === null ? '' : "shelf, {$package->date}",
-                ),
-            ],
+            because: self::because($package),
             evidence: [
                 $package === null
                     ? new Evidence('fetched', 'File, size and checksum', EvidenceKind::Text)
-                    : new Evidence(
-                        'checksum',
-                        'The checksum',
-                        EvidenceKind::Choice,
-                        ['equal' => 'is equal', 'differs' => 'differs'],
-                        expected: new Expected('equal', source: Expected::CATALOGUE),
-                        remedy: 'Fetch it again.',
-                    ),
+                    : self::checksum(),
             ],
+        );
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function because(?DriverPackage $package): array
+    {
+        return [
+            new Reason(
+                'It is installed before the network is back.',
+                'D6',
+                $package === null ? '' : "shelf, {$package->date}",
+            ),
+        ];
+    }
+
+    private static function checksum(): Evidence
+    {
+        return new Evidence(
+            'checksum',
+            'The checksum',
+            EvidenceKind::Choice,
+            ['equal' => 'is equal', 'differs' => 'differs'],
+            expected: new Expected('equal', source: Expected::CATALOGUE),
+            remedy: 'Fetch it again.',
         );
     }
 }

@@ -106,17 +106,7 @@ final class DriverSteps
     {
         $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
         $needs = array_values(array_map(PathFact::driver(...), array_intersect($package->needs, $present)));
-        $do = [
-            $offline
-                ? 'Open the driver folder on the stick.'
-                : 'Open the driver folder, or fetch the package from the shelf.',
-            "Install {$package->name} {$package->version}.",
-            $restart
-                ? 'Restart now.'
-                : ($package->restart === 'after'
-                    ? 'It wants a restart: that comes later, once for all.'
-                    : 'No restart.'),
-        ];
+        $do = self::instructions($offline, $package, $restart);
 
         return new Step(
             "drivers.{$package->id}",
@@ -135,22 +125,48 @@ final class DriverSteps
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"),
             acts: [Act::WriteSystem],
-            because: [
-                new Reason(
-                    'Claims '.implode(', ', $package->claims).', which this model has.',
-                    'D3',
-                    "shelf, {$package->date}",
-                ),
-                ...$package->needs === []
-                    ? []
-                    : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')],
-            ],
+            because: self::because($package),
             waiting: new Waiting(
                 ['the screen flickers or goes black for some seconds'],
                 'Wait two minutes; then restart once.',
                 $restart ? 1 : 0,
             ),
         );
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function instructions(bool $offline, DriverPackage $package, bool $restart): array
+    {
+        return [
+            $offline
+                ? 'Open the driver folder on the stick.'
+                : 'Open the driver folder, or fetch the package from the shelf.',
+            "Install {$package->name} {$package->version}.",
+            $restart
+                ? 'Restart now.'
+                : ($package->restart === 'after'
+                    ? 'It wants a restart: that comes later, once for all.'
+                    : 'No restart.'),
+        ];
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function because(DriverPackage $package): array
+    {
+        return [
+            new Reason(
+                'Claims '.implode(', ', $package->claims).', which this model has.',
+                'D3',
+                "shelf, {$package->date}",
+            ),
+            ...$package->needs === []
+                ? []
+                : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')],
+        ];
     }
 
     /**
@@ -187,28 +203,45 @@ final class DriverSteps
             after: [PathFact::DRIVERS_COMPLETE],
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
-            evidence: [
-                new Evidence(
-                    'without_driver',
-                    'Devices without a driver',
-                    EvidenceKind::Count,
-                    expected: new Expected((string) count($unresolved)),
-                    overruledBy: ['lead'],
-                    remedy: $unresolved === []
-                        ? 'Look for its package by identifier; its row says which device.'
-                        : 'The shelf has none for '.count($unresolved).' of them.',
-                ),
-            ],
+            evidence: self::readings($unresolved),
             because: [
-                new Reason(
-                    $devicesUnknown
-                        ? 'What is inside is only known once a system runs.'
-                        : ($unresolved === []
-                            ? 'Every device of this model has a package or is served by the system.'
-                            : count($unresolved).' devices have no package on the shelf.'),
-                    'D7',
-                ),
+                self::looked($devicesUnknown, $unresolved),
             ],
+        );
+    }
+
+    /**
+     * @param  list<Device>  $unresolved
+     * @return list<Evidence>
+     */
+    private static function readings(array $unresolved): array
+    {
+        return [
+            new Evidence(
+                'without_driver',
+                'Devices without a driver',
+                EvidenceKind::Count,
+                expected: new Expected((string) count($unresolved)),
+                overruledBy: ['lead'],
+                remedy: $unresolved === []
+                    ? 'Look for its package by identifier; its row says which device.'
+                    : 'The shelf has none for '.count($unresolved).' of them.',
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<Device>  $unresolved
+     */
+    private static function looked(bool $devicesUnknown, array $unresolved): Reason
+    {
+        return new Reason(
+            $devicesUnknown
+                ? 'What is inside is only known once a system runs.'
+                : ($unresolved === []
+                    ? 'Every device of this model has a package or is served by the system.'
+                    : count($unresolved).' devices have no package on the shelf.'),
+            'D7',
         );
     }
 }

@@ -40,6 +40,7 @@ final readonly class NetworkWay
         $without = array_filter($unresolved, static fn (Device $device): bool => $device->family === 'network');
         $answer = $machine->fact(self::FACT)->text();
         $names = implode(', ', array_map(static fn (DriverPackage $package): string => $package->name, $offline));
+        $isAnswered = isset(FactRegistry::offers(self::FACT)[$answer]);
         $unknown = $offline === [] && ($adapters === [] || count($without) === count($adapters));
 
         return match (true) {
@@ -50,19 +51,9 @@ final readonly class NetworkWay
                 $facts,
                 ['fetch it later' => ['There is no network before it.']],
             ),
-            $unknown && ! isset(FactRegistry::offers(self::FACT)[$answer]) => self::asked($machine, $system, $adapters, $facts),
-            $unknown && $answer === 'beside' => self::as(
-                'by another adapter or a phone',
-                "{$system->name} has no driver for this machine's own adapter; what it drives lies ready.",
-                'Through the adapter or phone that was laid ready.',
-                $facts,
-            ),
-            $unknown && $answer === 'stick' => self::as(
-                'by a driver put onto the stick by hand',
-                'The shelf holds none; somebody puts it there before the drive is erased.',
-                'Its driver was put onto the stick by hand.',
-                $facts,
-            ),
+            $unknown && ! $isAnswered => self::asked($machine, $system, $adapters, $facts),
+            $unknown && $answer === 'beside' => self::beside($system, $facts),
+            $unknown && $answer === 'stick' => self::byHand($facts),
             $unknown => self::as(
                 'nothing extra on the stick',
                 "{$system->name} drives this adapter: {$machine->fact(self::FACT)->origin}.",
@@ -76,6 +67,32 @@ final readonly class NetworkWay
                 $facts,
             ),
         };
+    }
+
+    /**
+     * @param  list<string>  $facts
+     */
+    private static function beside(SystemProfile $system, array $facts): NetworkWay
+    {
+        return self::as(
+            'by another adapter or a phone',
+            "{$system->name} has no driver for this machine's own adapter; what it drives lies ready.",
+            'Through the adapter or phone that was laid ready.',
+            $facts,
+        );
+    }
+
+    /**
+     * @param  list<string>  $facts
+     */
+    private static function byHand(array $facts): NetworkWay
+    {
+        return self::as(
+            'by a driver put onto the stick by hand',
+            'The shelf holds none; somebody puts it there before the drive is erased.',
+            'Its driver was put onto the stick by hand.',
+            $facts,
+        );
     }
 
     /**

@@ -11,7 +11,9 @@ use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
 
-/** What was found while a path was computed, part by part, as its plan keeps it. A part that is not there was not asked. */
+/**
+ * What was found while a path was computed, part by part, as its plan keeps it. A part that is not there was not asked.
+ */
 final readonly class Findings
 {
     /**

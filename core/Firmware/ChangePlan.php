@@ -42,15 +42,27 @@ final readonly class ChangePlan
 
                 continue;
             }
-            $conflicts[] = $conflict = new NeedConflict(
-                (string) $id,
-                $settings[$id]->title ?? Setting::undescribed((string) $id)->title,
-                $several,
-            );
+            $title = $settings[$id]->title ?? Setting::undescribed((string) $id)->title;
+            $conflicts[] = $conflict = new NeedConflict((string) $id, $title, $several);
             $wanted[$id] = $conflict->chosen($machine);
         }
         // What waits for a person's choice is left as it is.
         $wanted = array_filter($wanted);
+
+        return self::outOf($wanted, $machine, $settings, $conflicts);
+    }
+
+    /**
+     * @param  array<string, Need>  $wanted
+     * @param  array<string, Setting>  $settings
+     * @param  list<NeedConflict>  $conflicts
+     */
+    private static function outOf(
+        array $wanted,
+        Machine $machine,
+        array $settings,
+        array $conflicts,
+    ): self {
         $changes = $looks = [];
         // A setting that a described model does not have cannot be looked at: what is assumed of it stands.
         foreach ($wanted as $id => $need) {

@@ -16,15 +16,14 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 
 /** Settings, start of the stick, and what is put back afterwards (rules F1–F3, F6, J4). */
@@ -43,22 +42,77 @@ final class FirmwarePlanner
         $image = $stick->image;
         $secureBoot = SecureBootChoice::decide($machine, $system, $image, $stick->signer);
         $permanent = $policy->school('boot') === 'permanent-order';
-        $changes = ChangePlan::of($machine, FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent));
+        $changes = ChangePlan::of(
+            $machine,
+            FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent),
+        );
         $opens = FirmwarePutBack::entries($changes, $system);
         $open = $changes->openConflicts($machine);
         $looked = ! $changes->isEmpty() || $changes->looks !== [];
         $steps = [
-            ...($looked ? [self::snapshot($machine, $changes)] : []),
-            ...($changes->isEmpty() ? [] : [self::set($machine, $changes, $secureBoot, $gates, $opens)]),
+            ...($looked ? [SettingSteps::snapshot($machine, $changes)] : []),
+            ...($changes->isEmpty() ? [] : [SettingSteps::set($machine, $changes, $secureBoot, $gates, $opens)]),
         ];
         $steps[] = self::start($machine, $image, $stick->connector, $permanent);
-        $steps = [...$steps, ...FirmwarePutBack::steps($machine, $opens, $changes->before(), $system->autoEncryption && $policy->school('auto_encryption') !== 'off')];
-        $decisions = [$secureBoot->decision, self::bootDecision($machine, $permanent), ...array_map(static fn (NeedConflict $conflict): Decision => $conflict->decision($machine), $changes->conflicts)];
+        $steps = [
+            ...$steps,
+            ...FirmwarePutBack::steps(
+                $machine,
+                $opens,
+                $changes->before(),
+                $system->autoEncryption && $policy->school('auto_encryption') !== 'off',
+            ),
+        ];
+        $decisions = self::decisions($secureBoot, $machine, $permanent, $changes);
 
-        return new Contribution($steps, $decisions, array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open), blockers: self::lockedOut($machine, $changes), initial: [...($looked ? [] : [PathFact::FIRMWARE_RECORDED]), ...($changes->isEmpty() ? [PathFact::FIRMWARE_READY] : [])]);
+        return self::contribution($steps, $decisions, $open, $machine, $changes, $looked);
     }
 
-    private static function isLockedOut(Machine $machine): bool
+    /**
+     * @return list<Decision>
+     */
+    private static function decisions(
+        SecureBootChoice $secureBoot,
+        Machine $machine,
+        bool $permanent,
+        ChangePlan $changes,
+    ): array {
+        return [
+            $secureBoot->decision,
+            self::bootDecision($machine, $permanent),
+            ...array_map(
+                static fn (NeedConflict $conflict): Decision => $conflict->decision($machine),
+                $changes->conflicts,
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<Decision>  $decisions
+     * @param  list<NeedConflict>  $open
+     */
+    private static function contribution(
+        array $steps,
+        array $decisions,
+        array $open,
+        Machine $machine,
+        ChangePlan $changes,
+        bool $looked,
+    ): Contribution {
+        return new Contribution(
+            $steps,
+            $decisions,
+            array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open),
+            blockers: self::lockedOut($machine, $changes),
+            initial: [
+                ...($looked ? [] : [PathFact::FIRMWARE_RECORDED]),
+                ...($changes->isEmpty() ? [PathFact::FIRMWARE_READY] : []),
+            ],
+        );
+    }
+
+    public static function isLockedOut(Machine $machine): bool
     {
         return $machine->fact('firmware.supervisor_password')->is('lost');
     }
@@ -67,68 +121,17 @@ final class FirmwarePlanner
     private static function lockedOut(Machine $machine, ChangePlan $changes): array
     {
         return ! $changes->isEmpty() && self::isLockedOut($machine)
-            ? [Blocker::narrow('supervisor-password', 'The setup asks for a supervisor password that nobody has: no '
-                .'setting can be changed. The owner finds it, or the maker removes it against proof of ownership; '
-                .'there is no way around it here.', 'F2', [Act::ChangeSettings], ['firmware.supervisor_password = '
-                .'lost'])] : [];
-    }
-
-    private static function snapshot(Machine $machine, ChangePlan $changes): Step
-    {
-        $way = WayIn::setup($machine);
-        $besides = [...array_map(static fn (array $change): Setting => $change['setting'], $changes->changes), ...$changes->looks];
-
-        return new Step('firmware.snapshot', Stage::Firmware, 'Record settings', Presence::Hands, Estimate::minutes(2, 4, 10),
-            [...$way->instructions('the setup'), $changes->isEmpty() ? 'Read every page and write down each '
-                .'setting: on what is known, none has to be '
-                .'changed.' : 'Read every page and write down each setting before anything is changed.'],
-            before: [PathFact::SHUT_DOWN], after: [PathFact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
-            because: [new Reason('What was set is the only way back, and shows what the plan assumed '
-                .'wrongly.', 'F3', $way->source)],
-            evidence: SettingsEvidence::recorded($machine, $besides),
-            boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
-            opensWith: Wants::Setup,
-        );
-    }
-
-    /**
-     * @param  list<Gate>  $gates
-     * @param  list<PutBack>  $opens
-     */
-    private static function set(Machine $machine, ChangePlan $changes, SecureBootChoice $secureBoot, array $gates, array $opens): Step
-    {
-        $count = count($changes->changes);
-        $because = array_map(static fn (array $change): Reason => new Reason($change['need']->because, $change['need']->rule, "was {$change['was']->spoken()}: {$change['was']->origin}"), $changes->changes);
-        $chip = array_filter($changes->changes, static fn (array $change): bool => $change['setting']->id === 'security_chip') !== [];
-
-        return new Step('firmware.set', Stage::Firmware, $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings", Presence::Hands, Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
-            [$count === 1 ? 'Change it, then save and '
-                .'leave.' : 'Change them in this order, in one visit, then save and leave.'],
-            before: [PathFact::FIRMWARE_RECORDED], after: [PathFact::FIRMWARE_READY], needs: ['hands', 'slot'],
-            done: DoneWords::of($count === 1 ? 'A setting of the firmware was '
-                .'changed' : "{$count} settings of the firmware were "
-                .'changed'), acts: [Act::ChangeSettings], gates: $gates,
-            because: [...$because, $secureBoot->decision->asReason()],
-            waiting: MemoryNeed::waiting($changes),
-            cautions: [...self::pictureCaution($machine, $changes), ...($chip ? ['If the firmware offers to clear '
-                .'the security chip, refuse while any drive still depends on it.'] : [])],
-            opens: $opens, rows: $changes->rows(), boots: self::isLockedOut($machine) ? [] : [BootEvent::change($changes->becomes())],
-        );
-    }
-
-    /** @return list<string> older devices off wants a card whose picture comes up by UEFI (rule F2) */
-    private static function pictureCaution(Machine $machine, ChangePlan $changes): array
-    {
-        $off = ($changes->becomes()['firmware.older_devices'] ?? null) === 'off' || ($changes->becomes()['firmware.boot_mode'] ?? null) === 'uefi';
-
-        return match (true) {
-            ! $off, $machine->kind->isPortable() => [],
-            $machine->fact('graphics.uefi_picture')->is('no') => ['This card brings no picture up by UEFI: with '
-                .'older devices off the screen stays black. Use the board\'s own socket first.'],
-            $machine->fact('graphics.uefi_picture')->isUnknown() => ['An old graphics card may bring no picture up '
-                .'by UEFI. Black afterwards: the board\'s own socket, or settings back by its jumper.'],
-            default => [],
-        };
+            ? [
+                Blocker::narrow(
+                    'supervisor-password',
+                    'The setup asks for a supervisor password that nobody has: no setting can be changed. The owner '
+                        .'finds it, or the maker removes it against proof of ownership; there is no way around it '
+                            .'here.',
+                    'F2',
+                    [Act::ChangeSettings],
+                    ['firmware.supervisor_password = lost'],
+                ),
+            ] : [];
     }
 
     private static function start(Machine $machine, Image $image, ?string $stickConnector, bool $permanent): Step
@@ -136,26 +139,62 @@ final class FirmwarePlanner
         $way = WayIn::menu($machine);
         $port = self::portFor($machine, $stickConnector);
         $plug = $port === null ? 'Plug the stick in.' : "Plug the stick into {$port->connector}, {$port->where}.";
-        $lines = $permanent ? ['Power on: the stick is first in the '
-            .'order.'] : $way->instructions('the list of devices');
-        $uefi = $image->kind === 'optical-hybrid' || $image->hasLegacyLoader() ? ['Two lines for one stick: take '
-            .'the one marked UEFI.'] : [];
+        $lines = $permanent
+            ? ['Power on: the stick is first in the order.']
+            : $way->instructions('the list of devices');
+        $uefi = $image->kind === 'optical-hybrid'
+            || $image->hasLegacyLoader() ? ['Two lines for one stick: take the one marked UEFI.'] : [];
 
-        return new Step('boot.start', Stage::Boot, $permanent ? 'Start the '
-            .'stick' : 'Start from the stick', Presence::Hands, Estimate::minutes(1, 2, 8),
+        return new Step(
+            'boot.start',
+            Stage::Boot,
+            $permanent ? 'Start the stick' : 'Start from the stick',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 8),
             [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
-            before: [PathFact::STICK_PROVEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY, PathFact::SHUT_DOWN, PathFact::POWER_SAFE, PathFact::GATHERED], after: [PathFact::MEDIUM_STARTED], needs: ['hands', 'slot', 'stick'], acts: [Act::StartMedium],
-            because: [new Reason($permanent ? 'The bench policy starts sticks by permanent '
-                .'order.' : 'The one-time menu leaves nothing to put back.', 'F1', $way->source)],
-            cautions: $way->forThisModel ? [] : ['Nobody has confirmed a key for this model yet: several tries are '
-                .'normal.'],
-            waiting: new \Cobblestone\Runbook\Waiting(['a black screen for some '
-                .'seconds', 'the maker\'s sign, then the '
-                .'installer'], 'Not in the list? In this order: another port; written for the other mode; USB start '
-                .'off; the firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is '
-                .'lost.', 1),
-            boots: [BootEvent::change(['stick' => 'in']), BootEvent::start(Wants::Installer, $permanent ? BootEvent::BY_ORDER : BootEvent::BY_MENU)],
+            before: [
+                PathFact::STICK_PROVEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY, PathFact::SHUT_DOWN,
+                PathFact::POWER_SAFE, PathFact::GATHERED,
+            ],
+            after: [PathFact::MEDIUM_STARTED],
+            needs: ['hands', 'slot', 'stick'],
+            acts: [Act::StartMedium],
+            because: self::because($permanent, $way),
+            cautions: $way->forThisModel
+                ? []
+                : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
+            waiting: self::waiting(),
+            boots: [
+                BootEvent::change(['stick' => 'in']),
+                BootEvent::start(Wants::Installer, $permanent ? BootEvent::BY_ORDER : BootEvent::BY_MENU),
+            ],
             opensWith: $permanent ? null : Wants::Installer,
+        );
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function because(bool $permanent, WayIn $way): array
+    {
+        return [
+            new Reason(
+                $permanent
+                    ? 'The bench policy starts sticks by permanent order.'
+                    : 'The one-time menu leaves nothing to put back.',
+                'F1',
+                $way->source,
+            ),
+        ];
+    }
+
+    private static function waiting(): Waiting
+    {
+        return new \Cobblestone\Runbook\Waiting(
+            ['a black screen for some seconds', 'the maker\'s sign, then the installer'],
+            'Not in the list? In this order: another port; written for the other mode; USB start off; the '
+                .'firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.',
+            1,
         );
     }
 
@@ -182,12 +221,21 @@ final class FirmwarePlanner
     {
         $way = WayIn::menu($machine);
 
-        return new Decision('boot.way', 'How the stick is '
-            .'started', $permanent ? 'permanent order, stick '
-            .'first' : 'one-time menu', [$permanent ? 'The bench policy is "permanent '
-            .'order".' : 'It leaves nothing to put back.'],
-            [$permanent ? 'one-time menu' : 'permanent order' => [$permanent ? 'The policy prefers not to catch a '
-                .'key window.' : 'It would have to be put back, and could start a forgotten stick '
-                .'later.']], [$way->source], 'F1');
+        return new Decision(
+            'boot.way',
+            'How the stick is started',
+            $permanent ? 'permanent order, stick first' : 'one-time menu',
+            [$permanent ? 'The bench policy is "permanent order".' : 'It leaves nothing to put back.'],
+            [
+                $permanent
+                    ? 'one-time menu'
+                    : 'permanent order' => [
+                        $permanent
+                            ? 'The policy prefers not to catch a key window.'
+                            : 'It would have to be put back, and could start a forgotten stick later.',
+                    ],
+            ],
+            [$way->source],
+            'F1');
     }
 }

@@ -74,13 +74,7 @@ final class FirmwarePutBack
                 because: [
                     new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'),
                     ...$early
-                        ? [
-                            new Reason(
-                                'The new system binds its drive to this setting once it is online; changed later, '
-                                    .'it would ask for the recovery key.',
-                                'A7',
-                            ),
-                        ]
+                        ? self::boundToSetting()
                         : [],
                 ],
                 boots: [
@@ -93,6 +87,20 @@ final class FirmwarePutBack
         }
 
         return $steps;
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function boundToSetting(): array
+    {
+        return [
+            new Reason(
+                'The new system binds its drive to this setting once it is online; changed later, it would ask for '
+                    .'the recovery key.',
+                'A7',
+            ),
+        ];
     }
 
     /**

@@ -33,8 +33,8 @@ final class PortPower
     private const UNPLUG = 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and '
         .'charge again before long downloads.';
 
-    private const SWOLLEN = 'A swollen or hot battery: stop, do not charge, keep it away from people, follow the local '
-        .'disposal rules.';
+    private const SWOLLEN = 'A swollen or hot battery: stop, do not charge, keep it away from people, follow the '
+        .'local disposal rules.';
 
     /** @param  Duration  $stickIn how long the stick stays in the machine */
     public static function plan(Machine $machine, Duration $stickIn): Contribution

@@ -37,16 +37,7 @@ final readonly class SecureBootChoice
         ];
 
         return match (true) {
-            $machine->fact('firmware.kind')->is('bios') => new self(
-                self::decision(
-                    'does not apply',
-                    ['This firmware starts the old way only and asks for no signature.'],
-                    [],
-                    $facts,
-                    'F2',
-                ),
-                [],
-            ),
+            $machine->fact('firmware.kind')->is('bios') => self::doesNotApply($facts),
             $machine->fact('stick.refused')->is('yes') &&
                 $image->loaderSigned() !== false &&
                 $bySwitch === null => self::refused($system, $image, $facts),
@@ -69,6 +60,23 @@ final readonly class SecureBootChoice
         };
     }
 
+    /**
+     * @param  list<string>  $facts
+     */
+    private static function doesNotApply(array $facts): SecureBootChoice
+    {
+        return new self(
+            self::decision(
+                'does not apply',
+                ['This firmware starts the old way only and asks for no signature.'],
+                [],
+                $facts,
+                'F2',
+            ),
+            [],
+        );
+    }
+
     /** @param  list<string>  $facts */
     private static function unknown(array $facts): self
     {
@@ -76,8 +84,8 @@ final readonly class SecureBootChoice
             self::decision(
                 'leave as it is',
                 [
-                    'Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything '
-                        .'is erased.',
+                    'Nobody has inspected the loader yet. If the machine refuses it, that is seen before anything is '
+                        .'erased.',
                 ],
                 ['off' => ['Not before there is a reason: the loader may well be signed.']],
                 $facts,

@@ -65,7 +65,11 @@ final readonly class Snapshot
     {
         $values = $notes = [];
         foreach (
-            array_slice(preg_split('/\R/u', mb_scrub(substr($text, 0, self::LIMIT))) ?: [], 0, self::MOST_LINES) as $number => $line
+            array_slice(
+                preg_split('/\R/u', mb_scrub(substr($text, 0, self::LIMIT))) ?: [],
+                0,
+                self::MOST_LINES,
+            ) as $number => $line
         ) {
             $line = trim($line);
             if ($line === '' || str_starts_with($line, '#')) {
@@ -83,13 +87,7 @@ final readonly class Snapshot
                     'Line '.($number + 1).': this model has no setting "'.mb_substr($found[1], 0, 60).'".';
             } elseif ($own === null) {
                 $notes[] =
-                    'Line '.
-                    ($number + 1).
-                    ": {$setting->title} cannot be \"".
-                    mb_substr($found[2], 0, 40).
-                    '"; it can be '.
-                    implode(', ', $setting->values).
-                    '.';
+                    self::notAValue($number, $setting, $found);
             } elseif (isset($values[$setting->id]) && $values[$setting->id] !== $own) {
                 $notes[] =
                     'Line '.
@@ -101,6 +99,20 @@ final readonly class Snapshot
         }
 
         return new self($values, $notes);
+    }
+
+    /**
+     * @param  list<string>  $found
+     */
+    private static function notAValue(int $number, Setting $setting, array $found): string
+    {
+        return 'Line '.
+        ($number + 1).
+        ": {$setting->title} cannot be \"".
+        mb_substr($found[2], 0, 40).
+        '"; it can be '.
+        implode(', ', $setting->values).
+        '.';
     }
 
     /**
@@ -121,7 +133,8 @@ final readonly class Snapshot
                 $is = $this->values[$other] ?? null;
                 if ($is !== null && $is !== $wanted) {
                     $name = self::byId($settings)[$other]->title ?? $other;
-                    $found[] = "{$setting->title} is \"{$value}\", but {$name} is \"{$is}\" and would have to be \"{$wanted}\": it is set, not in force. Look at both once more.";
+                    $found[] = "{$setting->title} is \"{$value}\", but {$name} is \"{$is}\" and would have to be "
+                        ."\"{$wanted}\": it is set, not in force. Look at both once more.";
                 }
             }
         }

@@ -42,20 +42,48 @@ final readonly class UpdatePath
      * @param  string  $from  version that is on the board now
      * @param  string|null  $to  version that is wanted; null: the lowest that gives what is needed
      * @param  string|null  $gives  what the update has to bring; null with no $to: the newest
-     * @param  string|null  $processor  family of the processor that is fitted; null where nobody knows
-     * @param  string|null  $revision  of the board; null where nobody knows
-     * @param  string|null  $next  family of the processor that comes in afterwards; null where none does
      */
     public static function find(
         array $releases,
         string $from,
         ?string $to,
         ?string $gives,
-        ?string $processor = null,
-        ?string $revision = null,
-        ?string $next = null,
+        BoardFitted $board = new BoardFitted,
     ): self {
-        [$usable, $leftOut] = self::usable($releases, $processor, $revision);
+        $next = $board->next;
+        [$usable, $leftOut] = self::usable($releases, $board->processor, $board->revision);
+        $target = self::target($next, $usable, $from, $gives, $to);
+        if ($target === null && $next !== null) {
+            return new self(
+                [],
+                null,
+                "No release for this board runs the processor that comes in ({$next})".
+                    ($gives === null ? '.' : " and brings \"{$gives}\"."),
+                $leftOut,
+            );
+        }
+        if ($target === null) {
+            return self::noneFits($gives, $leftOut);
+        }
+        if (version_compare($from, $target, '>=')) {
+            return self::nothingNew($target, $from, $leftOut);
+        }
+        if (! in_array($target, self::versions($releases), true)) {
+            return new self([], $target, "The catalogue holds no release {$target} for this board.", $leftOut);
+        }
+        $stops = ReleasePath::shortest($usable, $from, $target);
+        $why = array_column($leftOut, 'because', 'version')[$target] ?? null;
+
+        return $stops === null
+            ? self::unreachable($target, $why, $from, $leftOut)
+            : new self($stops, $target, null, $leftOut, self::why($target, $to, $gives, $next));
+    }
+
+    /**
+     * @param  list<Release>  $usable
+     */
+    private static function target(?string $next, array $usable, string $from, ?string $gives, ?string $to): ?string
+    {
         $runsNext = static fn (Release $release): bool => $next === null || $release->runs($next);
         $possible = array_values(
             array_filter(
@@ -70,61 +98,63 @@ final readonly class UpdatePath
             ($next !== null && $gives === null
                 ? self::lowest($possible)
                 : ReleasePath::lowestGiving($possible, $gives));
-        if ($target === null && $next !== null) {
-            return new self(
-                [],
-                null,
-                "No release for this board runs the processor that comes in ({$next})".
-                    ($gives === null ? '.' : " and brings \"{$gives}\"."),
-                $leftOut,
-            );
-        }
-        if ($target === null) {
-            return new self(
-                [],
-                null,
-                $gives === null
-                    ? 'The catalogue holds no release that could be written to this board.'
-                    : "No release for this board brings \"{$gives}\".",
-                $leftOut,
-            );
-        }
-        if (version_compare($from, $target, '>=')) {
-            return new self(
-                [],
-                $target,
-                "Firmware {$from} is there already; {$target} would bring nothing.",
-                $leftOut,
-            );
-        }
-        if (! in_array($target, self::versions($releases), true)) {
-            return new self([], $target, "The catalogue holds no release {$target} for this board.", $leftOut);
-        }
-        $stops = ReleasePath::shortest($usable, $from, $target);
-        $why = array_column($leftOut, 'because', 'version')[$target] ?? null;
 
-        return $stops === null
-            ? new self(
-                [],
-                $target,
-                $why !== null
-                    ? "{$target} cannot be written here: {$why}"
-                    : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".
-                        ($leftOut === []
-                            ? '.'
-                            : ', or cannot be used here ('.
-                                implode(
-                                    '; ',
-                                    array_map(
-                                        static fn (array $one): string => "{$one['version']}: ".
-                                            rtrim($one['because'], '.'),
-                                        $leftOut,
-                                    ),
-                                ).
-                                ').'),
-                $leftOut,
-            )
-            : new self($stops, $target, null, $leftOut, self::why($target, $to, $gives, $next));
+        return $target;
+    }
+
+    /**
+     * @param  list<array{version: string, because: string}>  $leftOut
+     */
+    private static function noneFits(?string $gives, array $leftOut): UpdatePath
+    {
+        return new self(
+            [],
+            null,
+            $gives === null
+                ? 'The catalogue holds no release that could be written to this board.'
+                : "No release for this board brings \"{$gives}\".",
+            $leftOut,
+        );
+    }
+
+    /**
+     * @param  list<array{version: string, because: string}>  $leftOut
+     */
+    private static function nothingNew(string $target, string $from, array $leftOut): UpdatePath
+    {
+        return new self(
+            [],
+            $target,
+            "Firmware {$from} is there already; {$target} would bring nothing.",
+            $leftOut,
+        );
+    }
+
+    /**
+     * @param  list<array{version: string, because: string}>  $leftOut
+     */
+    private static function unreachable(string $target, ?string $why, string $from, array $leftOut): UpdatePath
+    {
+        return new self(
+            [],
+            $target,
+            $why !== null
+                ? "{$target} cannot be written here: {$why}"
+                : "No way leads from firmware {$from} to {$target}: a required stop is missing in the catalogue".
+                    ($leftOut === []
+                        ? '.'
+                        : ', or cannot be used here ('.
+                            implode(
+                                '; ',
+                                array_map(
+                                    static fn (array $one): string => "{$one['version']}: ".
+                                        rtrim($one['because'], '.'),
+                                    $leftOut,
+                                ),
+                            ).
+                            ').'),
+            $leftOut,
+        );
     }
 
     /** @param  list<Release>  $releases */

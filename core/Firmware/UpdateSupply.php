@@ -37,76 +37,12 @@ final class UpdateSupply
     public static function plan(Machine $machine, Duration $writing): Contribution
     {
         if ($machine->kind->isPortable()) {
-            $least = self::LEAST_PERCENT;
-            $step = self::step(
-                "Charger in, {$least} % or more",
-                ["Plug the charger in and read the charge: at least {$least} %. Both, not one of them."],
-                [
-                    new Evidence(
-                        'charge',
-                        'Charge read',
-                        EvidenceKind::Percent,
-                        hint: "at least {$least}",
-                        least: $least,
-                    ),
-                ],
-                new Reason(
-                    "Charger and at least {$least} % charge: if one fails, the other carries the write.",
-                    'F5',
-                ),
-            );
-
-            return new Contribution(
-                [$step],
-                [
-                    new Decision(
-                        'power.update',
-                        'Power for the update',
-                        "charger and at least {$least} %",
-                        ['If one fails, the other carries the write.'],
-                        [],
-                        [],
-                        'F5',
-                    ),
-                ],
-                gather: [new GatherItem('charger', 'in for the whole update')],
-            );
+            return self::onBattery();
         }
         $load = $machine->fact('power.load_w')->value;
         $usable = $machine->fact('ups.usable_wh')->value;
         if (! is_numeric($load) || ! is_numeric($usable)) {
-            $step = self::step(
-                'Safe supply',
-                [
-                    'An uninterruptible supply is best. Without one: a wall socket of its own, no storm, nobody '
-                        .'near the switch.',
-                ],
-                [
-                    new Evidence('supply', 'Supply', 'choice', [
-                        'ups' => 'uninterruptible supply',
-                        'wall' => 'wall socket, accepted by the lead',
-                    ]),
-                ],
-                new Reason('The load and the supply\'s capacity are not known, so nothing can be computed.', 'F5'),
-            );
-
-            return new Contribution(
-                [$step],
-                [
-                    new Decision(
-                        'power.update',
-                        'Power for the update',
-                        'uninterruptible supply if there is one',
-                        ['Load and capacity are not known.'],
-                        [],
-                        [],
-                        'F5',
-                    ),
-                ],
-                gather: [
-                    new GatherItem('uninterruptible supply', 'a power cut while writing can leave the board dead'),
-                ],
-            );
+            return self::atTheWall();
         }
         $need = self::required(Power::watts((float) $load), $writing);
         $has = Energy::wattHours((float) $usable);
@@ -114,12 +50,7 @@ final class UpdateSupply
             "{$load} W × {$writing->label()} × ".
             self::SAFETY.
             " = {$need->label()}; the supply gives {$has->label()}.";
-        $step = self::step(
-            'On the uninterruptible supply',
-            ["Plug the machine and its screen into the supply. {$words}"],
-            [],
-            new Reason($words, 'F5'),
-        );
+        $step = self::uninterruptible($words);
 
         return new Contribution(
             [$step],
@@ -133,10 +64,93 @@ final class UpdateSupply
                         'F5',
                         [Act::WriteFirmware],
                         ["power.load_w = {$load}", "ups.usable_wh = {$usable}"],
-                        waivableBy: ['lead'],
-                    ),
+                    )->waivableBy('lead'),
                 ]
                 : [],
+        );
+    }
+
+    private static function onBattery(): Contribution
+    {
+        $least = self::LEAST_PERCENT;
+        $step = self::step(
+            "Charger in, {$least} % or more",
+            ["Plug the charger in and read the charge: at least {$least} %. Both, not one of them."],
+            [
+                new Evidence(
+                    'charge',
+                    'Charge read',
+                    EvidenceKind::Percent,
+                    hint: "at least {$least}",
+                    least: $least,
+                ),
+            ],
+            new Reason(
+                "Charger and at least {$least} % charge: if one fails, the other carries the write.",
+                'F5',
+            ),
+        );
+
+        return new Contribution(
+            [$step],
+            [
+                new Decision(
+                    'power.update',
+                    'Power for the update',
+                    "charger and at least {$least} %",
+                    ['If one fails, the other carries the write.'],
+                    [],
+                    [],
+                    'F5',
+                ),
+            ],
+            gather: [new GatherItem('charger', 'in for the whole update')],
+        );
+    }
+
+    private static function atTheWall(): Contribution
+    {
+        $step = self::step(
+            'Safe supply',
+            [
+                'An uninterruptible supply is best. Without one: a wall socket of its own, no storm, nobody near the '
+                    .'switch.',
+            ],
+            [
+                new Evidence('supply', 'Supply', 'choice', [
+                    'ups' => 'uninterruptible supply',
+                    'wall' => 'wall socket, accepted by the lead',
+                ]),
+            ],
+            new Reason('The load and the supply\'s capacity are not known, so nothing can be computed.', 'F5'),
+        );
+
+        return new Contribution(
+            [$step],
+            [
+                new Decision(
+                    'power.update',
+                    'Power for the update',
+                    'uninterruptible supply if there is one',
+                    ['Load and capacity are not known.'],
+                    [],
+                    [],
+                    'F5',
+                ),
+            ],
+            gather: [
+                new GatherItem('uninterruptible supply', 'a power cut while writing can leave the board dead'),
+            ],
+        );
+    }
+
+    private static function uninterruptible(string $words): Step
+    {
+        return self::step(
+            'On the uninterruptible supply',
+            ["Plug the machine and its screen into the supply. {$words}"],
+            [],
+            new Reason($words, 'F5'),
         );
     }
 

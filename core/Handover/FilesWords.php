@@ -33,7 +33,12 @@ final class FilesWords
             $kind->fitsDrive() => in_array(PathFact::PART_FITTED, $progress->facts(), true)
                 ? 'They are on your old drive, which was not erased.'
                 : null,
-            $backup->optionalString('keep') === 'nothing' && in_array(PathFact::OWNER_AGREED, $progress->facts(), true) => 'You wanted nothing kept; no copy was made.',
+            $backup->optionalString('keep') === 'nothing'
+                && in_array(
+                    PathFact::OWNER_AGREED,
+                    $progress->facts(),
+                    true,
+                ) => 'You wanted nothing kept; no copy was made.',
             $kind->keepsSystem(),
             $plan->step('install.revive') !== null => 'They stayed where they are; no copy was made for this work.',
             default => null,

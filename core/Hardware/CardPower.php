@@ -11,6 +11,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Question;
 
 /**
  * Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule
@@ -31,7 +32,11 @@ final readonly class CardPower
     {
         $known = [];
         foreach (
-            ['watts' => $card->watts, 'supply_w' => $card->supplyW, 'processor_w' => $card->processorW] as $what => $said
+            [
+                'watts' => $card->watts,
+                'supply_w' => $card->supplyW,
+                'processor_w' => $card->processorW,
+            ] as $what => $said
         ) {
             $value = $said ?? $machine->fact("card.{$what}")->value;
             $known[$what] = is_numeric($value) && $value > 0 ? (float) $value : null;
@@ -61,20 +66,7 @@ final readonly class CardPower
             }
         }
         if ($known['watts'] === null || $known['processor_w'] === null || $known['supply_w'] === null) {
-            return new Contribution(
-                decisions: [
-                    new Decision(
-                        'hardware.supply',
-                        'Power supply for the card',
-                        'not known yet',
-                        ['Card, processor and supply are not all known in watts.'],
-                        [],
-                        [],
-                        'H5',
-                    ),
-                ],
-                questions: $questions,
-            );
+            return self::unknownSupply($questions);
         }
         $need = CardSupply::required($known['watts'], $known['processor_w'], $rest);
         $words = "({$known['watts']} + {$known['processor_w']} + {$rest}) W × 1.25 = {$need} W; the supply "
@@ -83,15 +75,7 @@ final readonly class CardPower
 
         return new Contribution(
             decisions: [
-                new Decision(
-                    'hardware.supply',
-                    'Power supply for the card',
-                    $short ? 'not enough' : 'enough',
-                    [$words],
-                    [],
-                    [],
-                    'H5',
-                ),
+                self::decision($short, $words),
             ],
             blockers: $short
                 ? [
@@ -107,44 +91,51 @@ final readonly class CardPower
     }
 
     /**
+     * @param  list<Question>  $questions
+     */
+    private static function unknownSupply(array $questions): Contribution
+    {
+        return new Contribution(
+            decisions: [
+                new Decision(
+                    'hardware.supply',
+                    'Power supply for the card',
+                    'not known yet',
+                    ['Card, processor and supply are not all known in watts.'],
+                    [],
+                    [],
+                    'H5',
+                ),
+            ],
+            questions: $questions,
+        );
+    }
+
+    private static function decision(bool $short, string $words): Decision
+    {
+        return new Decision(
+            'hardware.supply',
+            'Power supply for the card',
+            $short ? 'not enough' : 'enough',
+            [$words],
+            [],
+            [],
+            'H5',
+        );
+    }
+
+    /**
      * @param  list<string>|null  $leads  null where nobody has said
      */
     private static function leads(CardBlock $card, ?float $watts, ?array $leads): Contribution
     {
         if ($leads === null) {
-            return new Contribution(
-                decisions: [
-                    new Decision(
-                        'hardware.leads',
-                        'Power leads for the card',
-                        'not known yet',
-                        ['Nobody has said which leads the supply has for it.'],
-                        [],
-                        [],
-                        'H5',
-                    ),
-                ],
-                questions: [
-                    FactQuestion::about('card.leads', 'whether the leads carry the card', 'H5', 61, self::SHUTS),
-                ],
-            );
+            return self::unknownLeads();
         }
         $carry = CardSupply::leads($leads);
         $named = $leads === [] ? 'no lead' : implode(' and ', $leads);
         if ($watts === null) {
-            return new Contribution(
-                decisions: [
-                    new Decision(
-                        'hardware.leads',
-                        'Power leads for the card',
-                        "carry {$carry} W",
-                        ["The slot and {$named}; what the card draws is not known."],
-                        [],
-                        $leads,
-                        'H5',
-                    ),
-                ],
-            );
+            return self::missingLeads($carry, $named, $leads);
         }
         $words = "Slot and {$named} carry {$carry} W, it draws {$watts} W.";
 
@@ -172,6 +163,46 @@ final readonly class CardPower
                     ),
                 ]
                 : [],
+        );
+    }
+
+    private static function unknownLeads(): Contribution
+    {
+        return new Contribution(
+            decisions: [
+                new Decision(
+                    'hardware.leads',
+                    'Power leads for the card',
+                    'not known yet',
+                    ['Nobody has said which leads the supply has for it.'],
+                    [],
+                    [],
+                    'H5',
+                ),
+            ],
+            questions: [
+                FactQuestion::about('card.leads', 'whether the leads carry the card', 'H5', 61, self::SHUTS),
+            ],
+        );
+    }
+
+    /**
+     * @param  list<string>  $leads
+     */
+    private static function missingLeads(int $carry, string $named, array $leads): Contribution
+    {
+        return new Contribution(
+            decisions: [
+                new Decision(
+                    'hardware.leads',
+                    'Power leads for the card',
+                    "carry {$carry} W",
+                    ["The slot and {$named}; what the card draws is not known."],
+                    [],
+                    $leads,
+                    'H5',
+                ),
+            ],
         );
     }
 

@@ -43,59 +43,8 @@ final class FirstPower
 
         return new Contribution(
             [
-                new Step(
-                    'hardware.look-over',
-                    Stage::Hardware,
-                    'Look the build over',
-                    Presence::Hands,
-                    Estimate::minutes(4, 8, 20),
-                    [
-                        'Both power leads of the board in until they click; the processor\'s fan on its own header.',
-                        'Memory in the slots the board names for this count, both ends locked.',
-                        'Card seated, its own power leads in, the picture cable on the card.',
-                        'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard '
-                            .'and screen.',
-                    ],
-                    before: [PathFact::MACHINE_IDENTIFIED],
-                    after: ['hardware.looked-over'],
-                    needs: ['hands', 'screwdriver'],
-                    acts: [Act::OpenMachine],
-                    because: [
-                        new Reason(
-                            'Most new builds that stay dead have a lead or a module that is not fully in.',
-                            'H4',
-                        ),
-                    ],
-                    cautions: OpenedCase::cautions($machine->kind),
-                ),
-                new Step(
-                    'hardware.first-power',
-                    Stage::Hardware,
-                    'First power',
-                    Presence::StayNear,
-                    Estimate::minutes(1, 5, 15),
-                    [
-                        'Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.',
-                        'Go into the setup and compare the table.',
-                        'Then shut down and power off.',
-                    ],
-                    before: ['hardware.looked-over'],
-                    after: [PathFact::POWERED_ONCE, PathFact::SHUT_DOWN],
-                    needs: ['slot', 'power'],
-                    done: DoneWords::of('It was started for the first time, and its parts were counted'),
-                    acts: [Act::FitPart],
-                    because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
-                    rows: $rows,
-                    waiting: new Waiting(
-                        [
-                            'black for several minutes while memory is tried out',
-                            'it restarts by itself once or twice',
-                        ],
-                        'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.',
-                        1,
-                    ),
-                    boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
-                ),
+                self::lookOver($machine),
+                self::firstPower($rows),
                 new Step(
                     'hardware.close',
                     Stage::Hardware,
@@ -111,6 +60,69 @@ final class FirstPower
                 ),
             ],
             gather: [new GatherItem('screwdriver and a tray', 'the case is open; screws out = screws in')],
+        );
+    }
+
+    private static function lookOver(Machine $machine): Step
+    {
+        return new Step(
+            'hardware.look-over',
+            Stage::Hardware,
+            'Look the build over',
+            Presence::Hands,
+            Estimate::minutes(4, 8, 20),
+            [
+                'Both power leads of the board in until they click; the processor\'s fan on its own header.',
+                'Memory in the slots the board names for this count, both ends locked.',
+                'Card seated, its own power leads in, the picture cable on the card.',
+                'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.',
+            ],
+            before: [PathFact::MACHINE_IDENTIFIED],
+            after: ['hardware.looked-over'],
+            needs: ['hands', 'screwdriver'],
+            acts: [Act::OpenMachine],
+            because: [
+                new Reason(
+                    'Most new builds that stay dead have a lead or a module that is not fully in.',
+                    'H4',
+                ),
+            ],
+            cautions: OpenedCase::cautions($machine->kind),
+        );
+    }
+
+    /**
+     * @param  list<array<string, string>>  $rows
+     */
+    private static function firstPower(array $rows): Step
+    {
+        return new Step(
+            'hardware.first-power',
+            Stage::Hardware,
+            'First power',
+            Presence::StayNear,
+            Estimate::minutes(1, 5, 15),
+            [
+                'Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.',
+                'Go into the setup and compare the table.',
+                'Then shut down and power off.',
+            ],
+            before: ['hardware.looked-over'],
+            after: [PathFact::POWERED_ONCE, PathFact::SHUT_DOWN],
+            needs: ['slot', 'power'],
+            done: DoneWords::of('It was started for the first time, and its parts were counted'),
+            acts: [Act::FitPart],
+            because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
+            rows: $rows,
+            waiting: new Waiting(
+                [
+                    'black for several minutes while memory is tried out',
+                    'it restarts by itself once or twice',
+                ],
+                'After fifteen minutes of black: one module in the first slot, then as the memory sheet says.',
+                1,
+            ),
+            boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
         );
     }
 }

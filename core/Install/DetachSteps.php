@@ -33,17 +33,7 @@ final class DetachSteps
             return new Contribution();
         }
         $opens = self::opensCase($target->out);
-        $names = array_map(DriveWords::full(...), $target->out);
-        $decision = self::decision($target, $names);
-        $entries = array_map(
-            static fn (Drive $drive): PutBack => new PutBack(
-                'drive-'.($drive->identity() ?? $drive->path),
-                'Reattach '.DriveWords::full($drive),
-                'It was detached so that nothing could be written to it.',
-                'put-back.drives',
-            ),
-            $target->out,
-        );
+        $decision = self::decision($target, array_map(DriveWords::full(...), $target->out));
         $count = count($target->out);
         $time = $opens
             ? Estimate::minutes(4, 3 + 3 * $count, 10 + 10 * $count)
@@ -53,66 +43,127 @@ final class DetachSteps
 
         return new Contribution(
             [
-                new Step(
-                    'hardware.detach',
-                    Stage::Hardware,
-                    'Detach drives',
-                    Presence::Hands,
-                    $time,
-                    [...self::how($target->out), 'The target stays in: '.DriveWords::target($target->drive).'.'],
-                    before: [PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED],
-                    after: [PathFact::DRIVES_DETACHED],
-                    needs: $needs,
-                    done: DoneWords::of(
-                        $count === 1
-                            ? 'Another drive was detached for the work'
-                            : 'The other drives were detached for the work',
-                    ),
-                    acts: [$opens ? Act::OpenMachine : Act::FitPart],
-                    because: [$decision->asReason()],
-                    cautions: $cautions,
-                    evidence: $opens ? [Screws::out()] : [],
-                    opens: $entries,
-                    boots: [BootEvent::change(['others' => 'out'])],
-                ),
-                new Step(
-                    'put-back.drives',
-                    Stage::PutBack,
-                    'Reattach drives',
-                    Presence::Hands,
-                    $time,
-                    [
-                        'Shut down fully, power off. Plug each drive back into the place it came from:',
-                        ...$names,
-                        'Start once: the new system must come up with all drives in, and must list each of them.',
-                    ],
-                    before: [PathFact::PROVEN, PathFact::DRIVES_DETACHED],
-                    after: array_map(static fn (PutBack $entry): string => PathFact::putBack($entry->id), $entries),
-                    removes: [PathFact::DRIVES_DETACHED],
-                    needs: $needs,
-                    done: DoneWords::of(
-                        $count === 1
-                            ? 'The other drive was put back in its place'
-                            : 'The other drives were put back in their places',
-                    ),
-                    acts: [Act::FitPart, Act::CloseMachine],
-                    because: [
-                        new Reason(
-                            'They belong to the machine, and starting with all of them proves that the loader is on '
-                                .'the target.',
-                            'J4, I1',
-                        ),
-                    ],
-                    cautions: $cautions,
-                    evidence: $opens ? [Screws::in('hardware.detach')] : [],
-                    boots: [BootEvent::change(['others' => 'in']), BootEvent::start(Wants::System)],
-                ),
+                self::detach($target, $target->drive, $time, $needs, $cautions, $decision),
+                self::reattach($target, $time, $needs, $cautions),
             ],
             [$decision],
             gather: $opens
                 ? [new GatherItem('screwdriver and a tray', 'the case is opened; screws out = screws in')]
                 : [],
         );
+    }
+
+    /**
+     * @param  list<string>  $needs
+     * @param  list<string>  $cautions
+     */
+    private static function detach(
+        TargetDrive $target,
+        Drive $drive,
+        Estimate $time,
+        array $needs,
+        array $cautions,
+        Decision $decision,
+    ): Step {
+        $opens = self::opensCase($target->out);
+        $entries = self::reattaching($target);
+        $count = count($target->out);
+
+        return new Step(
+            'hardware.detach',
+            Stage::Hardware,
+            'Detach drives',
+            Presence::Hands,
+            $time,
+            [...self::how($target->out), 'The target stays in: '.DriveWords::target($drive).'.'],
+            before: [PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED],
+            after: [PathFact::DRIVES_DETACHED],
+            needs: $needs,
+            done: DoneWords::of(
+                $count === 1
+                    ? 'Another drive was detached for the work'
+                    : 'The other drives were detached for the work',
+            ),
+            acts: [$opens ? Act::OpenMachine : Act::FitPart],
+            because: [$decision->asReason()],
+            cautions: $cautions,
+            evidence: $opens ? [Screws::out()] : [],
+            opens: $entries,
+            boots: [BootEvent::change(['others' => 'out'])],
+        );
+    }
+
+    /**
+     * @param  list<string>  $needs
+     * @param  list<string>  $cautions
+     */
+    private static function reattach(
+        TargetDrive $target,
+        Estimate $time,
+        array $needs,
+        array $cautions,
+    ): Step {
+        $opens = self::opensCase($target->out);
+        $names = array_map(DriveWords::full(...), $target->out);
+        $entries = self::reattaching($target);
+        $count = count($target->out);
+
+        return new Step(
+            'put-back.drives',
+            Stage::PutBack,
+            'Reattach drives',
+            Presence::Hands,
+            $time,
+            [
+                'Shut down fully, power off. Plug each drive back into the place it came from:',
+                ...$names,
+                'Start once: the new system must come up with all drives in, and must list each of them.',
+            ],
+            before: [PathFact::PROVEN, PathFact::DRIVES_DETACHED],
+            after: array_map(static fn (PutBack $entry): string => PathFact::putBack($entry->id), $entries),
+            removes: [PathFact::DRIVES_DETACHED],
+            needs: $needs,
+            done: DoneWords::of(
+                $count === 1
+                    ? 'The other drive was put back in its place'
+                    : 'The other drives were put back in their places',
+            ),
+            acts: [Act::FitPart, Act::CloseMachine],
+            because: self::because(),
+            cautions: $cautions,
+            evidence: $opens ? [Screws::in('hardware.detach')] : [],
+            boots: [BootEvent::change(['others' => 'in']), BootEvent::start(Wants::System)],
+        );
+    }
+
+    /**
+     * @return list<PutBack>
+     */
+    private static function reattaching(TargetDrive $target): array
+    {
+        return array_map(
+            static fn (Drive $drive): PutBack => new PutBack(
+                'drive-'.($drive->identity() ?? $drive->path),
+                'Reattach '.DriveWords::full($drive),
+                'It was detached so that nothing could be written to it.',
+                'put-back.drives',
+            ),
+            $target->out,
+        );
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function because(): array
+    {
+        return [
+            new Reason(
+                'They belong to the machine, and starting with all of them proves that the loader is on '
+                    .'the target.',
+                'J4, I1',
+            ),
+        ];
     }
 
     /** @param  list<Drive>  $out */

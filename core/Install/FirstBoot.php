@@ -41,44 +41,14 @@ final class FirstBoot
         string $online = '',
     ): Contribution {
         $steps = [
-            new Step(
-                'first-boot.answers',
-                Stage::FirstBoot,
-                'First boot',
-                Presence::Hands,
-                $system->firstBoot->estimate(),
-                ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
-                before: [PathFact::SYSTEM_INSTALLED],
-                after: [PathFact::FIRST_BOOT_DONE],
-                needs: ['hands'],
-                acts: [Act::WriteSystem],
-                because: [
-                    new Reason(
-                        'These are the questions this system asks and what the bench answers.',
-                        'I4',
-                        $system->dated(),
-                    ),
-                ],
-                rows: [
-                    ...array_map(
-                        static fn (FirstBootRow $row): array => ['asked' => $row->ask, 'answer' => $row->answer],
-                        $system->firstBoot->rows,
-                    ),
-                    ...self::encryptionRow($system, $autoEncryption),
-                ],
-            ),
+            self::answers($system, $autoEncryption),
             new Step(
                 'network.online',
                 Stage::Network,
                 'Get online',
                 Presence::Hands,
                 Estimate::minutes(1, 2, 10),
-                [
-                    $cable
-                        ? 'Plug in the network cable, or join the bench\'s wireless network.'
-                        : 'Join the bench\'s wireless network.',
-                    'Open one page to see that it answers.',
-                ],
+                self::gettingOnline($cable),
                 before: [PathFact::FIRST_BOOT_DONE, ...$offline],
                 after: [PathFact::ONLINE],
                 needs: ['hands', 'network'],
@@ -90,62 +60,123 @@ final class FirstBoot
                     ? [BootEvent::change(['encryption' => 'bound'])]
                     : [],
             ),
-            new Step(
-                'updates.system',
-                Stage::Updates,
-                'System updates',
-                Presence::WalkAway,
-                $system->updates->estimate(),
-                [
-                    'Start the update, let it restart as often as it wants.',
-                    'Look for updates once more: it must find none.',
-                ],
-                before: [PathFact::ONLINE],
-                after: [PathFact::UPDATED],
-                needs: ['network', 'power'],
-                acts: [Act::WriteSystem],
-                done: DoneWords::of('System updates were installed'),
-                because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
-                waiting: new Waiting(
-                    ['the same percentage twice', 'a restart in between'],
-                    'Restart once and look again.',
-                    $system->updates->restarts ?? 1,
-                ),
-                boots: array_fill(0, max(0, $system->updates->restarts ?? 1), BootEvent::start(Wants::System)),
-            ),
+            self::systemUpdates($system),
         ];
         if (! $system->autoEncryption) {
             return new Contribution($steps);
         }
         $on = $autoEncryption === 'owner-keeps-key';
         if ($on) {
-            $steps[] = new Step(
-                'first-boot.new-key',
-                Stage::FirstBoot,
-                'New recovery key',
-                Presence::Hands,
-                Estimate::minutes(1, 3, 10),
-                [
-                    'Have the system show where the new recovery key went, or save it to a stick of the owner\'s.',
-                    'The owner keeps it; write down only where.',
-                ],
-                before: [PathFact::ONLINE],
-                after: [PathFact::NEW_KEY_KEPT],
-                needs: ['hands'],
-                done: DoneWords::of('The new recovery key was given to you', 'new_key_kept'),
-                because: [
-                    new Reason(
-                        "{$system->name} encrypts its drive by itself; without the key the next repair could lock "
-                            .'it for good.',
-                        'A7',
-                        $system->dated(),
-                    ),
-                ],
-                evidence: [new Evidence('new_key_kept', 'Where the owner keeps the new key', 'text')],
-            );
+            $steps[] = self::newKey($system);
         }
 
-        return new Contribution($steps, [
+        return new Contribution($steps, self::encryptionDecision($on, $autoEncryption));
+    }
+
+    private static function answers(SystemProfile $system, string $autoEncryption): Step
+    {
+        return new Step(
+            'first-boot.answers',
+            Stage::FirstBoot,
+            'First boot',
+            Presence::Hands,
+            $system->firstBoot->estimate(),
+            ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
+            before: [PathFact::SYSTEM_INSTALLED],
+            after: [PathFact::FIRST_BOOT_DONE],
+            needs: ['hands'],
+            acts: [Act::WriteSystem],
+            because: [
+                new Reason(
+                    'These are the questions this system asks and what the bench answers.',
+                    'I4',
+                    $system->dated(),
+                ),
+            ],
+            rows: [
+                ...array_map(
+                    static fn (FirstBootRow $row): array => ['asked' => $row->ask, 'answer' => $row->answer],
+                    $system->firstBoot->rows,
+                ),
+                ...self::encryptionRow($system, $autoEncryption),
+            ],
+        );
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function gettingOnline(bool $cable): array
+    {
+        return [
+            $cable
+                ? 'Plug in the network cable, or join the bench\'s wireless network.'
+                : 'Join the bench\'s wireless network.',
+            'Open one page to see that it answers.',
+        ];
+    }
+
+    private static function systemUpdates(SystemProfile $system): Step
+    {
+        return new Step(
+            'updates.system',
+            Stage::Updates,
+            'System updates',
+            Presence::WalkAway,
+            $system->updates->estimate(),
+            [
+                'Start the update, let it restart as often as it wants.',
+                'Look for updates once more: it must find none.',
+            ],
+            before: [PathFact::ONLINE],
+            after: [PathFact::UPDATED],
+            needs: ['network', 'power'],
+            acts: [Act::WriteSystem],
+            done: DoneWords::of('System updates were installed'),
+            because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
+            waiting: new Waiting(
+                ['the same percentage twice', 'a restart in between'],
+                'Restart once and look again.',
+                $system->updates->restarts ?? 1,
+            ),
+            boots: array_fill(0, max(0, $system->updates->restarts ?? 1), BootEvent::start(Wants::System)),
+        );
+    }
+
+    private static function newKey(SystemProfile $system): Step
+    {
+        return new Step(
+            'first-boot.new-key',
+            Stage::FirstBoot,
+            'New recovery key',
+            Presence::Hands,
+            Estimate::minutes(1, 3, 10),
+            [
+                'Have the system show where the new recovery key went, or save it to a stick of the owner\'s.',
+                'The owner keeps it; write down only where.',
+            ],
+            before: [PathFact::ONLINE],
+            after: [PathFact::NEW_KEY_KEPT],
+            needs: ['hands'],
+            done: DoneWords::of('The new recovery key was given to you', 'new_key_kept'),
+            because: [
+                new Reason(
+                    "{$system->name} encrypts its drive by itself; without the key the next repair could lock "
+                        .'it for good.',
+                    'A7',
+                    $system->dated(),
+                ),
+            ],
+            evidence: [new Evidence('new_key_kept', 'Where the owner keeps the new key', 'text')],
+        );
+    }
+
+    /**
+     * @return list<Decision>
+     */
+    private static function encryptionDecision(bool $on, string $autoEncryption): array
+    {
+        return [
             new Decision(
                 'install.encryption',
                 'Automatic drive encryption',
@@ -165,7 +196,7 @@ final class FirstBoot
                 ["policy auto_encryption = {$autoEncryption}"],
                 'A7',
             ),
-        ]);
+        ];
     }
 
     /** @return list<array<string, string>> */

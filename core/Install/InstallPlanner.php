@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
+use Cobblestone\Catalogue\InstallPhase;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Kind;
@@ -42,7 +43,7 @@ final class InstallPlanner
         string $owner,
     ): Contribution {
         $detach = DetachSteps::for($machine, $target);
-        $erase = TargetSteps::erase(
+        $erase = EraseStep::erase(
             $machine,
             $system,
             $target,
@@ -95,24 +96,8 @@ final class InstallPlanner
                 after: $index === 0 && ! $last ? [$after, PathFact::SYSTEM_COPIED] : [$after],
                 needs: ['slot', 'power'],
                 acts: [Act::WriteSystem],
-                because: [
-                    new Reason(
-                        'Phase '.
-                            ($index + 1).
-                            ' of '.
-                            count($system->install->phases).
-                            ($phase->restart ? ', ends with a restart.' : '.'),
-                        'I5',
-                        $system->dated(),
-                    ),
-                ],
-                waiting: new Waiting(
-                    $phase->usual === [] ? ['the percentage stands still for minutes'] : $phase->usual,
-                    $phase->nextTest ??
-                        'Look whether the drive light still moves; then wait the same time once more before '
-                            .'touching anything.',
-                    $phase->restart ? 1 : 0,
-                ),
+                because: self::because($index, $system, $phase),
+                waiting: self::waiting($phase),
                 done: $last ? DoneWords::of("{$system->name} was installed") : null,
                 boots: [
                     ...$index === 0 ? [BootEvent::change(['target' => 'installed'])] : [],
@@ -121,33 +106,66 @@ final class InstallPlanner
             );
             $fact = $after;
             if ($phase->restart && ! $out) {
-                $steps[] = new Step(
-                    'install.stick-out',
-                    Stage::Install,
-                    'Stick out',
-                    Presence::Hands,
-                    Estimate::minutes(0.2, 0.5, 2),
-                    [
-                        'At the restart, as soon as the screen goes dark, pull the stick.',
-                        '"No bootable device" afterwards: pick the system once in the one-time menu.',
-                    ],
-                    before: [$after],
-                    after: [PathFact::STICK_OUT],
-                    needs: ['hands'],
-                    acts: [Act::WriteSystem],
-                    because: [
-                        new Reason(
-                            'With the stick still in, the machine would start the installer again.',
-                            'I5',
-                            $system->dated(),
-                        ),
-                    ],
-                    boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::NextPart)],
-                );
+                $steps[] = self::stickOut($after, $system);
                 $out = true;
             }
         }
 
         return $steps;
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function because(int $index, SystemProfile $system, InstallPhase $phase): array
+    {
+        return [
+            new Reason(
+                'Phase '.
+                    ($index + 1).
+                    ' of '.
+                    count($system->install->phases).
+                    ($phase->restart ? ', ends with a restart.' : '.'),
+                'I5',
+                $system->dated(),
+            ),
+        ];
+    }
+
+    private static function waiting(InstallPhase $phase): Waiting
+    {
+        return new Waiting(
+            $phase->usual === [] ? ['the percentage stands still for minutes'] : $phase->usual,
+            $phase->nextTest ??
+                'Look whether the drive light still moves; then wait the same time once more before touching anything.',
+            $phase->restart ? 1 : 0,
+        );
+    }
+
+    private static function stickOut(string $after, SystemProfile $system): Step
+    {
+        return new Step(
+            'install.stick-out',
+            Stage::Install,
+            'Stick out',
+            Presence::Hands,
+            Estimate::minutes(0.2, 0.5, 2),
+            [
+                'At the restart, as soon as the screen goes dark, pull the stick.',
+                '"No bootable device" afterwards: pick the system once in the one-time menu.',
+            ],
+            before: [$after],
+            after: [PathFact::STICK_OUT],
+            needs: ['hands'],
+            acts: [Act::WriteSystem],
+            because: [
+                new Reason(
+                    'With the stick still in, the machine would start the installer again.',
+                    'I5',
+                    $system->dated(),
+                ),
+            ],
+            boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::NextPart)],
+        );
     }
 }

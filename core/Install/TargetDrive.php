@@ -86,8 +86,8 @@ final readonly class TargetDrive
         $others = $read ?? (count($inside) > 1 ? self::without($inside, $old) : []);
         $drive = self::described($machine, 'new', 'New drive');
         if ($drive === null) {
-            $text = 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, '
-                .'or give serial and exact bytes from its label.';
+            $text = 'Which drive is the new one? Paste what `lsblk -J -b` prints once it is fitted, or give serial '
+                .'and exact bytes from its label.';
 
             return self::asked($others, $text, 'the drive that is written to and its layout to the sector');
         }
@@ -201,12 +201,13 @@ final readonly class TargetDrive
     private static function proof(Drive $drive, bool $othersComeOut, bool $hasTwin): string
     {
         return match (true) {
-            ! $drive->hasProof() && ! $othersComeOut => 'It reports no serial that is its own; it is the only drive '
-                .'the machine has, and its size is compared.',
+            ! $drive->hasProof()
+                && ! $othersComeOut => 'It reports no serial that is its own; it is the only drive the machine has, '
+                    .'and its size is compared.',
             ! $drive->hasProof() => 'It reports no serial that is its own: everything else comes out, so that it is '
                 .'the only drive left, and its size is compared.',
-            $hasTwin => 'Another drive has the same size: everything else comes out, and it is confirmed by '
-                .'its serial.',
+            $hasTwin => 'Another drive has the same size: everything else comes out, and it is confirmed by its '
+                .'serial.',
             default => 'It is confirmed by its serial, not by its number in the installer.',
         };
     }

@@ -4,25 +4,17 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
-use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\DriveWords;
 use Cobblestone\Machine\Machine;
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
-use Cobblestone\Runbook\Act;
-use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
-use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
-use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\WorksOn;
@@ -33,9 +25,6 @@ use Cobblestone\Runbook\WorksOn;
  */
 final class TargetSteps
 {
-    /** How much less than the whole drive may be shown as free: tables and alignment (default). */
-    private const FREE_TOLERANCE = 0.01;
-
     public static function find(TargetDrive $target): Step
     {
         $drive = $target->drive;
@@ -70,111 +59,6 @@ final class TargetSteps
             rows: self::rows($target),
             worksOn: WorksOn::Target,
         );
-    }
-
-    /**
-     * @param  list<Gate>  $gates
-     * @param  list<string>  $waitsFor
-     */
-    public static function erase(
-        Machine $machine,
-        SystemProfile $system,
-        TargetDrive $target,
-        array $gates,
-        array $waitsFor,
-        string $owner,
-    ): Step {
-        $drive = $target->drive;
-        $blank = $drive?->isBlank() === true;
-        $bytes = $drive !== null ? $drive->size : Bytes::of((int) $machine->fact('drive_bytes')->value);
-        $free =
-            $drive === null
-                ? 'The free space must then be the whole drive.'
-                : 'The free space must then be the whole '
-                    ."drive: {$drive->size->decimal()}, or {$drive->size->binary()}. Clearly less means another "
-                    .'drive, or a partition left.';
-
-        return new Step(
-            'target.erase',
-            Stage::Target,
-            $blank ? 'Lay out the drive' : 'Erase the drive',
-            Presence::Hands,
-            Estimate::minutes(0.5, 1, 4),
-            [
-                $blank
-                    ? 'It is blank: there is no partition to delete.'
-                    : 'Delete every partition of this drive in the installer.',
-                $free,
-                "Let {$system->name} lay out the drive as in the core beside.",
-            ],
-            before: [PathFact::MEDIUM_STARTED, PathFact::TARGET_NAMED, PathFact::OWNER_AGREED, PathFact::POWER_SAFE, ...$waitsFor],
-            after: [PathFact::TARGET_ERASED],
-            needs: ['hands'],
-            acts: [Act::Erase],
-            gates: $gates,
-            because: [
-                ...array_map(static fn (Decision $decision): Reason => $decision->asReason(), $target->decisions),
-                new Reason('The goal is a clean install: the whole drive is laid out anew.', 'I2', $system->dated()),
-            ],
-            cautions: $blank
-                ? []
-                : [
-                    'Everything on the drive is lost. Deleting is not secure erasure: the data could still be '
-                        .'recovered by others.',
-                ],
-            done: DoneWords::in(
-                SheetPart::Drive,
-                $drive?->detailed === false
-                    ? "{$drive->title()} was laid out anew."
-                    : ($blank
-                        ? "{$bytes->decimal()} that were blank were laid out."
-                        : 'Erased: '.
-                            ($drive?->title() ?? 'the internal drive').
-                            '. Deleting is not secure erasure.'),
-            ),
-            evidence: $drive === null
-                ? []
-                : [
-                    new Evidence(
-                        'free_seen',
-                        'Free space that the installer shows now',
-                        EvidenceKind::Size,
-                        expected: new Expected(
-                            (string) $drive->size->count,
-                            self::FREE_TOLERANCE,
-                            others: self::couldBe($target),
-                        ),
-                        remedy: 'Stop: this is another drive, or a partition is left.',
-                    ),
-                ],
-            confirmation: new Confirmation(
-                $drive?->title() ?? 'the internal drive',
-                $bytes->count,
-                $target->isProven() ? $drive?->serial : null,
-                self::loses($drive),
-                $owner,
-                typed: $target->isProven(),
-            ),
-            boots: [BootEvent::change(['target' => 'erased'])],
-            worksOn: WorksOn::Target,
-        );
-    }
-
-    public static function loses(?Drive $drive): string
-    {
-        return match (true) {
-            $drive === null => 'everything on the internal drive',
-            $drive->isBlank() => 'nothing: the drive is blank',
-            ! $drive->detailed => 'whatever is on it: its contents were not read',
-            $drive->partitions === [] => 'everything on it',
-            default => implode(
-                ', ',
-                array_map(
-                    static fn ($partition): string => $partition->title().' ('.$partition->size->binary().')',
-                    $drive->partitions,
-                ),
-            ),
-        };
     }
 
     /** @return list<Evidence> */
@@ -212,7 +96,7 @@ final class TargetSteps
     }
 
     /** @return array<string, int> drives it could be mistaken for, as far as they stay in */
-    private static function couldBe(TargetDrive $target): array
+    public static function couldBe(TargetDrive $target): array
     {
         $others = [];
         foreach ($target->others as $other) {

@@ -98,7 +98,11 @@ final class DeviceListReader
             preg_match('/\busb:v([0-9A-F]{4})p([0-9A-F]{4})/i', $cell, $m) === 1,
             preg_match('/\busb:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("usb:{$m[1]}:{$m[2]}"),
             preg_match('/HDAUDIO\\\\FUNC_01&VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match('/\bhdaudio:v?([0-9a-f]{4})([0-9a-f]{4})/i', $cell, $m) === 1 => strtolower("hdaudio:{$m[1]}{$m[2]}"),
+            preg_match(
+                '/\bhdaudio:v?([0-9a-f]{4})([0-9a-f]{4})/i',
+                $cell,
+                $m,
+            ) === 1 => strtolower("hdaudio:{$m[1]}{$m[2]}"),
             preg_match('/ACPI\\\\(?:VEN_)?([A-Z]{3,4})(?:&DEV_)?([0-9A-F]{4})/i', $cell, $m) === 1,
             preg_match('/\bacpi:([A-Z]{3,4})([0-9A-F]{4})/i', $cell, $m) === 1 => strtolower("acpi:{$m[1]}{$m[2]}"),
             default => null,

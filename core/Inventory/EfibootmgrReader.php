@@ -10,14 +10,7 @@ final class EfibootmgrReader
     public static function read(string $text): Reading
     {
         if (preg_match('/EFI variables are not supported/i', $text) === 1) {
-            return new Reading(
-                'efibootmgr',
-                'pasted',
-                facts: ['boot.started_by' => 'legacy'],
-                notes: [
-                    'efibootmgr: the system it ran on was not started by UEFI. The machine may still be able to.',
-                ],
-            );
+            return self::legacyStart();
         }
         $facts = ['boot.started_by' => 'uefi', 'firmware.kind' => 'uefi'];
         $names = [];
@@ -48,6 +41,30 @@ final class EfibootmgrReader
                     '" was not understood; left out.';
             }
         }
+
+        return self::inOrder($names, $order, $facts, $notes);
+    }
+
+    private static function legacyStart(): Reading
+    {
+        return new Reading(
+            'efibootmgr',
+            'pasted',
+            facts: ['boot.started_by' => 'legacy'],
+            notes: [
+                'efibootmgr: the system it ran on was not started by UEFI. The machine may still be able to.',
+            ],
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $names
+     * @param  list<string>  $order
+     * @param  array<string, string>  $facts
+     * @param  list<string>  $notes
+     */
+    private static function inOrder(array $names, array $order, array $facts, array $notes): Reading
+    {
         if ($names !== []) {
             $sorted = [
                 ...array_intersect_key(array_replace(array_flip($order), $names), array_flip($order), $names),

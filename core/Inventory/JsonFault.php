@@ -22,7 +22,8 @@ final class JsonFault
     private static function firstFault(string $text): int
     {
         $token =
-            '/\G(?:\s+|[{}\[\],:]|"(?:[^"\\\\\x00-\x1f]|\\\\.)*+"|-?[0-9]+(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?|true|false|null)/';
+            '/\G(?:\s+|[{}\[\],:]|"(?:[^"\\\\\x00-\x1f]|\\\\.)*+"'
+            .'|-?[0-9]+(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?|true|false|null)/';
         $offset = 0;
         $open = [];
         $length = strlen($text);

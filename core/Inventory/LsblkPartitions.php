@@ -35,10 +35,8 @@ final class LsblkPartitions
             $name = LsblkReader::text($child, 'name') ?? 'a partition';
             $size = LsblkReader::bytes($child, 'size', $name, $notes);
             if ($size === null || $size->isMoreThan($drive)) {
-                $notes[] =
-                    $size === null
-                        ? "{$name}: left out, its size cannot be used."
-                        : "{$name}: left out, it says it is larger than its drive {$driveName}.";
+                $why = $size === null ? 'its size cannot be used' : "it says it is larger than its drive {$driveName}";
+                $notes[] = "{$name}: left out, {$why}.";
 
                 continue;
             }

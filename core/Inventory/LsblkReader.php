@@ -73,10 +73,7 @@ final class LsblkReader
         }
         $size = self::bytes($entry, 'size', $name, $this->notes);
         if ($size === null || $size->count === 0) {
-            $this->notes[] =
-                $size === null
-                    ? "{$name}: left out, its size cannot be used."
-                    : "{$name}: 0 bytes, a reader with no medium in it; left out.";
+            $this->notes[] = self::withoutSize($size, $name);
 
             return null;
         }
@@ -103,6 +100,13 @@ final class LsblkReader
             wwn: self::text($entry, 'wwn'),
             sectorRead: self::number($entry, 'log-sec') !== null,
         );
+    }
+
+    private static function withoutSize(?Bytes $size, string $name): string
+    {
+        return $size === null
+            ? "{$name}: left out, its size cannot be used."
+            : "{$name}: 0 bytes, a reader with no medium in it; left out.";
     }
 
     /**

@@ -15,17 +15,10 @@ final class MokutilReader
             $line = trim($line);
             match (true) {
                 $line === '' => null,
-                preg_match('/^SecureBoot enabled$/i', $line) === 1 => ($facts = [
-                    ...$facts,
-                    'firmware.secure_boot' => 'on',
-                    'firmware.secure_boot_in_force' => 'on',
-                    'firmware.kind' => 'uefi',
-                ]),
+                preg_match('/^SecureBoot enabled$/i', $line) === 1 => ($facts = [...$facts, ...self::secureBoot('on')]),
                 preg_match('/^SecureBoot disabled$/i', $line) === 1 => ($facts = [
                     ...$facts,
-                    'firmware.secure_boot' => 'off',
-                    'firmware.secure_boot_in_force' => 'off',
-                    'firmware.kind' => 'uefi',
+                    ...self::secureBoot('off'),
                 ]),
                 preg_match('/Platform is in Setup Mode/i', $line) === 1 => ($facts['firmware.key_mode'] = 'setup'),
                 preg_match('/validation is disabled in shim/i', $line) === 1 => ($notes[] =
@@ -53,5 +46,15 @@ final class MokutilReader
         }
 
         return new Reading('mokutil', 'pasted', facts: $facts, notes: $notes);
+    }
+
+    /** @return array<string, string> */
+    private static function secureBoot(string $state): array
+    {
+        return [
+            'firmware.secure_boot' => $state,
+            'firmware.secure_boot_in_force' => $state,
+            'firmware.kind' => 'uefi',
+        ];
     }
 }

@@ -9,8 +9,8 @@ final class Plain
 {
     /** What makers leave where nobody filled a field in; such a serial names no machine. */
     private const UNFILLED = '/^(to be filled by o\.?e\.?m\.?|default string|not specified|not available|not '
-        .'present|none|unknown|no dimm|empty|system (serial number|product name|manufacturer|version)|chassis '
-        .'serial number|type[0-9].*|n\/a|\[?empty\]?|[0x .-]*)$/i';
+        .'present|none|unknown|no dimm|empty|system (serial number|product name|manufacturer|version)|chassis serial '
+            .'number|type[0-9].*|n\/a|\[?empty\]?|[0x .-]*)$/i';
 
     /** A trimmed single line of at most 120 characters; null where it says nothing. */
     public static function word(mixed $value): ?string

@@ -35,14 +35,7 @@ final class SmartctlReader
         $serial = Plain::word($data['serial_number'] ?? null);
         $model = Plain::word($data['model_name'] ?? ($data['scsi_model_name'] ?? null));
         if ($serial === null && $model === null) {
-            return new Reading(
-                'smartctl',
-                'pasted',
-                notes: [
-                    ...$notes,
-                    'smartctl: no drive is named in this output; run it as root with -a and the path of the drive.',
-                ],
-            );
+            return self::unreadable($notes);
         }
         $figures = self::nvme($data) ?? self::ata($data);
         if ($figures === []) {
@@ -66,6 +59,21 @@ final class SmartctlReader
         );
 
         return new Reading('smartctl', 'pasted', $health->at, health: [$health], notes: $notes);
+    }
+
+    /**
+     * @param  list<string>  $notes
+     */
+    private static function unreadable(array $notes): Reading
+    {
+        return new Reading(
+            'smartctl',
+            'pasted',
+            notes: [
+                ...$notes,
+                'smartctl: no drive is named in this output; run it as root with -a and the path of the drive.',
+            ],
+        );
     }
 
     /**

@@ -22,6 +22,10 @@ final class SystemNoteReader
         'arm64' => 'arm-64',
     ];
 
+    private const TIME = '/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?Z$/';
+
+    private const STARTED_BY_UEFI = ['firmware.kind' => 'uefi', 'boot.started_by' => 'uefi'];
+
     public static function read(string $text): Reading
     {
         $facts = [];
@@ -35,10 +39,7 @@ final class SystemNoteReader
             [$key, $value] = array_pad(array_map(trim(...), explode(':', $line, 2)), 2, '');
             switch ($key) {
                 case 'time':
-                    $at =
-                        preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?Z$/', $value) === 1
-                            ? substr($value, 0, 16).'Z'
-                            : null;
+                    $at = preg_match(self::TIME, $value) === 1 ? substr($value, 0, 16).'Z' : null;
                     break;
                 case 'architecture':
                     isset(self::ARCHITECTURES[$value])
@@ -46,10 +47,7 @@ final class SystemNoteReader
                         : ($notes[] = "The collector ran on \"{$value}\", an architecture that is not known here.");
                     break;
                 case 'efi folder':
-                    $facts +=
-                        $value === 'present'
-                            ? ['firmware.kind' => 'uefi', 'boot.started_by' => 'uefi']
-                            : ['boot.started_by' => 'legacy'];
+                    $facts += $value === 'present' ? self::STARTED_BY_UEFI : ['boot.started_by' => 'legacy'];
                     break;
                 case 'battery':
                     $facts += self::battery($value);
@@ -61,12 +59,8 @@ final class SystemNoteReader
                     $notes[] = "The collector was not allowed to run {$value}; start it as root for more.";
                     break;
                 default:
-                    $notes[] =
-                        'system.txt, line '.
-                        ($index + 1).
-                        ': "'.
-                        mb_substr($line, 0, 40).
-                        '" was not understood; left out.';
+                    $said = mb_substr($line, 0, 40);
+                    $notes[] = 'system.txt, line '.($index + 1).": \"{$said}\" was not understood; left out.";
             }
         }
 

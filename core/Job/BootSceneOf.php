@@ -7,6 +7,7 @@ namespace Cobblestone\Job;
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Boot\BootScene;
+use Cobblestone\Boot\Keys\TrustedSigners;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Seal;
 use Cobblestone\Boot\Model\BootDevice;
@@ -43,58 +44,95 @@ final readonly class BootSceneOf
         $installs = ! $context->kind()->keepsSystem();
         $blank = $context->kind()->isNewBuild();
         $old = $blank ? Medium::blank() : $media->present($installs);
-        $devices[] = new BootDevice(
-            BootScene::TARGET,
-            $context->kind()->fitsDrive() ? 'The new drive' : 'The drive',
-            BootDevice::DRIVE,
-            $old,
-        );
+        $devices[] = self::target($context, $old);
         if (
             ! $blank &&
             $facts['firmware.kind'] !== 'sealed' &&
             $old->volumes !== [] &&
             $old->volumes[0]->guid !== null
         ) {
-            $entries[] = new BootEntry(
-                'present',
-                'The system on the drive',
-                BootScene::TARGET,
-                $old->volumes[0]->guid,
-                SceneMedia::PRESENT_PATH,
-            );
+            $entries[] = self::presentEntry($old);
             $order[] = 'present';
         }
         $order[] = BootScene::TARGET;
         foreach ($installs && ! $blank ? $media->others() : [] as $index => $other) {
-            $devices[] = new BootDevice(
-                'drive-'.($index + 2),
-                $other['title'],
-                BootDevice::DRIVE,
-                $other['medium'],
-            );
-            $order[] = 'drive-'.($index + 2);
+            $id = 'drive-'.($index + 2);
+            $devices[] = new BootDevice($id, $other['title'], BootDevice::DRIVE, $other['medium']);
+            $order[] = $id;
         }
         if ($context->kind()->startsRecovery()) {
-            $devices[] = new BootDevice(
-                'recovery',
-                'The recovery on the drive',
-                BootDevice::DRIVE,
-                $media->recovery(),
-            );
+            $devices[] = self::recovery($media);
         }
         $stick = $context->image === null || $facts['firmware.kind'] === 'sealed' ? null : $media->stick();
         if ($stick !== null) {
-            $devices[] = new BootDevice(
-                'stick',
-                $draft->stick === null ? 'The stick' : "Stick {$draft->stick}",
-                BootDevice::STICK,
-                Medium::blank(),
-                attached: false,
-            );
+            $devices[] = self::stick($draft);
             $order[] = 'stick';
         }
         $signers = $context->trustedSigners();
-        $state = new BootState(
+        $state = self::state($facts, $assumed, $signers, $devices, $entries, $order);
+        $state = self::sealed($state, $draft);
+
+        return self::scene($state, $stick, $media, $installs, $context);
+    }
+
+    private static function target(JobContext $context, Medium $old): BootDevice
+    {
+        return new BootDevice(
+            BootScene::TARGET,
+            $context->kind()->fitsDrive() ? 'The new drive' : 'The drive',
+            BootDevice::DRIVE,
+            $old,
+        );
+    }
+
+    private static function presentEntry(Medium $old): BootEntry
+    {
+        return new BootEntry(
+            'present',
+            'The system on the drive',
+            BootScene::TARGET,
+            $old->volumes[0]->guid,
+            SceneMedia::PRESENT_PATH,
+        );
+    }
+
+    private static function recovery(SceneMedia $media): BootDevice
+    {
+        return new BootDevice(
+            'recovery',
+            'The recovery on the drive',
+            BootDevice::DRIVE,
+            $media->recovery(),
+        );
+    }
+
+    private static function stick(PathDraft $draft): BootDevice
+    {
+        return new BootDevice(
+            'stick',
+            $draft->stick === null ? 'The stick' : "Stick {$draft->stick}",
+            BootDevice::STICK,
+            Medium::blank(),
+            attached: false,
+        );
+    }
+
+    /**
+     * @param  array<string, bool|float|int|string|null>  $facts
+     * @param  list<string>  $assumed
+     * @param  list<BootDevice>  $devices
+     * @param  list<BootEntry>  $entries
+     * @param  list<string>  $order
+     */
+    private static function state(
+        array $facts,
+        array $assumed,
+        TrustedSigners $signers,
+        array $devices,
+        array $entries,
+        array $order,
+    ): BootState {
+        return new BootState(
             $facts,
             $assumed,
             $signers->always,
@@ -103,8 +141,15 @@ final readonly class BootSceneOf
             $order,
             switches: $signers->switches,
         );
-        $state = self::sealed($state, $draft);
+    }
 
+    private static function scene(
+        BootState $state,
+        ?Medium $stick,
+        SceneMedia $media,
+        bool $installs,
+        JobContext $context,
+    ): BootScene {
         return new BootScene(
             $state,
             $stick,

@@ -30,6 +30,43 @@ final class ClosingSteps
      */
     public static function for(array $entries, string $owner, array $brings): array
     {
+        $steps = self::signing($entries, $owner);
+        $copied = in_array(PathFact::BACKUP_COPIED, $brings, true);
+        $gates = self::gates($entries);
+        $steps[] = new Step(
+            'hand-over.give-back',
+            Stage::HandOver,
+            'Hand over',
+            Presence::Hands,
+            Estimate::minutes(2, 4, 10),
+            [
+                'Print the handover sheet.',
+                ...in_array(PathFact::FIRST_BOOT_DONE, $brings, true)
+                    ? ['The owner sets their own password now, while you look away.']
+                    : [],
+                'Tick out the accessories; start it once and show that it works.',
+                ...$copied ? ['Agree on which day the copy of their files is deleted.'] : [],
+            ],
+            before: [PathFact::PROVEN, PathFact::TAKEN_IN, PathFact::STICK_OUT],
+            after: [PathFact::HANDED_OVER],
+            needs: ['hands'],
+            done: DoneWords::of('You got it back', 'received_by'),
+            acts: [Act::HandOver],
+            gates: $gates,
+            because: self::because($entries),
+            evidence: self::evidence($copied),
+            boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],
+        );
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<PutBack>  $entries
+     * @return list<Step>
+     */
+    private static function signing(array $entries, string $owner): array
+    {
         $stays = array_values(array_filter($entries, static fn (PutBack $entry): bool => $entry->stays));
         $steps = [];
         if ($stays !== []) {
@@ -53,8 +90,17 @@ final class ClosingSteps
                 evidence: [new Evidence('signed_by', 'Signed by', 'text')],
             );
         }
-        $copied = in_array(PathFact::BACKUP_COPIED, $brings, true);
-        $gates = array_map(
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<PutBack>  $entries
+     * @return list<Gate>
+     */
+    private static function gates(array $entries): array
+    {
+        return array_map(
             static fn (PutBack $entry): Gate => new Gate(
                 "put-back-{$entry->id}",
                 PathFact::putBack($entry->id),
@@ -63,49 +109,40 @@ final class ClosingSteps
             ),
             $entries,
         );
-        $steps[] = new Step(
-            'hand-over.give-back',
-            Stage::HandOver,
-            'Hand over',
-            Presence::Hands,
-            Estimate::minutes(2, 4, 10),
-            [
-                'Print the handover sheet.',
-                ...in_array(PathFact::FIRST_BOOT_DONE, $brings, true)
-                    ? ['The owner sets their own password now, while you look away.']
-                    : [],
-                'Tick out the accessories; start it once and show that it works.',
-                ...$copied ? ['Agree on which day the copy of their files is deleted.'] : [],
-            ],
-            before: [PathFact::PROVEN, PathFact::TAKEN_IN, PathFact::STICK_OUT],
-            after: [PathFact::HANDED_OVER],
-            needs: ['hands'],
-            done: DoneWords::of('You got it back', 'received_by'),
-            acts: [Act::HandOver],
-            gates: $gates,
-            because: [
-                new Reason(
-                    $entries === []
-                        ? 'Nothing was weakened for this job, so nothing is left to put back.'
-                        : 'What was weakened for the job is put back or signed before the machine leaves.',
-                    'J4, I11',
-                ),
-            ],
-            evidence: [
-                new Evidence(
-                    'accessories_back',
-                    'What came with it goes back',
-                    EvidenceKind::Ticks,
-                    expected: Expected::asIn('intake.take-in', 'accessories'),
-                    overruledBy: ['technician', 'lead'],
-                    remedy: 'Look for it in the slot and on the shelf of this job.',
-                ),
-                new Evidence('received_by', 'Received by', 'text'),
-                ...$copied ? [new Evidence('delete_by', 'The copy is deleted on', EvidenceKind::Date)] : [],
-            ],
-            boots: [BootEvent::change(['stick' => 'out']), BootEvent::start(Wants::System)],
-        );
+    }
 
-        return $steps;
+    /**
+     * @param  list<PutBack>  $entries
+     * @return list<Reason>
+     */
+    private static function because(array $entries): array
+    {
+        return [
+            new Reason(
+                $entries === []
+                    ? 'Nothing was weakened for this job, so nothing is left to put back.'
+                    : 'What was weakened for the job is put back or signed before the machine leaves.',
+                'J4, I11',
+            ),
+        ];
+    }
+
+    /**
+     * @return list<Evidence>
+     */
+    private static function evidence(bool $copied): array
+    {
+        return [
+            new Evidence(
+                'accessories_back',
+                'What came with it goes back',
+                EvidenceKind::Ticks,
+                expected: Expected::asIn('intake.take-in', 'accessories'),
+                overruledBy: ['technician', 'lead'],
+                remedy: 'Look for it in the slot and on the shelf of this job.',
+            ),
+            new Evidence('received_by', 'Received by', 'text'),
+            ...$copied ? [new Evidence('delete_by', 'The copy is deleted on', EvidenceKind::Date)] : [],
+        ];
     }
 }

@@ -21,14 +21,7 @@ final class IntakeSteps
     public static function first(Machine $machine, Step $ownersWord): array
     {
         $ports = array_count_values(array_map(static fn ($port): string => $port->connector, $machine->ports));
-        $count = implode(
-            ', ',
-            array_map(
-                static fn (string $connector, int $n): string => "{$n} × {$connector}",
-                array_keys($ports),
-                $ports,
-            ),
-        );
+        $count = self::portWords($ports);
 
         $portable = $machine->kind->isPortable();
         // A tower has no cell to swell and no charger to forget.
@@ -60,34 +53,54 @@ final class IntakeSteps
                     ),
                 ],
             ),
-            new Step(
-                'identify.look',
-                Stage::Identify,
-                'Look at the label',
-                Presence::Hands,
-                Estimate::minutes(0.5, 1, 3),
-                [
-                    $machine->isCatalogued()
-                        ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another "
-                            .'suffix is another machine.'
-                        : 'Note maker, model, suffix and revision from the label.',
-                    $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}.",
-                ],
-                before: [PathFact::TAKEN_IN],
-                after: [PathFact::MACHINE_IDENTIFIED],
-                needs: ['hands'],
-                because: [
-                    new Reason(
-                        $machine->isCatalogued()
-                            ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone '
-                                .'has looked.'
-                            : 'Nothing is known of this model yet; what is found here can be kept for the next one.',
-                        'J7',
-                    ),
-                ],
-            ),
+            self::lookAtLabel($machine, $count),
             $ownersWord,
         ];
+    }
+
+    /**
+     * @param  array<string, int>  $ports
+     */
+    private static function portWords(array $ports): string
+    {
+        return implode(
+            ', ',
+            array_map(
+                static fn (string $connector, int $n): string => "{$n} × {$connector}",
+                array_keys($ports),
+                $ports,
+            ),
+        );
+    }
+
+    private static function lookAtLabel(Machine $machine, string $count): Step
+    {
+        return new Step(
+            'identify.look',
+            Stage::Identify,
+            'Look at the label',
+            Presence::Hands,
+            Estimate::minutes(0.5, 1, 3),
+            [
+                $machine->isCatalogued()
+                    ? "Compare model and suffix on the label with \"{$machine->title}\". A sibling with another "
+                        .'suffix is another machine.'
+                    : 'Note maker, model, suffix and revision from the label.',
+                $count === '' ? 'Count the sockets a stick could go into.' : "Count the sockets: {$count}.",
+            ],
+            before: [PathFact::TAKEN_IN],
+            after: [PathFact::MACHINE_IDENTIFIED],
+            needs: ['hands'],
+            because: [
+                new Reason(
+                    $machine->isCatalogued()
+                        ? 'Ways in, settings and sockets come from the catalogue and are assumed until someone has '
+                            .'looked.'
+                        : 'Nothing is known of this model yet; what is found here can be kept for the next one.',
+                    'J7',
+                ),
+            ],
+        );
     }
 
     /** @param  list<GatherItem>  $items */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Boot\BootScene;
 use Cobblestone\Boot\KindTable;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
@@ -25,6 +26,7 @@ use Cobblestone\Machine\Contradiction;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
@@ -54,14 +56,7 @@ final class JobPlanner
         $steps =
             ! $context->kind()->hasMachine()
                 ? $part->steps
-                : [
-                    ...$part->steps,
-                    ...ClosingSteps::for(
-                        self::opened($part->steps),
-                        $brief->owner,
-                        array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)),
-                    ),
-                ];
+                : self::bench($part, $brief);
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
         $ordered = array_map(
@@ -72,18 +67,7 @@ final class JobPlanner
         $rehearsed = Rehearsal::run($scene, $ordered);
 
         return new Plan(
-            job: new PlannedJob(
-                $brief->title,
-                $context->goal,
-                $brief->owner,
-                $machine->title,
-                $machine->model?->id,
-                $machine->kind->value,
-                $context->system?->name,
-                $brief->edition,
-                $context->image?->name,
-                $draft->stick,
-            ),
+            job: self::plannedJob($brief, $context, $machine, $draft),
             blockers: $blockers,
             questions: self::heaviest($questions),
             decisions: $part->decisions,
@@ -95,26 +79,77 @@ final class JobPlanner
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: $context->policy->toArray(),
             later: array_slice($questions, self::FIRST_QUESTIONS),
-            assessment: [
-                ...$draft->assessment,
-                'contradictions' => array_map(
-                    static fn (Contradiction $one): array => $one->toArray(),
-                    $machine->facts->contradictions,
-                ),
-                'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS),
-                ...! $context->kind()->hasMachine() && $scene->stick !== null
-                    ? [
-                        'kinds' => KindTable::of(
-                            $scene->stick,
-                            $context->image()->architecture ?? 'x86-64',
-                            $context->trustedSigners(),
-                        ),
-                    ]
-                    : [],
-                'boot' => $scene->toArray(),
-                'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed),
-            ],
+            assessment: self::assessment($draft, $machine, $questions, $context, $scene, $rehearsed),
         );
+    }
+
+    /**
+     * @return list<Step>
+     */
+    private static function bench(Contribution $part, Brief $brief): array
+    {
+        return [
+            ...$part->steps,
+            ...ClosingSteps::for(
+                self::opened($part->steps),
+                $brief->owner,
+                array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)),
+            ),
+        ];
+    }
+
+    private static function plannedJob(
+        Brief $brief,
+        JobContext $context,
+        Machine $machine,
+        PathDraft $draft,
+    ): PlannedJob {
+        return new PlannedJob(
+            $brief->title,
+            $context->goal,
+            $brief->owner,
+            $machine->title,
+            $machine->model?->id,
+            $machine->kind->value,
+            $context->system?->name,
+            $brief->edition,
+            $context->image?->name,
+            $draft->stick,
+        );
+    }
+
+    /**
+     * @param  list<Question>  $questions
+     * @param  list<PowerOn>  $rehearsed
+     * @return array<string, mixed>
+     */
+    private static function assessment(
+        PathDraft $draft,
+        Machine $machine,
+        array $questions,
+        JobContext $context,
+        BootScene $scene,
+        array $rehearsed,
+    ): array {
+        return [
+            ...$draft->assessment,
+            'contradictions' => array_map(
+                static fn (Contradiction $one): array => $one->toArray(),
+                $machine->facts->contradictions,
+            ),
+            'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS),
+            ...! $context->kind()->hasMachine() && $scene->stick !== null
+                ? [
+                    'kinds' => KindTable::of(
+                        $scene->stick,
+                        $context->image()->architecture ?? 'x86-64',
+                        $context->trustedSigners(),
+                    ),
+                ]
+                : [],
+            'boot' => $scene->toArray(),
+            'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed),
+        ];
     }
 
     private static function draft(JobContext $context): PathDraft

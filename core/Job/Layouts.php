@@ -58,20 +58,29 @@ final class Layouts
         return [
             [
                 'stick' => $stick,
-                'target' => [
-                    'bytes' => $bytes->count,
-                    'sector_bytes' => $sector,
-                    'assumed' => $target === null,
-                    'proven' => $target?->hasProof() === true,
-                    'read' => $target?->detailed === true,
-                    'sector_assumed' => $target?->sectorRead !== true,
-                    'model' => $target?->model,
-                    'now' => $target === null || ! $target->detailed ? null : self::now($target),
-                    'after' => $after,
-                ],
+                'target' => self::drawn($bytes, $sector, $target, $after),
             ],
             [$decision],
             [],
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $after
+     * @return array<string, mixed>
+     */
+    private static function drawn(Bytes $bytes, int $sector, ?Drive $target, array $after): array
+    {
+        return [
+            'bytes' => $bytes->count,
+            'sector_bytes' => $sector,
+            'assumed' => $target === null,
+            'proven' => $target?->hasProof() === true,
+            'read' => $target?->detailed === true,
+            'sector_assumed' => $target?->sectorRead !== true,
+            'model' => $target?->model,
+            'now' => $target === null || ! $target->detailed ? null : self::now($target),
+            'after' => $after,
         ];
     }
 

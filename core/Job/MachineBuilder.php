@@ -36,13 +36,7 @@ final class MachineBuilder
     public static function build(Brief $brief, Catalogue $catalogue): array
     {
         $model = $brief->machine->model === null ? null : $catalogue->machine($brief->machine->model);
-        $kind =
-            $model->kind ??
-            (Kind::tryFrom($brief->machine->kind ?? '') ??
-                throw BriefFault::at(
-                    'machine.kind',
-                    'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.',
-                ));
+        $kind = self::kindOf($model, $brief);
         $readings = $brief->machine->newest();
         $drives = self::drives($brief, $readings);
         $facts = MachineFacts::of($brief, $model, $kind, $readings);
@@ -69,7 +63,31 @@ final class MachineBuilder
             ),
             makerWays: $model === null ? new WaysIn() : $catalogue->maker($model->maker)->waysIn ?? new WaysIn(),
         );
-        $notes = array_merge(
+        $notes = self::notes($brief, $catalogue, $drives, $readings);
+
+        return [$machine, $notes];
+    }
+
+    private static function kindOf(?MachineModel $model, Brief $brief): Kind
+    {
+        $kind =
+            $model->kind ??
+            (Kind::tryFrom($brief->machine->kind ?? '') ??
+                throw BriefFault::at(
+                    'machine.kind',
+                    'choose one of '.implode(', ', array_column(Kind::cases(), 'value')).'.',
+                ));
+
+        return $kind;
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return list<string>
+     */
+    private static function notes(Brief $brief, Catalogue $catalogue, InventoryReading $drives, array $readings): array
+    {
+        return array_merge(
             KnownFacts::notUnderstood($brief->machine, $catalogue),
             $drives->notes,
             ...array_map(
@@ -77,8 +95,6 @@ final class MachineBuilder
                 $readings,
             ),
         );
-
-        return [$machine, $notes];
     }
 
     /** @param  list<Reading>  $readings */

@@ -59,6 +59,13 @@ final class MachineFacts
                 ),
             );
         }
+        $sheet = self::settled($brief, $sheet);
+
+        return $sheet;
+    }
+
+    private static function settled(Brief $brief, FactSheet $sheet): FactSheet
+    {
         foreach ($brief->machine->settled as $name => $value) {
             $sheet = $sheet->with(
                 Fact::of(

@@ -119,7 +119,8 @@ final class MachineFaults
                 version_compare($release->from, $versions[0], '>') &&
                 ReleasePath::shortest($releases, $versions[0], $release->version) === null
             ) {
-                $faults[] = "{$at}: no release leads to {$release->from} or newer, so nothing leads to {$release->version}.";
+                $faults[] = "{$at}: no release leads to {$release->from} or newer, so nothing leads to "
+                    ."{$release->version}.";
             }
         }
         foreach (self::twice($versions) as $version) {

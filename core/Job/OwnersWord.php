@@ -33,12 +33,7 @@ final class OwnersWord
         $nothing = $backup?->keep === 'nothing';
         $copies = $backup !== null && $backup->copies();
         $notCopied = $copies ? $backup->notCoveredAtAll() : [];
-        $asks = match (true) {
-            $fate === DriveFate::Empty => [],
-            $nothing => ['Have them say in writing that nothing has to be kept.'],
-            $copies => ['Go through the folders that are copied.'],
-            default => [],
-        };
+        $asks = self::rows($fate, $nothing, $copies);
 
         return new Step(
             'protect.owner-word',
@@ -57,33 +52,67 @@ final class OwnersWord
                 ? [PathFact::OWNER_AGREED, PathFact::BACKUP_SETTLED]
                 : [PathFact::OWNER_AGREED],
             needs: ['hands'],
-            done: DoneWords::of(
-                match (true) {
-                    $fate === DriveFate::Erased && $nothing => 'You agreed that nothing had to be kept',
-                    $fate === DriveFate::Erased => 'You agreed to what would be lost',
-                    default => 'You were told what would be done',
-                },
-                'agreed_by',
-                'promised',
-            ),
-            because: [
-                new Reason(
-                    $fate === DriveFate::Erased
-                        ? 'A drive is erased only after its owner has agreed, and the record says who, when and how.'
-                        : 'What was promised is on record: who agreed, when and how.',
-                    'J9',
-                ),
-            ],
-            evidence: [
-                new Evidence('agreed_by', 'Who agreed', 'text'),
-                new Evidence('promised', 'What was promised', 'text', hint: 'in their words'),
-                new Evidence('agreed_how', 'How', 'choice', [
-                    'in-writing' => 'in writing',
-                    'in-person' => 'in person',
-                    'by-phone' => 'by phone',
-                ]),
-            ],
+            done: self::doneWords($fate, $nothing),
+            because: self::because($fate),
+            evidence: self::evidence(),
         );
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function rows(DriveFate $fate, bool $nothing, bool $copies): array
+    {
+        return match (true) {
+            $fate === DriveFate::Empty => [],
+            $nothing => ['Have them say in writing that nothing has to be kept.'],
+            $copies => ['Go through the folders that are copied.'],
+            default => [],
+        };
+    }
+
+    private static function doneWords(DriveFate $fate, bool $nothing): DoneWords
+    {
+        return DoneWords::of(
+            match (true) {
+                $fate === DriveFate::Erased && $nothing => 'You agreed that nothing had to be kept',
+                $fate === DriveFate::Erased => 'You agreed to what would be lost',
+                default => 'You were told what would be done',
+            },
+            'agreed_by',
+            'promised',
+        );
+    }
+
+    /**
+     * @return list<Reason>
+     */
+    private static function because(DriveFate $fate): array
+    {
+        return [
+            new Reason(
+                $fate === DriveFate::Erased
+                    ? 'A drive is erased only after its owner has agreed, and the record says who, when and how.'
+                    : 'What was promised is on record: who agreed, when and how.',
+                'J9',
+            ),
+        ];
+    }
+
+    /**
+     * @return list<Evidence>
+     */
+    private static function evidence(): array
+    {
+        return [
+            new Evidence('agreed_by', 'Who agreed', 'text'),
+            new Evidence('promised', 'What was promised', 'text', hint: 'in their words'),
+            new Evidence('agreed_how', 'How', 'choice', [
+                'in-writing' => 'in writing',
+                'in-person' => 'in person',
+                'by-phone' => 'by phone',
+            ]),
+        ];
     }
 
     private static function told(DriveFate $fate, ?Drive $drive, string $owner, bool $copies): string

@@ -35,7 +35,8 @@ final readonly class Contradiction
             default => 'The newer one is used until somebody says which is right.',
         };
 
-        return "{$this->kept->name}: {$this->kept->origin} says {$this->kept->spoken()}, {$this->setAside->origin} said {$this->setAside->spoken()}. {$why}";
+        return "{$this->kept->name}: {$this->kept->origin} says {$this->kept->spoken()}, {$this->setAside->origin} "
+            ."said {$this->setAside->spoken()}. {$why}";
     }
 
     /** @return array<string, mixed> */

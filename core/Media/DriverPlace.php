@@ -37,28 +37,21 @@ final readonly class DriverPlace
     }
 
     /**
-     * @param  list<Stick>  $sticks
      * @param  Stick|null  $first  the installer's stick
      * @param  string  $why  why they cannot go onto the first
-     * @param  list<string>  $connectors
      */
     public static function secondStick(
-        array $sticks,
+        SticksAtHand $hand,
         ?Stick $first,
         Bytes $drivers,
         int $packages,
         string $why,
-        string $school,
-        array $connectors,
     ): self {
-        $others = array_values(array_filter($sticks, static fn (Stick $stick): bool => $stick->id !== $first?->id));
         $choice = StickChoice::decide(
             'media.drivers',
             'Where the drivers travel',
-            $others,
+            $hand->without($first),
             $drivers->plus(Bytes::mebi(64)),
-            $school,
-            $connectors,
         )->decision;
 
         return new self(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Media;
 
 use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\LargestFile;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Storage\Fat32Geometry;
@@ -55,6 +56,15 @@ final readonly class FileSystemChoice
                 null,
             );
         }
+
+        return self::tooLarge($largest, $size, $exfat, $fact, $part);
+    }
+
+    /**
+     * @param  array<string, list<string>>  $exfat
+     */
+    private static function tooLarge(LargestFile $largest, Bytes $size, array $exfat, string $fact, Bytes $part): self
+    {
         if ($largest->parts === null) {
             $blocker = "{$largest->path} has {$size->exact()}, more than one FAT32 file can hold, and this "
                 .'installer does not join parts. Choose another image of the system, or one that is written raw.';

@@ -31,6 +31,7 @@ final readonly class HostSpace
     {
         return $this->scratch->count === 0
             ? "The bench computer holds the image, {$this->image->decimal()}, and no further copy."
-            : "The bench computer holds the image, {$this->image->decimal()}, and up to {$this->scratch->decimal()} of unpacked files at once.";
+            : "The bench computer holds the image, {$this->image->decimal()}, and up to {$this->scratch->decimal()} "
+                .'of unpacked files at once.';
     }
 }

@@ -36,21 +36,7 @@ final class SchemeChoice
             ],
         };
         $against =
-            $scheme === Scheme::Gpt
-                ? [
-                    'MBR' => [
-                        $uefiOnly
-                            ? 'Only older machines need it, and this one is not one.'
-                            : 'The policy keeps older machines on their own stick.',
-                    ],
-                ]
-                : [
-                    'GPT' => [
-                        $school === 'widest'
-                            ? 'A machine with older firmware would not start from it.'
-                            : 'If this machine starts the old way, it would find nothing to start.',
-                    ],
-                ];
+            self::refused($scheme, $uefiOnly, $school);
 
         return [
             $scheme,
@@ -64,5 +50,27 @@ final class SchemeChoice
                 'M4',
             ),
         ];
+    }
+
+    /**
+     * @return array<string, list<string>>
+     */
+    private static function refused(Scheme $scheme, bool $uefiOnly, string $school): array
+    {
+        return $scheme === Scheme::Gpt
+            ? [
+                'MBR' => [
+                    $uefiOnly
+                        ? 'Only older machines need it, and this one is not one.'
+                        : 'The policy keeps older machines on their own stick.',
+                ],
+            ]
+            : [
+                'GPT' => [
+                    $school === 'widest'
+                        ? 'A machine with older firmware would not start from it.'
+                        : 'If this machine starts the old way, it would find nothing to start.',
+                ],
+            ];
     }
 }

@@ -19,19 +19,10 @@ final readonly class StickChoice
     {
     }
 
-    /**
-     * @param  list<Stick>  $sticks
-     * @param  Bytes  $need  bytes the stick must have, spare included
-     * @param  list<string>  $connectors  what the machine's ports take; empty while unknown
-     */
-    public static function decide(
-        string $id,
-        string $title,
-        array $sticks,
-        Bytes $need,
-        string $school,
-        array $connectors,
-    ): self {
+    /** @param  Bytes  $need  bytes the stick must have, spare included */
+    public static function decide(string $id, string $title, SticksAtHand $hand, Bytes $need): self
+    {
+        [$sticks, $school, $connectors] = [$hand->sticks, $hand->school, $hand->connectors];
         $refused = [];
         $fit = [];
         foreach ($sticks as $stick) {
@@ -44,23 +35,63 @@ final readonly class StickChoice
         }
         $facts = ["need {$need->exact()}", "policy stick = {$school}"];
         if ($fit === []) {
-            return new self(
-                null,
-                new Decision(
-                    $id,
-                    $title,
-                    "any stick of at least {$need->decimal()}",
-                    [
-                        $sticks === []
-                            ? 'The register holds no sticks yet: any one of this size will do.'
-                            : 'No stick in the register can take it.',
-                    ],
-                    $refused,
-                    $facts,
-                    'M7',
-                ),
-            );
+            return self::noneFits($id, $title, $need, $sticks, $refused, $facts);
         }
+        $fit = self::sorted($fit, $connectors);
+        $chosen = $school === 'next-up' ? self::nextSizeUp($fit) : $fit[0];
+        foreach ($fit as $stick) {
+            if ($stick !== $chosen) {
+                $refused[$stick->name] = [self::whyNot($stick, $chosen, $connectors)];
+            }
+        }
+        $history = $chosen->health === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
+        $reasons = [
+            ...$history,
+            "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.",
+            "It writes at {$chosen->writeRate()->label()}, and its contents may go.",
+        ];
+
+        return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
+    }
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @param  array<string, list<string>>  $refused
+     * @param  list<string>  $facts
+     */
+    private static function noneFits(
+        string $id,
+        string $title,
+        Bytes $need,
+        array $sticks,
+        array $refused,
+        array $facts,
+    ): StickChoice {
+        return new self(
+            null,
+            new Decision(
+                $id,
+                $title,
+                "any stick of at least {$need->decimal()}",
+                [
+                    $sticks === []
+                        ? 'The register holds no sticks yet: any one of this size will do.'
+                        : 'No stick in the register can take it.',
+                ],
+                $refused,
+                $facts,
+                'M7',
+            ),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Stick>  $fit
+     * @param  list<string>  $connectors
+     * @return non-empty-list<Stick>
+     */
+    private static function sorted(array $fit, array $connectors): array
+    {
         usort(
             $fit,
             static fn (Stick $a, Stick $b): int => [
@@ -77,20 +108,8 @@ final readonly class StickChoice
                 $b->id,
             ],
         );
-        $chosen = $school === 'next-up' ? self::nextSizeUp($fit) : $fit[0];
-        foreach ($fit as $stick) {
-            if ($stick !== $chosen) {
-                $refused[$stick->name] = [self::whyNot($stick, $chosen, $connectors)];
-            }
-        }
-        $history = $chosen->health === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
-        $reasons = [
-            ...$history,
-            "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.",
-            "It writes at {$chosen->writeRate()->label()}, and its contents may go.",
-        ];
 
-        return new self($chosen, new Decision($id, $title, $chosen->name, $reasons, $refused, $facts, 'M7'));
+        return $fit;
     }
 
     /** Nobody knows how large the image is once expanded: no size is a need that nobody has measured (rule M2). */
@@ -155,8 +174,8 @@ final readonly class StickChoice
     private static function whyNot(Stick $stick, Stick $chosen, array $connectors): string
     {
         return match (true) {
-            self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows '
-                .'where it comes from',
+            self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows where '
+                .'it comes from',
             self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => 'would need an '
                 ."adapter: {$stick->connector} does not go into this machine",
             $stick->size()->count > $chosen->size()->count => "larger than needed: {$stick->size()->decimal()}",

@@ -23,13 +23,7 @@ enum WriteMode: string
     {
         $mode = self::for($image);
         $words =
-            [
-                'optical' => 'an optical image that is not hybrid',
-                'optical-hybrid' => 'a hybrid optical image',
-                'raw' => 'a raw disk image',
-                'raw-compressed' => 'a compressed raw disk image',
-                'device-restore' => 'a restore bundle for a cable',
-            ][$image->kind] ?? 'of a kind nobody has named';
+            self::names()[$image->kind] ?? 'of a kind nobody has named';
         if ($image->kind === 'device-restore') {
             return new Decision(
                 'media.write-mode',
@@ -58,6 +52,25 @@ enum WriteMode: string
             );
         }
 
+        return self::decision($mode, $image, $words);
+    }
+
+    /**
+     * @return array<string, string>  kind of image => words
+     */
+    private static function names(): array
+    {
+        return [
+            'optical' => 'an optical image that is not hybrid',
+            'optical-hybrid' => 'a hybrid optical image',
+            'raw' => 'a raw disk image',
+            'raw-compressed' => 'a compressed raw disk image',
+            'device-restore' => 'a restore bundle for a cable',
+        ];
+    }
+
+    private static function decision(WriteMode $mode, Image $image, string $words): Decision
+    {
         return new Decision(
             'media.write-mode',
             'How the stick is written',

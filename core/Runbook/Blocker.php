@@ -33,7 +33,6 @@ final readonly class Blocker
      *
      * @param  list<string>  $facts
      * @param  list<Act>  $besides  what it makes unsafe besides, such as copying
-     * @param  list<string>  $waivableBy
      */
     public static function stop(
         string $id,
@@ -42,9 +41,8 @@ final readonly class Blocker
         array $facts = [],
         OpensBy $opens = OpensBy::Answer,
         array $besides = [],
-        array $waivableBy = [],
     ): self {
-        return new self($id, $reason, $rule, $facts, [...Act::changing(), ...$besides], $opens, $waivableBy);
+        return new self($id, $reason, $rule, $facts, [...Act::changing(), ...$besides], $opens, []);
     }
 
     /**
@@ -52,7 +50,6 @@ final readonly class Blocker
      *
      * @param  non-empty-list<Act>  $unsafe
      * @param  list<string>  $facts
-     * @param  list<string>  $waivableBy
      */
     public static function narrow(
         string $id,
@@ -61,9 +58,22 @@ final readonly class Blocker
         array $unsafe,
         array $facts = [],
         OpensBy $opens = OpensBy::Answer,
-        array $waivableBy = [],
     ): self {
-        return new self($id, $reason, $rule, $facts, [...$unsafe, Act::HandOver], $opens, $waivableBy);
+        return new self($id, $reason, $rule, $facts, [...$unsafe, Act::HandOver], $opens, []);
+    }
+
+    /** The same, which those may waive in writing. */
+    public function waivableBy(string ...$roles): self
+    {
+        return new self(
+            $this->id,
+            $this->reason,
+            $this->rule,
+            $this->facts,
+            $this->unsafe,
+            $this->opens,
+            array_values($roles),
+        );
     }
 
     public function covers(Step $step): bool

@@ -16,31 +16,6 @@ final class EvidenceJudge
     private const NOT_READ = ['-', '–', 'not read', 'none read'];
 
     /**
-     * Why it cannot be taken at all: missing, no number, no such option. Null where it can be compared.
-     */
-    public static function fault(Evidence $wanted, string $value): ?string
-    {
-        $short = mb_substr($value, 0, 30);
-
-        return match (true) {
-            $value === '' => "Write down: {$wanted->label}.",
-            mb_strlen($value) > self::TEXT_LIMIT => "{$wanted->label}: no more than ".
-                self::TEXT_LIMIT.
-                ' characters.',
-            self::isLeftOpen($wanted, $value) => null,
-            $wanted->kind->isNumber() && self::number($value) === null => "{$wanted->label}: {$wanted->kind->wants()} is wanted, \"{$short}\" is none.",
-            $wanted->kind === EvidenceKind::Percent && self::number($value) > 100 => "{$wanted->label}: percent end "
-                ."at 100, {$short} is more.",
-            $wanted->least !== null && $wanted->kind->isNumber() && self::number($value) < $wanted->least => "{$wanted->label}: at least {$wanted->least} is needed, {$value} is not enough yet.",
-            $wanted->kind === EvidenceKind::Choice && ! isset($wanted->options[$value]) => "{$wanted->label}: choose one of ".implode(', ', $wanted->options).'.',
-            $wanted->kind === EvidenceKind::Tally && Tally::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" has no count.",
-            $wanted->kind === EvidenceKind::Date && ! self::isDay($value) => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" is none.",
-            $wanted->kind === EvidenceKind::Size && SizeSeen::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" is none.",
-            default => null,
-        };
-    }
-
-    /**
      * @param  array<string, array<string, string>>  $earlier  step => evidence => value, this step's own included
      */
     public static function judge(Evidence $wanted, string $value, array $earlier): Finding
@@ -68,18 +43,12 @@ final class EvidenceJudge
         };
     }
 
-    private static function isLeftOpen(Evidence $wanted, string $value): bool
+    public static function isLeftOpen(Evidence $wanted, string $value): bool
     {
         return $wanted->mayBeOpen && in_array(mb_strtolower($value), self::NOT_READ, true);
     }
 
-    private static function isDay(string $value): bool
-    {
-        return preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $value, $m) === 1 &&
-            checkdate((int) $m[2], (int) $m[3], (int) $m[1]);
-    }
-
-    private static function number(string $value): ?int
+    public static function number(string $value): ?int
     {
         $digits = str_replace([' ', '_', "\u{a0}", '%'], '', $value);
 

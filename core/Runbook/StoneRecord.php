@@ -78,17 +78,18 @@ final class StoneRecord
 
     private function apply(LogEntry $entry): void
     {
-        $id = $entry->step;
         $this->last = $entry->at;
         if ($entry->kind === EntryKind::Waived) {
-            $this->waive(
-                $entry->said('gate'),
-                is_string($entry->data['words'] ?? null) ? $entry->data['words'] : null,
-            );
+            $words = $entry->data['words'] ?? null;
+            $this->waive($entry->said('gate'), is_string($words) ? $words : null);
         }
-        if ($id === null) {
-            return;
+        if ($entry->step !== null) {
+            $this->onStone($entry->step, $entry);
         }
+    }
+
+    private function onStone(string $id, LogEntry $entry): void
+    {
         switch ($entry->kind) {
             case EntryKind::Confirmed:
                 $this->confirmed[$id] = true;

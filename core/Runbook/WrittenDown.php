@@ -57,7 +57,7 @@ final class WrittenDown
                 continue;
             }
             $value = is_scalar($value) ? trim((string) $value) : '';
-            $fault = EvidenceJudge::fault($wanted, $value);
+            $fault = EvidenceFault::fault($wanted, $value);
             if ($fault !== null) {
                 throw Refused::evidence($wanted->id, $fault);
             }

@@ -13,7 +13,8 @@ final class LayoutImpossible extends DomainException
     public static function noRoom(string $what, Bytes $wanted, Bytes $free): self
     {
         return new self(
-            "There is no room for {$what}: it needs {$wanted->binary()} ({$wanted->exact()}), {$free->binary()} ({$free->exact()}) are free. Choose a larger device or a smaller part.",
+            "There is no room for {$what}: it needs {$wanted->binary()} ({$wanted->exact()}), {$free->binary()} "
+                ."({$free->exact()}) are free. Choose a larger device or a smaller part.",
         );
     }
 

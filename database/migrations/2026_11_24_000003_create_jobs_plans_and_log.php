@@ -51,8 +51,10 @@ return new class extends Migration
         DB::unprepared(<<<'SQL'
             create or replace function refuse_change() returns trigger language plpgsql as $$
             begin raise exception 'rows of % are never changed or removed', tg_table_name; end $$;
-            create trigger log_only_grows before update or delete on log_entries for each row execute function refuse_change();
-            create trigger plans_are_immutable before update or delete on plans for each row execute function refuse_change();
+            create trigger log_only_grows
+                before update or delete on log_entries for each row execute function refuse_change();
+            create trigger plans_are_immutable
+                before update or delete on plans for each row execute function refuse_change();
             SQL);
     }
 

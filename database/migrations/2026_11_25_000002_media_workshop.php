@@ -76,7 +76,8 @@ return new class extends Migration
         // One build at a time on a stick; its history only grows.
         DB::unprepared(<<<'SQL'
             create unique index one_build_per_stick on stick_builds (slug) where state in ('queued', 'running');
-            create trigger stick_history_only_grows before update or delete on stick_events for each row execute function refuse_change();
+            create trigger stick_history_only_grows
+                before update or delete on stick_events for each row execute function refuse_change();
             SQL);
     }
 

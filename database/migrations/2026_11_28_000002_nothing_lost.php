@@ -30,8 +30,11 @@ return new class extends Migration
             $table->timestampTz('created_at');
         });
         DB::unprepared(<<<'SQL'
-            create table if not exists chain_heads (name text primary key, hash char(64) not null, entries bigint not null);
-            create or replace function chain_entry() returns trigger language plpgsql security definer set search_path = public, pg_temp set timezone to 'UTC' as $$
+            create table if not exists chain_heads (
+                name text primary key, hash char(64) not null, entries bigint not null
+            );
+            create or replace function chain_entry() returns trigger language plpgsql security definer
+                set search_path = public, pg_temp set timezone to 'UTC' as $$
             declare last text;
             begin
                 insert into chain_heads values (tg_table_name, repeat('0', 64), 0) on conflict do nothing;
@@ -49,24 +52,36 @@ return new class extends Migration
             create or replace function refuse_change() returns trigger language plpgsql as $$
             begin
                 if tg_op = 'UPDATE' and tg_table_name = 'plans' then
-                    if new.plan::text = '{}' and new.difference is null and (to_jsonb(new) - 'plan' - 'difference' - 'reason') = (to_jsonb(old) - 'plan' - 'difference' - 'reason') then return new; end if;
+                    if new.plan::text = '{}' and new.difference is null
+                        and (to_jsonb(new) - 'plan' - 'difference' - 'reason')
+                            = (to_jsonb(old) - 'plan' - 'difference' - 'reason')
+                    then return new; end if;
                 elsif tg_op = 'UPDATE' then
-                    if (to_jsonb(new) - 'data' - 'salt') = (to_jsonb(old) - 'data' - 'salt') and to_jsonb(new) ->> 'salt' is null and (to_jsonb(new) -> 'data') = '{}'::jsonb and to_jsonb(old) ? 'salt' then return new; end if;
+                    if (to_jsonb(new) - 'data' - 'salt') = (to_jsonb(old) - 'data' - 'salt')
+                        and to_jsonb(new) ->> 'salt' is null and (to_jsonb(new) -> 'data') = '{}'::jsonb
+                        and to_jsonb(old) ? 'salt'
+                    then return new; end if;
                 end if;
                 raise exception 'rows of % are never changed or removed', tg_table_name;
             end $$;
-            create or replace function remove_contents(log text, entry bigint) returns void language plpgsql security definer set search_path = public, pg_temp as $$
+            create or replace function remove_contents(log text, entry bigint) returns void language plpgsql
+                security definer set search_path = public, pg_temp as $$
             begin
-                if log not in ('log_entries', 'stick_events', 'bench_events') then raise exception 'no such log'; end if;
+                if log not in ('log_entries', 'stick_events', 'bench_events') then
+                    raise exception 'no such log';
+                end if;
                 execute format('update %I set data = ''{}'', salt = null where id = $1', log) using entry;
             end $$;
-            create or replace function remove_plan(which bigint) returns void language sql security definer set search_path = public, pg_temp as $$
+            create or replace function remove_plan(which bigint) returns void language sql
+                security definer set search_path = public, pg_temp as $$
                 update plans set plan = '{}', difference = null, reason = '' where id = which;
             $$;
             drop trigger if exists bench_events_only_grow on bench_events;
-            create trigger bench_events_only_grow before update or delete on bench_events for each row execute function refuse_change();
+            create trigger bench_events_only_grow
+                before update or delete on bench_events for each row execute function refuse_change();
             drop trigger if exists policies_only_grow on policies;
-            create trigger policies_only_grow before update or delete on policies for each row execute function refuse_change();
+            create trigger policies_only_grow
+                before update or delete on policies for each row execute function refuse_change();
             SQL);
         foreach (LogChain::LOGS as $log) {
             LogChain::add(DB::connection(), $log);

@@ -11,7 +11,8 @@ return new class extends Migration
         Schema::table('users', function (Blueprint $table): void {
             $table->timestampTz('ended_at')->nullable();
             $table->boolean('must_change')->default(false);
-            // Secret of the time-based codes, encrypted; and the last step a code was taken for, so that none counts twice.
+            // Secret of the time-based codes, encrypted; and the last step a code was taken for, so that none counts
+            // twice.
             $table->text('code_secret')->nullable();
             $table->unsignedBigInteger('code_step')->default(0);
         });

@@ -35,6 +35,7 @@ it('sees every change, whoever made it, and keeps one file', function () {
 });
 
 it('is read from its table where no file can be written', function () {
-    expect((new CompiledCatalogue('/proc/no-such-place'))->documents())->toEqual((new CompiledCatalogue(''))->documents())
+    expect((new CompiledCatalogue('/proc/no-such-place'))->documents())
+        ->toEqual((new CompiledCatalogue(''))->documents())
         ->and((new CompiledCatalogue(''))->documents()['systems'])->not->toBe([]);
 });

@@ -11,55 +11,76 @@ use Tests\Support\Images;
 use Tests\Support\Workshop;
 
 beforeEach(fn () => $this->shop = new Workshop);
+
 afterEach(fn () => $this->shop->clear());
-
-/** An optical image of a small tree, made by xorriso or genisoimage. @param  list<string>  $options */
-function optical(Workshop $shop, string $name, array $options, array $files, string $program = 'xorriso'): string
-{
-    $tree = "{$shop->folder}/tree-{$name}";
-    foreach ($files as $path => $bytes) {
-        is_dir(dirname("{$tree}/{$path}")) || mkdir(dirname("{$tree}/{$path}"), recursive: true);
-        file_put_contents("{$tree}/{$path}", $bytes);
-    }
-    $image = "{$shop->folder}/shelf/{$name}";
-    Workshop::says(...[...($program === 'xorriso' ? ['xorriso', '-as', 'mkisofs', '-quiet'] : [$program, '-quiet']), ...$options, '-o', $image, $tree]);
-
-    return $image;
-}
 
 it('finds the same start images as xorriso reports', function (string $image) {
     $path = $this->shop->image($image);
-    preg_match_all('/^El Torito boot img : +\d+ +(BIOS|UEFI) +y +none +\S+ +\S+ +\d+ +(\d+)$/m', Workshop::says('xorriso', '-indev', $path, '-report_el_torito', 'plain'), $found);
-    expect(array_map(fn ($entry) => [$entry['platform'], $entry['at']], Inspection::of($path)->startImages))->toBe(array_map(fn ($platform, $block) => [$platform, (int) $block * 2048], $found[1], $found[2]));
+    preg_match_all(
+        '/^El Torito boot img : +\d+ +(BIOS|UEFI) +y +none +\S+ +\S+ +\d+ +(\d+)$/m',
+        Workshop::says('xorriso', '-indev', $path, '-report_el_torito', 'plain'),
+        $found,
+    );
+    expect(array_map(fn ($entry) => [$entry['platform'], $entry['at']], Inspection::of($path)->startImages))
+        ->toBe(array_map(fn ($platform, $block) => [$platform, (int) $block * 2048], $found[1], $found[2]));
 })->with(['plain.iso', 'both.iso', 'hybrid-gpt.iso', 'hybrid-mbr.iso', 'udf.iso']);
 
 it('finds the same files as 7-Zip and xorriso', function (string $image) {
     $path = $this->shop->image($image);
     Workshop::says('xorriso', '-osirrox', 'on', '-indev', $path, '-extract', '/', "{$this->shop->folder}/out");
     $bytes = $count = 0;
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$this->shop->folder}/out", FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            "{$this->shop->folder}/out",
+            FilesystemIterator::SKIP_DOTS,
+        )) as $file
+    ) {
         $count += $file->isFile() ? 1 : 0;
         $bytes += $file->isFile() ? $file->getSize() : 0;
     }
     $report = Inspection::of($path);
     // 7-Zip lists the start images of the boot catalogue among the files, in a folder [BOOT].
-    $extra = array_filter(iterator_to_array((new SevenZipTree($path, 'iso'))->entries()), fn ($entry) => str_starts_with($entry['path'], '[BOOT]') && ! $entry['directory']);
-    expect($report->files['count'] - count($extra))->toBe($count)->and($report->files['bytes'] - array_sum(array_column($extra, 'bytes')))->toBe($bytes);
+    $extra = array_filter(
+        iterator_to_array((new SevenZipTree($path, 'iso'))->entries()),
+        fn ($entry) => str_starts_with($entry['path'], '[BOOT]') && ! $entry['directory'],
+    );
+    expect($report->files['count'] - count($extra))->toBe($count)
+        ->and($report->files['bytes'] - array_sum(array_column($extra, 'bytes')))->toBe($bytes);
 })->with(['plain.iso', 'hybrid-mbr.iso']);
 
 it('agrees with sfdisk and sgdisk on tables, whole and damaged', function () {
     $disk = "{$this->shop->folder}/disk.img";
     Workshop::says('truncate', '-s', '64M', $disk);
-    Workshop::says('sgdisk', '-n', '1:2048:+8M', '-t', '1:ef00', '-n', '5:40000:50000', '-t', '5:0700', '-c', '5:five', $disk);
-    $ours = fn () => array_map(fn ($p) => [$p['number'], $p['first_sector'], $p['sectors'], $p['type']], Inspection::of($disk)->table['partitions']);
-    $theirs = fn () => array_map(fn ($p) => [(int) substr(strrchr($p['node'], 'g'), 1), $p['start'], $p['size'], strtoupper($p['type'])], json_decode(Workshop::says('sfdisk', '--json', $disk), true)['partitiontable']['partitions']);
+    Workshop::says(
+        'sgdisk',
+        '-n',
+        '1:2048:+8M',
+        '-t',
+        '1:ef00',
+        '-n',
+        '5:40000:50000',
+        '-t',
+        '5:0700',
+        '-c',
+        '5:five',
+        $disk,
+    );
+    $ours = fn () => array_map(
+        fn ($p) => [$p['number'], $p['first_sector'], $p['sectors'], $p['type']],
+        Inspection::of($disk)->table['partitions'],
+    );
+    $theirs = fn () => array_map(
+        fn ($p) => [(int) substr(strrchr($p['node'], 'g'), 1), $p['start'], $p['size'], strtoupper($p['type'])],
+        json_decode(Workshop::says('sfdisk', '--json', $disk), true)['partitiontable']['partitions'],
+    );
     $whole = $theirs();
     expect($ours())->toBe($whole);
     $handle = fopen($disk, 'r+');
     fseek($handle, 512 + 40);
     fwrite($handle, 'XXXX');
     fclose($handle);
-    expect($ours())->toBe($theirs())->toBe($whole)->and(Inspection::of($disk)->damage[0])->toContain('The GPT at the start is damaged');
+    expect($ours())->toBe($theirs())->toBe($whole)
+        ->and(Inspection::of($disk)->damage[0])->toContain('The GPT at the start is damaged');
     Workshop::says('truncate', '-s', '40M', $disk);
     expect(Inspection::of($disk)->damage[0])->toContain('neither copy is whole');
 });
@@ -71,14 +92,35 @@ it('judges signatures as sbverify does', function () {
     $first = Images::bytes('first-signed.efi');
     $trust = fn (string $path, ?string $next = null) => Inspection::of($path, $next)->loaders[0]['trust'];
     expect($trust($make('a.iso', ['EFI/BOOT/BOOTX64.EFI' => Images::bytes('signed.efi')])))->toBe('trusted')
-        ->and($trust($make('b.iso', ['EFI/BOOT/BOOTX64.EFI' => Images::bytes('next-stranger.efi')])))->toBe('signer-not-enrolled')
+        ->and($trust($make('b.iso', ['EFI/BOOT/BOOTX64.EFI' => Images::bytes('next-stranger.efi')])))
+        ->toBe('signer-not-enrolled')
         ->and($trust($make('c.iso', ['EFI/BOOT/BOOTX64.EFI' => Images::bytes('plain.efi')])))->toBe('unsigned')
-        ->and($trust($make('d.iso', ['EFI/BOOT/BOOTX64.EFI' => substr_replace(Images::bytes('signed.efi'), 'X', 1100, 1)])))->toBe('altered')
-        ->and($trust($chain = $make('e.iso', ['EFI/BOOT/BOOTX64.EFI' => $first, 'EFI/BOOT/NEXT.EFI' => Images::bytes('next-vendor.efi')]), 'EFI/BOOT/NEXT.EFI'))->toBe('trusted')
-        ->and($trust($make('f.iso', ['EFI/BOOT/BOOTX64.EFI' => $first, 'EFI/BOOT/NEXT.EFI' => Images::bytes('next-stranger.efi')]), 'EFI/BOOT/NEXT.EFI'))->toBe('next-stage')
+        ->and($trust($make('d.iso', [
+            'EFI/BOOT/BOOTX64.EFI' => substr_replace(Images::bytes('signed.efi'), 'X', 1100, 1),
+        ])))
+        ->toBe('altered')
+        ->and($trust(
+            $chain = $make('e.iso', [
+                'EFI/BOOT/BOOTX64.EFI' => $first,
+                'EFI/BOOT/NEXT.EFI' => Images::bytes('next-vendor.efi'),
+            ]),
+            'EFI/BOOT/NEXT.EFI',
+        ))
+        ->toBe('trusted')
+        ->and($trust(
+            $make('f.iso', [
+                'EFI/BOOT/BOOTX64.EFI' => $first,
+                'EFI/BOOT/NEXT.EFI' => Images::bytes('next-stranger.efi'),
+            ]),
+            'EFI/BOOT/NEXT.EFI',
+        ))
+        ->toBe('next-stage')
         ->and($trust($chain, 'EFI/BOOT/MISSING.EFI'))->toBe('next-stage')
         ->and(Inspection::of($chain)->loaders[0]['signers'])->toBe(['/O=Quillport/CN=platform signer']);
-    file_put_contents("{$this->shop->folder}/signers/revoked.txt", PeImage::read(Images::bytes('signed.efi'))->digest()."\n");
+    file_put_contents(
+        "{$this->shop->folder}/signers/revoked.txt",
+        PeImage::read(Images::bytes('signed.efi'))->digest()."\n",
+    );
     expect($trust("{$this->shop->folder}/shelf/a.iso"))->toBe('revoked');
     unlink("{$this->shop->folder}/signers/revoked.txt");
     expect($trust("{$this->shop->folder}/shelf/a.iso"))->toBe('cannot-tell');
@@ -90,15 +132,34 @@ function signerFile(string $name): string
 }
 
 it('takes the UDF tree of an image whose ISO 9660 tree says little', function () {
-    $path = optical($this->shop, 'udf.iso', ['-udf', '-J', '-V', 'TANSY 7'], ['EFI/BOOT/BOOTX64.EFI' => Images::bytes('signed.efi'), 'payload/a rather long name of a file.img' => str_repeat('x', 90_000)], 'genisoimage');
+    $path = optical(
+        $this->shop,
+        'udf.iso',
+        ['-udf', '-J', '-V', 'TANSY 7'],
+        [
+            'EFI/BOOT/BOOTX64.EFI' => Images::bytes('signed.efi'),
+            'payload/a rather long name of a file.img' => str_repeat('x', 90_000),
+        ],
+        'genisoimage',
+    );
     $report = Inspection::of($path);
-    expect($report->optical)->toMatchArray(['udf' => true, 'iso9660' => true])->and($report->files['largest']['path'])->toBe('payload/a rather long name of a file.img')->and($report->starts('copied'))->toBe('Starts by UEFI on x86-64.');
+    expect($report->optical)->toMatchArray(['udf' => true, 'iso9660' => true])
+        ->and($report->files['largest']['path'])->toBe('payload/a rather long name of a file.img')
+        ->and($report->starts('copied'))->toBe('Starts by UEFI on x86-64.');
 });
 
 it('keeps names that try to be something else as text', function () {
-    $path = optical($this->shop, 'names.iso', ['-R'], ["line\nSize = 99999999999\nPath = forged.img" => 'x', '<script>alert(1)</script>'.str_repeat('y', 20) => str_repeat('z', 5000), "esc\033[31mred" => 'a']);
+    $path = optical($this->shop, 'names.iso', ['-R'], [
+        "line\nSize = 99999999999\nPath = forged.img" => 'x',
+        '<script>alert(1)</script>'.str_repeat('y', 20) => str_repeat('z', 5000),
+        "esc\033[31mred" => 'a',
+    ]);
     $report = Inspection::of($path);
-    expect($report->files['largest'])->toBe(['path' => '<script>alert(1)</script>'.str_repeat('y', 20), 'bytes' => 5000])->and($report->files['bytes'])->toBe(5002);
+    expect($report->files['largest'])->toBe([
+        'path' => '<script>alert(1)</script>'.str_repeat('y', 20),
+        'bytes' => 5000,
+    ])
+        ->and($report->files['bytes'])->toBe(5002);
     $this->artisan('cobblestone:inspect', ['file' => $path])->assertExitCode(0);
     expect(Artisan::output())->not->toContain("\033[31m");
 });
@@ -111,13 +172,27 @@ it('never follows a link out of an image', function () {
     symlink('EFI', "{$tree}/same");
     $image = "{$this->shop->folder}/shelf/links.iso";
     Workshop::says('xorriso', '-as', 'mkisofs', '-quiet', '-R', '-o', $image, $tree);
-    expect(Inspection::of($image))->notes->toBe(['2 links are left out when files are copied: FAT has none.'])->files->toMatchArray(['count' => 1]);
+    expect(Inspection::of($image))->notes->toBe([
+        '2 links are left out when files are copied: FAT has none.',
+    ])->files->toMatchArray(['count' => 1]);
     $stick = $this->shop->stick();
     $plan = $this->shop->plan($image, $stick);
     expect(array_map(fn ($file) => $file->path, $plan->files))->toBe(['EFI/BOOT/BOOTX64.EFI']);
     expect(count($this->shop->build($plan, $stick, $image)->sums))->toBe(1);
     // Even a plan that names the link gets nothing of this computer.
-    $forged = Cobblestone\Media\Build\StickPlan::fromArray([...$plan->toArray(), 'files' => [['path' => 'secret', 'bytes' => filesize('/etc/hostname'), 'source' => 'secret', 'at' => 0, 'from' => 'image', 'of' => filesize('/etc/hostname')]]]);
+    $forged = Cobblestone\Media\Build\StickPlan::fromArray([
+        ...$plan->toArray(),
+        'files' => [
+            [
+                'path' => 'secret',
+                'bytes' => filesize('/etc/hostname'),
+                'source' => 'secret',
+                'at' => 0,
+                'from' => 'image',
+                'of' => filesize('/etc/hostname'),
+            ],
+        ],
+    ]);
     expect($this->shop->failure($forged, $stick, $image)->kind)->toBe('source');
 });
 
@@ -143,45 +218,22 @@ it('is not drawn out by files that expand without end', function (string $kind) 
     memory_reset_peak_usage();
     $begun = microtime(true);
     $report = Inspection::of($path);
-    expect(microtime(true) - $begun)->toBeLessThan(10)->and(memory_get_peak_usage() - $held)->toBeLessThan(48_000_000)->and($report->kind)->toBe('unknown');
+    expect(microtime(true) - $begun)->toBeLessThan(10)
+        ->and(memory_get_peak_usage() - $held)->toBeLessThan(48_000_000)
+        ->and($report->kind)->toBe('unknown');
 })->with(['gzip -1', 'xz -0 -T2', 'zstd -q -1']);
 
 it('reads little of what is large, and quickly', function () {
-    $path = optical($this->shop, 'large.iso', ['-J', '-R', '-V', 'ORRIN 3'], ['EFI/BOOT/BOOTX64.EFI' => Images::bytes('signed.efi'), 'a.txt' => 'a']);
+    $path = optical($this->shop, 'large.iso', ['-J', '-R', '-V', 'ORRIN 3'], [
+        'EFI/BOOT/BOOTX64.EFI' => Images::bytes('signed.efi'),
+        'a.txt' => 'a',
+    ]);
     Workshop::says('truncate', '-s', '8G', $path);
     $source = new FileSource($path);
     $begun = microtime(true);
     $report = ImageInspector::inspect($source, 'large.iso', new FileTools($path), Signers::unknown());
-    expect($source->bytesRead())->toBeLessThan(8_388_608)->and(microtime(true) - $begun)->toBeLessThan(3)->and($report->kind)->toBe('optical')->and($report->architectures('copied'))->toBe(['x86-64']);
-});
-
-it('prints its findings, also as JSON, and says by its exit code what it found', function () {
-    $this->artisan('cobblestone:inspect', ['file' => $this->shop->image('hybrid-gpt.iso')])->expectsOutputToContain('Written raw:  Starts by UEFI on x86-64 and by legacy BIOS.')->assertExitCode(0);
-    Artisan::call('cobblestone:inspect', ['file' => $this->shop->image('hybrid-gpt.iso'), '--json' => true]);
-    $json = json_decode(Artisan::output(), true);
-    expect($json['kind'])->toBe('optical-hybrid')->and($json['verdict']['damaged'])->toBeFalse();
-    file_put_contents($cut = "{$this->shop->folder}/cut.iso", substr(Images::bytes('plain.iso'), 0, 300_000));
-    $this->artisan('cobblestone:inspect', ['file' => $cut])->expectsOutputToContain('Damaged: The optical volume states')->assertExitCode(2);
-    $this->artisan('cobblestone:inspect', ['file' => '/nowhere.iso'])->expectsOutputToContain('nowhere.iso cannot be opened for reading.')->assertExitCode(1);
-    $this->artisan('cobblestone:inspect', ['file' => $this->shop->folder])->assertExitCode(1);
-    touch($empty = "{$this->shop->folder}/empty.iso");
-    $this->artisan('cobblestone:inspect', ['file' => $empty])->expectsOutputToContain('Damaged: The file is empty.')->assertExitCode(2);
-});
-
-it('plans, builds, exports and checks from the command line', function () {
-    $image = $this->shop->image('plain.iso');
-    $plan = "{$this->shop->folder}/plan.json";
-    $stick = "{$this->shop->folder}/stick.img";
-    $this->artisan('cobblestone:stick', ['action' => 'plan', 'subject' => $image, '--size' => '300000256', '--out' => $plan])->assertExitCode(0);
-    $this->artisan('cobblestone:stick', ['action' => 'build', 'subject' => $plan, '--on' => $stick, '--out' => "{$this->shop->folder}/SUMS"])->expectsOutputToContain('Good: 5 files')->assertExitCode(0);
-    expect((string) file_get_contents("{$this->shop->folder}/SUMS"))->toContain('payload/system.img');
-    $this->artisan('cobblestone:stick', ['action' => 'script', 'subject' => $plan, '--out' => $script = "{$this->shop->folder}/x.sh"])->assertExitCode(0);
-    expect((string) file_get_contents($script))->toStartWith('#!/usr/bin/env bash');
-    Artisan::call('cobblestone:stick', ['action' => 'table', 'subject' => $plan]);
-    expect(Artisan::output())->toContain('label: gpt');
-    $this->artisan('cobblestone:stick', ['action' => 'what', 'subject' => $stick])->expectsOutputToContain('A raw disk image, 300.0 MB, labelled "ORRIN 3".')->assertExitCode(0);
-    $this->artisan('cobblestone:stick', ['action' => 'check', 'subject' => $stick])->expectsOutputToContain('hold what was written to them')->assertExitCode(0);
-    foreach ([['action' => 'sideways'], ['action' => 'plan'], ['action' => 'plan', 'subject' => $image], ['action' => 'build', 'subject' => $script, '--on' => $stick], ['action' => 'build', 'subject' => $plan], ['action' => 'plan', 'subject' => $image, '--size' => '1 MB'], ['action' => 'plan', 'subject' => $image, '--size' => '300 MB', '--way' => 'raw'], ['action' => 'plan', 'subject' => $image, '--size' => '300 MB', '--scheme' => 'x'], ['action' => 'plan', 'subject' => $image, '--size' => '300 MB', '--parts' => ['x']]] as $wrong) {
-        $this->artisan('cobblestone:stick', $wrong)->assertExitCode(1);
-    }
+    expect($source->bytesRead())->toBeLessThan(8_388_608)
+        ->and(microtime(true) - $begun)->toBeLessThan(3)
+        ->and($report->kind)->toBe('optical')
+        ->and($report->architectures('copied'))->toBe(['x86-64']);
 });

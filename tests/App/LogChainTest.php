@@ -77,7 +77,8 @@ it('finds any change that somebody with the owner\'s rights makes', function (st
         'was changed',
     ],
     'when it was' => [
-        "update log_entries set created_at = created_at - interval '1 hour' where id = (select max(id) from log_entries)",
+        "update log_entries set created_at = created_at - interval '1 hour' where id = (select max(id) from "
+            .'log_entries)',
         'was changed',
     ],
     'one taken out' => [
@@ -95,7 +96,8 @@ it('finds any change that somebody with the owner\'s rights makes', function (st
         'The contents of entry',
     ],
     'two exchanged' => [
-        'update log_entries set data = (select data from log_entries where id = (select max(id) - 1 from log_entries)) where id = (select max(id) from log_entries)',
+        'update log_entries set data = (select data from log_entries where id = (select max(id) - 1 from '
+            .'log_entries)) where id = (select max(id) from log_entries)',
         'The contents of entry',
     ],
 ]);
@@ -141,13 +143,15 @@ it('lets the application add to the log and do nothing else to it', function (st
 
 it('is no superuser, owns nothing, and tells nobody a thing before it is on the disk', function () {
     $role = DB::selectOne(
-        'select rolsuper, rolcreaterole, rolcreatedb, rolreplication, rolbypassrls from pg_roles where rolname = current_user',
+        'select rolsuper, rolcreaterole, rolcreatedb, rolreplication, rolbypassrls from pg_roles where rolname = '
+            .'current_user',
     );
     expect(array_filter((array) $role))
         ->toBe([])
         ->and(
             DB::selectOne(
-                'select count(*) as n from pg_class where relowner = (select oid from pg_roles where rolname = current_user)',
+                'select count(*) as n from pg_class where relowner = (select oid from pg_roles where rolname = '
+                    .'current_user)',
             )->n,
         )
         ->toBe(0)

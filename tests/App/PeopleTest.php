@@ -22,14 +22,23 @@ it('reads the codes of RFC 6238, appendix B', function (int $at, string $code) {
         ->and(TimeCode::step($secret, substr($code, 2), $at + 30, 0))->toBe(intdiv($at, 30))
         ->and(TimeCode::step($secret, substr($code, 2), $at + 90, 0))->toBeNull()
         ->and(TimeCode::step($secret, substr($code, 2), $at, intdiv($at, 30)))->toBeNull();
-})->with([[59, '94287082'], [1111111109, '07081804'], [1111111111, '14050471'], [1234567890, '89005924'], [2000000000, '69279037'], [20000000000, '65353130']]);
+})->with([
+    [59, '94287082'],
+    [1111111109, '07081804'],
+    [1111111111, '14050471'],
+    [1234567890, '89005924'],
+    [2000000000, '69279037'],
+    [20000000000, '65353130'],
+]);
 
 it('writes a secret as base 32 does (RFC 4648, section 10)', function (string $plain, string $written) {
     expect(TimeCode::base32($plain))->toBe(rtrim($written, '='));
 })->with([['f', 'MY======'], ['fo', 'MZXQ===='], ['foo', 'MZXW6==='], ['foobar', 'MZXW6YTBOI======']]);
 
 it('makes an account that must choose an own password before anything else', function () {
-    $this->actingAs($this->people['lead'])->post('/people', ['login' => 'morning', 'title' => 'morning technician', 'role' => 'technician'])->assertRedirect('/people');
+    $this->actingAs($this->people['lead'])
+        ->post('/people', ['login' => 'morning', 'title' => 'morning technician', 'role' => 'technician'])
+        ->assertRedirect('/people');
     $password = json_decode(Illuminate\Support\Facades\Crypt::decryptString(session('handed')), true)['password'];
     $this->get('/people')->assertOk()->assertSee($password);
     $this->get('/people')->assertOk()->assertDontSee($password);
@@ -37,26 +46,62 @@ it('makes an account that must choose an own password before anything else', fun
     $this->post('/login', ['login' => 'morning', 'password' => $password])->assertRedirect();
     $this->get('/jobs')->assertRedirect('/account');
     $this->get('/account')->assertOk()->assertSee('Choose your own');
-    $this->post('/account/password', ['current_password' => $password, 'password' => 'quillport1', 'password_confirmation' => 'quillport1'])->assertSessionHasErrors('password');
-    $this->post('/account/password', ['current_password' => 'wrong', 'password' => 'rope and tar 7', 'password_confirmation' => 'rope and tar 7'])->assertSessionHasErrors('current_password');
-    $this->post('/account/password', ['current_password' => $password, 'password' => 'rope and tar 7', 'password_confirmation' => 'rope and tar 8'])->assertSessionHasErrors('password_confirmation');
+    $this->post('/account/password', [
+        'current_password' => $password,
+        'password' => 'quillport1',
+        'password_confirmation' => 'quillport1',
+    ])
+        ->assertSessionHasErrors('password');
+    $this->post('/account/password', [
+        'current_password' => 'wrong',
+        'password' => 'rope and tar 7',
+        'password_confirmation' => 'rope and tar 7',
+    ])
+        ->assertSessionHasErrors('current_password');
+    $this->post('/account/password', [
+        'current_password' => $password,
+        'password' => 'rope and tar 7',
+        'password_confirmation' => 'rope and tar 8',
+    ])
+        ->assertSessionHasErrors('password_confirmation');
     expect(session()->all())->not->toHaveKey('_old_input.password');
-    $this->post('/account/password', ['current_password' => $password, 'password' => 'rope and tar 7', 'password_confirmation' => 'rope and tar 7'])->assertSessionHasNoErrors();
+    $this->post('/account/password', [
+        'current_password' => $password,
+        'password' => 'rope and tar 7',
+        'password_confirmation' => 'rope and tar 7',
+    ])
+        ->assertSessionHasNoErrors();
     $this->get('/jobs')->assertOk();
     expect(BenchEvent::query()->pluck('kind')->all())->toContain('person-added', 'password-changed');
 });
 
 it('refuses weak passwords and says why', function (string $password) {
-    $this->actingAs($this->people['lead'])->post('/account/password', ['current_password' => 'quillport', 'password' => $password, 'password_confirmation' => $password])->assertSessionHasErrors('password');
+    $this->actingAs($this->people['lead'])
+        ->post('/account/password', [
+            'current_password' => 'quillport',
+            'password' => $password,
+            'password_confirmation' => $password,
+        ])
+        ->assertSessionHasErrors('password');
 })->with(['short', 'aaaaaaaaaaaaaaaa', 'evening technician and quillport', str_repeat('long ', 20), 'Bench Lead']);
 
 it('ends an account at once, keeps its name, and never ends the last lead', function () {
     $evening = $this->people['evening'];
-    DB::table('sessions')->insert(['id' => 'abc', 'user_id' => $evening->id, 'payload' => '', 'last_activity' => now()->timestamp]);
+    DB::table('sessions')->insert([
+        'id' => 'abc',
+        'user_id' => $evening->id,
+        'payload' => '',
+        'last_activity' => now()->timestamp,
+    ]);
     $this->actingAs($this->people['lead'])->post("/people/{$evening->id}/end")->assertSessionHasNoErrors();
     expect(DB::table('sessions')->where('user_id', $evening->id)->count())->toBe(0);
     $this->post("/people/{$this->people['lead']->id}/end")->assertSessionHasErrors('person');
-    $this->post("/people/{$this->people['lead']->id}", ['title' => 'bench lead', 'role' => 'viewer', 'as_seen' => $this->people['lead']->refresh()->version()])->assertSessionHasErrors('person');
+    $this->post("/people/{$this->people['lead']->id}", [
+        'title' => 'bench lead',
+        'role' => 'viewer',
+        'as_seen' => $this->people['lead']->refresh()->version(),
+    ])
+        ->assertSessionHasErrors('person');
     $this->post('/people', ['login' => 'evening', 'title' => 'x', 'role' => 'viewer'])->assertSessionHasErrors('login');
     $this->actingAs($evening->refresh())->get('/jobs')->assertRedirect('/login');
     $this->post('/login', ['login' => 'evening', 'password' => 'quillport'])->assertSessionHasErrors('login');
@@ -67,8 +112,13 @@ it('ends an account at once, keeps its name, and never ends the last lead', func
 it('conflicts visibly when two leads change one account', function () {
     $evening = $this->people['evening'];
     $seen = $evening->refresh()->version();
-    $this->actingAs($this->people['lead'])->post("/people/{$evening->id}", ['title' => 'late technician', 'role' => 'technician', 'as_seen' => $seen])->assertRedirect('/people');
-    $this->post("/people/{$evening->id}", ['title' => 'night technician', 'role' => 'technician', 'as_seen' => $seen])->assertStatus(409)->assertSee('night technician')->assertSee('late technician');
+    $this->actingAs($this->people['lead'])
+        ->post("/people/{$evening->id}", ['title' => 'late technician', 'role' => 'technician', 'as_seen' => $seen])
+        ->assertRedirect('/people');
+    $this->post("/people/{$evening->id}", ['title' => 'night technician', 'role' => 'technician', 'as_seen' => $seen])
+        ->assertStatus(409)
+        ->assertSee('night technician')
+        ->assertSee('late technician');
     $this->post("/people/{$evening->id}", [])->assertSessionHasErrors('title');
     expect($evening->refresh()->title)->toBe('late technician');
 });
@@ -112,16 +162,40 @@ it('counts wrong tries only, by account and by address', function () {
     for ($i = 0; $i < SignInThrottle::PER_ACCOUNT + 1; $i++) {
         (new SignInThrottle('lead', '10.0.0.9'))->wrong();
     }
-    expect((new SignInThrottle('lead', '10.0.0.9'))->wait())->not->toBeNull()->and((new SignInThrottle('lead', '127.0.0.1'))->wait())->toBeNull();
+    expect((new SignInThrottle('lead', '10.0.0.9'))->wait())->not->toBeNull()
+        ->and((new SignInThrottle('lead', '127.0.0.1'))->wait())->toBeNull();
     for ($i = 0; $i < SignInThrottle::PER_ADDRESS; $i++) {
         (new SignInThrottle("name{$i}", '10.0.0.7'))->wrong();
     }
-    expect((new SignInThrottle('nobody-yet', '10.0.0.7'))->wait())->not->toBeNull()->and((new SignInThrottle('nobody-yet', '10.0.0.8'))->wait())->toBeNull();
+    expect((new SignInThrottle('nobody-yet', '10.0.0.7'))->wait())->not->toBeNull()
+        ->and((new SignInThrottle('nobody-yet', '10.0.0.8'))->wait())->toBeNull();
 });
 
 it('lists where somebody is signed in, and ends it', function () {
-    DB::table('sessions')->insert([['id' => 'first-session', 'user_id' => $this->people['lead']->id, 'payload' => '', 'ip_address' => '10.1.2.3', 'user_agent' => "Browser <b>\u{202E}", 'last_activity' => now()->timestamp], ['id' => 'of-another', 'user_id' => $this->people['evening']->id, 'payload' => '', 'ip_address' => '10.9.9.9', 'user_agent' => 'Other', 'last_activity' => now()->timestamp]]);
-    $page = $this->actingAs($this->people['lead'])->get('/account')->assertOk()->assertSee('10.1.2.3')->assertDontSee('10.9.9.9')->assertDontSee('first-session');
+    DB::table('sessions')->insert([
+        [
+            'id' => 'first-session',
+            'user_id' => $this->people['lead']->id,
+            'payload' => '',
+            'ip_address' => '10.1.2.3',
+            'user_agent' => "Browser <b>\u{202E}",
+            'last_activity' => now()->timestamp,
+        ],
+        [
+            'id' => 'of-another',
+            'user_id' => $this->people['evening']->id,
+            'payload' => '',
+            'ip_address' => '10.9.9.9',
+            'user_agent' => 'Other',
+            'last_activity' => now()->timestamp,
+        ],
+    ]);
+    $page = $this->actingAs($this->people['lead'])
+        ->get('/account')
+        ->assertOk()
+        ->assertSee('10.1.2.3')
+        ->assertDontSee('10.9.9.9')
+        ->assertDontSee('first-session');
     preg_match('#/account/sessions/([0-9a-f]{24})#', (string) $page->getContent(), $key);
     $this->post("/account/sessions/{$key[1]}")->assertSessionHas('did', 'ended');
     expect(DB::table('sessions')->where('id', 'first-session')->exists())->toBeFalse();
@@ -132,7 +206,13 @@ it('lists where somebody is signed in, and ends it', function () {
 });
 
 it('makes the first lead at the console, once', function () {
-    expect(Artisan::call('cobblestone:person', ['action' => 'add', 'login' => 'first', '--title' => 'bench lead', '--role' => 'lead']))->toBe(0);
+    expect(Artisan::call('cobblestone:person', [
+        'action' => 'add',
+        'login' => 'first',
+        '--title' => 'bench lead',
+        '--role' => 'lead',
+    ]))
+        ->toBe(0);
     preg_match('/signs in with  (\S+)/', Artisan::output(), $match);
     $this->post('/login', ['login' => 'first', 'password' => $match[1]])->assertRedirect('/');
     expect(Artisan::call('cobblestone:person', ['action' => 'add', 'login' => 'first', '--role' => 'lead']))->toBe(1)
@@ -141,7 +221,8 @@ it('makes the first lead at the console, once', function () {
 });
 
 it('names the accounts that still have the demo password, and the page names them only on this computer', function () {
-    expect(Passwords::demoStands())->toBe(['lead', 'evening', 'viewer'])->and(Artisan::call('cobblestone:shop', ['action' => 'no-demo-passwords']))->toBe(1);
+    expect(Passwords::demoStands())->toBe(['lead', 'evening', 'viewer'])
+        ->and(Artisan::call('cobblestone:shop', ['action' => 'no-demo-passwords']))->toBe(1);
     Setting::put(Setting::WORLD, 'demo');
     $this->get('/login')->assertSee('quillport');
     config(['app.url' => 'http://bench.example']);

@@ -59,7 +59,8 @@ it('finds a bad module on the memory sheet by keyboard, and holds the copy back 
             break;
         }
         $placed = (array) $this->browser()->executeScript(
-            'return [...document.querySelectorAll(".memory-test select[name^=placed]")].map((s) => s.value).filter(Boolean)',
+            'return [...document.querySelectorAll(".memory-test select[name^=placed]")].map((s) => '
+                .'s.value).filter(Boolean)',
         );
         $rows = fn (): int => (int) $this->browser()->executeScript(
             'return document.querySelectorAll("td.outcome").length',

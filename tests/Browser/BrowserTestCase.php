@@ -113,7 +113,10 @@ abstract class BrowserTestCase extends TestCase
     public function see(string $text, int $seconds = 8): void
     {
         $this->browser()->wait($seconds, 60)->until(
-            fn (RemoteWebDriver $browser): bool => str_contains((string) $browser->executeScript('return document.body.innerText'), $text),
+            fn (RemoteWebDriver $browser): bool => str_contains(
+                (string) $browser->executeScript('return document.body.innerText'),
+                $text,
+            ),
             "The page does not show \"{$text}\"."
         );
     }
@@ -141,7 +144,12 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->browser()->executeScript((string) file_get_contents(base_path('node_modules/axe-core/axe.min.js')));
         $this->browser()->manage()->timeouts()->setScriptTimeout(30);
-        $found = $this->browser()->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ") + " " + (n.any[0]?.message || "")).slice(0, 4).join(" | "))));');
+        $found = $this->browser()->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => '
+                .'done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " '
+                    .'+ v.nodes.map((n) => n.target.join(" ") + " " + (n.any[0]?.message || "")).slice(0, 4).join(" '
+                        .'| "))));',
+        );
 
         return array_values((array) $found);
     }
@@ -165,18 +173,49 @@ abstract class BrowserTestCase extends TestCase
         $environment = self::environment();
         self::$server = new Process(
             // One process that serves every page keeps what it compiled in memory.
-            ['setsid', PHP_BINARY, ...explode(' ', self::SERVES), '-S', "127.0.0.1:{$webPort}", base_path(self::ROUTER)],
+            [
+                'setsid',
+                PHP_BINARY,
+                ...explode(' ', self::SERVES),
+                '-S',
+                "127.0.0.1:{$webPort}",
+                base_path(self::ROUTER),
+            ],
             public_path(),
             $environment + ['PHP_CLI_SERVER_WORKERS' => '4'],
             timeout: null,
         );
-        self::$worker = new Process(['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'queue:work', '--queue=default,hash,builds', '--sleep=0.2', '--tries=0', '--timeout=0'], base_path(), $environment, timeout: null);
+        self::$worker = new Process(
+            [
+                'setsid',
+                PHP_BINARY,
+                '-d',
+                'pcov.enabled=0',
+                base_path('artisan'),
+                'queue:work',
+                '--queue=default,hash,builds',
+                '--sleep=0.2',
+                '--tries=0',
+                '--timeout=0',
+            ],
+            base_path(),
+            $environment,
+            timeout: null,
+        );
         self::$worker->disableOutput();
         self::$worker->start();
-        self::$watch = new Process(['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'cobblestone:watch'], base_path(), $environment, timeout: null);
+        self::$watch = new Process(
+            ['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'cobblestone:watch'],
+            base_path(),
+            $environment,
+            timeout: null,
+        );
         self::$watch->disableOutput();
         self::$watch->start();
-        self::$driver = new Process(['setsid', '/usr/bin/chromedriver', "--port={$driverPort}", '--log-level=WARNING'], timeout: null);
+        self::$driver = new Process(
+            ['setsid', '/usr/bin/chromedriver', "--port={$driverPort}", '--log-level=WARNING'],
+            timeout: null,
+        );
 
         foreach ([[self::$server, $webPort], [self::$driver, $driverPort]] as [$process, $port]) {
             $process->disableOutput();

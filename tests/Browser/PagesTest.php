@@ -77,7 +77,8 @@ it('fits both widths without sideways scrolling, and passes the accessibility ru
             if ($wide > $width) {
                 $faults[] = "{$page} at {$width}: {$wide} wide";
             }
-            // Dark colours and the narrow layout are the same for every page of a kind: one of each kind is enough there.
+            // Dark colours and the narrow layout are the same for every page of a kind: one of each kind is enough
+            // there.
             foreach (
                 $scheme === 'light' ||
                 preg_match('#/(run|assessment|memory|intake|new|handover)$|^/$|^/jobs/\d+$#', $page) === 1
@@ -96,7 +97,8 @@ it('loads nothing from anywhere else and reports no script errors', function () 
     foreach ($this->pages as $page) {
         $this->visit($page);
         $foreign = $this->browser()->executeScript(
-            'return performance.getEntriesByType("resource").map((r) => r.name).filter((n) => !n.startsWith(location.origin) && !n.startsWith("data:"))',
+            'return performance.getEntriesByType("resource").map((r) => r.name).filter((n) => '
+                .'!n.startsWith(location.origin) && !n.startsWith("data:"))',
         );
         expect($foreign)->toBe([], $page);
     }

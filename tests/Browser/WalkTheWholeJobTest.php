@@ -116,7 +116,8 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
         ->and($this->text())
         ->toContain('You can read this ahead');
 
-    // The copy is done; a first proof is refused beside its field and what was typed is kept; the second opens the gate.
+    // The copy is done; a first proof is refused beside its field and what was typed is kept; the second opens the
+    // gate.
     $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
     usleep(1_000_000);
     $this->press(' ');

@@ -8,7 +8,10 @@ use ZipArchive;
 /** Small files that grow without measure when somebody opens them. */
 final class Bombs
 {
-    /** An optical image (ISO 9660) whose every folder holds two names for the next one: 2^depth paths in a few kilobytes. */
+    /**
+     * An optical image (ISO 9660) whose every folder holds two names for the next one: 2^depth paths in a few
+     * kilobytes.
+     */
     public static function doublingTree(string $file, int $depth = 220): void
     {
         $first = 20;

@@ -111,7 +111,10 @@ final class Demo
         return new LogEntry($id, $kind, $step, $at, 'technician', $data);
     }
 
-    /** The first line in which a golden file and what came out differ; empty where none does. A whole diff takes minutes. */
+    /**
+     * The first line in which a golden file and what came out differ; empty where none does. A whole diff takes
+     * minutes.
+     */
     public static function firstDifference(string $golden, string $came): string
     {
         $came = explode("\n", $came);

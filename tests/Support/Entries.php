@@ -90,7 +90,10 @@ final class Entries
     {
         $firmware = $said['firmware'] ?? [];
         foreach (
-            ['settings' => ['title' => 'T', 'place' => 'P'], 'releases' => ['file' => 'f', 'minutes' => [3, 6, 20]]] as $list => $rest
+            [
+                'settings' => ['title' => 'T', 'place' => 'P'],
+                'releases' => ['file' => 'f', 'minutes' => [3, 6, 20]],
+            ] as $list => $rest
         ) {
             if (isset($firmware[$list])) {
                 $firmware[$list] = array_map(static fn (array $one): array => [...$rest, ...$one], $firmware[$list]);

@@ -9,7 +9,9 @@ use Cobblestone\Media\Inspection\SignatureTool;
 use Cobblestone\Storage\Reading\ByteSource;
 use Cobblestone\Storage\Reading\StringSource;
 
-/** Small images and loaders that real tools made (tests/fixtures/images/make.php), and tools that answer from memory. */
+/**
+ * Small images and loaders that real tools made (tests/fixtures/images/make.php), and tools that answer from memory.
+ */
 final class Images
 {
     public static function bytes(string $name): string

@@ -2,7 +2,10 @@
 
 namespace Tests\Support;
 
-/** Variable stores of a firmware's flash, built byte by byte or added to: for tests, and for emulated machines with revocations of ours. */
+/**
+ * Variable stores of a firmware's flash, built byte by byte or added to: for tests, and for emulated machines with
+ * revocations of ours.
+ */
 final class KeyBench
 {
     private const AUTHENTICATED = "\x78\x2C\xF3\xAA\x7B\x94\x9A\x43\xA1\x80\x2E\x14\x4E\xC3\x77\x92";

@@ -68,7 +68,8 @@ final class SchemaSamples
         return match (true) {
             str_contains($schema['pattern'] ?? '', '{64}') => str_repeat('a', 64),
             str_contains($schema['pattern'] ?? '', ':') => 'pci:1234:5678',
-            str_contains($schema['pattern'] ?? '', '\\d') || str_contains($schema['pattern'] ?? '', '[0-9]{4}') => '2026-11-24',
+            str_contains($schema['pattern'] ?? '', '\\d')
+                || str_contains($schema['pattern'] ?? '', '[0-9]{4}') => '2026-11-24',
             default => strtolower(substr($name, 0, 20)),
         };
     }

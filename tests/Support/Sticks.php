@@ -4,7 +4,10 @@ namespace Tests\Support;
 
 use App\Devices\StandIn\LoaderFile;
 
-/** Stick images of every kind that firmware tells apart, made by Debian's own tools, for the matrix under emulated firmware. */
+/**
+ * Stick images of every kind that firmware tells apart, made by Debian's own tools, for the matrix under emulated
+ * firmware.
+ */
 final class Sticks
 {
     private const SNAKEOIL = '/usr/share/ovmf/PkKek-1-snakeoil';
@@ -73,11 +76,24 @@ final class Sticks
             'gpt-arm-only' => $this->gpt($image, ['BOOTAA64.EFI' => LoaderFile::make('x', 0xAA64)]),
             'gpt-arm-inside' => $this->gpt($image, ['BOOTX64.EFI' => LoaderFile::make('x', 0xAA64)]),
             'gpt-primary-damaged' => $this->damaged($this->gpt($image, ['BOOTX64.EFI' => $this->loader()]), [512 + 40]),
-            'gpt-both-damaged' => $this->damaged($this->gpt($image, ['BOOTX64.EFI' => $this->loader()]), [512 + 40, 64 * self::MEBIBYTE - 512 + 40]),
-            'gpt-active-protective' => $this->written($this->gpt($image, ['BOOTX64.EFI' => $this->loader()]), 446, "\x80"),
+            'gpt-both-damaged' => $this->damaged(
+                $this->gpt($image, ['BOOTX64.EFI' => $this->loader()]),
+                [512 + 40, 64 * self::MEBIBYTE - 512 + 40],
+            ),
+            'gpt-active-protective' => $this->written(
+                $this->gpt($image, ['BOOTX64.EFI' => $this->loader()]),
+                446,
+                "\x80",
+            ),
             'gpt-not-announced' => $this->written($this->gpt($image, ['BOOTX64.EFI' => $this->loader()]), 450, "\x0C"),
             'gpt-cut-behind-loader' => $this->cut($this->gpt($image, ['BOOTX64.EFI' => $this->loader()]), 40),
-            'gpt-cut-before-loader' => $this->cut($this->gpt($image, ['FILLER.BIN' => random_bytes(20 * self::MEBIBYTE), 'BOOTX64.EFI' => $this->loader()]), 12),
+            'gpt-cut-before-loader' => $this->cut(
+                $this->gpt($image, [
+                    'FILLER.BIN' => random_bytes(20 * self::MEBIBYTE),
+                    'BOOTX64.EFI' => $this->loader(),
+                ]),
+                12,
+            ),
             'mbr-cut-behind-loader' => $this->cut($this->mbr($image, '0c', $this->loader()), 40),
             'hybrid-raw' => $this->optical($image, true),
             'optical-raw' => $this->optical($image, false),
@@ -87,8 +103,14 @@ final class Sticks
             'bios-own-screen' => $this->sector($image, "\xB4\x0E\xCD\x10", ''),
             'bios-own-serial' => $this->sector($image, "\xEE", "\xBA\xF8\x03"),
             'first-stage-alone' => $this->gpt($image, ['BOOTX64.EFI' => $this->firstStage()]),
-            'first-stage-unsigned' => $this->gpt($image, ['BOOTX64.EFI' => $this->firstStage(), 'grubx64.efi' => $this->loader()]),
-            'first-stage-signed' => $this->gpt($image, ['BOOTX64.EFI' => $this->firstStage(), 'grubx64.efi' => $this->signed($this->loader(sbat: true))]),
+            'first-stage-unsigned' => $this->gpt($image, [
+                'BOOTX64.EFI' => $this->firstStage(),
+                'grubx64.efi' => $this->loader(),
+            ]),
+            'first-stage-signed' => $this->gpt($image, [
+                'BOOTX64.EFI' => $this->firstStage(),
+                'grubx64.efi' => $this->signed($this->loader(sbat: true)),
+            ]),
             'random' => file_put_contents($image, random_bytes(self::MEBIBYTE)),
             'zeros' => $this->blank($image, 4),
             default => throw new \InvalidArgumentException($kind),
@@ -99,7 +121,15 @@ final class Sticks
 
     private function loader(bool $sbat = false): string
     {
-        return LoaderFile::make(Emulator::MARK.' 1', sections: $sbat ? ['.sbat' => "sbat,1,SBAT Version,sbat,1,https://example.invalid/sbat\ncobble,1,Quillport,cobble,1,https://example.invalid/\n"] : []);
+        return LoaderFile::make(
+            Emulator::MARK.' 1',
+            sections: $sbat
+                ? [
+                    '.sbat' => "sbat,1,SBAT Version,sbat,1,https://example.invalid/sbat\n"
+                        ."cobble,1,Quillport,cobble,1,https://example.invalid/\n",
+                ]
+                : [],
+        );
     }
 
     public function signed(string $loader, string $by = 'snakeoil'): string
@@ -108,10 +138,14 @@ final class Sticks
         file_put_contents($file, $loader);
         if ($by === 'snakeoil') {
             $key = "{$this->folder}/snakeoil.key";
-            is_file($key) || self::run('openssl', 'rsa', '-in', self::SNAKEOIL.'.key', '-passin', 'pass:snakeoil', '-out', $key);
+            is_file($key)
+                || self::run('openssl', 'rsa', '-in', self::SNAKEOIL.'.key', '-passin', 'pass:snakeoil', '-out', $key);
             $certificate = self::SNAKEOIL.'.pem';
         } else {
-            [$key, $certificate] = [base_path('database/demo/signers/platform.key'), base_path('database/demo/signers/platform.pem')];
+            [$key, $certificate] = [
+                base_path('database/demo/signers/platform.key'),
+                base_path('database/demo/signers/platform.pem'),
+            ];
         }
         self::run('sbsign', '--key', $key, '--cert', $certificate, '--output', $file, $file);
         $signed = (string) file_get_contents($file);
@@ -150,7 +184,14 @@ final class Sticks
 
     private function mbr(string $image, string $type, string $loader): string
     {
-        self::run('sh', '-c', 'printf "label: dos\n2048,,%s\n" "$1" | sfdisk -q "$2"', 'sh', $type, $this->blank($image, 64));
+        self::run(
+            'sh',
+            '-c',
+            'printf "label: dos\n2048,,%s\n" "$1" | sfdisk -q "$2"',
+            'sh',
+            $type,
+            $this->blank($image, 64),
+        );
 
         return $this->fat($image, self::MEBIBYTE, 63, ['BOOTX64.EFI' => $loader]);
     }
@@ -158,7 +199,17 @@ final class Sticks
     /** @param  array<string, string>  $files */
     private function fat(string $image, int $at, int $mebibytes, array $files): string
     {
-        self::run('mkfs.vfat', '-F', '32', '-s', '1', '--offset', (string) intdiv($at, 512), $image, (string) ($mebibytes * 1024));
+        self::run(
+            'mkfs.vfat',
+            '-F',
+            '32',
+            '-s',
+            '1',
+            '--offset',
+            (string) intdiv($at, 512),
+            $image,
+            (string) ($mebibytes * 1024),
+        );
         self::run('mmd', '-i', "{$image}@@{$at}", '::/EFI', '::/EFI/BOOT');
         foreach ($files as $name => $bytes) {
             file_put_contents($file = "{$this->folder}/part-".bin2hex(random_bytes(4)), $bytes);
@@ -219,15 +270,46 @@ final class Sticks
         self::run('mmd', '-i', "{$tree}/boot/efi.img", '::/EFI', '::/EFI/BOOT');
         file_put_contents($file = "{$this->folder}/optical.efi", $this->loader());
         self::run('mcopy', '-i', "{$tree}/boot/efi.img", $file, '::/EFI/BOOT/BOOTX64.EFI');
-        self::run('xorriso', '-as', 'mkisofs', '-quiet', '-V', 'OPTICAL', '-b', 'boot/isolinux/isolinux.bin', '-c', 'boot/boot.cat', '-no-emul-boot', '-boot-load-size', '4', '-boot-info-table',
-            ...[...($hybrid ? ['-isohybrid-mbr', '/usr/lib/ISOLINUX/isohdpfx.bin'] : []), '-eltorito-alt-boot', '-e', 'boot/efi.img', '-no-emul-boot', ...($hybrid ? ['-isohybrid-gpt-basdat'] : []), '-o', $image, $tree]);
+        self::run(
+            'xorriso',
+            '-as',
+            'mkisofs',
+            '-quiet',
+            '-V',
+            'OPTICAL',
+            '-b',
+            'boot/isolinux/isolinux.bin',
+            '-c',
+            'boot/boot.cat',
+            '-no-emul-boot',
+            '-boot-load-size',
+            '4',
+            '-boot-info-table',
+            ...[
+                ...($hybrid ? ['-isohybrid-mbr', '/usr/lib/ISOLINUX/isohdpfx.bin'] : []),
+                '-eltorito-alt-boot',
+                '-e',
+                'boot/efi.img',
+                '-no-emul-boot',
+                ...($hybrid ? ['-isohybrid-gpt-basdat'] : []),
+                '-o',
+                $image,
+                $tree,
+            ]);
 
         return $image;
     }
 
     private function bios(string $image, bool $active, bool $loader): string
     {
-        self::run('sh', '-c', 'printf "label: dos\n2048,,0c%s\n" "$1" | sfdisk -q "$2"', 'sh', $active ? ',*' : '', $this->blank($image, 64));
+        self::run(
+            'sh',
+            '-c',
+            'printf "label: dos\n2048,,0c%s\n" "$1" | sfdisk -q "$2"',
+            'sh',
+            $active ? ',*' : '',
+            $this->blank($image, 64),
+        );
         self::run('mkfs.vfat', '-F', '32', '-s', '1', '--offset', '2048', $image, (string) (63 * 1024));
         $this->written($image, 0, (string) file_get_contents('/usr/lib/syslinux/mbr/mbr.bin'));
         if ($loader) {
@@ -243,7 +325,8 @@ final class Sticks
     private function sector(string $image, string $out, string $before): string
     {
         $loop = "\xAC\x84\xC0\x74".chr(strlen($out) + 2).$out."\xEB".chr(0x100 - 7 - strlen($out));
-        $code = str_pad("\xFC\x31\xC0\x8E\xD8\xBE\x20\x7C".$before.$loop."\xF4\xEB\xFD", 0x20, "\x90").Emulator::MARK."\r\n\0";
+        $code = str_pad("\xFC\x31\xC0\x8E\xD8\xBE\x20\x7C".$before.$loop."\xF4\xEB\xFD", 0x20, "\x90").Emulator::MARK
+            ."\r\n\0";
         file_put_contents($image, str_pad(str_pad($code, 510, "\0")."\x55\xAA", self::MEBIBYTE, "\0"));
 
         return $image;

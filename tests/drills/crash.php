@@ -1,9 +1,12 @@
 <?php
 
-// The database killed in the middle of work, again and again, against a running bench with the demo world (never a shop's own):
+// The database killed in the middle of work, again and again, against a running bench with the demo world (never a
+// shop's own):
 //   php tests/drills/crash.php [--url=http://127.0.0.1:8420] [--rounds=6]
-// Notes are sent all the time, and a stick is built while the database is killed, and then its worker too. After bin/start every
-// acknowledged note is there once, the log's chain is whole, no stick is called good whose build did not end, and no build hangs.
+// Notes are sent all the time, and a stick is built while the database is killed, and then its worker too. After
+// bin/start every
+// acknowledged note is there once, the log's chain is whole, no stick is called good whose build did not end, and no
+// build hangs.
 
 declare(strict_types=1);
 
@@ -112,7 +115,8 @@ for ($round = 1; $round <= (int) $options['rounds']; $round++) {
     $token = signIn($url, $jar);
     $stick = send("{$url}/sticks/tern-64", $jar)[1];
     if ($building && str_contains($stick, 'good: every byte was read back')) {
-        // Good is right only where this very build ended before the kill, or waits in its queue and has touched nothing yet.
+        // Good is right only where this very build ended before the kill, or waits in its queue and has touched nothing
+        // yet.
         $said = html_entity_decode(strip_tags(strstr(send($where, $jar)[1], '<div id="build"') ?: ''));
         str_contains($said, 'Good: every byte') ||
             str_contains($said, 'Waiting for its turn') ||

@@ -1,8 +1,10 @@
 <?php
 
 // Fifty people at about 1.5 s a click against a running bench with the demo world, generator included:
-//   php tests/drills/load.php [--url=http://127.0.0.1:8420] [--people=50] [--seconds=60] [--pause=1.5]     (--pause=0: at full blast)
-// Every acknowledged note must be in the job's log exactly once. Ends with a table, and with status 1 when a limit is missed.
+// php tests/drills/load.php [--url=http://127.0.0.1:8420] [--people=50] [--seconds=60] [--pause=1.5]     (--pause=0: at
+// full blast)
+// Every acknowledged note must be in the job's log exactly once. Ends with a table, and with status 1 when a limit is
+// missed.
 
 declare(strict_types=1);
 
@@ -45,7 +47,8 @@ function field(string $page, string $name): string
 
 $folder = sys_get_temp_dir().'/load-'.getmypid();
 mkdir($folder);
-// The two who work sign in, and the sessions of one are shared by many browsers of theirs: what is measured is clicks, not sign-ins.
+// The two who work sign in, and the sessions of one are shared by many browsers of theirs: what is measured is clicks,
+// not sign-ins.
 $clients = [];
 foreach (range(0, $people - 1) as $i) {
     $clients[$i] = [

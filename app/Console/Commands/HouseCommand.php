@@ -11,7 +11,10 @@ use App\House\Layers;
 use App\House\Readable;
 use Illuminate\Console\Command;
 
-/** Draws the layers of the core from its code, says what goes the wrong way, lists what is not readable yet, and the facts. */
+/**
+ * Draws the layers of the core from its code, says what goes the wrong way, lists what is not readable yet, and the
+ * facts.
+ */
 final class HouseCommand extends Command
 {
     protected $signature = 'cobblestone:house';

@@ -12,8 +12,8 @@ final class InspectCommand extends Command
 {
     use SaidWords;
 
-    protected $signature = 'cobblestone:inspect {file : an image, of any size} {--next= : path of the loader that '
-        .'the first one loads} {--json : print the findings as JSON}';
+    protected $signature = 'cobblestone:inspect {file : an image, of any size} {--next= : path of the loader that the '
+        .'first one loads} {--json : print the findings as JSON}';
 
     protected $description = 'Look into an image: what it is, what it starts on, how it may be written';
 
@@ -58,7 +58,8 @@ final class InspectCommand extends Command
                 "{$report->files['count']} files, {$report->files['bytes']} B".
                     ($report->files['largest'] === null
                         ? ''
-                        : "; the largest is {$report->files['largest']['path']} with {$report->files['largest']['bytes']} B"),
+                        : "; the largest is {$report->files['largest']['path']} with "
+                            ."{$report->files['largest']['bytes']} B"),
             );
         }
         foreach ($report->notes as $note) {

@@ -30,19 +30,7 @@ final class PersonCommand extends Command
         $person = User::query()->where('login', $login)->first();
         $action = $this->argument('action');
         if ($action === 'list') {
-            foreach (User::query()->get()->sortBy('login') as $one) {
-                $this->line(
-                    sprintf(
-                        '%-20s %-12s %s%s',
-                        $one->login,
-                        $one->role,
-                        $one->title,
-                        $one->isHere() ? '' : ' (ended)',
-                    ),
-                );
-            }
-
-            return self::SUCCESS;
+            return $this->listed();
         }
         if ($action === 'add') {
             return $this->add($login, $person);
@@ -65,6 +53,23 @@ final class PersonCommand extends Command
             };
         } catch (ValidationException $e) {
             return $this->refused($e->getMessage());
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function listed(): int
+    {
+        foreach (User::query()->get()->sortBy('login') as $one) {
+            $this->line(
+                sprintf(
+                    '%-20s %-12s %s%s',
+                    $one->login,
+                    $one->role,
+                    $one->title,
+                    $one->isHere() ? '' : ' (ended)',
+                ),
+            );
         }
 
         return self::SUCCESS;

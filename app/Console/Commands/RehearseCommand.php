@@ -46,7 +46,10 @@ final class RehearseCommand extends Command
                 $this->argument('path') !== null => $this->path($this->said('path')),
                 default => throw new InvalidArgumentException('Name a brief or a plan, or a stick by --image=FILE.'),
             };
-        } catch (DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException|InvalidArgumentException|RuntimeException $e) {
+        } catch (
+            DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException|InvalidArgumentException
+            |RuntimeException $e
+        ) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
 
             return self::FAILURE;
@@ -132,14 +135,7 @@ final class RehearseCommand extends Command
             array_values(array_map(strval(...), (array) $this->option('keys'))),
             $set,
         );
-        $packed = Compression::detect(new FileSource($file));
-        $notes =
-            $packed === null
-                ? []
-                : [
-                    "The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it "
-                        .'stands on a stick.',
-                ];
+        $notes = self::notes($file);
         $found = [
             'image' => basename($file),
             'machine' => $this->chosen('machine'),
@@ -148,6 +144,33 @@ final class RehearseCommand extends Command
             ...StickStart::toArray($possible),
             'notes' => $notes,
         ];
+
+        return $this->told($found, $notes);
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function notes(string $file): array
+    {
+        $packed = Compression::detect(new FileSource($file));
+        $notes =
+            $packed === null
+                ? []
+                : [
+                    "The file is packed ({$packed->kind}); firmware would see its packed bytes. Rehearse it as it "
+                        .'stands on a stick.',
+                ];
+
+        return $notes;
+    }
+
+    /**
+     * @param  array<string, mixed>  $found
+     * @param  list<string>  $notes
+     */
+    private function told(array $found, array $notes): int
+    {
         if ($this->option('json')) {
             $this->output->writeln(
                 (string) json_encode(

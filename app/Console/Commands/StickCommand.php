@@ -14,6 +14,7 @@ use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\Inspection;
 use App\Devices\Stick\FileStick;
 use App\Devices\Stick\StickDevice;
+use App\Jobs\BuildOrder;
 use App\Jobs\BuildStick;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\PlanFault;
@@ -48,11 +49,13 @@ final class StickCommand extends PlainCommand
 
     protected $description = 'Plan, build and check sticks';
 
+    private const READABLE = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
+
     public function handle(StickRegister $register, BuildStick $build): int
     {
         try {
             return match ($this->said('action')) {
-                'plan' => $this->put((string) json_encode($this->planned($register)->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n"),
+                'plan' => $this->put((string) json_encode($this->planned($register)->toArray(), self::READABLE)."\n"),
                 'build' => $this->build($register, $build),
                 'prove' => $this->prove($register),
                 'script' => $this->put(GuardedScript::of($this->plan())),
@@ -74,18 +77,28 @@ final class StickCommand extends PlainCommand
         $report = Inspection::of($image);
         $way = ($this->chosen('way') ?? '');
         $mode = match ($way) {
-            'raw' => WriteMode::Raw, 'copied' => WriteMode::FilesCopied, 'auto' => $report->canBeRaw() ? WriteMode::Raw : WriteMode::FilesCopied,
+            'raw' => WriteMode::Raw,
+            'copied' => WriteMode::FilesCopied,
+            'auto' => $report->canBeRaw() ? WriteMode::Raw : WriteMode::FilesCopied,
             default => throw PlanFault::notPossible('--way is raw, copied or auto.'),
         };
         $parts = [];
         foreach ((array) $this->option('parts') as $pair) {
             [$path, $pattern] = [...explode('=', (string) $pair, 2), ''];
-            str_contains($pattern, '%d') ? $parts[$path] = $pattern : throw PlanFault::notPossible('--parts is '
-                .'path=pattern, and the pattern has one %d.');
+            str_contains($pattern, '%d')
+                ? $parts[$path] = $pattern
+                : throw PlanFault::notPossible('--parts is path=pattern, and the pattern has one %d.');
         }
-        $scheme = Scheme::tryFrom(($this->chosen('scheme') ?? '')) ?? throw PlanFault::notPossible('--scheme is gpt '
-            .'or mbr.');
-        $wish = new StickWish(pathinfo($image, PATHINFO_FILENAME), Bytes::mebi(max(1, (int) $this->option('part-mebibytes'))), $mode, $scheme, (bool) $this->option('storage'), parts: $parts);
+        $scheme = Scheme::tryFrom(($this->chosen('scheme') ?? ''))
+            ?? throw PlanFault::notPossible('--scheme is gpt or mbr.');
+        $wish = new StickWish(
+            pathinfo($image, PATHINFO_FILENAME),
+            Bytes::mebi(max(1, (int) $this->option('part-mebibytes'))),
+            $mode,
+            $scheme,
+            (bool) $this->option('storage'),
+            parts: $parts,
+        );
 
         return StickBridge::plan($image, $report, null, $this->target($register), $wish, $this->chosen('drivers'));
     }
@@ -106,9 +119,21 @@ final class StickCommand extends PlainCommand
         $progress = new ConsoleProgress($this->output);
         $on = ($this->chosen('on') ?? '');
         $result = $register->find($on) === null
-            ? (new StickBuilder($plan, FileStick::ofSize($this->file($on), $plan->device, $plan->sector), $source, $progress))->build()
-            : $build->handle($on, $register->device($on), $plan, $source, $progress, [], null);
-        $this->line(sprintf('Good: %d files, %s, written in %.1f s, read back and compared in %.1f s.', count($result->sums), Bytes::of($result->bytes)->decimal(), $result->writeSeconds, $result->verifySeconds));
+            ? (new StickBuilder(
+                $plan,
+                FileStick::ofSize($this->file($on), $plan->device, $plan->sector),
+                $source,
+                $progress,
+            ))
+                ->build()
+            : $build->handle(new BuildOrder($on, $plan, $source), $register->device($on), $progress);
+        $this->line(sprintf(
+            'Good: %d files, %s, written in %.1f s, read back and compared in %.1f s.',
+            count($result->sums),
+            Bytes::of($result->bytes)->decimal(),
+            $result->writeSeconds,
+            $result->verifySeconds,
+        ));
         if ($this->chosen('out') !== null) {
             file_put_contents($this->chosen('out'), $result->sha256sums());
         }
@@ -123,10 +148,19 @@ final class StickCommand extends PlainCommand
         $stick = $this->stick($register);
         $differences = $stick->target()->differencesFrom($plan);
         if ($differences !== []) {
-            throw BuildFailure::of('identity', 'This is not the stick the plan was made for. '.implode(' ', $differences));
+            throw BuildFailure::of(
+                'identity',
+                'This is not the stick the plan was made for. '.implode(' ', $differences),
+            );
         }
         $stick->settle();
-        $proof = (new StickProof($plan, $stick, new SourceFiles($this->image($plan), $this->chosen('drivers')), new ConsoleProgress($this->output)))->prove();
+        $proof = (new StickProof(
+            $plan,
+            $stick,
+            new SourceFiles($this->image($plan), $this->chosen('drivers')),
+            new ConsoleProgress($this->output),
+        ))
+            ->prove();
         $this->line(sprintf('Good: %d files, read back and compared in %.1f s.', count($proof->sums), $proof->seconds));
 
         return self::SUCCESS;
@@ -139,7 +173,10 @@ final class StickCommand extends PlainCommand
 
     private function check(StickRegister $register): int
     {
-        $verdict = SizeCheck::quick($this->stick($register, $this->subject('a stick')), new ConsoleProgress($this->output));
+        $verdict = SizeCheck::quick(
+            $this->stick($register, $this->subject('a stick')),
+            new ConsoleProgress($this->output),
+        );
         $this->line($verdict['sentence']);
 
         return $verdict['honest'] ? self::SUCCESS : self::FAILURE;
@@ -153,10 +190,16 @@ final class StickCommand extends PlainCommand
         $report = Inspection::of($path);
         $twin = $known === null ? $register->withMark(Fingerprint::of(new FileSource($path))) : null;
         if ($twin !== null) {
-            $this->line("Its contents are those of {$twin->slug}: ".($twin->content['title'] ?? 'unnamed').', built '.($twin->content['built_at'] ?? 'some day').'.');
+            $this->line(
+                "Its contents are those of {$twin->slug}: ".($twin->content['title'] ?? 'unnamed').', built '
+                    .($twin->content['built_at'] ?? 'some day').'.',
+            );
         }
         if ($known !== null) {
-            $this->line(ucfirst($register->condition($known)->title()).(isset($known->content['title']) ? ": {$known->content['title']}" : '').'.');
+            $this->line(
+                ucfirst($register->condition($known)->title())
+                    .(isset($known->content['title']) ? ": {$known->content['title']}" : '').'.',
+            );
         }
         $this->line($report->what().' '.$report->starts('raw'));
 
@@ -168,15 +211,20 @@ final class StickCommand extends PlainCommand
         $text = @file_get_contents($this->subject('a plan'), false, null, 0, 200_000_000);
         $data = $text === false ? null : json_decode($text, true);
 
-        return is_array($data) ? StickPlan::fromArray($data) : throw PlanFault::notPossible('The plan cannot be '
-            .'read as JSON.');
+        return is_array($data)
+            ? StickPlan::fromArray($data)
+            : throw PlanFault::notPossible('The plan cannot be read as JSON.');
     }
 
     private function stick(StickRegister $register, ?string $name = null): StickDevice
     {
         $name ??= ($this->chosen('on') ?? '');
 
-        return $register->find($name) !== null ? $register->device($name) : (is_file($name) ? new FileStick($name) : throw BuildFailure::of('gone', "There is neither a stick nor a file \"{$name}\"."));
+        return match (true) {
+            $register->find($name) !== null => $register->device($name),
+            is_file($name) => new FileStick($name),
+            default => throw BuildFailure::of('gone', "There is neither a stick nor a file \"{$name}\"."),
+        };
     }
 
     private function file(string $on): string
@@ -186,13 +234,16 @@ final class StickCommand extends PlainCommand
 
     private function subject(string $what): string
     {
-        return $this->said('subject') === '' ? throw PlanFault::notPossible('This '
-            ."needs {$what}.") : $this->said('subject');
+        $said = $this->said('subject');
+
+        return $said === '' ? throw PlanFault::notPossible("This needs {$what}.") : $said;
     }
 
     private function put(string $text): int
     {
-        $this->chosen('out') === null ? $this->output->write($text, false, 16) : file_put_contents($this->chosen('out'), $text);
+        $this->chosen('out') === null
+            ? $this->output->write($text, false, 16)
+            : file_put_contents($this->chosen('out'), $text);
 
         return self::SUCCESS;
     }

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Catalogue\PathDocument;
 use App\Documents\DocumentFault;
 use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\WalkThrough;
 use DomainException;
 use InvalidArgumentException;
@@ -17,9 +18,9 @@ final class WalkCommand extends PlainCommand
 {
     use SaidWords;
 
-    protected $signature = 'cobblestone:walk {document : a brief in YAML, or a plan in JSON} {--catalogue= : a '
-        .'folder instead of the demo catalogue} {--except= : ids of stones that are left out, with commas} {--json '
-        .': for other programs}';
+    protected $signature = 'cobblestone:walk {document : a brief in YAML, or a plan in JSON} {--catalogue= : a folder '
+        .'instead of the demo catalogue} {--except= : ids of stones that are left out, with commas} {--json : for '
+            .'other programs}';
 
     protected $description = 'Lays every stone of a path in order with the evidence it expects, and says which are '
         .'refused';
@@ -36,17 +37,7 @@ final class WalkCommand extends PlainCommand
         $except = array_values(array_filter(array_map(trim(...), explode(',', $this->chosen('except') ?? ''))));
         $unknown = array_diff($except, array_map(static fn ($step): string => $step->id, $plan->steps));
         if ($unknown !== []) {
-            $this->getOutput()
-                ->getErrorStyle()
-                ->writeln(
-                    'This path has no stone "'.
-                        implode('", "', $unknown).
-                        '". Its stones: '.
-                        implode(', ', array_map(static fn ($step): string => $step->id, $plan->steps)).
-                        '.',
-                );
-
-            return self::FAILURE;
+            return $this->unknownStones($unknown, $plan);
         }
         $walked = WalkThrough::of($plan, $except);
         if ($this->option('json')) {
@@ -72,5 +63,23 @@ final class WalkCommand extends PlainCommand
         }
 
         return self::SUCCESS;
+    }
+
+    /**
+     * @param  array<int, string>  $unknown
+     */
+    private function unknownStones(array $unknown, Plan $plan): int
+    {
+        $this->getOutput()
+            ->getErrorStyle()
+            ->writeln(
+                'This path has no stone "'.
+                    implode('", "', $unknown).
+                    '". Its stones: '.
+                    implode(', ', array_map(static fn ($step): string => $step->id, $plan->steps)).
+                    '.',
+            );
+
+        return self::FAILURE;
     }
 }

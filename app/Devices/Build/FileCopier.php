@@ -114,21 +114,7 @@ final class FileCopier
     private function stream(array $parts): void
     {
         if ($parts[0]->from === 'drivers') {
-            foreach ($parts as $file) {
-                $this->run(
-                    [
-                        'mcopy',
-                        '-m',
-                        '-Q',
-                        '-i',
-                        $this->drive,
-                        $this->source->driver($file->source),
-                        "::/{$file->path}",
-                    ],
-                    $file->bytes,
-                    $file->path,
-                );
-            }
+            $this->copied($parts);
 
             return;
         }
@@ -157,6 +143,28 @@ final class FileCopier
         }
         if ($code !== 0) {
             throw BuildFailure::of('source', "{$parts[0]->source} could not be read out of the image: {$words}");
+        }
+    }
+
+    /**
+     * @param  list<PlannedFile>  $parts
+     */
+    private function copied(array $parts): void
+    {
+        foreach ($parts as $file) {
+            $this->run(
+                [
+                    'mcopy',
+                    '-m',
+                    '-Q',
+                    '-i',
+                    $this->drive,
+                    $this->source->driver($file->source),
+                    "::/{$file->path}",
+                ],
+                $file->bytes,
+                $file->path,
+            );
         }
     }
 

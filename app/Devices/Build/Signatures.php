@@ -28,19 +28,7 @@ final class Signatures
             [$at, $bytes] = [$partition->extent->first * $plan->sector, $partition->extent->count * $plan->sector];
             $type = trim(
                 Command::run(
-                    [
-                        'blkid',
-                        '--probe',
-                        '--offset',
-                        (string) $at,
-                        '--size',
-                        (string) $bytes,
-                        '--output',
-                        'value',
-                        '--match-tag',
-                        'TYPE',
-                        $device,
-                    ],
+                    self::probe($at, $bytes, $device),
                     60,
                 ),
             );
@@ -52,5 +40,25 @@ final class Signatures
                 );
             }
         }
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function probe(int $at, int $bytes, string $device): array
+    {
+        return [
+            'blkid',
+            '--probe',
+            '--offset',
+            (string) $at,
+            '--size',
+            (string) $bytes,
+            '--output',
+            'value',
+            '--match-tag',
+            'TYPE',
+            $device,
+        ];
     }
 }

@@ -42,15 +42,7 @@ final class StickBuilder
                 $wrote = $this->write();
                 $proof = (new StickProof($this->plan, $this->stick, $this->source, $this->progress))->prove();
 
-                return new BuildResult(
-                    $proof->sums,
-                    $proof->label,
-                    $wrote,
-                    $proof->seconds,
-                    $proof->bytes,
-                    $attempts,
-                    $proof->fingerprint,
-                );
+                return self::result($proof, $wrote, $attempts);
             } catch (BuildFailure $e) {
                 $rule = FailureRule::after($e->kind, $failed[$e->kind] ?? 0);
                 $failed[$e->kind] = ($failed[$e->kind] ?? 0) + 1;
@@ -73,6 +65,22 @@ final class StickBuilder
         }
     }
 
+    /**
+     * @param  list<array{kind: string, message: string, next: string}>  $attempts
+     */
+    private static function result(StickProof $proof, float $wrote, array $attempts): BuildResult
+    {
+        return new BuildResult(
+            $proof->sums,
+            $proof->label,
+            $wrote,
+            $proof->seconds,
+            $proof->bytes,
+            $attempts,
+            $proof->fingerprint,
+        );
+    }
+
     /** Read again right before the first write: device paths prove nothing (rule M10). */
     private function mustBeTheOne(): void
     {
@@ -90,7 +98,7 @@ final class StickBuilder
                 'identity',
                 "The parts of {$this->plan->splitter->source} are cut by the system's own splitter, which runs only "
                     .'in the exported script. Export the script and prove the stick here afterwards. Nothing was '
-                    .'written.',
+                        .'written.',
             );
         }
         $this->source->mustBe($this->plan);

@@ -9,8 +9,6 @@ use App\Devices\Stick\StickDevice;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\GeometryCheck;
 use Cobblestone\Media\Build\PlannedFile;
-use Cobblestone\Media\Build\SplitCheck;
-use Cobblestone\Media\Build\Splitter;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Storage\Reading\ByteSource;
@@ -36,8 +34,12 @@ final class StickProof
 
     public string $fingerprint = '';
 
-    public function __construct(private readonly StickPlan $plan, private readonly StickDevice $stick, private readonly SourceFiles $source, private readonly BuildProgress $progress)
-    {
+    public function __construct(
+        private readonly StickPlan $plan,
+        private readonly StickDevice $stick,
+        private readonly SourceFiles $source,
+        private readonly BuildProgress $progress,
+    ) {
     }
 
     public function prove(): self
@@ -60,7 +62,11 @@ final class StickProof
         $image = $this->plan->image;
         $length = $image->expanded ?? $this->expandedLength();
         $this->progress->stage('Read the stick back', $length);
-        $wanted = Pump::hashOf($image->compression === null ? ['cat', '--', $this->source->image] : Expander::arguments($image->compression, $this->source->image));
+        $wanted = Pump::hashOf(
+            $image->compression === null
+                ? ['cat', '--', $this->source->image]
+                : Expander::arguments($image->compression, $this->source->image),
+        );
         $read = Pump::hash($this->watched(Pump::pieces($device, 0, $length)));
         $source = $wanted();
         if ($image->compression === null && $image->sha256 !== null && $source !== $image->sha256) {
@@ -78,7 +84,10 @@ final class StickProof
     {
         $this->progress->stage('Count what comes out of the image', 0);
         $null = fopen('/dev/null', 'rb') ?: throw BuildFailure::of('source', '/dev/null cannot be opened.');
-        [$process, $pipes, $errors] = Pump::start(Expander::arguments((string) $this->plan->image->compression, $this->source->image), $null);
+        [$process, $pipes, $errors] = Pump::start(
+            Expander::arguments((string) $this->plan->image->compression, $this->source->image),
+            $null,
+        );
         $length = 0;
         while (! feof($pipes[1])) {
             $length += strlen((string) fread($pipes[1], 65_536));
@@ -96,14 +105,26 @@ final class StickProof
         $this->progress->stage('Check table and file system', 0);
         $differences = GeometryCheck::differences($this->plan, $device);
         if ($differences !== []) {
-            throw BuildFailure::of('mismatch', 'What is on the stick is not what was planned. '.implode(' ', $differences));
+            throw BuildFailure::of(
+                'mismatch',
+                'What is on the stick is not what was planned. '.implode(' ', $differences),
+            );
         }
         $target = BuildSteps::target($this->plan);
-        $partition = new WindowSource($device, $target->extent->first * $this->plan->sector, $target->extent->count * $this->plan->sector);
-        $volume = FatVolume::open($partition) ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on '
-            .'the stick.');
+        $partition = new WindowSource(
+            $device,
+            $target->extent->first * $this->plan->sector,
+            $target->extent->count * $this->plan->sector,
+        );
+        $volume = FatVolume::open($partition)
+            ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on the stick.');
         try {
-            Command::run($this->plan->sector === 512 ? ['sfdisk', '--verify', '--quiet', $this->stick->path()] : ['fdisk', '--sector-size', (string) $this->plan->sector, '--list', $this->stick->path()], 120);
+            Command::run(
+                $this->plan->sector === 512
+                    ? ['sfdisk', '--verify', '--quiet', $this->stick->path()]
+                    : ['fdisk', '--sector-size', (string) $this->plan->sector, '--list', $this->stick->path()],
+                120,
+            );
             FatCheck::run($partition, $volume);
             Signatures::onlyOurs($this->plan, $this->stick->path());
         } catch (RuntimeException $e) {
@@ -117,13 +138,9 @@ final class StickProof
     {
         $found = $volume->files();
         if ($this->plan->splitter !== null) {
-            $found = $this->withoutParts($found, $this->plan->splitter);
+            $found = OwnSplitParts::without($found, $this->plan, $this->plan->splitter);
         }
-        $files = array_values(array_filter($this->plan->files, fn (PlannedFile $file): bool => $file->source !== $this->plan->splitter?->source));
-        $missing = array_diff(array_map('mb_strtoupper', array_map(static fn (PlannedFile $file): string => $file->path, $files)), array_map(static fn (string|int $path): string => mb_strtoupper((string) $path), array_keys($found)));
-        if ($missing !== [] || count($found) !== count($files)) {
-            throw BuildFailure::of('mismatch', count($found).' files are on the stick, '.count($files).' were planned'.($missing === [] ? '.' : '; missing is '.array_values($missing)[0].'.'));
-        }
+        $files = $this->toCompare($found);
         $byName = [];
         foreach ($found as $path => $entry) {
             $byName[mb_strtoupper((string) $path)] = $entry;
@@ -134,23 +151,18 @@ final class StickProof
         foreach ($files as $file) {
             $entry = $byName[mb_strtoupper($file->path)];
             if ($entry->size !== $file->bytes) {
-                throw BuildFailure::of('mismatch', "{$file->path} has {$entry->size} B on the stick, planned are {$file->bytes} B.");
+                throw BuildFailure::of(
+                    'mismatch',
+                    "{$file->path} has {$entry->size} B on the stick, planned are {$file->bytes} B.",
+                );
             }
-            $runs = (function () use ($volume, $entry, $partition): \Generator {
-                foreach ($volume->extents($entry) as [$at, $length]) {
-                    yield from Pump::pieces($partition, $at, $length);
-                }
-            })();
-            if (isset($wanted[$file->path])) {
-                $context = hash_init('sha256');
-                foreach ($this->watched($runs) as $piece) {
-                    hash_update($context, $piece);
-                }
-                [$is, $should] = [hash_final($context), $wanted[$file->path]];
-            } else {
+            $runs = $this->watched(self::pieces($volume, $entry, $partition));
+            $small = $wanted[$file->path] ?? null;
+            if ($small === null) {
                 $source = $sums->of($file);
-                $is = Pump::hash($this->watched($runs));
-                $should = $source();
+                [$is, $should] = [Pump::hash($runs), $source()];
+            } else {
+                [$is, $should] = [self::sha256($runs), $small];
             }
             if ($is !== $should) {
                 throw BuildFailure::of('mismatch', "{$file->path} reads back differently from its source.");
@@ -159,27 +171,48 @@ final class StickProof
         }
     }
 
-    /**
-     * Parts of a system's own splitter cannot be compared byte by byte: numbering, sizes and sum are checked instead.
-     *
-     * @param  array<string, FatEntry>  $found
-     * @return array<string, FatEntry> the other files
-     */
-    private function withoutParts(array $found, Splitter $splitter): array
+    /** @return \Generator<int, string> */
+    private static function pieces(FatVolume $volume, FatEntry $entry, WindowSource $partition): \Generator
     {
-        $folder = dirname($splitter->pattern).'/';
-        $beside = array_filter($found, static fn (string $path): bool => str_starts_with(mb_strtoupper($path), mb_strtoupper($folder)), ARRAY_FILTER_USE_KEY);
-        $whole = 0;
-        foreach ($this->plan->files as $file) {
-            $whole = $file->source === $splitter->source ? $file->of : $whole;
+        foreach ($volume->extents($entry) as [$at, $length]) {
+            yield from Pump::pieces($partition, $at, $length);
         }
-        $faults = SplitCheck::faults(array_map(static fn (FatEntry $entry): int => $entry->size, $beside), $splitter->pattern, $splitter->source, $whole);
-        if ($faults !== []) {
-            throw BuildFailure::of('mismatch', "The parts of {$splitter->source} are not "
-                .'right. '.implode(' ', $faults));
+    }
+
+    /** @param  iterable<string>  $pieces */
+    private static function sha256(iterable $pieces): string
+    {
+        $context = hash_init('sha256');
+        foreach ($pieces as $piece) {
+            hash_update($context, $piece);
         }
 
-        return array_filter($found, static fn (string $path): bool => ! SplitCheck::isPart($path, $splitter->pattern), ARRAY_FILTER_USE_KEY);
+        return hash_final($context);
+    }
+
+    /**
+     * @param  array<string, FatEntry>  $found
+     * @return list<PlannedFile>
+     */
+    private function toCompare(array $found): array
+    {
+        $files = array_values(array_filter(
+            $this->plan->files,
+            fn (PlannedFile $file): bool => $file->source !== $this->plan->splitter?->source,
+        ));
+        $missing = array_diff(
+            array_map('mb_strtoupper', array_map(static fn (PlannedFile $file): string => $file->path, $files)),
+            array_map(static fn (string|int $path): string => mb_strtoupper((string) $path), array_keys($found)),
+        );
+        if ($missing !== [] || count($found) !== count($files)) {
+            throw BuildFailure::of(
+                'mismatch',
+                count($found).' files are on the stick, '.count($files).' were planned'
+                    .($missing === [] ? '.' : '; missing is '.array_values($missing)[0].'.'),
+            );
+        }
+
+        return $files;
     }
 
     /**

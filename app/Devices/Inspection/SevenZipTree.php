@@ -42,12 +42,8 @@ final class SevenZipTree implements FileTree
     public function entries(): Generator
     {
         $limits = Limits::listing();
-        $process = Command::of(
-            [self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path],
-            self::LISTING_SECONDS,
-            null,
-            $limits,
-        );
+        $command = [self::PROGRAM, 'l', '-slt', '-ba', '-sccUTF-8', "-t{$this->kind}", '--', $this->path];
+        $process = Command::of($command, self::LISTING_SECONDS, null, $limits);
         $process->start();
         $entry = [];
         $printed = 0;

@@ -7,10 +7,11 @@ use App\Devices\Command;
 /** Images of the demo world: small, but real in every mark that an inspection reads, made by Debian's own tools. */
 final class DemoImages
 {
-    private const ORRIN = ['line' => 'Orrin Desktop 3', 'edition' => 'Counter', 'language' => 'all', 'architecture' => 'x86-64', 'channel' => 'stable', 'source' => 'project\'s download page', 'as_of' => '2026-11-12'];
-
-    private function __construct(private readonly string $shelf, private readonly string $signers, private readonly string $work)
-    {
+    private function __construct(
+        private readonly string $shelf,
+        private readonly string $signers,
+        private readonly string $work,
+    ) {
     }
 
     /**
@@ -22,18 +23,13 @@ final class DemoImages
         foreach ([$shelf, $signers] as $folder) {
             is_dir($folder) || mkdir($folder, 0775, true);
         }
-        $files = [
-            'orrin-counter-3.0.iso' => [...self::ORRIN, 'version' => '3.0', 'as_of' => '2026-09-02', 'published' => 'same'],
-            'orrin-counter-3.1.iso' => [...self::ORRIN, 'version' => '3.1', 'published' => 'same'],
-            'orrin-counter-3.1-broken-off.iso' => [...self::ORRIN, 'version' => '3.1', 'source' => 'a mirror of the '
-                .'project', 'published' => 'other'],
-            'tansy-counter-7.2-en.iso' => ['line' => 'Tansy Desktop 7', 'version' => '7.2', 'edition' => 'Counter', 'language' => 'English', 'architecture' => 'x86-64', 'source' => 'publisher\'s download page', 'as_of' => '2026-11-02', 'published' => 'same'],
-            'corvane-lounge-2.4-stable.img.xz' => ['line' => 'Corvane Play 2', 'version' => '2.4', 'edition' => 'Lounge', 'language' => 'all', 'architecture' => 'x86-64', 'channel' => 'stable', 'source' => 'publisher\'s download page', 'as_of' => '2026-11-05'],
-            'skerry-counter-2026.11.img' => ['line' => 'Skerry Rolling', 'version' => '2026.11', 'edition' => 'Counter', 'language' => 'all', 'architecture' => 'x86-64', 'source' => 'project\'s download page', 'as_of' => '2026-11-10', 'published' => 'same'],
-            'halden-28.1-desk.restore' => ['line' => 'Halden One 28', 'version' => '28.1', 'language' => 'all', 'architecture' => 'arm-64', 'source' => 'maker\'s restore page', 'as_of' => '2026-11-08'],
-        ];
+        $files = DemoImageNotes::all();
         $missing = array_filter(array_keys($files), static fn (string $name): bool => ! is_file("{$shelf}/{$name}"));
-        if ($missing !== [] || ! is_file("{$signers}/platform.pem") || sha1_file("{$signers}/platform.pem") !== sha1_file(database_path('demo/signers/platform.pem'))) {
+        if (
+            $missing !== []
+                || ! is_file("{$signers}/platform.pem")
+                || sha1_file("{$signers}/platform.pem") !== sha1_file(database_path('demo/signers/platform.pem'))
+        ) {
             $work = sys_get_temp_dir().'/cobble-demo-'.bin2hex(random_bytes(6));
             mkdir($work, 0700);
             try {
@@ -50,8 +46,10 @@ final class DemoImages
     {
         $this->signer('platform');
         $this->signer('third-party');
-        file_put_contents("{$this->signers}/revoked.txt", '# Loaders that may not start any more, one SHA-256 a '
-            ."line. As of 2026-11-01.\n");
+        file_put_contents(
+            "{$this->signers}/revoked.txt",
+            "# Loaders that may not start any more, one SHA-256 a line. As of 2026-11-01.\n",
+        );
         $this->orrin('3.0', 20);
         $this->orrin('3.1', 24);
         copy("{$this->shelf}/orrin-counter-3.1.iso", $broken = "{$this->shelf}/orrin-counter-3.1-broken-off.iso");
@@ -67,14 +65,31 @@ final class DemoImages
         rename("{$this->shelf}/corvane.img.xz", "{$this->shelf}/corvane-lounge-2.4-stable.img.xz");
         file_put_contents("{$this->work}/restore-manifest.json", '{"models": ["halden-block"], "version": "28.1"}');
         file_put_contents("{$this->work}/system.part", random_bytes(3_000_000));
-        Command::run(['7zz', 'a', '-tzip', '-bd', "{$this->work}/desk.zip", "{$this->work}/restore-manifest.json", "{$this->work}/system.part"], 120);
+        Command::run(
+            [
+                '7zz', 'a', '-tzip', '-bd', "{$this->work}/desk.zip", "{$this->work}/restore-manifest.json",
+                "{$this->work}/system.part",
+            ],
+            120,
+        );
         rename("{$this->work}/desk.zip", "{$this->shelf}/halden-28.1-desk.restore");
     }
 
     /** Driver files of the demo world, for sticks that have to bring a machine online. */
     public static function drivers(string $folder): void
     {
-        foreach (['fairlead-13 network' => ['w2/quarrel-w2.inf' => "[Version]\nProvider=Quarrel\n", 'w2/quarrel-w2.sys' => str_repeat('quarrel w2 ', 40_000)], 'capstan-t3 network' => ['n1/quarrel-n1.inf' => "[Version]\nProvider=Quarrel\n", 'n1/quarrel-n1.sys' => str_repeat('quarrel n1 ', 25_000)]] as $set => $files) {
+        foreach (
+            [
+                'fairlead-13 network' => [
+                    'w2/quarrel-w2.inf' => "[Version]\nProvider=Quarrel\n",
+                    'w2/quarrel-w2.sys' => str_repeat('quarrel w2 ', 40_000),
+                ],
+                'capstan-t3 network' => [
+                    'n1/quarrel-n1.inf' => "[Version]\nProvider=Quarrel\n",
+                    'n1/quarrel-n1.sys' => str_repeat('quarrel n1 ', 25_000),
+                ],
+            ] as $set => $files
+        ) {
             foreach ($files as $path => $bytes) {
                 is_dir(dirname("{$folder}/{$set}/{$path}")) || mkdir(dirname("{$folder}/{$set}/{$path}"), 0775, true);
                 file_put_contents("{$folder}/{$set}/{$path}", $bytes);
@@ -96,7 +111,13 @@ final class DemoImages
     {
         file_put_contents($plain = "{$this->work}/loader.efi", LoaderFile::make("{$line} (stand-in): it started."));
         if ($signer !== null) {
-            Command::run(['sbsign', '--key', "{$this->work}/{$signer}.key", '--cert', "{$this->signers}/{$signer}.pem", '--output', $plain, $plain], 60);
+            Command::run(
+                [
+                    'sbsign', '--key', "{$this->work}/{$signer}.key", '--cert', "{$this->signers}/{$signer}.pem",
+                    '--output', $plain, $plain,
+                ],
+                60,
+            );
         }
 
         return $plain;
@@ -105,32 +126,65 @@ final class DemoImages
     /** A hybrid optical image with start images for both kinds of firmware. */
     private function orrin(string $version, int $megabytes): void
     {
-        $tree = $this->tree("orrin-{$version}", $this->loader('Orrin '
-            ."Desktop {$version}", 'third-party'), ['live/filesystem.img' => $megabytes, 'live/kernel' => 2], 160, "Orrin Desktop {$version}");
+        $line = "Orrin Desktop {$version}";
+        $large = ['live/filesystem.img' => $megabytes, 'live/kernel' => 2];
+        $tree = $this->tree("orrin-{$version}", $this->loader($line, 'third-party'), $large, 160, $line);
         $start = $this->startImage("{$tree}/boot/efi.img", "{$this->work}/loader.efi");
         file_put_contents("{$tree}/boot/bios.img", str_pad("\xEB\xFE", 2048, "\0"));
         file_put_contents("{$this->work}/mbr.bin", str_pad("\xEB\xFE", 432, "\x90"));
-        Command::run(['xorriso', '-as', 'mkisofs', '-quiet', '-V', "ORRIN {$version}", '-J', '-R', '-b', 'boot/bios.img', '-no-emul-boot', '-boot-load-size', '4', '-isohybrid-mbr', "{$this->work}/mbr.bin",
-            '-eltorito-alt-boot', '-e', 'boot/efi.img', '-no-emul-boot', '-append_partition', '2', '0xef', $start, '-o', "{$this->shelf}/orrin-counter-{$version}.iso", $tree], 120);
+        Command::run([
+            'xorriso', '-as', 'mkisofs', '-quiet', '-V', "ORRIN {$version}", '-J', '-R',
+            '-b', 'boot/bios.img', '-no-emul-boot', '-boot-load-size', '4', '-isohybrid-mbr', "{$this->work}/mbr.bin",
+            '-eltorito-alt-boot', '-e', 'boot/efi.img', '-no-emul-boot', '-append_partition', '2', '0xef', $start,
+            '-o', "{$this->shelf}/orrin-counter-{$version}.iso", $tree,
+        ], 120);
     }
 
     /** An optical image with UDF, which a stick has to be made from by copying its files. */
     private function tansy(): void
     {
-        $tree = $this->tree('tansy', $this->loader('Tansy Desktop 7 '
-            .'setup', 'platform'), ['payload/system.img' => 34], 90, 'Tansy Desktop 7, edition Counter');
-        Command::run(['genisoimage', '-quiet', '-udf', '-iso-level', '3', '-J', '-V', 'TANSY 7 CO', '-o', "{$this->shelf}/tansy-counter-7.2-en.iso", $tree], 120);
+        $tree = $this->tree(
+            'tansy',
+            $this->loader('Tansy Desktop 7 setup', 'platform'),
+            ['payload/system.img' => 34],
+            90,
+            'Tansy Desktop 7, edition Counter',
+        );
+        Command::run(
+            [
+                'genisoimage', '-quiet', '-udf', '-iso-level', '3', '-J', '-V', 'TANSY 7 CO', '-o',
+                "{$this->shelf}/tansy-counter-7.2-en.iso", $tree,
+            ],
+            120,
+        );
     }
 
     /** A raw disk image: a table, a partition to start from, and one with the installer. */
     private function disk(string $name, string $line, ?string $signer, int $megabytes): void
     {
         $image = "{$this->shelf}/{$name}";
-        Command::run(['truncate', '-s', (string) (36 * 1_048_576 + $megabytes * 1_000_000 - $megabytes * 1_000_000 % 512), $image]);
-        Command::run(['sgdisk', '-n', '1:2048:+32M', '-t', '1:ef00', '-c', '1:start', '-n', '2:0:0', '-t', '2:8300', '-c', '2:installer', $image], 60);
-        Command::run(['mkfs.vfat', '-F', '16', '-n', strtoupper(explode(' ', $line)[0]), '--offset', '2048', $image, '32768'], 60);
+        Command::run([
+            'truncate',
+            '-s',
+            (string) (36 * 1_048_576 + $megabytes * 1_000_000 - $megabytes * 1_000_000 % 512),
+            $image,
+        ]);
+        Command::run(
+            [
+                'sgdisk', '-n', '1:2048:+32M', '-t', '1:ef00', '-c', '1:start', '-n', '2:0:0', '-t', '2:8300', '-c',
+                '2:installer', $image,
+            ],
+            60,
+        );
+        Command::run(
+            ['mkfs.vfat', '-F', '16', '-n', strtoupper(explode(' ', $line)[0]), '--offset', '2048', $image, '32768'],
+            60,
+        );
         Command::run(['mmd', '-i', "{$image}@@1048576", '::/EFI', '::/EFI/BOOT'], 60);
-        Command::run(['mcopy', '-i', "{$image}@@1048576", $this->loader($line, $signer), '::/EFI/BOOT/BOOTX64.EFI'], 60);
+        Command::run(
+            ['mcopy', '-i', "{$image}@@1048576", $this->loader($line, $signer), '::/EFI/BOOT/BOOTX64.EFI'],
+            60,
+        );
         $handle = fopen($image, 'r+b');
         if ($handle !== false) {
             fseek($handle, 34 * 1_048_576);

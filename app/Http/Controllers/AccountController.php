@@ -89,8 +89,8 @@ final class AccountController
             $secret !== null && is_string($typed) ? TimeCode::step($secret, $typed, (int) now()->timestamp, 0) : null;
         if ($step === null) {
             throw ValidationException::withMessages([
-                'code' => 'This code does not come from the secret shown here. Nothing was changed; type the one '
-                    .'your device shows now.',
+                'code' => 'This code does not come from the secret shown here. Nothing was changed; type the one your '
+                    .'device shows now.',
             ]);
         }
         $user->forceFill(['code_secret' => $secret, 'code_step' => $step])->save();

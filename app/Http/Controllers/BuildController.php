@@ -7,11 +7,10 @@ use App\Bridge\StickRegister;
 use App\Jobs\StickBuildJob;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
-use App\Models\StickState;
-use App\View\StickCore;
+use App\View\BuildFacts;
+use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\Script\GuardedScript;
-use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Runbook\Confirmation;
 use Illuminate\Contracts\View\View;
@@ -57,6 +56,22 @@ final class BuildController
                 'serial' => "That is not the end of the serial of {$stick->name}. Read it off the stick itself.",
             ]);
         }
+        $build = self::queued($planner, $file, $stick, $given, $request);
+        if (config('queue.default') !== 'database') {
+            StickBuildJob::dispatch($build->id);
+        }
+
+        return redirect("/sticks/{$stick->id}/builds/{$build->id}", 303);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function queued(
+        PlanStick $planner,
+        ShelfFile $file,
+        Stick $stick,
+        array $given,
+        Request $request,
+    ): StickBuild {
         $plan = $planner->handle($file, $stick->id, $given['way'], $given['drivers'] ?? null, true);
         try {
             // The build and its place in the queue stand together or not at all.
@@ -79,11 +94,8 @@ final class BuildController
                 'stick' => "{$stick->name} is being built already. Wait for it, or cancel it.",
             ]);
         }
-        if (config('queue.default') !== 'database') {
-            StickBuildJob::dispatch($build->id);
-        }
 
-        return redirect("/sticks/{$stick->id}/builds/{$build->id}", 303);
+        return $build;
     }
 
     /** The plan without building it here, for another computer. */
@@ -106,7 +118,7 @@ final class BuildController
     {
         abort_unless($build->slug === $slug, 404);
 
-        return view('sticks.build', self::facts($slug, $build, $register));
+        return view('sticks.build', BuildFacts::of($slug, $build, $register));
     }
 
     /** The part of the page that changes while it runs. */
@@ -114,7 +126,7 @@ final class BuildController
     {
         abort_unless($build->slug === $slug, 404);
 
-        return view('sticks.progress', self::facts($slug, $build, $register));
+        return view('sticks.progress', BuildFacts::of($slug, $build, $register));
     }
 
     public function cancel(string $slug, StickBuild $build): RedirectResponse
@@ -174,72 +186,6 @@ final class BuildController
         return response($text, 200, [
             'Content-Type' => "{$type}; charset=utf-8",
             'Content-Disposition' => "attachment; filename={$name}",
-        ]);
-    }
-
-    /** @return array<string, mixed> */
-    private static function facts(string $slug, StickBuild $build, StickRegister $register): array
-    {
-        $plan = $build->plan;
-        $stick = $register->find($slug);
-        $writing = in_array($build->stage, ['Copy the files', 'Write the image'], true);
-        $share = $build->stage_bytes > 0 ? min(1.0, $build->done_bytes / $build->stage_bytes) : null;
-        $target = $plan['layout']['partitions'][0] ?? null;
-        $start = ($target['first_sector'] ?? 0) * $plan['sector_bytes'];
-        $payload = $build->stickPlan()->bytes() ?? 0;
-        $filled = match (true) {
-            $build->state === 'done' || ($build->isUnderWay() && str_starts_with($build->stage, 'Read')) => $plan[
-                'device_bytes'
-            ],
-            $writing && $share !== null => $start + (int) ($share * $payload),
-            default => $build->isUnderWay() ? 0 : $start,
-        };
-        $right =
-            $plan['layout'] === null
-                ? StickCore::raw($plan, $build->image->report['table'] ?? null)
-                : StickCore::planned($plan['layout']);
-
-        return [
-            'slug' => $slug,
-            'stick' => $stick,
-            'build' => $build,
-            'thousandths' => $share === null ? null : (int) round(1000 * $share),
-            'rate' => $build->rate() === null ? '' : number_format($build->rate() / 1e6, 1).' MB/s',
-            'condition' => StickState::of($slug)->condition,
-            'unfinished' => StickCondition::Unfinished,
-            'exports' => self::exports($build),
-            'core' => StickCore::of(
-                'Stick · '.($stick->name ?? $slug),
-                $plan['label'] === null ? 'Written raw, with the table of the image.' : "Label {$plan['label']}.",
-                $plan['device_bytes'],
-                $plan['sector_bytes'],
-                [
-                    [
-                        'name' => $stick->contents ?? 'whatever was on it',
-                        'from' => 0,
-                        'bytes' => $plan['device_bytes'],
-                        'lost' => true,
-                        'role' => 'old',
-                        'first_sector' => null,
-                        'sectors' => null,
-                    ],
-                ],
-                $right,
-                ['before', 'after'],
-                $plan['layout']['scheme'] ?? 'as in the image',
-                $filled,
-            ),
-        ];
-    }
-
-    /** @return array<string, string> file => what it is; those that this build has */
-    private static function exports(StickBuild $build): array
-    {
-        return array_filter([
-            'make-stick.sh' => 'Script',
-            'table.sfdisk' => $build->plan['layout'] === null ? '' : 'Partition table',
-            'plan.json' => 'Plan',
-            'SHA256SUMS' => isset($build->result['sha256sums']) ? 'Checksums' : '',
         ]);
     }
 }

@@ -10,6 +10,7 @@ use App\Models\ShelfFile;
 use App\Models\StickState;
 use Cobblestone\Machine\FactSheet;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 
 final class FindController
@@ -21,7 +22,9 @@ final class FindController
 
         return view('find.index', [
             'query' => $query,
-            'symptoms' => $query === '' ? [] : array_slice($bridge->symptoms()->search($query, FactSheet::empty()), 0, 8),
+            'symptoms' => $query === ''
+                ? []
+                : array_slice($bridge->symptoms()->search($query, FactSheet::empty()), 0, 8),
             'jobs' => $query === ''
                     ? collect()
                     : Job::query()
@@ -42,18 +45,23 @@ final class FindController
                         ->get(),
             'shelf' => $query === ''
                     ? collect()
-                    : ShelfFile::query()
-                        ->where(
-                            fn ($files) => $files
-                                ->where('name', 'ilike', $like)
-                                ->orWhereRaw('about::text ilike ?', [$like]),
-                        )
-                        ->orderBy('name')
-                        ->limit(12)
+                    : self::files($like)
                         ->get(),
             'entries' => $query === ''
                     ? collect()
                     : CatalogueEntry::query()->where('name', 'ilike', $like)->orderBy('name')->limit(30)->get(),
         ]);
+    }
+
+    private static function files(string $like): Builder
+    {
+        return ShelfFile::query()
+            ->where(
+                fn ($files) => $files
+                    ->where('name', 'ilike', $like)
+                    ->orWhereRaw('about::text ilike ?', [$like]),
+            )
+            ->orderBy('name')
+            ->limit(12);
     }
 }

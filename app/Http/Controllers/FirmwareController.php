@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\SettingsSeen;
 use App\Actions\TakeSnapshot;
 use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
@@ -14,6 +15,7 @@ use Cobblestone\Firmware\Snapshot;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -66,33 +68,9 @@ final class FirmwareController
 
     public function store(Job $job, Request $request, FirmwareBridge $firmware, TakeSnapshot $take): RedirectResponse
     {
-        $given = $request->validate(
-            [
-                'settings' => 'nullable|array|max:60',
-                'settings.*' => 'nullable|string|max:80',
-                'pasted' => 'nullable|string',
-                'photo' => 'nullable|file|max:'.self::PHOTO_KILOBYTES,
-            ],
-            [
-                'photo.max' => 'The photo has more than 12 MB. Take it smaller.',
-                'photo.uploaded' => 'The photo did not arrive whole. Try it once more.',
-            ],
-        );
-        $photo = Asked::file($request, 'photo');
-        if ($photo !== null && ! TakeSnapshot::isPicture($photo)) {
-            throw ValidationException::withMessages([
-                'photo' => 'This file is no picture that is known here: JPEG, PNG or WebP.',
-            ]);
-        }
-        $pasted = trim((string) ($given['pasted'] ?? ''));
-        if (strlen($pasted) > Snapshot::LIMIT) {
-            throw ValidationException::withMessages([
-                'pasted' => sprintf(
-                    'The pasted text has %d KB, far more than a setup has words.',
-                    intdiv(strlen($pasted), 1024),
-                ),
-            ]);
-        }
+        $given = self::given($request);
+        $photo = self::sentPhoto($request);
+        $pasted = self::pasted($given);
         $settings = $firmware->settings($firmware->machine($job));
         $ids = array_map(static fn ($setting): string => $setting->id, $settings);
         $snapshot =
@@ -112,17 +90,60 @@ final class FirmwareController
         $kept = $take->handle(
             $job,
             $request->user(),
-            $snapshot,
-            $settings,
-            $pasted !== '' ? 'paste' : 'form',
-            $pasted === '' ? null : $pasted,
-            $photo,
+            $pasted === ''
+                ? new SettingsSeen($snapshot, $settings, 'form', null, $photo)
+                : new SettingsSeen($snapshot, $settings, 'paste', $pasted, $photo),
             (int) $request->input('seen', 0),
         );
 
         return redirect("/jobs/{$job->id}/settings", 303)
             ->with('did', 'snapshot')
             ->with('snapshot', $kept->id);
+    }
+
+    private static function sentPhoto(Request $request): ?UploadedFile
+    {
+        $photo = Asked::file($request, 'photo');
+        if ($photo !== null && ! TakeSnapshot::isPicture($photo)) {
+            throw ValidationException::withMessages([
+                'photo' => 'This file is no picture that is known here: JPEG, PNG or WebP.',
+            ]);
+        }
+
+        return $photo;
+    }
+
+    /** @return array<string, mixed> */
+    private static function given(Request $request): array
+    {
+        return $request->validate(
+            [
+                'settings' => 'nullable|array|max:60',
+                'settings.*' => 'nullable|string|max:80',
+                'pasted' => 'nullable|string',
+                'photo' => 'nullable|file|max:'.self::PHOTO_KILOBYTES,
+            ],
+            [
+                'photo.max' => 'The photo has more than 12 MB. Take it smaller.',
+                'photo.uploaded' => 'The photo did not arrive whole. Try it once more.',
+            ],
+        );
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function pasted(array $given): string
+    {
+        $pasted = trim((string) ($given['pasted'] ?? ''));
+        if (strlen($pasted) > Snapshot::LIMIT) {
+            throw ValidationException::withMessages([
+                'pasted' => sprintf(
+                    'The pasted text has %d KB, far more than a setup has words.',
+                    intdiv(strlen($pasted), 1024),
+                ),
+            ]);
+        }
+
+        return $pasted;
     }
 
     public function photo(Job $job, FirmwareSnapshot $snapshot): BinaryFileResponse

@@ -82,7 +82,7 @@ final class KeyController
             return redirect("/jobs/{$job->id}/keys", 303)->withErrors([
                 'key' => 'This key was sealed with an application key that is not this bench\'s any more: it cannot '
                     .'be opened. Ask the owner for it again, or put the old application key back (bin/restore FROM '
-                    .'--key-only).',
+                        .'--key-only).',
             ]);
         }
         DB::transaction(

@@ -34,6 +34,13 @@ final class LearnedController
     public function decide(LearnedFact $fact, Request $request): RedirectResponse
     {
         $take = $request->validate(['decision' => 'required|in:taken,let-go'])['decision'] === 'taken';
+        self::decided($fact, $take, $request);
+
+        return redirect('/learned', 303);
+    }
+
+    private static function decided(LearnedFact $fact, bool $take, Request $request): void
+    {
         DB::transaction(function () use ($fact, $take, $request): void {
             $row = LearnedFact::query()->whereKey($fact->id);
             $row->getQuery()->lockForUpdate();
@@ -49,9 +56,8 @@ final class LearnedController
                 $faults = SchemaCheck::faults($document, CatalogueFolder::schema('machines'));
                 if ($faults !== []) {
                     throw ValidationException::withMessages([
-                        'decision' => 'The catalogue does not take '
-                            ."this: {$faults[0]} Nothing was changed; let it go, or write it into the model's file "
-                            .'by hand.',
+                        'decision' => "The catalogue does not take this: {$faults[0]} Nothing was changed; let it go, "
+                            ."or write it into the model's file by hand.",
                     ]);
                 }
                 $before = array_diff_assoc(
@@ -72,8 +78,6 @@ final class LearnedController
             }
             $fact->update(['decision' => $take ? 'taken' : 'let-go']);
         });
-
-        return redirect('/learned', 303);
     }
 
     /**

@@ -60,13 +60,7 @@ final class MemoryController
     public function test(Job $job, Request $request, RecordMemoryTest $record): RedirectResponse
     {
         $given = $request->validate(
-            [
-                'placed' => 'required|array|max:8',
-                'placed.*' => 'nullable|string|max:60',
-                'profile' => 'required|in:standard,faster',
-                'passes' => 'required|integer|min:1|max:50',
-                'outcome' => 'required|in:clean,errors,no-start',
-            ],
+            self::rules(),
             [
                 'passes.*' => 'A whole number of passes, 1 to 50.',
                 'outcome.*' => 'Choose what came of it.',
@@ -82,8 +76,9 @@ final class MemoryController
         $all = array_filter($given['placed'], static fn ($module): bool => is_string($module) && $module !== '');
         if ($placed === [] || count($placed) < count($all)) {
             throw ValidationException::withMessages([
-                'placed' => $placed === [] ? 'At least one module stood in a '
-                    .'slot.' : 'A module can stand in one slot only.',
+                'placed' => $placed === []
+                    ? 'At least one module stood in a slot.'
+                    : 'A module can stand in one slot only.',
             ]);
         }
         $record->handle(
@@ -100,5 +95,19 @@ final class MemoryController
         );
 
         return redirect("/jobs/{$job->id}/memory", 303)->with('did', 'tested');
+    }
+
+    /**
+     * @return array<string, string>
+     */
+    private static function rules(): array
+    {
+        return [
+            'placed' => 'required|array|max:8',
+            'placed.*' => 'nullable|string|max:60',
+            'profile' => 'required|in:standard,faster',
+            'passes' => 'required|integer|min:1|max:50',
+            'outcome' => 'required|in:clean,errors,no-start',
+        ];
     }
 }

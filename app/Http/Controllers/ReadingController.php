@@ -93,8 +93,8 @@ final class ReadingController
             ! FactRegistry::isOfModel($fact['name'])
         ) {
             throw ValidationException::withMessages([
-                'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one '
-                    .'machine or its owner.',
+                'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one machine '
+                    .'or its owner.',
             ]);
         }
         LearnedFact::query()->firstOrCreate(

@@ -31,12 +31,7 @@ final class RunController
         FirmwareBridge $firmware,
     ): View {
         $progress = $bridge->progress($job);
-        $steps = $progress->plan->steps;
-        $asked = $request->has('stone') ? Asked::text($request, 'stone') : null;
-        $step = match (true) {
-            $asked !== null => $progress->plan->step($asked) ?? abort(404, 'This path has no such stone any more.'),
-            default => $progress->current() ?? $steps[count($steps) - 1],
-        };
+        $step = self::stone($progress, $request);
         $closed = $progress->state($step)->isClosed();
         $shelf = ShelfFor::step($progress->plan, $step->id);
         $sequence = $step->opensWith === null || $closed ? null : $firmware->sequence($job, $step->opensWith);
@@ -63,6 +58,18 @@ final class RunController
             'shelf' => $shelf,
             'presses' => $sequence === null ? null : PressDrawing::of($sequence),
         ]);
+    }
+
+    private static function stone(Progress $progress, Request $request): Step
+    {
+        $steps = $progress->plan->steps;
+        $asked = $request->has('stone') ? Asked::text($request, 'stone') : null;
+        $step = match (true) {
+            $asked !== null => $progress->plan->step($asked) ?? abort(404, 'This path has no such stone any more.'),
+            default => $progress->current() ?? $steps[count($steps) - 1],
+        };
+
+        return $step;
     }
 
     /** Only a stone that is under way or in trouble raises the question what is normal. */

@@ -95,13 +95,7 @@ final class ShelfController
             array_intersect_key($given, ShelfFile::ABOUT),
             fn (?string $value): bool => $value !== null && $value !== '',
         );
-        $lead = $request->user()?->isLead() === true;
-        if (! $lead && ($request->has('published') || $request->has('published_by'))) {
-            throw ValidationException::withMessages([
-                'published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is '
-                    .'trusted.',
-            ]);
-        }
+        $lead = self::mayDecide($request);
         $published = $lead ? self::published((string) ($given['published'] ?? ''), $file->name) : null;
         DB::transaction(function () use ($file, $request, $given, $about, $lead, $published): void {
             $row = ShelfFile::query()->whereKey($file->id);
@@ -125,6 +119,19 @@ final class ShelfController
         });
 
         return redirect("/shelf/{$file->id}", 303);
+    }
+
+    private static function mayDecide(Request $request): bool
+    {
+        $lead = $request->user()?->isLead() === true;
+        if (! $lead && ($request->has('published') || $request->has('published_by'))) {
+            throw ValidationException::withMessages([
+                'published' => 'What the publisher\'s checksum is, only a lead says: it decides whether an image is '
+                    .'trusted.',
+            ]);
+        }
+
+        return $lead;
     }
 
     /** @param  array<string, string|null>  $about */

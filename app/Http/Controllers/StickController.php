@@ -56,7 +56,6 @@ final class StickController
         $state = $register->look($slug);
         $device = $register->device($slug);
         $read = StickCore::read($device->path());
-        $record = $state->content['parts'] ?? null;
         $history = WayBridge::history($slug);
 
         return view('sticks.show', [
@@ -73,14 +72,18 @@ final class StickController
                 self::events($slug),
             ),
             'core' => StickCore::of(
-                "Stick · {$stick->name}",
-                'Left what is on record, right what the stick itself says now.',
-                $stick->size()->count,
-                $stick->sectorBytes,
-                $record,
+                [
+                    'title' => "Stick · {$stick->name}",
+                    'note' => 'Left what is on record, right what the stick itself says now.',
+                ],
+                [
+                    'bytes' => $stick->size()->count,
+                    'sector' => $stick->sectorBytes,
+                    'scheme' => StickCore::scheme($device->path()),
+                ],
+                $state->content['parts'] ?? null,
                 $read,
                 ['on record', 'read now'],
-                StickCore::scheme($device->path()),
             ),
             'speed' => SpeedDrawing::of($history),
             'version' => StickEvent::version($slug),

@@ -51,6 +51,13 @@ final class UploadController
                 "A file {$name} is on the shelf already. Rename yours, or take the other one away first.",
             );
         }
+
+        return $this->begun($name, $given, $request);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function begun(string $name, array $given, Request $request): JsonResponse
+    {
         // Gone on with only where it is the same at its start, middle and end: another build of the same name and
         // size is another file.
         $upload = Upload::query()
@@ -65,8 +72,8 @@ final class UploadController
             if ($given['bytes'] > $free) {
                 return $this->refused(
                     sprintf(
-                        'This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; '
-                            .'the file has %.1f GB. Make room first.',
+                        'This computer has %.1f GB free for images, %.1f GB of it promised to uploads under way; the '
+                            .'file has %.1f GB. Make room first.',
                         max(0, $free + Upload::promised()) / 1e9,
                         Upload::promised() / 1e9,
                         $given['bytes'] / 1e9,
@@ -108,13 +115,7 @@ final class UploadController
         fseek($handle, 0, SEEK_END);
         $written = @fwrite($handle, $body);
         if ($written !== strlen($body)) {
-            ftruncate($handle, max(0, $have));
-            fclose($handle);
-
-            return $this->refused(
-                'This computer\'s drive is full. What came so far is kept: make room and go on.',
-                507,
-            );
+            return $this->fullDrive($handle, $have);
         }
         // Told only once it is on the disk.
         $kept = fflush($handle) && fsync($handle);
@@ -131,6 +132,18 @@ final class UploadController
         }
 
         return $this->arrived($upload, $scan);
+    }
+
+    /** @param  resource  $handle */
+    private function fullDrive(mixed $handle, int $have): JsonResponse
+    {
+        ftruncate($handle, max(0, $have));
+        fclose($handle);
+
+        return $this->refused(
+            'This computer\'s drive is full. What came so far is kept: make room and go on.',
+            507,
+        );
     }
 
     public function cancel(Upload $upload, Request $request): JsonResponse

@@ -13,7 +13,10 @@ use App\Models\StickState;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\FatLabel;
+use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\StickChoice;
+use Cobblestone\Media\SticksAtHand;
+use Cobblestone\Media\Ways\WayComparison;
 use Cobblestone\Quantity\Bytes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -32,18 +35,7 @@ final class WayController
             DriverFolders::path(Asked::text($request, 'drivers')) === null ? null : Asked::text($request, 'drivers');
         // Without a stick the ways say what they need; the smallest need that is possible then chooses one.
         $first = $ways->compare($file, $report, null, $drivers);
-        $need =
-            $first->decision === null
-                ? null
-                : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;
-        $choice = StickChoice::decide(
-            'media.stick',
-            'Which stick',
-            array_values($sticks),
-            $need ?? Bytes::of($report->bytes),
-            BenchPolicy::present()->school('stick'),
-            [],
-        );
+        $choice = self::choice($first, $sticks, $report);
         $stick = $sticks[$asked] ?? $choice->stick;
         $comparison = $ways->compare($file, $report, $stick, $drivers);
 
@@ -58,27 +50,50 @@ final class WayController
             'drivers' => $drivers,
             'comparison' => $comparison,
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
-            'under' => $stick === null
-                    ? null
-                    : StickBuild::query()
-                        ->where('slug', $stick->id)
-                        ->whereIn('state', ['queued', 'running'])
-                        ->first(),
+            'under' => $stick === null ? null : self::underWay($stick),
             'label' => $stick === null || ! $report->canBeCopied()
                     ? null
                     : FatLabel::of($report->label ?? $file->title(), $register->labels($stick->id)),
-            'twins' => $stick?->serial === null
-                    ? 0
-                    : count(
-                        array_filter(
-                            $register->all(),
-                            static fn (Stick $one): bool => $one->id !== $stick->id && $one->serial === $stick->serial,
-                        ),
-                    ),
+            'twins' => $stick === null ? 0 : self::twins($stick, $register),
             'picked' => old(
                 'way',
                 collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key,
             ),
         ]);
+    }
+
+    private static function underWay(Stick $stick): ?StickBuild
+    {
+        $builds = StickBuild::query()->where('slug', $stick->id);
+        $builds->whereIn('state', ['queued', 'running']);
+
+        return $builds->first();
+    }
+
+    /** Other sticks that report the same serial. */
+    private static function twins(Stick $stick, StickRegister $register): int
+    {
+        return $stick->serial === null ? 0 : count(array_filter(
+            $register->all(),
+            static fn (Stick $one): bool => $one->id !== $stick->id && $one->serial === $stick->serial,
+        ));
+    }
+
+    /**
+     * @param  array<string, Stick>  $sticks
+     */
+    private static function choice(WayComparison $first, array $sticks, ImageReport $report): StickChoice
+    {
+        $need =
+            $first->decision === null
+                ? null
+                : collect($first->ways)->first(fn ($way) => $way->title === $first->decision->chosen)?->need;
+
+        return StickChoice::decide(
+            'media.stick',
+            'Which stick',
+            new SticksAtHand(array_values($sticks), BenchPolicy::present()->school('stick'), []),
+            $need ?? Bytes::of($report->bytes),
+        );
     }
 }

@@ -10,8 +10,8 @@ use Symfony\Component\HttpFoundation\Response;
 final class StrictHeaders
 {
     private const HEADERS = [
-        'Content-Security-Policy' => "default-src 'self'; img-src 'self' data:; style-src 'self'; object-src "
-            ."'none'; frame-ancestors 'none'; form-action 'self'; base-uri 'self'",
+        'Content-Security-Policy' => "default-src 'self'; img-src 'self' data:; style-src 'self'; object-src 'none'; "
+            ."frame-ancestors 'none'; form-action 'self'; base-uri 'self'",
         'X-Content-Type-Options' => 'nosniff',
         'Referrer-Policy' => 'same-origin',
         'Cross-Origin-Opener-Policy' => 'same-origin',

@@ -81,14 +81,23 @@ final class IntakeRequest extends FormRequest
             'depends' => 'nullable|string|max:2000',
             'licence_kind' => 'nullable|in:'.implode(',', array_keys(FactRegistry::offers('licence.kind'))),
             'licence_edition' => 'nullable|string|max:120',
-            'update_reason' => 'nullable|string|max:400',
-            'update_to' => 'nullable|string|max:60',
-            'card_new' => 'nullable|string|max:120',
-            'card_old' => 'nullable|string|max:120',
-            'card_watts' => 'nullable|numeric|min:1|max:2000',
-            'card_supply_w' => 'nullable|numeric|min:1|max:5000',
-            'card_processor_w' => 'nullable|numeric|min:1|max:1000',
             'seen_folders' => 'nullable|string|max:4000',
+            ...self::backupRules(),
+            ...self::cardRules(),
+            ...array_fill_keys(
+                array_map(static fn (string $school): string => "policy_{$school}", array_keys(Policy::SCHOOLS)),
+                'nullable|string|max:40',
+            ),
+            'lsblk' => 'nullable|string',
+            'facts' => 'nullable|array|max:60',
+            'facts.*' => 'nullable|string|max:200',
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function backupRules(): array
+    {
+        return [
             'keep' => 'nullable|in:some,nothing',
             'folders' => 'nullable|string|max:4000',
             'backup_bytes' => 'nullable|string|max:40',
@@ -104,6 +113,20 @@ final class IntakeRequest extends FormRequest
             'existing_date' => 'nullable|date_format:Y-m-d',
             'existing_proven' => 'nullable|in:yes,no',
             'existing_samples' => 'nullable|integer|min:0|max:1000',
+        ];
+    }
+
+    /** @return array<string, string|list<string>> firmware updates and cards */
+    private static function cardRules(): array
+    {
+        return [
+            'update_reason' => 'nullable|string|max:400',
+            'update_to' => 'nullable|string|max:60',
+            'card_new' => 'nullable|string|max:120',
+            'card_old' => 'nullable|string|max:120',
+            'card_watts' => 'nullable|numeric|min:1|max:2000',
+            'card_supply_w' => 'nullable|numeric|min:1|max:5000',
+            'card_processor_w' => 'nullable|numeric|min:1|max:1000',
             'update_gives' => 'nullable|string|max:200',
             'update_processor' => 'nullable|string|max:120',
             'update_on_stick' => 'nullable|string|max:200',
@@ -113,13 +136,6 @@ final class IntakeRequest extends FormRequest
                 'string',
                 'regex:/^(none|(6-pin|8-pin|16-pin:[0-9]{2,4})(\s*,\s*(6-pin|8-pin|16-pin:[0-9]{2,4})){0,7})$/',
             ],
-            ...array_fill_keys(
-                array_map(static fn (string $school): string => "policy_{$school}", array_keys(Policy::SCHOOLS)),
-                'nullable|string|max:40',
-            ),
-            'lsblk' => 'nullable|string',
-            'facts' => 'nullable|array|max:60',
-            'facts.*' => 'nullable|string|max:200',
         ];
     }
 

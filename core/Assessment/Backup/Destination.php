@@ -91,7 +91,8 @@ final class Destination
         if ($to?->fileSystem === 'fat32' && $largest !== null && $largest->count > Fat32Geometry::MAX_FILE) {
             $blockers[] = self::blocker(
                 'destination-file-limit',
-                "{$to->name} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has {$largest->exact()}. Choose a destination with another file system, or pack it in parts.",
+                "{$to->name} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has "
+                    ."{$largest->exact()}. Choose a destination with another file system, or pack it in parts.",
             );
         }
 

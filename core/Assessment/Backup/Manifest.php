@@ -43,33 +43,35 @@ final readonly class Manifest
             }
             $read = ManifestLine::read($line, $spaced);
             if ($read === null) {
-                $notes[] =
-                    'Line '.
-                    ($index + 1).
-                    ': "'.
-                    mb_substr($line, 0, 50).
-                    '" is not a line of sha256sum; left out.';
+                $notes[] = 'Line '.($index + 1).': "'.mb_substr($line, 0, 50).'" is not a line of sha256sum; left out.';
 
                 continue;
             }
-            [$path, $entry] = [$read->path, ['hash' => $read->hash, 'bytes' => $read->bytes]];
-            $present = $files[$path] ?? null;
-            if (
-                $present !== null &&
-                ($entry['hash'] === null) !== ($present['hash'] === null) &&
-                ($entry['bytes'] === null) !== ($present['bytes'] === null)
-            ) {
-                $entry = [
-                    'hash' => $entry['hash'] ?? $present['hash'],
-                    'bytes' => $entry['bytes'] ?? $present['bytes'],
-                ];
-            } elseif ($present !== null) {
-                $notes[] = 'Line '.($index + 1).": \"{$path}\" stands there twice; the later line counts.";
+            $entry = ['hash' => $read->hash, 'bytes' => $read->bytes];
+            $present = $files[$read->path] ?? $entry;
+            if (isset($files[$read->path]) && ! self::complete($entry, $present)) {
+                $notes[] = 'Line '.($index + 1).": \"{$read->path}\" stands there twice; the later line counts.";
+                $present = $entry;
             }
-            $files[$path] = $entry;
+            $files[$read->path] = [
+                'hash' => $entry['hash'] ?? $present['hash'],
+                'bytes' => $entry['bytes'] ?? $present['bytes'],
+            ];
         }
 
         return new self($files, $notes);
+    }
+
+    /**
+     * Whether one says the sum and the other the size of the same file.
+     *
+     * @param  array{hash: string|null, bytes: int|null}  $one
+     * @param  array{hash: string|null, bytes: int|null}  $other
+     */
+    private static function complete(array $one, array $other): bool
+    {
+        return ($one['hash'] === null) !== ($other['hash'] === null)
+            && ($one['bytes'] === null) !== ($other['bytes'] === null);
     }
 
     /** @param  list<string>  $lines */

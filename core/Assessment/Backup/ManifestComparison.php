@@ -110,17 +110,10 @@ final readonly class ManifestComparison
         }
 
         return new self(
-            $names['missing'],
-            $names['differing'],
-            $names['besides'],
-            $proven,
-            $originals,
-            $copies,
-            $rootSource === '' ? null : $rootSource,
-            $rootCopy === '' ? null : $rootCopy,
-            $counts['missing'],
-            $counts['differing'],
-            $counts['besides'],
+            $names['missing'], $names['differing'], $names['besides'],
+            $proven, $originals, $copies,
+            $rootSource === '' ? null : $rootSource, $rootCopy === '' ? null : $rootCopy,
+            $counts['missing'], $counts['differing'], $counts['besides'],
         );
     }
 

@@ -122,8 +122,9 @@ final readonly class EncryptionDecision
             [
                 match (true) {
                     ! $this->intent->somethingToKeep => 'The drive is erased, and nothing on it has to be kept.',
-                    $this->waits => 'The drive is erased once its backup is verified or waived; until then no firmware '
-                        .'setting is touched, because a changed setting could ask the old system for its recovery key.',
+                    $this->waits => 'The drive is erased once its backup is verified or waived; until then no '
+                        .'firmware setting is touched, because a changed setting could ask the old system for its '
+                            .'recovery key.',
                     default => 'The drive is erased after its backup, and a firmware change does not lock it.',
                 },
                 'The stick is started by the one-time menu, so that the old system is not started in between.',
@@ -179,8 +180,8 @@ final readonly class EncryptionDecision
         return $this->intent->staysAfter
             ? 'The drive is bound to the security chip, what is planned would ask for its recovery key, and nobody '
                 .'has it. Find the key with the owner first; without it nothing here may be changed.'
-            : 'The drive is encrypted, the old system does not start, nobody has the recovery key, and data on it '
-                .'is wanted: it cannot be copied. Find the key with the owner, or have the owner give the data up '
-                .'in writing.';
+            : 'The drive is encrypted, the old system does not start, nobody has the recovery key, and data on it is '
+                .'wanted: it cannot be copied. Find the key with the owner, or have the owner give the data up in '
+                    .'writing.';
     }
 }

@@ -60,61 +60,71 @@ final class EncryptionSteps
                 because: [$because],
                 evidence: [new Evidence('key_kept', 'Where the owner keeps the key', 'text')],
             ),
-            new Step(
-                'protect.suspend',
-                Stage::Protect,
-                'Suspend protection',
-                Presence::Hands,
-                Estimate::minutes(1, 3, 8),
-                [
-                    "Suspend the drive's protection for at least {$restarts} restarts, or until it is resumed by hand.",
-                    'Read its state: it must say that protection is suspended, not that it is decrypting.',
-                ],
-                before: [PathFact::KEY_IN_HAND],
-                after: [PathFact::ENCRYPTION_SETTLED],
-                needs: ['hands'],
-                done: DoneWords::of('The drive\'s protection was suspended for the work'),
-                acts: [Act::ChangeOldSystem],
-                because: [
-                    $because,
-                    new Reason(
-                        "The path restarts the old system {$restarts} times before protection is resumed.",
-                        'A7',
-                    ),
-                ],
-                cautions: [
-                    'While it is suspended, whoever starts the machine can read the drive. Do not leave it '
-                        .'unattended for long.',
-                ],
-                opens: [
-                    new PutBack(
-                        'protection-suspended',
-                        'Drive protection suspended'.($drive === null ? '' : " on {$drive->title()}"),
-                        'A planned change would have asked for the recovery key.',
-                        'put-back.resume',
-                    ),
-                ],
-                boots: [BootEvent::change(['encryption' => "suspended {$restarts}"])],
-            ),
-            new Step(
-                'put-back.resume',
-                Stage::PutBack,
-                'Resume protection',
-                Presence::Hands,
-                Estimate::minutes(1, 2, 6),
-                [
-                    'Resume the drive\'s protection and read its state: on.',
-                    'Restart once: it must start without asking for the key.',
-                ],
-                before: [PathFact::PROVEN, PathFact::ENCRYPTION_SETTLED],
-                after: [PathFact::putBack('protection-suspended')],
-                needs: ['hands'],
-                done: DoneWords::of('The drive\'s protection was resumed'),
-                acts: [Act::ChangeOldSystem],
-                because: [new Reason('It was suspended only for the job.', 'J4, A7')],
-                boots: [BootEvent::change(['encryption' => 'resumed']), BootEvent::start(Wants::System)],
-            ),
+            self::suspending($restarts, $because, $drive),
+            self::resuming(),
         ];
+    }
+
+    private static function suspending(int $restarts, Reason $because, ?Drive $drive): Step
+    {
+        return new Step(
+            'protect.suspend',
+            Stage::Protect,
+            'Suspend protection',
+            Presence::Hands,
+            Estimate::minutes(1, 3, 8),
+            [
+                "Suspend the drive's protection for at least {$restarts} restarts, or until it is resumed by hand.",
+                'Read its state: it must say that protection is suspended, not that it is decrypting.',
+            ],
+            before: [PathFact::KEY_IN_HAND],
+            after: [PathFact::ENCRYPTION_SETTLED],
+            needs: ['hands'],
+            done: DoneWords::of('The drive\'s protection was suspended for the work'),
+            acts: [Act::ChangeOldSystem],
+            because: [
+                $because,
+                new Reason(
+                    "The path restarts the old system {$restarts} times before protection is resumed.",
+                    'A7',
+                ),
+            ],
+            cautions: [
+                'While it is suspended, whoever starts the machine can read the drive. Do not leave it unattended '
+                    .'for long.',
+            ],
+            opens: [
+                new PutBack(
+                    'protection-suspended',
+                    'Drive protection suspended'.($drive === null ? '' : " on {$drive->title()}"),
+                    'A planned change would have asked for the recovery key.',
+                    'put-back.resume',
+                ),
+            ],
+            boots: [BootEvent::change(['encryption' => "suspended {$restarts}"])],
+        );
+    }
+
+    private static function resuming(): Step
+    {
+        return new Step(
+            'put-back.resume',
+            Stage::PutBack,
+            'Resume protection',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 6),
+            [
+                'Resume the drive\'s protection and read its state: on.',
+                'Restart once: it must start without asking for the key.',
+            ],
+            before: [PathFact::PROVEN, PathFact::ENCRYPTION_SETTLED],
+            after: [PathFact::putBack('protection-suspended')],
+            needs: ['hands'],
+            done: DoneWords::of('The drive\'s protection was resumed'),
+            acts: [Act::ChangeOldSystem],
+            because: [new Reason('It was suspended only for the job.', 'J4, A7')],
+            boots: [BootEvent::change(['encryption' => 'resumed']), BootEvent::start(Wants::System)],
+        );
     }
 
     /** The key at hand for a system whose own recovery tools will ask for it. */
@@ -127,8 +137,8 @@ final class EncryptionSteps
             Presence::Hands,
             Estimate::minutes(1, 4, 20),
             [
-                'Ask the owner where the recovery key is kept, and have them fetch it now: recovery tools ask for '
-                    .'it before they show the drive.',
+                'Ask the owner where the recovery key is kept, and have them fetch it now: recovery tools ask for it '
+                    .'before they show the drive.',
                 'Write down where it is kept, not the key.',
             ],
             before: [PathFact::TAKEN_IN],

@@ -61,20 +61,28 @@ final readonly class HealthAssessment
         );
         $blockers =
             $written && $mine?->grade === HealthGrade::Replace
-                ? [
-                    Blocker::narrow(
-                        'drive-failing',
-                        "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install "
-                            .'on the new one (kind of job: swap the drive).',
-                        'A5',
-                        [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem],
-                        $mine->facts,
-                        OpensBy::Reading,
-                    ),
-                ]
+                ? self::failing($mine)
                 : [];
 
         return new self($drives, $mine, new Contribution(decisions: $decisions, blockers: $blockers));
+    }
+
+    /**
+     * @return list<Blocker>
+     */
+    private static function failing(DriveHealth $mine): array
+    {
+        return [
+            Blocker::narrow(
+                'drive-failing',
+                "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install "
+                    .'on the new one (kind of job: swap the drive).',
+                'A5',
+                [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem],
+                $mine->facts,
+                OpensBy::Reading,
+            ),
+        ];
     }
 
     /** Whether what is on the target has to be rescued before anything else. */

@@ -18,18 +18,17 @@ final readonly class MemoryFaultFinder
     /** Share above which memory as a whole is acquitted; higher, as data goes through it afterwards. */
     public const ACQUITS = 0.99;
 
-    /** How likely one pass is to meet a fault that is there (default): two clean passes acquit with 99 %. */
-    private const DETECTS = 0.9;
-
-    /** How likely errors are without a fault (a loose lead, a slip of the hand). */
-    private const STRAY = 0.002;
-
     /** Minutes to move modules and start again. */
     private const SWAP_MINUTES = 5.0;
 
     /** @param  list<MemoryTest>  $tests in the order in which they were made */
-    private function __construct(private MemoryBench $bench, private array $tests, private bool $fasterProfile, private int $passes, private float $minutesPerGib)
-    {
+    private function __construct(
+        private MemoryBench $bench,
+        private array $tests,
+        private bool $fasterProfile,
+        private int $passes,
+        private float $minutesPerGib,
+    ) {
     }
 
     /**
@@ -38,27 +37,33 @@ final readonly class MemoryFaultFinder
      * @param  int  $passes  passes that acquit (default of rule A4: 2)
      * @param  float  $minutesPerGib  of one pass (default, learned)
      */
-    public static function of(MemoryBench $bench, array $tests, bool $fasterProfile, int $passes = 2, float $minutesPerGib = 1.5): self
-    {
+    public static function of(
+        MemoryBench $bench,
+        array $tests,
+        bool $fasterProfile,
+        int $passes = 2,
+        float $minutesPerGib = 1.5,
+    ): self {
         return new self($bench, $tests, $fasterProfile, max(1, $passes), $minutesPerGib);
     }
 
     public function verdict(): MemoryVerdict
     {
-        $beliefs = $this->beliefs($this->tests);
-        [$best, $share] = self::likeliest($beliefs);
+        $beliefs = MemoryBeliefs::after($this->bench, $this->tests, $this->fasterProfile);
+        [$best, $share] = $beliefs->likeliest();
         $atStandard = array_filter($this->tests, static fn (MemoryTest $test): bool => ! $test->fasterProfile) !== [];
-        $settled = $share >= ($best->kind === MemoryFault::NONE ? self::ACQUITS : self::CONVICTS) && $this->restsOnStandardSpeed($best);
-        $suspects = [];
-        foreach ($beliefs as [$fault, $belief]) {
-            if ($belief >= 0.01) {
-                $suspects[] = ['title' => $fault->title(), 'share' => round($belief, 3)];
-            }
-        }
-        usort($suspects, static fn (array $a, array $b): int => $b['share'] <=> $a['share']);
+        $settled = $share >= ($best->kind === MemoryFault::NONE ? self::ACQUITS : self::CONVICTS)
+            && $this->restsOnStandardSpeed($best);
+        $suspects = $beliefs->suspects();
         $trusted = $this->isTrusted($settled ? $best : null);
 
-        return new MemoryVerdict($settled ? $best : null, $share, $suspects, $trusted, $this->sentence($settled ? $best : null, $share, $suspects, $atStandard));
+        return new MemoryVerdict(
+            $settled ? $best : null,
+            $share,
+            $suspects,
+            $trusted,
+            $this->sentence($settled ? $best : null, $share, $suspects, $atStandard),
+        );
     }
 
     /** The next test, or null once the verdict is settled or nothing more can be told apart. */
@@ -68,14 +73,22 @@ final readonly class MemoryFaultFinder
             return null;
         }
         $whole = $this->wholeSet();
-        if ($this->fasterProfile && array_filter($this->tests, static fn (MemoryTest $test): bool => ! $test->fasterProfile) === []) {
-            return $this->suggest($whole, 'Set memory to standard speed first, then test all modules as they are: errors that vanish mean that the profile is unstable, not that a module is bad.');
+        if (
+            $this->fasterProfile
+                && array_filter($this->tests, static fn (MemoryTest $test): bool => ! $test->fasterProfile) === []
+        ) {
+            return $this->suggest(
+                $whole,
+                'Set memory to standard speed first, then test all modules as they are: errors that vanish mean that '
+                    .'the profile is unstable, not that a module is bad.',
+            );
         }
-        $beliefs = $this->beliefs($this->tests);
+        $beliefs = MemoryBeliefs::after($this->bench, $this->tests, $this->fasterProfile);
         $best = null;
         $most = 1e-4;
         foreach ($this->bench->placements() as $placed) {
-            $gain = $this->gain($beliefs, new MemoryTest($placed, false, $this->passes, MemoryTest::CLEAN)) / $this->minutes($placed);
+            $test = new MemoryTest($placed, false, $this->passes, MemoryTest::CLEAN);
+            $gain = $beliefs->gain($test) / $this->minutes($placed);
             if ($gain > $most) {
                 [$best, $most] = [$placed, $gain];
             }
@@ -89,13 +102,17 @@ final readonly class MemoryFaultFinder
     {
         $last = $this->tests === [] ? $this->wholeSet() : $this->tests[count($this->tests) - 1]->placed;
 
-        return $this->bench->gibibytes($placed) * $this->minutesPerGib * $this->passes + ($last === $placed ? 0 : self::SWAP_MINUTES);
+        return $this->bench->gibibytes($placed) * $this->minutesPerGib * $this->passes
+            + ($last === $placed ? 0 : self::SWAP_MINUTES);
     }
 
     /** @return array<string, string> all modules as they are likely to stand */
     public function wholeSet(): array
     {
-        $all = array_combine(array_map(strval(...), array_keys($this->bench->modules)), array_slice($this->bench->slots, 0, count($this->bench->modules)));
+        $all = array_combine(
+            array_map(strval(...), array_keys($this->bench->modules)),
+            array_slice($this->bench->slots, 0, count($this->bench->modules)),
+        );
         if ($this->bench->allows($all)) {
             return $all;
         }
@@ -110,88 +127,15 @@ final readonly class MemoryFaultFinder
         return $largest;
     }
 
-    /**
-     * @param  list<MemoryTest>  $tests
-     * @return list<array{0: MemoryFault, 1: float}> shares that sum to 1
-     */
-    private function beliefs(array $tests): array
-    {
-        $beliefs = [];
-        $sum = 0.0;
-        $fasterUsed = $this->fasterProfile || array_filter($tests, static fn (MemoryTest $test): bool => $test->fasterProfile) !== [];
-        foreach (MemoryFault::all($this->bench, $fasterUsed) as $fault) {
-            $belief = $fault->weight;
-            foreach ($tests as $test) {
-                $belief *= self::likelihood($fault, $test);
-            }
-            $beliefs[] = [$fault, $belief];
-            $sum += $belief;
-        }
-
-        return array_map(static fn (array $pair): array => [$pair[0], $sum > 0 ? $pair[1] / $sum : 0.0], $beliefs);
-    }
-
-    private static function likelihood(MemoryFault $fault, MemoryTest $test): float
-    {
-        // An unstable profile often holds with fewer modules: such a clean pass says little for or against it.
-        $detects = $fault->kind === MemoryFault::PROFILE && count($test->placed) < 2 ? 0.5 : self::DETECTS;
-        $fails = $fault->isMetBy($test) ? 1 - (1 - $detects) ** max(1, $test->passes) : self::STRAY;
-
-        return $test->failed() ? $fails : 1 - $fails;
-    }
-
-    /**
-     * Bits of doubt that a test of that placement at standard speed is expected to take away.
-     *
-     * @param  list<array{0: MemoryFault, 1: float}>  $beliefs
-     */
-    private function gain(array $beliefs, MemoryTest $test): float
-    {
-        $meets = 1 - (1 - self::DETECTS) ** $test->passes;
-        $fail = 0.0;
-        $failed = [];
-        foreach ($beliefs as $index => [$fault, $belief]) {
-            $failed[$index] = $belief * ($fault->isMetBy($test) ? $meets : self::STRAY);
-            $fail += $failed[$index];
-        }
-        $after = 0.0;
-        foreach ($beliefs as $index => [, $belief]) {
-            $after += self::doubt($failed[$index], $fail) + self::doubt($belief - $failed[$index], 1 - $fail);
-        }
-        $before = 0.0;
-        foreach ($beliefs as [, $belief]) {
-            $before += self::doubt($belief, 1.0);
-        }
-
-        return $before - $after;
-    }
-
-    /** One share's part of the doubt that is left within an outcome of that chance. */
-    private static function doubt(float $share, float $chance): float
-    {
-        return $share > 1e-12 && $chance > 0 ? -$share * log($share / $chance, 2) : 0.0;
-    }
-
-    /**
-     * @param  list<array{0: MemoryFault, 1: float}>  $beliefs
-     * @return array{0: MemoryFault, 1: float}
-     */
-    private static function likeliest(array $beliefs): array
-    {
-        $best = $beliefs[0];
-        foreach ($beliefs as $pair) {
-            $best = $pair[1] > $best[1] ? $pair : $best;
-        }
-
-        return $best;
-    }
-
     /** A part is convicted only by errors at standard speed, a profile or nothing only by clean passes there. */
     private function restsOnStandardSpeed(MemoryFault $fault): bool
     {
         $wantsErrors = $fault->kind !== MemoryFault::NONE && $fault->kind !== MemoryFault::PROFILE;
 
-        return array_filter($this->tests, static fn (MemoryTest $test): bool => ! $test->fasterProfile && $test->failed() === $wantsErrors) !== [];
+        return array_filter(
+            $this->tests,
+            static fn (MemoryTest $test): bool => ! $test->fasterProfile && $test->failed() === $wantsErrors,
+        ) !== [];
     }
 
     /** Rule A13: errors at standard speed, or none tested there after some with a profile: nothing may go through. */
@@ -228,11 +172,22 @@ final readonly class MemoryFaultFinder
 
         return match (true) {
             $this->tests === [] => 'Nothing is tested yet.',
-            $fault === null && ! $atStandard => 'Only tests at standard speed count against a module; none was made yet.',
-            $fault === null => 'Not settled. Still possible: '.implode(', ', array_map(static fn (array $one): string => $one['title'].' '.(int) round($one['share'] * 100).' %', array_slice($suspects, 0, 4))).'.',
+            $fault === null
+                && ! $atStandard => 'Only tests at standard speed count against a module; none was made yet.',
+            $fault === null => 'Not settled. Still possible: '
+                .implode(
+                    ', ',
+                    array_map(
+                        static fn (array $one): string => $one['title'].' '.(int) round($one['share'] * 100).' %',
+                        array_slice($suspects, 0, 4),
+                    ),
+                )
+                .'.',
             $fault->kind === MemoryFault::NONE => "Not memory, with {$percent} % confidence.",
-            $fault->kind === MemoryFault::PROFILE => "The faster profile is unstable, with {$percent} % confidence. No module is bad for that.",
-            $fault->kind === MemoryFault::BOARD && $this->bench->soldered => "The memory is soldered: the board is bad, with {$percent} % confidence.",
+            $fault->kind === MemoryFault::PROFILE => "The faster profile is unstable, with {$percent} % confidence. "
+                .'No module is bad for that.',
+            $fault->kind === MemoryFault::BOARD
+                && $this->bench->soldered => "The memory is soldered: the board is bad, with {$percent} % confidence.",
             default => ucfirst($fault->title())." is bad, with {$percent} % confidence.",
         };
     }
@@ -240,10 +195,23 @@ final readonly class MemoryFaultFinder
     /** @param  array<string, string>  $placed */
     private function suggest(array $placed, ?string $because): NextMemoryTest
     {
-        $where = implode(', ', array_map(static fn (string $module, string $slot): string => "{$module} in {$slot}", array_keys($placed), $placed));
+        $where = implode(
+            ', ',
+            array_map(
+                static fn (string $module, string $slot): string => "{$module} in {$slot}",
+                array_keys($placed),
+                $placed,
+            ),
+        );
         $alone = count($placed) === 1 ? 'Only ' : '';
         $minutes = $this->minutes($placed);
 
-        return new NextMemoryTest($placed, $this->passes, $minutes, $because ?? "{$alone}{$where}, at standard speed, {$this->passes} passes: about ".(int) ceil($minutes).' min.');
+        return new NextMemoryTest(
+            $placed,
+            $this->passes,
+            $minutes,
+            $because ?? "{$alone}{$where}, at standard speed, {$this->passes} passes: about ".(int) ceil($minutes)
+                .' min.',
+        );
     }
 }

@@ -10,7 +10,6 @@ use Cobblestone\Catalogue\Rung;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
-use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
 
 /** The gentlest way that can work, from the catalogue's rungs and the facts of the job (rule A3). */
@@ -59,14 +58,7 @@ final readonly class RouteLadder
                 $against !== [] => ['out', $against],
                 $unknown !== [] => [
                     $gentler ? 'possible' : 'harsher',
-                    array_map(
-                        fn (string $fact): string => 'Not known: '.
-                            lcfirst(
-                                rtrim($this->questions[$fact]->text ?? str_replace(['.', '_'], ' ', $fact), '?'),
-                            ).
-                            '.',
-                        $unknown,
-                    ),
+                    $this->unknownWords($unknown),
                 ],
                 default => ['harsher', ['A gentler way can work.']],
             };
@@ -84,28 +76,24 @@ final readonly class RouteLadder
         }
         $settles = $this->settling($facts, $at);
 
-        return new RouteAdvice(
-            $rung,
-            $ladder,
-            $settles,
-            $provisional,
-            new Decision(
-                'assess.route',
-                'Route',
-                self::chosen($rung, $ladder),
-                [
-                    $rung === null ? 'Every rung is out; see why beside each.' : self::keeping($rung),
-                    ...$provisional
-                        ? [
-                            'A gentler way is still possible: '.
-                            ($settles === null ? 'more has to be known.' : "\"{$settles->text}\" would settle most."),
-                        ]
-                        : [],
-                ],
-                $refused,
-                $this->known($facts),
-                'A3',
-            ),
+        $decision = LadderWords::decision($rung, $ladder, $provisional, $settles, $refused, $this->known($facts));
+
+        return new RouteAdvice($rung, $ladder, $settles, $provisional, $decision);
+    }
+
+    /**
+     * @param  list<string>  $unknown
+     * @return list<string>
+     */
+    private function unknownWords(array $unknown): array
+    {
+        return array_map(
+            fn (string $fact): string => 'Not known: '.
+                lcfirst(
+                    rtrim($this->questions[$fact]->text ?? str_replace(['.', '_'], ' ', $fact), '?'),
+                ).
+                '.',
+            $unknown,
         );
     }
 
@@ -205,32 +193,6 @@ final readonly class RouteLadder
         }
 
         return array_values(array_unique($unknown));
-    }
-
-    /**
-     * @param  list<array{id: string, title: string, standing: string, why: list<string>, keeps: list<string>}>  $ladder
-     */
-    private static function chosen(?Rung $rung, array $ladder): string
-    {
-        foreach ($ladder as $row) {
-            if ($row['standing'] === 'possible') {
-                return "{$row['title']}, if an answer allows it; else ".
-                    ($rung === null ? 'what the answers leave' : lcfirst($rung->title));
-            }
-        }
-
-        return $rung === null ? 'none can work as things stand' : $rung->title;
-    }
-
-    private static function keeping(Rung $rung): string
-    {
-        $loses = array_diff(['files', 'programs', 'settings'], $rung->keeps);
-
-        return match (true) {
-            $loses === [] => 'It keeps files, programs and settings.',
-            count($loses) === 3 => 'It keeps nothing on the drive.',
-            default => 'It keeps '.implode(' and ', $rung->keeps).'; it loses '.implode(' and ', $loses).'.',
-        };
     }
 
     /** @return list<string> */

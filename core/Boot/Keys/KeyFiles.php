@@ -25,29 +25,9 @@ final class KeyFiles
     {
         $certificates = $allowed = $revoked = $revokedCertificates = $revokedSigned = [];
         foreach ($files as $name => $bytes) {
-            $store = VariableStore::read($bytes);
-            if ($store !== null) {
-                $lists = ['db' => $store->variables['db'] ?? '', 'dbx' => $store->variables['dbx'] ?? ''];
-            } elseif (preg_match_all(self::PEM, $bytes, $found) > 0) {
-                foreach ($found[0] as $index => $pem) {
-                    $certificates[$index === 0 ? $name : "{$name} #".($index + 1)] = $pem."\n";
-                }
-
-                continue;
-            } elseif (self::isCertificate($bytes)) {
-                $certificates[$name] = self::pem($bytes);
-
-                continue;
-            } else {
-                $lists = [str_starts_with(strtolower($name), 'dbx') ? 'dbx' : 'db' => $bytes];
-            }
-            foreach ($lists as $which => $data) {
-                $list =
-                    SignatureList::read($data) ??
-                    throw new InvalidArgumentException(
-                        "{$name}: this is neither a certificate (PEM or DER) nor a list of signatures nor a "
-                            ."firmware's variable store.",
-                    );
+            $own = self::certificatesIn($name, $bytes);
+            $certificates = [...$certificates, ...$own];
+            foreach ($own === [] ? self::listsIn($name, $bytes) : [] as $which => $list) {
                 if ($which === 'dbx') {
                     array_push($revoked, ...$list->digests);
                     array_push($revokedCertificates, ...array_map(self::pem(...), $list->certificates));
@@ -62,6 +42,62 @@ final class KeyFiles
             }
         }
 
+        return self::signers($certificates, $revoked, $files, $allowed, $revokedCertificates, $revokedSigned);
+    }
+
+    /** @return array<string, string> name => certificate as PEM; none where it is a list or a store of variables */
+    private static function certificatesIn(string $name, string $bytes): array
+    {
+        if (VariableStore::read($bytes) !== null) {
+            return [];
+        }
+        if (preg_match_all(self::PEM, $bytes, $found) > 0) {
+            $named = [];
+            foreach ($found[0] as $index => $pem) {
+                $named[$index === 0 ? $name : "{$name} #".($index + 1)] = $pem."\n";
+            }
+
+            return $named;
+        }
+
+        return self::isCertificate($bytes) ? [$name => self::pem($bytes)] : [];
+    }
+
+    /**
+     * @return array<string, SignatureList> db or dbx => what is in it
+     *
+     * @throws InvalidArgumentException
+     */
+    private static function listsIn(string $name, string $bytes): array
+    {
+        $store = VariableStore::read($bytes);
+        $lists = $store === null
+            ? [str_starts_with(strtolower($name), 'dbx') ? 'dbx' : 'db' => $bytes]
+            : ['db' => $store->variables['db'] ?? '', 'dbx' => $store->variables['dbx'] ?? ''];
+
+        return array_map(static fn (string $data): SignatureList => SignatureList::read($data)
+            ?? throw new InvalidArgumentException(
+                "{$name}: this is neither a certificate (PEM or DER) nor a list of signatures nor a firmware's "
+                    .'variable store.',
+            ), $lists);
+    }
+
+    /**
+     * @param  array<string, string>  $certificates
+     * @param  list<string>  $revoked
+     * @param  array<string, string>  $files
+     * @param  list<string>  $allowed
+     * @param  list<string>  $revokedCertificates
+     * @param  list<string>  $revokedSigned
+     */
+    private static function signers(
+        array $certificates,
+        array $revoked,
+        array $files,
+        array $allowed,
+        array $revokedCertificates,
+        array $revokedSigned,
+    ): Signers {
         return new Signers(
             $certificates,
             $revoked,

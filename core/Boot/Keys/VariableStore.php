@@ -60,19 +60,27 @@ final readonly class VariableStore
                 break;
             }
             if (in_array($head['state'], [self::ADDED, self::ADDED_IN_DELETION], true)) {
-                $name = rtrim(
-                    (string) mb_convert_encoding(
-                        substr($bytes, $at + self::HEADER, $sizes['name']),
-                        'UTF-8',
-                        'UTF-16LE',
-                    ),
-                    "\0",
-                );
+                $name = self::nameAt($bytes, $at, $sizes);
                 $variables[$name] = substr($bytes, $at + self::HEADER + $sizes['name'], $sizes['data']);
             }
             $at += self::HEADER + $sizes['name'] + $sizes['data'];
         }
 
         return new self($variables);
+    }
+
+    /**
+     * @param  array<string, int>  $sizes
+     */
+    private static function nameAt(string $bytes, int $at, array $sizes): string
+    {
+        return rtrim(
+            (string) mb_convert_encoding(
+                substr($bytes, $at + self::HEADER, $sizes['name']),
+                'UTF-8',
+                'UTF-16LE',
+            ),
+            "\0",
+        );
     }
 }

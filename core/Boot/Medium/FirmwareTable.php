@@ -78,6 +78,11 @@ final readonly class FirmwareTable
             ]);
         }
 
+        return self::withoutTable($device, $mbr);
+    }
+
+    private static function withoutTable(ByteSource $device, ?MbrTable $mbr): self
+    {
         $optical = self::optical($device);
         if ($optical !== null) {
             return $optical;

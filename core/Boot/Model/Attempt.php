@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
-use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\LegacyCode;
 use Cobblestone\Boot\Medium\Loader;
-use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Volume;
 use Cobblestone\Media\Inspection\FoundLoader;
 
 /** The firmware tries one line of its list. */
 final class Attempt
 {
+    use BehindTheLoader;
+
     public Outcome $outcome = Outcome::NoBootableDevice;
 
     public Ground $ground = Ground::Standard;
@@ -42,8 +42,7 @@ final class Attempt
             return $this->fails(Outcome::NoBootableDevice, 'device', $words, cause: Cause::NotPluggedIn);
         }
         if ($device->kind === BootDevice::STICK && $this->facts->optional('firmware.usb_start') === 'off') {
-            return $this->fails(Outcome::NoBootableDevice, 'device', 'Starting from USB is switched off in the '
-                .'setup, so the stick is not listed.', cause: Cause::UsbStartOff);
+            return $this->usbStartOff();
         }
         if (! $device->readable) {
             return $this->fails(Outcome::StickUnreadable, 'device', "{$device->title} does not answer when its "
@@ -73,64 +72,14 @@ final class Attempt
         return $this;
     }
 
-    /**
-     * A loader or boot sector has run: what comes of what is on the device.
-     *
-     * @param  list<Stone>|null  $lead
-     */
-    public function whatRuns(BootDevice $device, ?array $lead = null, Ground $ground = Ground::Standard): self
+    private function usbStartOff(): self
     {
-        $this->stones = $lead ?? $this->stones;
-        [$this->ground, $this->device] = [$ground, $device->id];
-        $medium = $device->medium;
-        $broken = $medium->seal?->broken(Measurement::of($this->state)) ?? [];
-        if ($broken !== []) {
-            $this->holds('system', 'Its loader runs.');
-
-            $words = 'Changed since the drive was sealed: '.implode(', ', $broken)
-                .'. The security chip no longer gives the key.';
-
-            return $this->fails(Outcome::RecoveryKeyPrompt, 'key', $words);
-        }
-        [$this->outcome, $words] = match ($medium->leads) {
-            Leads::Installer => [Outcome::InstallerStarts, 'The installer starts.'],
-            Leads::WantedSystem => [Outcome::WantedSystemStarts, 'The wanted system starts.'],
-            Leads::OldSystem => [Outcome::OldSystemStarts, 'The old system starts.'],
-            Leads::Recovery => [Outcome::RecoveryStarts, 'The recovery starts.'],
-            Leads::Nowhere => [Outcome::Silent, 'There is nothing behind the loader.'],
-        };
-        if ($medium->leads === Leads::Nowhere) {
-            return $this->fails(Outcome::Silent, 'system', $words, Ground::Emulation);
-        }
-        if ($this->isBlind($medium)) {
-            return $this->seesNoDrive($medium, $words);
-        }
-        $this->holds('system', $words);
-
-        return $this;
-    }
-
-    /** Whether what runs has no driver for the controller as it is set. */
-    private function isBlind(Medium $medium): bool
-    {
-        $mode = $medium->controllerModes === [] ? null : $this->facts->optional('firmware.controller_mode');
-
-        return $mode !== null && ! in_array($mode, $medium->controllerModes, true);
-    }
-
-    private function seesNoDrive(Medium $medium, string $starts): self
-    {
-        $mode = "The drive controller is set to \"{$this->facts->optional('firmware.controller_mode')}\"";
-        $drivers = 'has drivers for '.implode(' and ', $medium->controllerModes).' only';
-        if ($medium->leads === Leads::Installer) {
-            $this->holds('system', $starts);
-            $words = "{$mode}; the installer {$drivers}.";
-
-            return $this->fails(Outcome::InstallerSeesNoDrive, 'drives', $words, Ground::Catalogue);
-        }
-        $words = "{$mode}, the system {$drivers}: it loses its drive while it starts.";
-
-        return $this->fails(Outcome::Silent, 'drives', $words, Ground::Catalogue);
+        return $this->fails(
+            Outcome::NoBootableDevice,
+            'device',
+            'Starting from USB is switched off in the setup, so the stick is not listed.',
+            cause: Cause::UsbStartOff,
+        );
     }
 
     private function uefi(BootDevice $device, ?BootEntry $entry): self
@@ -150,8 +99,11 @@ final class Attempt
             }
         }
         if ($fat === []) {
-            return $this->fails(Outcome::LoaderMissing, 'volume', 'No partition holds a FAT file system: UEFI looks '
-                .'into no other.');
+            return $this->fails(
+                Outcome::LoaderMissing,
+                'volume',
+                'No partition holds a FAT file system: UEFI looks into no other.',
+            );
         }
         $this->holds('volume', $fat[0]->title.' is FAT.');
         $architecture = (string) $this->facts->get('architecture');
@@ -162,6 +114,15 @@ final class Attempt
                 return $this->loader($device, $loader, $architecture);
             }
         }
+
+        return $this->noneForArchitecture($fat, $architecture, $path);
+    }
+
+    /**
+     * @param  list<Volume>  $fat
+     */
+    private function noneForArchitecture(array $fat, string $architecture, string $path): self
+    {
         $others = array_merge(...array_map(static fn (Volume $volume): array => $volume->loaders, $fat));
         $for = array_map(static fn (Loader $loader): ?string => $loader->architecture, $others);
         $built = array_values(array_unique(array_filter($for)));
@@ -199,8 +160,12 @@ final class Attempt
 
             return $this->fails(Outcome::WrongArchitecture, 'program', $words);
         }
-        $this->holds('program', $loader->architecture === null ? 'Its kind was not '
-            .'inspected.' : "Built for {$loader->architecture}, and whole.");
+        $this->holds(
+            'program',
+            $loader->architecture === null
+                ? 'Its kind was not inspected.'
+                : "Built for {$loader->architecture}, and whole.",
+        );
         $next = $loader->nextFault ?? ($enforced ? $loader->nextRefused : null);
         if ($next !== null) {
             return $this->fails(Outcome::LoaderStopped, 'next stage', $next, Ground::Emulation);

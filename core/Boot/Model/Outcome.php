@@ -55,8 +55,8 @@ enum Outcome: string
             self::WantedSystemStarts => 'The new system, or the next part of its installation.',
             self::OldSystemStarts => 'The system that was on the drive, as if no stick were there.',
             self::RecoveryStarts => 'The recovery\'s first screen.',
-            self::RefusedBySecureBoot => 'A short message about a signature or a violation, often for a second '
-                .'only; then the list of devices again, or the next entry.',
+            self::RefusedBySecureBoot => 'A short message about a signature or a violation, often for a second only; '
+                .'then the list of devices again, or the next entry.',
             self::NoBootableDevice => 'A message that there is no bootable device, or straight into the setup.',
             self::LoaderMissing => 'The screen blinks once; then the list of devices again, the next entry, or "no '
                 .'bootable device".',

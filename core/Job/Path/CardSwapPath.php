@@ -6,6 +6,7 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Brief\CardBlock;
 use Cobblestone\Drivers\CardDriver;
@@ -17,8 +18,10 @@ use Cobblestone\Job\OwnersWord;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofScope;
+use Cobblestone\Tuning\ProofSubject;
 
 /** One graphics card out, another in, with the old family's driver removed in between (rules J1, D6, H5). */
 final class CardSwapPath
@@ -51,19 +54,22 @@ final class CardSwapPath
             ...CardSwapSteps::swap($card, $machine->kind),
             ...CardSwapSteps::after($driver),
             Acceptance::step(
-                $machine,
-                $context->system,
-                $context->brief->edition,
-                null,
+                new ProofSubject($machine, $context->system, $context->brief->edition),
                 [PathFact::DRIVERS_COMPLETE, PathFact::CASE_CLOSED],
                 ProofScope::System,
             ),
         ];
 
+        return self::pathDraft($steps, $all, $protection);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     */
+    private static function pathDraft(array $steps, Contribution $all, Safeguards $protection): PathDraft
+    {
         return new PathDraft(
-            (new Contribution($steps))->and(
-                new Contribution([], $all->decisions, $all->questions, $all->gather, $all->initial, $all->blockers),
-            ),
+            $all->withSteps($steps),
             assessment: [
                 'encryption' => $protection->encryption->toArray(),
                 'health' => $protection->health->toArray(),

@@ -7,8 +7,9 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
+use Cobblestone\Media\MediaPlan;
 use Cobblestone\Media\MediaPlanner;
-use Cobblestone\Quantity\Bytes;
+use Cobblestone\Media\MediaWish;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
@@ -25,40 +26,16 @@ final class MediaOnlyPath
 {
     public static function draft(JobContext $context): PathDraft
     {
-        $media = MediaPlanner::plan(
+        $media = MediaPlanner::plan(MediaWish::without(
             $context->machine,
             $context->image(),
             $context->catalogue->sticks($context->brief->sticks),
             $context->policy,
-            Bytes::of(0),
-            0,
-        );
+        ));
         $steps = [
             IntakeSteps::gather($media->contribution->gather),
             ...array_map(self::told(...), $media->contribution->steps),
-            new Step(
-                'hand-over.shelve',
-                Stage::HandOver,
-                'Label and shelve',
-                Presence::Hands,
-                Estimate::minutes(1, 2, 5),
-                [
-                    'Label: image, version, day, by whom, read back and equal'.
-                    ($media->label === null ? '' : ", volume `{$media->label}`").
-                    '.',
-                    $context->machine->kind->title() === 'any machine'
-                        ? 'It says which machines it starts: those by UEFI'.
-                            ($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.')
-                        : "Made for {$context->machine->title}.",
-                ],
-                before: [PathFact::STICK_PROVEN],
-                after: [PathFact::SHELVED, PathFact::HANDED_OVER],
-                needs: ['hands'],
-                acts: [Act::HandOver],
-                done: DoneWords::of('It was labelled and shelved', 'shelved'),
-                because: [new Reason('"What is this stick?" is answered from its label in seconds.', 'M12')],
-                evidence: [new Evidence('shelved', 'Where it lies', 'text')],
-            ),
+            self::shelve($media, $context),
         ];
 
         return new PathDraft(
@@ -74,6 +51,33 @@ final class MediaOnlyPath
             ),
             layouts: ['stick' => Layouts::stick($media), 'target' => null],
             stick: $media->stick?->name,
+        );
+    }
+
+    private static function shelve(MediaPlan $media, JobContext $context): Step
+    {
+        return new Step(
+            'hand-over.shelve',
+            Stage::HandOver,
+            'Label and shelve',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 5),
+            [
+                'Label: image, version, day, by whom, read back and equal'.
+                ($media->label === null ? '' : ", volume `{$media->label}`").
+                '.',
+                $context->machine->kind->title() === 'any machine'
+                    ? 'It says which machines it starts: those by UEFI'.
+                        ($context->image()->hasLegacyLoader() ? ' and those that start the old way.' : ' only.')
+                    : "Made for {$context->machine->title}.",
+            ],
+            before: [PathFact::STICK_PROVEN],
+            after: [PathFact::SHELVED, PathFact::HANDED_OVER],
+            needs: ['hands'],
+            acts: [Act::HandOver],
+            done: DoneWords::of('It was labelled and shelved', 'shelved'),
+            because: [new Reason('"What is this stick?" is answered from its label in seconds.', 'M12')],
+            evidence: [new Evidence('shelved', 'Where it lies', 'text')],
         );
     }
 

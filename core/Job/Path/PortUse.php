@@ -54,13 +54,7 @@ final class PortUse
 
                 continue;
             }
-            $uses[] = [
-                'port' => self::name($port),
-                'what' => $what.
-                    ($connector !== null && $port->connector !== $connector
-                        ? " through an adapter from {$connector}"
-                        : ''),
-            ];
+            $uses[] = self::row($port, $what, $connector);
             $free = array_values(array_filter($free, static fn (Port $other): bool => $other->id !== $port->id));
         }
         $charger = null;
@@ -79,6 +73,18 @@ final class PortUse
         }
 
         return ['stage' => $stage, 'uses' => $uses, 'charges' => $charges, 'note' => implode('; ', $notes)];
+    }
+
+    /** @return array{port: string, what: string} */
+    private static function row(Port $port, string $what, ?string $connector): array
+    {
+        return [
+            'port' => self::name($port),
+            'what' => $what.
+                ($connector !== null && $port->connector !== $connector
+                    ? " through an adapter from {$connector}"
+                    : ''),
+        ];
     }
 
     private static function name(Port $port): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\BackupPlan;
+use Cobblestone\Assessment\BackupSituation;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\EncryptionAssessment;
 use Cobblestone\Assessment\Health\HealthAssessment;
@@ -40,8 +41,7 @@ final class SafeguardPlanner
             $context->brief->backup,
             $context->brief->owner,
             $context->policy,
-            $health->rescueFirst(),
-            $context->kind()->keepsSystem(),
+            new BackupSituation($health->rescueFirst(), $context->kind()->keepsSystem()),
         );
         $encryption = EncryptionAssessment::assess(
             $context->machine,

@@ -10,6 +10,12 @@ final class FactsOfFirmware
     /** @return list<FactDefinition> what is known of any firmware, whether a model lists it as a setting or not */
     public static function all(): array
     {
+        return [...self::bToK(), ...self::oToS(), ...self::tToV()];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function bToK(): array
+    {
         return [
             new FactDefinition(
                 'firmware.boot_mode', FactType::Choice, FactOwner::Model,
@@ -39,6 +45,13 @@ final class FactsOfFirmware
                 ),
                 givenBy: ['efibootmgr', 'mokutil', 'collector'],
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function oToS(): array
+    {
+        return [
             new FactDefinition(
                 'firmware.older_devices', FactType::Choice, FactOwner::Model,
                 values: ['off', 'allowed'],
@@ -69,6 +82,13 @@ final class FactsOfFirmware
                     offers: ['none' => 'none', 'known' => 'known', 'lost' => 'lost'],
                 ),
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function tToV(): array
+    {
+        return [
             new FactDefinition(
                 'firmware.third_party_signer', FactType::Choice, FactOwner::Model,
                 values: ['trusted', 'not trusted'],

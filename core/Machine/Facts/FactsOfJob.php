@@ -10,6 +10,12 @@ final class FactsOfJob
     /** @return list<FactDefinition> */
     public static function all(): array
     {
+        return [...self::ofTheCard(), ...self::cToF(), ...self::fToI(), ...self::nToU()];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function ofTheCard(): array
+    {
         return [
             new FactDefinition(
                 'card.leads', FactType::Text, FactOwner::Job,
@@ -39,6 +45,13 @@ final class FactsOfJob
                 'card.watts', FactType::Measure, FactOwner::Job,
                 asking: new Asking('How many watts does the new card draw?'),
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function cToF(): array
+    {
+        return [
             new FactDefinition('channel.other', FactType::Text, FactOwner::Job),
             new FactDefinition(
                 'charger.at_hand', FactType::YesNo, FactOwner::Job,
@@ -69,6 +82,13 @@ final class FactsOfJob
                     ],
                 ),
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function fToI(): array
+    {
+        return [
             new FactDefinition('fallback.entry', FactType::Text, FactOwner::Job),
             new FactDefinition(
                 'hub.at_hand', FactType::YesNo, FactOwner::Job,
@@ -93,6 +113,13 @@ final class FactsOfJob
                 ),
             ),
             new FactDefinition('image.matches', FactType::YesNo, FactOwner::Job),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function nToU(): array
+    {
+        return [
             new FactDefinition(
                 'network.driver', FactType::Text, FactOwner::Job,
                 spoken: 'driver of the network adapter',

@@ -10,6 +10,12 @@ final class FactsOfMachine
     /** @return list<FactDefinition> */
     public static function all(): array
     {
+        return [...self::bToL(), ...self::lToS()];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function bToL(): array
+    {
         return [
             new FactDefinition('battery.health', FactType::Measure, FactOwner::Machine, givenBy: ['collector']),
             new FactDefinition(
@@ -42,6 +48,13 @@ final class FactsOfMachine
                 values: ['starts', 'stops'],
                 spoken: 'what the code in sector 0 does',
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function lToS(): array
+    {
+        return [
             new FactDefinition('licence.firmware_edition', FactType::Text, FactOwner::Machine),
             new FactDefinition('loader.efi', FactType::Text, FactOwner::Machine),
             new FactDefinition(

@@ -10,6 +10,12 @@ final class FactsOfModel
     /** @return list<FactDefinition> */
     public static function all(): array
     {
+        return [...self::aToB(), ...self::cToM(), ...self::mToT()];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function aToB(): array
+    {
         return [
             new FactDefinition(
                 'architecture', FactType::Choice, FactOwner::Model,
@@ -35,6 +41,13 @@ final class FactsOfModel
                 ),
                 givenBy: ['dmidecode', 'lshw'],
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function cToM(): array
+    {
+        return [
             new FactDefinition(
                 'clock_mhz', FactType::Count, FactOwner::Model,
                 learned: 'clock_mhz',
@@ -59,6 +72,13 @@ final class FactsOfModel
             new FactDefinition('graphics.uefi_picture', FactType::YesNo, FactOwner::Model),
             new FactDefinition('machine.kind', FactType::Choice, FactOwner::Model),
             new FactDefinition('machine.maker', FactType::Text, FactOwner::Model, givenBy: ['dmidecode', 'lshw']),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function mToT(): array
+    {
+        return [
             new FactDefinition('machine.name', FactType::Text, FactOwner::Model),
             new FactDefinition('machine.product', FactType::Text, FactOwner::Model, givenBy: ['dmidecode', 'lshw']),
             new FactDefinition('machine.sku', FactType::Text, FactOwner::Model, givenBy: ['dmidecode']),

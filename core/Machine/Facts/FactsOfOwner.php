@@ -10,6 +10,12 @@ final class FactsOfOwner
     /** @return list<FactDefinition> */
     public static function all(): array
     {
+        return [...self::eToL(), ...self::mToW()];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function eToL(): array
+    {
         return [
             new FactDefinition(
                 'encryption.key', FactType::YesNo, FactOwner::Owner,
@@ -32,6 +38,13 @@ final class FactsOfOwner
                     ],
                 ),
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function mToW(): array
+    {
+        return [
             new FactDefinition('machine.managed', FactType::YesNo, FactOwner::Owner),
             new FactDefinition(
                 'owner.keep', FactType::Choice, FactOwner::Owner,

@@ -17,15 +17,7 @@ final class FailureRule
     public static function after(string $kind, int $before): array
     {
         return match ($kind) {
-            'format', 'write' => $before === 0
-                ? ['retry' => true, 'retire' => false, 'next' => 'It is tried once more.']
-                : [
-                    'retry' => false,
-                    'retire' => $before > 1,
-                    'next' => $before > 1
-                            ? 'It failed three times: the stick is retired.'
-                            : 'It failed twice: take another port, then another stick.',
-                ],
+            'format', 'write' => self::whenItIsTheStick($before),
             'mismatch' => $before === 0
                 ? [
                     'retry' => true,
@@ -60,5 +52,19 @@ final class FailureRule
                 'next' => 'Fetch the image again and compare its checksum.',
             ],
         };
+    }
+
+    /** @return array{retry: bool, retire: bool, next: string} */
+    private static function whenItIsTheStick(int $before): array
+    {
+        return $before === 0
+            ? ['retry' => true, 'retire' => false, 'next' => 'It is tried once more.']
+            : [
+                'retry' => false,
+                'retire' => $before > 1,
+                'next' => $before > 1
+                        ? 'It failed three times: the stick is retired.'
+                        : 'It failed twice: take another port, then another stick.',
+            ];
     }
 }

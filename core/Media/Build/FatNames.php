@@ -49,7 +49,10 @@ final class FatNames
                 $name === '' || $name === '.' || $name === '..' => 'leads outside or nowhere',
                 preg_match('/[\x00-\x1F"*:<>?\\\\|]/', $name) === 1 => 'has a character that FAT does not take',
                 str_ends_with($name, '.') || str_ends_with($name, ' ') => 'ends with a dot or a space',
-                intdiv(strlen((string) mb_convert_encoding($name, 'UTF-16LE', 'UTF-8')), 2) > self::LONGEST => 'has a name of more than 255 characters',
+                intdiv(
+                    strlen((string) mb_convert_encoding($name, 'UTF-16LE', 'UTF-8')),
+                    2,
+                ) > self::LONGEST => 'has a name of more than 255 characters',
                 default => null,
             };
             if ($fault !== null) {

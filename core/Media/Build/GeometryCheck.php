@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Cobblestone\Media\Build;
 
 use Cobblestone\Storage\Fat32Geometry;
+use Cobblestone\Storage\Layout;
 use Cobblestone\Storage\Reading\ByteSource;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
+use Cobblestone\Storage\Reading\TableReading;
 
 /** What was built, read back from the stick and held against the plan: planned ≠ built is a failure (rule M6). */
 final class GeometryCheck
@@ -20,18 +22,7 @@ final class GeometryCheck
             return [];
         }
         $table = TableReader::read($stick, known: $plan->sector);
-        $faults = $table->faults;
-        if ($table->scheme !== $layout->scheme->value) {
-            $faults[] = "The table is {$table->scheme}, planned is {$layout->scheme->value}.";
-        }
-        if (count($table->partitions) !== count($layout->partitions)) {
-            $faults[] =
-                'There are '.
-                count($table->partitions).
-                ' partitions, planned are '.
-                count($layout->partitions).
-                '.';
-        }
+        $faults = self::tableFaults($table, $layout);
         foreach ($layout->partitions as $index => $planned) {
             $built = $table->partitions[$index] ?? null;
             if ($built === null) {
@@ -46,24 +37,35 @@ final class GeometryCheck
                     ? $planned->type->guid()
                     : sprintf('0x%02X', $planned->type->mbrCode($planned->fat32 !== null));
             if ($built->type !== $type || ($layout->scheme->value === 'mbr' && $built->active !== $planned->active)) {
-                $faults[] =
-                    "Partition {$planned->number} is of type {$built->type}".
-                    ($built->active ? ', active' : '').
-                    ", planned is {$type}".
-                    ($planned->active ? ', active' : '').
-                    '.';
+                $faults[] = "Partition {$planned->number} is of type {$built->type}".($built->active ? ', active' : '')
+                    .", planned is {$type}".($planned->active ? ', active' : '').'.';
             }
             if ($planned->fat32 !== null) {
-                array_push(
-                    $faults,
-                    ...self::volume(
-                        $planned->fat32,
-                        $planned->extent->first,
-                        (string) $plan->label,
-                        FatVolume::open($table->open($built, $stick)),
-                    ),
-                );
+                $volume = FatVolume::open($table->open($built, $stick));
+                $first = $planned->extent->first;
+                array_push($faults, ...self::volume($planned->fat32, $first, (string) $plan->label, $volume));
             }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function tableFaults(TableReading $table, Layout $layout): array
+    {
+        $faults = $table->faults;
+        if ($table->scheme !== $layout->scheme->value) {
+            $faults[] = "The table is {$table->scheme}, planned is {$layout->scheme->value}.";
+        }
+        if (count($table->partitions) !== count($layout->partitions)) {
+            $faults[] =
+                'There are '.
+                count($table->partitions).
+                ' partitions, planned are '.
+                count($layout->partitions).
+                '.';
         }
 
         return $faults;

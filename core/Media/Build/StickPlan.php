@@ -92,12 +92,7 @@ final readonly class StickPlan
     public function mustHold(): void
     {
         if ($this->mode === WriteMode::Raw) {
-            if ($this->image->expanded !== null && $this->image->expanded > $this->device) {
-                throw PlanFault::notPossible(
-                    "The image has {$this->image->expanded} B when written, the "
-                        ."stick {$this->device} B. Take a larger stick.",
-                );
-            }
+            $this->mustFit();
 
             return;
         }
@@ -114,8 +109,8 @@ final readonly class StickPlan
             if (preg_match('/[\x00-\x1F\x7F]/', $file->source.$file->path) === 1) {
                 throw PlanFault::notPossible(
                     Visible::line($file->source).
-                        ' has control characters in its name: no tool is handed such a name. Write the image raw, '
-                            .'or choose another.',
+                        ' has control characters in its name: no tool is handed such a name. Write the image raw, or '
+                            .'choose another.',
                 );
             }
             if ($file->bytes > Fat32Geometry::MAX_FILE) {
@@ -129,6 +124,16 @@ final readonly class StickPlan
         if ($faults !== []) {
             throw PlanFault::notPossible(
                 'FAT cannot take these names: '.implode(' ', $faults).' Write the image raw, or choose another.',
+            );
+        }
+    }
+
+    private function mustFit(): void
+    {
+        if ($this->image->expanded !== null && $this->image->expanded > $this->device) {
+            throw PlanFault::notPossible(
+                "The image has {$this->image->expanded} B when written, the "
+                    ."stick {$this->device} B. Take a larger stick.",
             );
         }
     }

@@ -45,28 +45,7 @@ final class StickPlanner
     ): StickPlan {
         $image = SourceImage::of($report, $sha256);
         if ($wish->mode === WriteMode::Raw) {
-            if (! $report->canBeRaw()) {
-                throw PlanFault::notPossible($report->starts('raw').' Copy its files instead.');
-            }
-            if ($drivers !== []) {
-                throw PlanFault::notPossible(
-                    'A stick written raw carries nothing beside the image: the drivers go onto a second stick.',
-                );
-            }
-            $plan = new StickPlan(
-                $wish->title,
-                $image,
-                WriteMode::Raw,
-                $target->bytes,
-                $target->sector,
-                $target->serial,
-                null,
-                null,
-                [],
-            );
-            $plan->mustHold();
-
-            return $plan;
+            return self::raw($report, $drivers, $wish, $image, $target);
         }
         if (! $report->canBeCopied()) {
             throw PlanFault::notPossible($report->starts('copied').' Write it raw instead.');
@@ -85,6 +64,40 @@ final class StickPlanner
             $layout,
             $planned,
             self::splitterFor($planned, $wish),
+        );
+        $plan->mustHold();
+
+        return $plan;
+    }
+
+    /**
+     * @param  array<string, int>  $drivers
+     */
+    private static function raw(
+        ImageReport $report,
+        array $drivers,
+        StickWish $wish,
+        SourceImage $image,
+        StickTarget $target,
+    ): StickPlan {
+        if (! $report->canBeRaw()) {
+            throw PlanFault::notPossible($report->starts('raw').' Copy its files instead.');
+        }
+        if ($drivers !== []) {
+            throw PlanFault::notPossible(
+                'A stick written raw carries nothing beside the image: the drivers go onto a second stick.',
+            );
+        }
+        $plan = new StickPlan(
+            $wish->title,
+            $image,
+            WriteMode::Raw,
+            $target->bytes,
+            $target->sector,
+            $target->serial,
+            null,
+            null,
+            [],
         );
         $plan->mustHold();
 

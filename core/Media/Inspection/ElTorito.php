@@ -46,6 +46,12 @@ final readonly class ElTorito
         if (strlen($catalogue) < 64 || $catalogue[0] !== "\x01" || substr($catalogue, 30, 2) !== "\x55\xAA") {
             return new self([], ["The boot catalogue in block {$at[1]} is missing or damaged."]);
         }
+
+        return self::entries($catalogue, $image);
+    }
+
+    private static function entries(string $catalogue, ByteSource $image): self
+    {
         /** @var array<int, int> $words */
         $words = unpack('v16', $catalogue);
         $faults = (array_sum($words) & 0xFFFF) === 0 ? [] : ['The checksum of the boot catalogue does not match.'];

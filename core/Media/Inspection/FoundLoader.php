@@ -41,57 +41,61 @@ final readonly class FoundLoader
     ) {
     }
 
+    /**
+     * @param  int  $read  bytes of it that were read
+     * @param  list<string>  $signers
+     */
     public static function of(
-        string $name,
-        string $where,
-        string $place,
-        string $bytes,
-        int $size,
-        LoaderJudge $judge,
-        SignatureTool $tool,
-        bool $hasNext = false,
-        ?string $next = null,
+        LoaderFileSeen $file,
+        ?PeImage $pe,
+        int $read,
+        ?LoaderTrust $trust,
+        string $because,
+        array $signers,
     ): self {
-        $wanted = self::NAMES[strtoupper($name)];
-        $path = self::FOLDER.'/'.strtoupper($name);
-        if ($size > self::LARGEST) {
-            return new self(
-                $path,
-                $where,
-                $place,
-                $wanted,
-                $size,
-                null,
-                LoaderTrust::CannotTell,
-                'It is larger than any loader that is read here.',
-                [],
-                null,
-            );
-        }
-        $pe = PeImage::read($bytes);
-        $fault = match (true) {
-            $pe === null => 'it is no PE file, so firmware takes it for missing',
-            ! $pe->isEfi => 'it is a program, but not for UEFI',
-            $pe->architecture !== $wanted => 'it is built for '.
-                ($pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine)).
-                ", its name says {$wanted}",
-            ! $pe->isWhole() || strlen($bytes) < $size => 'part of it is missing',
-            default => null,
-        };
-        [$trust, $because] = $pe === null ? [null, ''] : $judge->judge($bytes, $hasNext, $next);
+        $wanted = self::NAMES[strtoupper($file->name)];
 
         return new self(
-            $path,
-            $where,
-            $place,
+            self::FOLDER.'/'.strtoupper($file->name),
+            $file->where,
+            $file->place,
             $wanted,
-            $size,
-            $fault,
+            $file->bytes,
+            self::fault($pe, $wanted, $read < $file->bytes),
             $trust,
             $because,
-            $pe?->isSigned() ? $tool->signers($bytes) : [],
+            $signers,
             $pe?->digest(),
         );
+    }
+
+    public static function tooLarge(LoaderFileSeen $file): self
+    {
+        return new self(
+            self::FOLDER.'/'.strtoupper($file->name),
+            $file->where,
+            $file->place,
+            self::NAMES[strtoupper($file->name)],
+            $file->bytes,
+            null,
+            LoaderTrust::CannotTell,
+            'It is larger than any loader that is read here.',
+            [],
+            null,
+        );
+    }
+
+    private static function fault(?PeImage $pe, string $wanted, bool $isShort): ?string
+    {
+        return match (true) {
+            $pe === null => 'it is no PE file, so firmware takes it for missing',
+            ! $pe->isEfi => 'it is a program, but not for UEFI',
+            $pe->architecture !== $wanted => 'it is built for '
+                .($pe->architecture ?? sprintf('machine type 0x%04X', $pe->machine))
+                .", its name says {$wanted}",
+            ! $pe->isWhole() || $isShort => 'part of it is missing',
+            default => null,
+        };
     }
 
     /** The same file seen another way. */

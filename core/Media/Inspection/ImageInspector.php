@@ -10,7 +10,6 @@ use Cobblestone\Storage\Reading\ByteSource;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
 use Cobblestone\Storage\Reading\TableReading;
-use Cobblestone\Storage\Reading\WindowSource;
 
 /** Looks into an image without reading all of it: what it is, starts on, and how it may be written (rule M2). */
 final class ImageInspector
@@ -22,16 +21,13 @@ final class ImageInspector
 
     private const FILE_LIMIT = 50_000;
 
-    /** @var list<FoundLoader> */
-    private array $loaders = [];
+    private readonly LoaderSearch $loaders;
 
     /** @var list<string> */
     private array $damage = [];
 
     /** @var list<string> */
     private array $notes = [];
-
-    private readonly LoaderJudge $judge;
 
     private bool $whole = true;
 
@@ -40,20 +36,28 @@ final class ImageInspector
     private ?string $label = null;
 
     /** @param  string|null  $nextStage  path of the loader that the first one loads, where the catalogue knows it */
-    private function __construct(private readonly InspectionTools $tools, Signers $signers, private readonly ?string $nextStage)
-    {
-        $this->judge = new LoaderJudge($tools->signatures(), $signers);
+    private function __construct(
+        private readonly InspectionTools $tools,
+        Signers $signers,
+        ?string $nextStage,
+    ) {
+        $this->loaders = new LoaderSearch($tools->signatures(), $signers, $nextStage);
     }
 
-    public static function inspect(ByteSource $file, string $name, InspectionTools $tools, Signers $signers, ?string $nextStage = null): ImageReport
-    {
+    public static function inspect(
+        ByteSource $file,
+        string $name,
+        InspectionTools $tools,
+        Signers $signers,
+        ?string $nextStage = null,
+    ): ImageReport {
         return (new self($tools, $signers, $nextStage))->look($file, mb_scrub($name));
     }
 
     private function look(ByteSource $file, string $name): ImageReport
     {
         if ($file->size() === 0) {
-            return new ImageReport($name, 0, 'empty', null, null, [], null, null, null, [], ['raw' => false, 'copied' => false], ['The file is empty.'], []);
+            return new ImageReport($name, 0, 'empty', damage: ['The file is empty.']);
         }
         $compression = Compression::detect($file);
         if ($compression === null) {
@@ -64,7 +68,16 @@ final class ImageInspector
         $kind = $compression->kind === 'zip' ? $this->zipKind($compression) : null;
         $content = $kind === null ? $this->head($compression) : null;
         if ($content === null) {
-            return new ImageReport($name, $file->size(), $kind ?? 'unknown', $compression->toArray(), null, [], null, $this->label, $this->files?->toArray(), [], ['raw' => false, 'copied' => false], $this->damage, $this->notes);
+            return new ImageReport(
+                $name,
+                $file->size(),
+                $kind ?? 'unknown',
+                $compression->toArray(),
+                label: $this->label,
+                files: $this->files?->toArray(),
+                damage: $this->damage,
+                notes: $this->notes,
+            );
         }
 
         return $this->content($content, $name, $file->size(), $compression);
@@ -74,45 +87,49 @@ final class ImageInspector
     {
         $optical = OpticalVolume::read($content);
         $catalogue = ElTorito::read($content);
+        $table = $this->table($content, $optical, $catalogue);
+        $this->label = $optical?->label;
+        $fat = $optical === null && $table->scheme === 'none' ? FatVolume::open($content) : null;
+        $kind = ImageKind::of($optical, $table, $fat);
+        $this->inPartitions($table, $content, $kind);
+        if ($fat !== null) {
+            $this->inVolume($fat, 'volume', 'in the file system');
+            $this->countFat($fat);
+        }
+        array_push($this->notes, ...$this->loaders->inStartImages($catalogue, $content, $this->whole));
+        if ($optical !== null && $this->whole) {
+            $this->listed(fn () => $this->inFiles($optical));
+        }
+        $legacy = ImageKind::startsOldWay($kind, $table, $content);
+
+        return new ImageReport(
+            $name,
+            $bytes,
+            $kind,
+            $compression?->toArray(),
+            $optical?->toArray(),
+            $catalogue->entries ?? [],
+            $table->scheme === 'none' ? null : $table->toArray(),
+            $this->label,
+            $this->files?->toArray(),
+            array_map(static fn (FoundLoader $loader): array => $loader->toArray(), $this->loaders->found),
+            ['raw' => $legacy, 'copied' => $catalogue !== null && $catalogue->starts('BIOS') ? null : false],
+            array_values(array_unique($this->damage)),
+            $this->notes);
+    }
+
+    private function table(ByteSource $content, ?OpticalVolume $optical, ?ElTorito $catalogue): TableReading
+    {
         $table = TableReader::read($content, $optical !== null);
         // Of a compressed image only the start is at hand: that its end is missing is no damage.
         array_push($this->damage, ...($this->whole ? $table->faults : []), ...($catalogue->faults ?? []));
         array_push($this->notes, ...$table->notes);
         if ($this->whole && $optical?->stated !== null && $optical->stated > $content->size()) {
-            $this->damage[] = 'The optical volume states '.Bytes::of($optical->stated)->exact().', the file has '.Bytes::of($content->size())->exact().': its end is missing.';
+            $this->damage[] = 'The optical volume states '.Bytes::of($optical->stated)->exact().', the file has '
+                .Bytes::of($content->size())->exact().': its end is missing.';
         }
-        $this->label = $optical?->label;
-        $fat = $optical === null && $table->scheme === 'none' ? FatVolume::open($content) : null;
-        $kind = $this->kind($optical, $table, $fat);
-        $this->inPartitions($table, $content, $kind);
-        if ($fat !== null) {
-            $this->inVolume($fat, 'volume', 'in the file system', $content->size());
-            $this->countFat($fat);
-        }
-        $this->inStartImages($catalogue, $content);
-        if ($optical !== null && $this->whole) {
-            $this->listed(fn () => $this->inFiles($optical));
-        }
-        $legacy = match (true) {
-            $kind === 'optical' || $kind === 'unknown' || ! $table->bootCode || ! $this->signature($content) => false,
-            // Every FAT boot sector has code; mostly it only says that there is nothing to start.
-            $kind === 'fat' => null,
-            default => true,
-        };
 
-        return new ImageReport($name, $bytes, $kind, $compression?->toArray(), $optical?->toArray(), $catalogue->entries ?? [], $table->scheme === 'none' ? null : $table->toArray(), $this->label,
-            $this->files?->toArray(), array_map(static fn (FoundLoader $loader): array => $loader->toArray(), $this->loaders),
-            ['raw' => $legacy, 'copied' => $catalogue !== null && $catalogue->starts('BIOS') ? null : false], array_values(array_unique($this->damage)), $this->notes);
-    }
-
-    private function kind(?OpticalVolume $optical, TableReading $table, ?FatVolume $fat): string
-    {
-        return match (true) {
-            $optical !== null => $table->partitions === [] ? 'optical' : 'optical-hybrid',
-            $table->scheme !== 'none' && $table->partitions !== [] => 'raw',
-            $fat !== null => 'fat',
-            default => 'unknown',
-        };
+        return $table;
     }
 
     /**
@@ -140,7 +157,8 @@ final class ImageInspector
             $look();
         } catch (ListingFailed $e) {
             $this->files = null;
-            $this->damage[] = "The files inside cannot be listed: {$e->getMessage()}. No image made in good faith needs that.";
+            $this->damage[] = "The files inside cannot be listed: {$e->getMessage()}. No image made in good faith "
+                .'needs that.';
         }
     }
 
@@ -156,12 +174,8 @@ final class ImageInspector
             $this->notes[] = ucfirst($compression->hint).'.';
         }
 
-        return $compression->expanded === null || $compression->expanded <= $head->size() ? $head : new PartlyKnown($head, $compression->expanded);
-    }
-
-    private function signature(ByteSource $content): bool
-    {
-        return $content->read(510, 2) === "\x55\xAA";
+        return $compression->expanded === null
+            || $compression->expanded <= $head->size() ? $head : new PartlyKnown($head, $compression->expanded);
     }
 
     private function inPartitions(TableReading $table, ByteSource $content, string $kind): void
@@ -175,40 +189,16 @@ final class ImageInspector
             if ($this->whole && $sectors > $partition->sectors * $table->sector) {
                 $this->damage[] = "The file system of partition {$partition->number} is larger than the partition.";
             }
-            $this->inVolume($volume, 'partition', "in partition {$partition->number}", $content->size());
+            $this->inVolume($volume, 'partition', "in partition {$partition->number}");
             if ($kind === 'raw' && $this->label === null) {
                 $this->label = $volume->label();
             }
         }
     }
 
-    private function inStartImages(?ElTorito $catalogue, ByteSource $content): void
+    private function inVolume(FatVolume $volume, string $where, string $place): void
     {
-        foreach ($catalogue->entries ?? [] as $entry) {
-            $volume = $entry['platform'] === 'UEFI' ? FatVolume::open(new WindowSource($content, $entry['at'], $entry['bytes'])) : null;
-            if ($volume !== null) {
-                $this->inVolume($volume, 'el-torito', 'in the optical start image', $entry['bytes']);
-            }
-        }
-    }
-
-    private function inVolume(FatVolume $volume, string $where, string $place, int $most): void
-    {
-        $folder = $volume->find(FoundLoader::FOLDER);
-        foreach ($folder?->directory ? $volume->entries($folder) : [] as $entry) {
-            if (! isset(FoundLoader::NAMES[strtoupper($entry->name)]) || $entry->directory) {
-                continue;
-            }
-            $next = $this->nextStage === null ? null : $volume->find($this->nextStage);
-            $bytes = $volume->contents($entry, min($entry->size, FoundLoader::LARGEST));
-            if (! $this->whole && strlen($bytes) < $entry->size) {
-                $this->notes[] = "{$entry->name} {$place} lies past the part that was unpacked: whether it would start cannot be told.";
-
-                continue;
-            }
-            $this->loaders[] = FoundLoader::of($entry->name, $where, $place, $bytes, $entry->size, $this->judge, $this->tools->signatures(),
-                $this->nextStage !== null, $next === null ? null : $volume->contents($next, FoundLoader::LARGEST));
-        }
+        array_push($this->notes, ...$this->loaders->inVolume($volume, $where, $place, $this->whole));
     }
 
     private function countFat(FatVolume $volume): void
@@ -219,9 +209,7 @@ final class ImageInspector
             $entries[] = ['path' => (string) $path, 'bytes' => $entry->size, 'directory' => false];
         }
         $this->files = FileCount::of(new ListedFiles($entries), 'fat');
-        foreach ($this->loaders as $loader) {
-            $this->loaders[] = $loader->alsoIn('files', 'among the files');
-        }
+        $this->loaders->alsoAmongFiles();
     }
 
     private function inFiles(OpticalVolume $optical): void
@@ -239,12 +227,10 @@ final class ImageInspector
         }
         $this->files = FileCount::of($tree, $kind);
         if ($this->files->links > 0) {
-            $this->notes[] = $this->files->links === 1 ? 'One link is left out when files are copied: FAT has none.' : "{$this->files->links} links are left out when files are copied: FAT has none.";
+            $this->notes[] = $this->files->links === 1
+                ? 'One link is left out when files are copied: FAT has none.'
+                : "{$this->files->links} links are left out when files are copied: FAT has none.";
         }
-        foreach ($this->files->loaders as $name => $path) {
-            $bytes = $tree->read($path, FoundLoader::LARGEST + 1) ?? '';
-            $next = $this->nextStage === null ? null : $tree->read($this->nextStage, FoundLoader::LARGEST);
-            $this->loaders[] = FoundLoader::of((string) $name, 'files', 'among the files', $bytes, strlen($bytes), $this->judge, $this->tools->signatures(), $this->nextStage !== null, $next);
-        }
+        $this->loaders->inTree($tree, $this->files->loaders);
     }
 }

@@ -25,15 +25,6 @@ use Cobblestone\Quantity\Bytes;
  */
 final readonly class ImageReport
 {
-    public const KINDS = [
-        'empty' => 'an empty file', 'unknown' => 'no image that is known '
-            .'here', 'optical' => 'an optical image', 'optical-hybrid' => 'a hybrid optical image: it also has a '
-            .'partition table',
-        'raw' => 'a raw disk image', 'fat' => 'a FAT file system without a partition '
-            .'table', 'device-restore' => 'a bundle that restores a device over a '
-            .'cable', 'archive' => 'an archive of files',
-    ];
-
     /**
      * @param  Compressed|null  $compression
      * @param  array<string, mixed>|null  $optical
@@ -50,16 +41,16 @@ final readonly class ImageReport
         public string $name,
         public int $bytes,
         public string $kind,
-        public ?array $compression,
-        public ?array $optical,
-        public array $startImages,
-        public ?array $table,
-        public ?string $label,
-        public ?array $files,
-        public array $loaders,
-        public array $legacy,
-        public array $damage,
-        public array $notes,
+        public ?array $compression = null,
+        public ?array $optical = null,
+        public array $startImages = [],
+        public ?array $table = null,
+        public ?string $label = null,
+        public ?array $files = null,
+        public array $loaders = [],
+        public array $legacy = ['raw' => false, 'copied' => false],
+        public array $damage = [],
+        public array $notes = [],
     ) {
     }
 
@@ -75,64 +66,49 @@ final readonly class ImageReport
 
         return new self(
             $fields->string('name'), $fields->int('bytes'), $fields->string('kind'),
-            $fields->optional('compression', self::compressed(...)),
+            $fields->optional('compression', ReportParts::compressed(...)),
             $fields->has('optical') ? $fields->map('optical') : null,
             $fields->maps('start_images'),
             $fields->has('table') ? $fields->map('table') : null,
             $fields->optionalString('label'),
-            $fields->optional('files', self::counted(...)),
-            $fields->each('loaders', self::found(...)),
+            $fields->optional('files', ReportParts::counted(...)),
+            $fields->each('loaders', ReportParts::found(...)),
             ['raw' => $legacy->optionalBool('raw'), 'copied' => $legacy->optionalBool('copied')],
             $fields->strings('damage'),
             $fields->strings('notes'),
         );
     }
 
-    /** @return Compressed */
-    private static function compressed(Fields $fields): array
-    {
-        return [
-            'kind' => $fields->string('kind'), 'expanded_bytes' => $fields->optionalInt('expanded_bytes'),
-            'hint' => $fields->optionalString('hint'), 'members' => $fields->optionalInt('members') ?? 0, 'faults' => $fields->strings('faults'),
-        ];
-    }
-
-    /** @return Counted */
-    private static function counted(Fields $fields): array
-    {
-        $largest = $fields->optionalBlock('largest');
-
-        return [
-            'count' => $fields->int('count'), 'directories' => $fields->int('directories'), 'bytes' => $fields->int('bytes'),
-            'largest' => $largest === null ? null : ['path' => $largest->string('path'), 'bytes' => $largest->int('bytes')],
-            'complete' => $fields->optionalBool('complete') ?? true, 'tree' => $fields->optionalString('tree') ?? 'iso',
-        ];
-    }
-
-    /** @return Found */
-    private static function found(Fields $fields): array
-    {
-        return [
-            'path' => $fields->string('path'), 'where' => $fields->string('where'), 'place' => $fields->string('place'),
-            'architecture' => $fields->string('architecture'), 'bytes' => $fields->int('bytes'),
-            'fault' => $fields->optionalString('fault'), 'trust' => $fields->optionalString('trust'),
-            'because' => $fields->string('because'), 'signers' => $fields->strings('signers'), 'digest' => $fields->optionalString('digest'),
-        ];
-    }
-
     /** A file that could not be looked into at all, and why. */
     public static function unreadable(string $file, int $bytes, string $why): self
     {
-        return new self($file, $bytes, 'unknown', null, null, [], null, null, null, [], ['raw' => false, 'copied' => false], [$why], []);
+        return new self($file, $bytes, 'unknown', damage: [$why]);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'name' => $this->name, 'bytes' => $this->bytes, 'kind' => $this->kind, 'compression' => $this->compression, 'optical' => $this->optical, 'start_images' => $this->startImages, 'table' => $this->table,
-            'label' => $this->label, 'files' => $this->files, 'loaders' => $this->loaders, 'legacy' => $this->legacy, 'damage' => $this->damage, 'notes' => $this->notes,
-            'verdict' => ['what' => $this->what(), 'written_raw' => $this->starts('raw'), 'files_copied' => $this->starts('copied'), 'ways' => $this->ways(), 'damaged' => $this->isDamaged()],
+            'name' => $this->name,
+            'bytes' => $this->bytes,
+            'kind' => $this->kind,
+            'compression' => $this->compression,
+            'optical' => $this->optical,
+            'start_images' => $this->startImages,
+            'table' => $this->table,
+            'label' => $this->label,
+            'files' => $this->files,
+            'loaders' => $this->loaders,
+            'legacy' => $this->legacy,
+            'damage' => $this->damage,
+            'notes' => $this->notes,
+            'verdict' => [
+                'what' => $this->what(),
+                'written_raw' => $this->starts('raw'),
+                'files_copied' => $this->starts('copied'),
+                'ways' => $this->ways(),
+                'damaged' => $this->isDamaged(),
+            ],
         ];
     }
 
@@ -154,7 +130,9 @@ final readonly class ImageReport
 
     public function canBeCopied(): bool
     {
-        return ($this->files['count'] ?? 0) > 0 && in_array($this->kind, ['optical', 'optical-hybrid', 'fat'], true) && $this->compression === null;
+        return ($this->files['count'] ?? 0) > 0
+            && in_array($this->kind, ['optical', 'optical-hybrid', 'fat'], true)
+            && $this->compression === null;
     }
 
     /**
@@ -165,7 +143,12 @@ final readonly class ImageReport
      */
     public function loadersWhen(string $way): array
     {
-        return array_values(array_filter($this->loaders, static fn (array $loader): bool => $way === 'copied' ? $loader['where'] === 'files' : in_array($loader['where'], ['partition', 'volume'], true)));
+        return array_values(array_filter(
+            $this->loaders,
+            static fn (array $loader): bool => $way === 'copied'
+                ? $loader['where'] === 'files'
+                : in_array($loader['where'], ['partition', 'volume'], true),
+        ));
     }
 
     /**
@@ -175,38 +158,21 @@ final readonly class ImageReport
      */
     public function architectures(string $way): array
     {
-        return array_values(array_unique(array_column(array_filter($this->loadersWhen($way), static fn (array $loader): bool => $loader['fault'] === null), 'architecture')));
+        return array_values(array_unique(array_column(
+            array_filter($this->loadersWhen($way), static fn (array $loader): bool => $loader['fault'] === null),
+            'architecture',
+        )));
     }
 
     public function what(): string
     {
-        $what = self::KINDS[$this->kind];
-        $packed = $this->compression === null ? '' : ", packed with {$this->compression['kind']}";
-
-        return ucfirst($what).$packed.', '.Bytes::of($this->bytes)->decimal().($this->label === null || $this->label === '' ? '' : ", labelled \"{$this->label}\"").'.';
+        return ImageWords::what($this);
     }
 
     /** What a stick made that way can start on, in one sentence. */
     public function starts(string $way): string
     {
-        if ($way === 'raw' ? ! $this->canBeRaw() : ! $this->canBeCopied()) {
-            return $way === 'raw' ? 'It is not meant to be written raw'.($this->kind === 'optical' ? ': it has no '
-                .'partition table that firmware would look for on a '
-                .'stick.' : '.') : 'There is no tree of files to copy.';
-        }
-        $uefi = $this->architectures($way);
-        $legacy = $this->legacy[$way] ?? null;
-        $parts = array_filter([$uefi === [] ? '' : 'UEFI on '.implode(' and ', $uefi), $legacy ? 'legacy BIOS' : '']);
-        $faults = array_map(static fn (array $loader): string => "{$loader['path']} {$loader['place']}: {$loader['fault']}", array_filter($this->loadersWhen($way), static fn (array $loader): bool => $loader['fault'] !== null));
-        $tail = ($legacy === null ? ($way === 'raw' ? ' Whether its boot sector starts anything the old way cannot '
-            .'be told.' : ' Its legacy loader starts from a disc; from a stick only with a boot sector of its '
-            .'own.') : '')
-            .($faults === [] ? '' : ' '.ucfirst(implode('; ', $faults)).'.');
-        if ($parts === []) {
-            return 'Nothing on it starts a machine by UEFI'.($legacy === false ? ', and nothing the old way' : '').'.'.$tail;
-        }
-
-        return 'Starts by '.implode(' and by ', $parts).'.'.$tail;
+        return ImageWords::starts($this, $way);
     }
 
     /** @return list<string> how it may be written */
@@ -220,8 +186,9 @@ final readonly class ImageReport
         }
 
         return array_values(array_filter([
-            $this->canBeRaw() ? 'Written raw, byte for byte'.($this->compression === null ? '.' : ', unpacked on '
-                .'the way.') : null,
+            $this->canBeRaw()
+                ? 'Written raw, byte for byte'.($this->compression === null ? '.' : ', unpacked on the way.')
+                : null,
             $this->canBeCopied() ? 'Files copied onto a file system of ours.' : null,
         ]));
     }

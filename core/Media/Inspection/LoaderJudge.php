@@ -56,6 +56,15 @@ final readonly class LoaderJudge
                 "… is on the list of revocations ({$this->signers->source}).",
             ];
         }
+
+        return $this->bySigner($bytes, $hasNext, $pe, $next);
+    }
+
+    /**
+     * @return array{0: LoaderTrust, 1: string}
+     */
+    private function bySigner(string $bytes, bool $hasNext, PeImage $pe, ?string $next): array
+    {
         $revokedBy = $this->revokedSignerOf($bytes);
         if ($revokedBy !== null) {
             return [LoaderTrust::Revoked, "{$revokedBy} ({$this->signers->source})."];

@@ -46,16 +46,8 @@ final readonly class OpticalVolume
             if (in_array($mark, ['NSR02', 'NSR03'], true)) {
                 $nsr = true;
             } elseif ($mark === 'CD001' && $descriptor[0] === "\x01" && strlen($descriptor) === self::BLOCK) {
-                /** @var array{1: int} $blocks */
-                $blocks = unpack('V', $descriptor, 80);
-                /** @var array{1: int, 2: int, 3: int} $place */
-                $place = unpack('V3', $descriptor, 158);
-                [$iso, $label, $stated] = [
-                    true,
-                    trim(self::printable(substr($descriptor, 40, 32))),
-                    $blocks[1] * self::BLOCK,
-                ];
-                $root = ['at' => $place[1] * self::BLOCK, 'bytes' => $place[3]];
+                $iso = true;
+                [$label, $stated, $root] = self::primary($descriptor);
             } elseif (
                 $mark === 'CD001' &&
                 $descriptor[0] === "\x02" &&
@@ -79,6 +71,21 @@ final readonly class OpticalVolume
                 $root,
             )
             : null;
+    }
+
+    /** @return array{0: string, 1: int, 2: array{at: int, bytes: int}} label, bytes it states, and its root folder */
+    private static function primary(string $descriptor): array
+    {
+        /** @var array{1: int} $blocks */
+        $blocks = unpack('V', $descriptor, 80);
+        /** @var array{1: int, 2: int, 3: int} $place */
+        $place = unpack('V3', $descriptor, 158);
+
+        return [
+            trim(self::printable(substr($descriptor, 40, 32))),
+            $blocks[1] * self::BLOCK,
+            ['at' => $place[1] * self::BLOCK, 'bytes' => $place[3]],
+        ];
     }
 
     /** @return array<string, mixed> */

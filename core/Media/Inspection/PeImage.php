@@ -73,6 +73,15 @@ final readonly class PeImage
             return null;
         }
         $directories = $optional + ($magic === self::PE32_PLUS ? 112 : 96);
+
+        return self::signatures($bytes, $directories, $optional, $coff, $pe);
+    }
+
+    /**
+     * @param  array<string, int>  $coff
+     */
+    private static function signatures(string $bytes, int $directories, int $optional, array $coff, int $pe): self
+    {
         $hasSecurity =
             self::number('V', $bytes, $directories - 4) > self::SECURITY_DIRECTORY &&
             strlen($bytes) >= $directories + 40;

@@ -20,14 +20,7 @@ final class TableReader
         $mbr = MbrTable::read($source, $sector);
         // A FAT boot sector carries 55AA too; what looks like a table in it is its code.
         if ($mbr !== null && ! $mbr->isProtective() && FatVolume::open($source) !== null) {
-            return new TableReading(
-                'none',
-                $sector,
-                [],
-                [],
-                ['A file system begins in sector 0: there is no partition table.'],
-                bootCode: true,
-            );
+            return self::noTable($sector);
         }
         $last = intdiv($source->size(), $sector) - 1;
         $primary = GptHeader::read($source, $sector, 1);
@@ -54,6 +47,18 @@ final class TableReader
             [...$faults, ...$mbr->faults, ...self::placeFaults($mbr->partitions, 0, $last, $nested)],
             $notes,
             bootCode: $mbr->hasCode,
+        );
+    }
+
+    private static function noTable(int $sector): TableReading
+    {
+        return new TableReading(
+            'none',
+            $sector,
+            [],
+            [],
+            ['A file system begins in sector 0: there is no partition table.'],
+            bootCode: true,
         );
     }
 
@@ -86,6 +91,21 @@ final class TableReader
             : $backup;
     }
 
+    /** What is wrong with one of the two copies of a GPT. */
+    private static function copyFault(GptHeader $primary, GptHeader $backup, int $last): ?string
+    {
+        return match (true) {
+            ! $primary->isValid() => "The GPT at the start is damaged: {$primary->fault}. Its copy at the end is whole "
+                .'and was used.',
+            ! $backup->isValid() && $primary->other > $last => "The GPT expects its copy in sector {$primary->other}, "
+                ."but the last one here is {$last}: the end is missing.",
+            ! $backup->isValid() => "The GPT's copy at the end is damaged: {$backup->fault}.",
+            ! $primary->agreesWith($backup) => 'The two copies of the GPT describe different partitions; the one at '
+                .'the start was used.',
+            default => null,
+        };
+    }
+
     private static function gpt(
         ?MbrTable $mbr,
         GptHeader $primary,
@@ -95,22 +115,11 @@ final class TableReader
         bool $nested,
     ): TableReading {
         $used = $primary->isValid() ? $primary : $backup;
-        $faults = $notes = [];
-        if (! $primary->isValid()) {
-            $faults[] = "The GPT at the start is damaged: {$primary->fault}. Its copy at the end is whole and was "
-                .'used.';
-        } elseif (! $backup->isValid()) {
-            $faults[] =
-                $primary->other > $last
-                    ? "The GPT expects its copy in sector {$primary->other}, but the last one here is {$last}: the "
-                        .'end is missing.'
-                    : "The GPT's copy at the end is damaged: {$backup->fault}.";
-        } elseif (! $primary->agreesWith($backup)) {
-            $faults[] = 'The two copies of the GPT describe different partitions; the one at the start was used.';
-        } elseif ($backup->at !== $last) {
-            $notes[] =
-                'The GPT\'s copy does not stand at the end of the device: the image is smaller than what it was '
-                    .'written to.';
+        $faults = array_filter([self::copyFault($primary, $backup, $last)]);
+        $notes = [];
+        if ($faults === [] && $backup->at !== $last) {
+            $notes[] = 'The GPT\'s copy does not stand at the end of the device: the image is smaller than what it '
+                .'was written to.';
         }
         if ($mbr === null || ! $mbr->isProtective()) {
             $faults[] = 'There is a GPT without a protective MBR: firmware may not take it for one.';

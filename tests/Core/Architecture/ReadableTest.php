@@ -37,7 +37,18 @@ it('sees what is too much', function (string $code, array $debts) {
     'six' => ['function f($a, $b, $c, $d, $e, $f) { fn ($x) => $x; }', []],
     'a constructor' => ['class A { function __construct($a, $b, $c, $d, $e, $f, $g) {} }', []],
     'a long file' => [str_repeat("\n", 249).'$a = 1;', ['lines over the limit of a file' => 1]],
-    'a string with braces' => ['function f($a) { return "{$a} }"; } function g($a, $b, $c, $d, $e, $f, $g) {}', ['methods of many parameters' => 1]],
+    'a bracket in a string' => [
+        "function f(\$a): string\n{\n    return \"({\$a})\";\n}\n".str_repeat("// x\n", 40),
+        [],
+    ],
+    'a name that is a word of the language' => [
+        'class A { function for($a, $b, $c, $d, $e, $f, $g) {} }',
+        ['methods of many parameters' => 1],
+    ],
+    'a string with braces' => [
+        'function f($a) { return "{$a} }"; } function g($a, $b, $c, $d, $e, $f, $g) {}',
+        ['methods of many parameters' => 1],
+    ],
 ]);
 
 it('leaves views to show: no PHP blocks, no arithmetic, no ids of stones, no names of kinds', function () {

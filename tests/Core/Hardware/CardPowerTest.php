@@ -152,7 +152,8 @@ it('judges the leads by themselves, to the watt', function (
         [],
         'not enough',
         [
-            'The power leads are not enough for Fennick G7: slot and 8-pin carry 225 W, it draws 226 W. Use separate leads of the supply.',
+            'The power leads are not enough for Fennick G7: slot and 8-pin carry 225 W, it draws 226 W. Use separate '
+                .'leads of the supply.',
         ],
     ],
     [75, ['leads' => []], [], 'enough', []],
@@ -162,7 +163,8 @@ it('judges the leads by themselves, to the watt', function (
         ['card.leads' => 'none'],
         'not enough',
         [
-            'The power leads are not enough for Fennick G7: slot and no lead carry 75 W, it draws 76 W. Use separate leads of the supply.',
+            'The power leads are not enough for Fennick G7: slot and no lead carry 75 W, it draws 76 W. Use separate '
+                .'leads of the supply.',
         ],
     ],
     [
@@ -171,7 +173,8 @@ it('judges the leads by themselves, to the watt', function (
         ['card.leads' => '8-pin, 6-pin,'],
         'not enough',
         [
-            'The power leads are not enough for Fennick G7: slot and 8-pin and 6-pin carry 300 W, it draws 301 W. Use separate leads of the supply.',
+            'The power leads are not enough for Fennick G7: slot and 8-pin and 6-pin carry 300 W, it draws 301 W. '
+                .'Use separate leads of the supply.',
         ],
     ],
     [300, [], ['card.leads' => '8-pin, 6-pin'], 'enough', []],

@@ -88,7 +88,8 @@ it('says so when a reading shows no internal drive', function () {
 it('does not ask for a serial that proves nothing', function () {
     $plan = Demo::plan('fairlead-13', [
         'machine' => [
-            'lsblk' => '{"blockdevices":[{"name":"sda","size":256060514304,"type":"disk","pttype":"gpt","children":[{"name":"sda1","size":5,"fstype":"ext4"}]}]}',
+            'lsblk' => '{"blockdevices":[{"name":"sda","size":256060514304,"type":"disk","pttype":"gpt",'
+                .'"children":[{"name":"sda1","size":5,"fstype":"ext4"}]}]}',
         ],
     ]);
     expect($plan->step('target.erase')?->confirmation?->typed)
@@ -141,7 +142,8 @@ it('falls back to MBR for a machine that starts the old way, and tells the bound
 it('stops where the profile does not fit on the drive', function () {
     $plan = Demo::plan('pocket-lantern', [
         'machine' => [
-            'lsblk' => '{"blockdevices":[{"name":"sda","size":9000000000,"type":"disk","serial":"ABCD1","pttype":"gpt"}]}',
+            'lsblk' => '{"blockdevices":[{"name":"sda","size":9000000000,"type":"disk",'
+                .'"serial":"ABCD1","pttype":"gpt"}]}',
         ],
     ]);
     expect($plan->verdict()->value)

@@ -48,7 +48,8 @@ it('takes the lines of any system and passes over empty ones', function () {
 it('shows forty characters of a line it could not use, by its name or else whole', function () {
     $long = implode('', range('a', 'z')).implode('', range('A', 'Z'));
     expect(DeviceListReader::read("name,id\n{$long},x\n")->notes)->toBe([
-        'device list, line 2: "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMN" has no hardware identifier that can be read; left out.',
+        'device list, line 2: "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMN" has no hardware identifier that can be '
+            .'read; left out.',
     ]);
     expect(DeviceListReader::read("name,id\n,x\n")->notes)->toBe([
         'device list, line 2: ",x" has no hardware identifier that can be read; left out.',

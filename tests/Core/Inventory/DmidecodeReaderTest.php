@@ -177,7 +177,10 @@ it('reads the security chip\'s version, and passes over kinds it has no use for'
 
 it('notes a line that belongs to nothing, by its number, and no line that does', function () {
     $text =
-        "# dmidecode 3.4\nbefore any handle !\nHandle 0x0001, DMI type 1, 27 bytes.\nSystem Information\n\tManufacturer: Norrel\r\n\tFeatures:\n\t\tone\n<<< abcdefghijklmnopqrstuvwxyz0123456789abcdef\nInvalid entry length (0). DMI table is broken! Stop.\n\nEnd Of Table\n";
+        "# dmidecode 3.4\nbefore any handle !\nHandle 0x0001, DMI type 1, 27 bytes.\nSystem "
+            ."Information\n\tManufacturer: Norrel\r\n\tFeatures:\n\t\tone\n<<< "
+                ."abcdefghijklmnopqrstuvwxyz0123456789abcdef\nInvalid entry length (0). DMI table is broken! "
+                    ."Stop.\n\nEnd Of Table\n";
     $reading = DmidecodeReader::read($text);
     expect($reading->facts)->toBe(['machine.maker' => 'Norrel']);
     expect($reading->notes)->toBe([

@@ -29,14 +29,16 @@ it('says what else is wrong with a text as JSON', function (string $text, string
 })->with([
     'a single value' => [
         '  5 ',
-        'Line 1 is not JSON (a single value) near "5". Paste the whole output of "lshw -json", from the first bracket to the last.',
+        'Line 1 is not JSON (a single value) near "5". Paste the whole output of "lshw -json", from the first '
+            .'bracket to the last.',
     ],
     'blank' => [" \n", 'Nothing was pasted'],
     'no text' => ["[\"\xff\"]", 'not readable as UTF-8. Paste the output of "lshw -json" as text'],
     'too deep' => ['[[[[1]]]]', 'maximum stack depth'],
     'too much' => [
         '['.str_repeat(' ', 5_600_000),
-        'The pasted text is 5.6 MB; the output of lshw is never more than 4.0 MB. Paste only what "lshw -json" printed.',
+        'The pasted text is 5.6 MB; the output of lshw is never more than 4.0 MB. Paste only what "lshw -json" '
+            .'printed.',
     ],
 ]);
 
@@ -50,6 +52,7 @@ it('takes a text of exactly the limit', function () {
 
 it('lists what can be read where nothing fits', function () {
     expect(UnreadableInventory::unrecognised(['lsblk -J -b', 'lsusb'])->getMessage())->toBe(
-        'This is not the output of a tool that can be read here. Readable are: lsblk -J -b, lsusb, and the bundle that cobblestone-collect makes.',
+        'This is not the output of a tool that can be read here. Readable are: lsblk -J -b, lsusb, and the bundle '
+            .'that cobblestone-collect makes.',
     );
 });

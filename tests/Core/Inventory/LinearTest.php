@@ -11,7 +11,8 @@ it('ends soon on a long text of one sign, whatever it pretends to be', function 
             InventoryReader::read($text, 'x', null);
         } catch (UnreadableInventory) {
         }
-        // Ten times what it takes on a slow bench computer; the search to the end of every pattern took minutes for forty such files.
+        // Ten times what it takes on a slow bench computer; the search to the end of every pattern took minutes for
+        // forty such files.
         expect(microtime(true) - $begun)->toBeLessThan(15.0);
     }
 })->with([

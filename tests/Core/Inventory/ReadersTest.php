@@ -1,19 +1,6 @@
 <?php
 
 use Cobblestone\Inventory\InventoryReader;
-use Cobblestone\Inventory\Reading;
-use Cobblestone\Inventory\UnreadableInventory;
-use Tests\Support\Demo;
-
-function fixtureText(string $name): string
-{
-    return (string) file_get_contents(Demo::root()."/tests/fixtures/inventory/{$name}");
-}
-
-function readFixture(string $name): Reading
-{
-    return InventoryReader::read(fixtureText($name), $name, '2026-11-24T16:00Z');
-}
 
 it('recognises a tool by what it prints, whatever the file is called', function (string $file, string $tool) {
     expect(InventoryReader::recognise(fixtureText($file)))->toBe($tool)
@@ -40,19 +27,48 @@ it('recognises a tool by what it prints, whatever the file is called', function 
 it('reads lshw, new list and old object alike', function (string $file) {
     $reading = readFixture($file);
     expect($reading->facts)->toEqual([
-        'machine.maker' => 'Norrel', 'machine.product' => 'Fairlead 13 (NF13-2)', 'machine.serial' => 'NF13-77120453', 'board.name' => 'NL-F13', 'board.revision' => 'rev 2',
-        'firmware.version' => '1.14', 'firmware.date' => '03/02/2026', 'firmware.uefi_capable' => 'yes', 'memory_bytes' => 17179869184, 'architecture' => 'x86-64', 'clock_mhz' => 4300, 'cores' => 8, 'threads' => 16,
+        'machine.maker' => 'Norrel',
+        'machine.product' => 'Fairlead 13 (NF13-2)',
+        'machine.serial' => 'NF13-77120453',
+        'board.name' => 'NL-F13',
+        'board.revision' => 'rev 2',
+        'firmware.version' => '1.14',
+        'firmware.date' => '03/02/2026',
+        'firmware.uefi_capable' => 'yes',
+        'memory_bytes' => 17179869184,
+        'architecture' => 'x86-64',
+        'clock_mhz' => 4300,
+        'cores' => 8,
+        'threads' => 16,
     ])->and($reading->notes)->toBe([]);
-    expect(array_map(fn ($module) => $module->title(), $reading->modules))->toBe(['Slot A, 8.0 GiB QM8-3200', 'Slot B, 8.0 GiB QM8-3200']);
+    expect(array_map(fn ($module) => $module->title(), $reading->modules))
+        ->toBe(['Slot A, 8.0 GiB QM8-3200', 'Slot B, 8.0 GiB QM8-3200']);
 })->with(['lshw-new.json', 'lshw-old.json']);
 
 it('says which entry of lshw is no node of it', function () {
-    expect(InventoryReader::read('[{"id":"a","class":"system"},{"id":"b"},7]', 'x', null)->notes)->toBe(['lshw: entry 2 has no "id" and "class", so it is not a node of lshw; left out.', 'lshw: entry 3 has no "id" and "class", so it is not a node of lshw; left out.']);
+    expect(InventoryReader::read('[{"id":"a","class":"system"},{"id":"b"},7]', 'x', null)->notes)
+        ->toBe([
+            'lshw: entry 2 has no "id" and "class", so it is not a node of lshw; left out.',
+            'lshw: entry 3 has no "id" and "class", so it is not a node of lshw; left out.',
+        ]);
 });
 
 it('adds the processors of a machine with two and leaves a switched-off one out', function () {
-    $cpu = fn (int $cores, bool $off) => ['id' => 'cpu', 'class' => 'processor', 'disabled' => $off, 'configuration' => ['cores' => (string) $cores, 'threads' => (string) (2 * $cores)]];
-    $reading = InventoryReader::read((string) json_encode(['id' => 'm', 'class' => 'system', 'children' => [$cpu(4, false), $cpu(6, false), $cpu(8, true)]]), 'x', null);
+    $cpu = fn (int $cores, bool $off) => [
+        'id' => 'cpu',
+        'class' => 'processor',
+        'disabled' => $off,
+        'configuration' => ['cores' => (string) $cores, 'threads' => (string) (2 * $cores)],
+    ];
+    $reading = InventoryReader::read(
+        (string) json_encode([
+            'id' => 'm',
+            'class' => 'system',
+            'children' => [$cpu(4, false), $cpu(6, false), $cpu(8, true)],
+        ]),
+        'x',
+        null,
+    );
     expect($reading->facts)->toBe(['cores' => 10, 'threads' => 20]);
 });
 
@@ -67,38 +83,94 @@ it('reads lspci records: what wants a driver, with who fitted it', function () {
 
 it('reads lspci lines with and without a domain, and names the line without numbers', function () {
     $reading = readFixture('lspci-lines.txt');
-    expect(array_map(fn ($device) => "{$device->identifier} {$device->family}", $reading->devices))->toBe(['pci:4f51:5500 graphics', 'pci:51a2:0202 network', 'pci:5a17:0003 storage'])
-        ->and($reading->notes)->toBe(['lspci, line 5: "00:1f.6 Ethernet controller: a line with" has no numbers in brackets; run lspci with -nn. Left out.']);
+    expect(array_map(fn ($device) => "{$device->identifier} {$device->family}", $reading->devices))
+        ->toBe(['pci:4f51:5500 graphics', 'pci:51a2:0202 network', 'pci:5a17:0003 storage'])
+        ->and($reading->notes)->toBe([
+            'lspci, line 5: "00:1f.6 Ethernet controller: a line with" has no numbers in brackets; run lspci with '
+                .'-nn. Left out.',
+        ]);
 });
 
 it('names the record of lspci that has no numbers, by its line', function () {
-    $reading = InventoryReader::read("Slot:\t00:02.0\nClass:\tVGA\nVendor:\tOstler\nDevice:\tV5\n\nSlot:\t00:03.0\nClass:\tAudio device [0403]\nVendor:\tFennick [46e1]\nDevice:\tA1 [0a10]\n??\n", 'x', null);
+    $reading = InventoryReader::read(
+        "Slot:\t00:02.0\nClass:\tVGA\nVendor:\tOstler\nDevice:\tV5\n\nSlot:\t00:03.0\nClass:\tAudio device "
+            ."[0403]\nVendor:\tFennick [46e1]\nDevice:\tA1 [0a10]\n??\n",
+        'x',
+        null,
+    );
     expect($reading->devices)->toHaveCount(1)
         ->and($reading->devices[0]->family)->toBe('audio')
-        ->and($reading->notes)->toBe(['lspci, line 1: the record names no class, vendor and device number; run lspci with -nn. Left out.', 'lspci, line 10: "??" is not a tag and its value; left out.']);
+        ->and($reading->notes)->toBe([
+            'lspci, line 1: the record names no class, vendor and device number; run lspci with -nn. Left out.',
+            'lspci, line 10: "??" is not a tag and its value; left out.',
+        ]);
 });
 
 it('reads lsusb without the root hubs', function () {
     $reading = readFixture('lsusb.txt');
-    expect(array_map(fn ($device) => "{$device->identifier} {$device->family} {$device->name}", $reading->devices))->toBe(['usb:5749:0001 input Wickley pad', 'usb:46e1:c0a1 camera Fennick lid camera', 'usb:51a2:b100 other USB device'])
-        ->and($reading->notes)->toBe(['lsusb, line 5: "this line is none" does not read "Bus … Device …: ID …"; left out.']);
+    expect(array_map(fn ($device) => "{$device->identifier} {$device->family} {$device->name}", $reading->devices))
+        ->toBe([
+            'usb:5749:0001 input Wickley pad', 'usb:46e1:c0a1 camera Fennick lid camera',
+            'usb:51a2:b100 other USB device',
+        ])
+        ->and($reading->notes)->toBe([
+            'lsusb, line 5: "this line is none" does not read "Bus … Device …: ID …"; left out.',
+        ]);
 });
 
 it('reads dmidecode in its newer words', function () {
     $reading = readFixture('dmidecode-new.txt');
     expect($reading->facts)->toEqual([
-        'firmware.version' => '1.14', 'firmware.date' => '03/02/2026', 'machine.maker' => 'Norrel', 'machine.product' => 'Fairlead 13 (NF13-2)', 'machine.serial' => 'NF13-77120453', 'machine.sku' => 'NF13-2-8-256',
-        'board.name' => 'NL-F13', 'board.revision' => 'rev 2', 'cores' => 8, 'threads' => 16, 'clock_mhz' => 4300, 'memory.max_bytes' => 68719476736, 'memory.slots' => 2, 'battery.design_wh' => 52.0, 'security_chip.version' => '2.0', 'memory_bytes' => 8589934592,
+        'firmware.version' => '1.14',
+        'firmware.date' => '03/02/2026',
+        'machine.maker' => 'Norrel',
+        'machine.product' => 'Fairlead 13 (NF13-2)',
+        'machine.serial' => 'NF13-77120453',
+        'machine.sku' => 'NF13-2-8-256',
+        'board.name' => 'NL-F13',
+        'board.revision' => 'rev 2',
+        'cores' => 8,
+        'threads' => 16,
+        'clock_mhz' => 4300,
+        'memory.max_bytes' => 68719476736,
+        'memory.slots' => 2,
+        'battery.design_wh' => 52.0,
+        'security_chip.version' => '2.0',
+        'memory_bytes' => 8589934592,
     ])->and($reading->notes)->toBe([]);
-    expect($reading->modules[0]->toArray())->toBe(['slot' => 'Slot A', 'bytes' => 8589934592, 'type' => 'DDR4', 'maker' => 'Quarrel', 'part' => 'QM8-3200', 'serial' => '0A41', 'rated_mt_s' => 3200, 'set_mt_s' => 2933])
+    expect($reading->modules[0]->toArray())->toBe([
+        'slot' => 'Slot A',
+        'bytes' => 8589934592,
+        'type' => 'DDR4',
+        'maker' => 'Quarrel',
+        'part' => 'QM8-3200',
+        'serial' => '0A41',
+        'rated_mt_s' => 3200,
+        'set_mt_s' => 2933,
+    ])
         ->and($reading->modules[1]->isEmpty())->toBeTrue()->and($reading->modules[1]->title())->toBe('Slot B, empty');
 });
 
 it('reads dmidecode in its older words: megabytes, megahertz, unfilled fields, an empty socket', function () {
     $reading = readFixture('dmidecode-old.txt');
-    expect($reading->facts)->toEqual(['machine.maker' => 'Brackwater', 'machine.product' => 'Capstan T3', 'cores' => 4, 'threads' => 8, 'clock_mhz' => 3600, 'memory.max_bytes' => 34359738368, 'memory.slots' => 4, 'memory_bytes' => 8589934592])
-        ->and(array_map(fn ($module) => [$module->slot, $module->ratedTransfers, $module->setTransfers], $reading->modules))->toBe([['DIMM1', 1600, 1333], ['DIMM2', 1600, null]])
-        ->and($reading->notes)->toBe(['dmidecode, line 45: memory size "plenty" was not understood; the module is left out.']);
+    expect($reading->facts)->toEqual([
+        'machine.maker' => 'Brackwater',
+        'machine.product' => 'Capstan T3',
+        'cores' => 4,
+        'threads' => 8,
+        'clock_mhz' => 3600,
+        'memory.max_bytes' => 34359738368,
+        'memory.slots' => 4,
+        'memory_bytes' => 8589934592,
+    ])
+        ->and(array_map(
+            fn ($module) => [$module->slot, $module->ratedTransfers, $module->setTransfers],
+            $reading->modules,
+        ))
+        ->toBe([['DIMM1', 1600, 1333], ['DIMM2', 1600, null]])
+        ->and($reading->notes)->toBe([
+            'dmidecode, line 45: memory size "plenty" was not understood; the module is left out.',
+        ]);
 });
 
 it('reads the health log of an NVMe drive with the time it states', function () {
@@ -113,117 +185,53 @@ it('reads the health log of an NVMe drive with the time it states', function () 
         ->and($health->at)->toBe('2026-11-25T00:00+00:00');
 });
 
-it('reads the attributes of an ATA drive, takes the caller\'s time where it states none, and keeps what the tool said', function () {
-    $reading = readFixture('smartctl-ata.json');
-    expect($reading->health[0]->figures)->toBe([5 => 8, 187 => 0, 197 => 2, 199 => 5])
-        ->and($reading->health[0]->rotating)->toBeTrue()
-        ->and($reading->health[0]->at)->toBe('2026-11-24T16:00Z')
-        ->and($reading->notes)->toBe(['smartctl said: Warning: ATA error count 12 inconsistent with error log pointer 4']);
-});
+it('reads the attributes of an ATA drive, takes the caller\'s time where it states none, and keeps what the tool '
+    .'said', function () {
+        $reading = readFixture('smartctl-ata.json');
+        expect($reading->health[0]->figures)->toBe([5 => 8, 187 => 0, 197 => 2, 199 => 5])
+            ->and($reading->health[0]->rotating)->toBeTrue()
+            ->and($reading->health[0]->at)->toBe('2026-11-24T16:00Z')
+            ->and($reading->notes)->toBe([
+                'smartctl said: Warning: ATA error count 12 inconsistent with error log pointer 4',
+            ]);
+    });
 
 it('calls a drive behind a bridge unknown, not good', function () {
     $reading = readFixture('smartctl-bridge.json');
     expect($reading->health[0]->kind)->toBe('unknown')
         ->and($reading->health[0]->passed)->toBeNull()
         ->and(implode(' ', $reading->notes))->toContain('its health is unknown, not good');
-    expect(InventoryReader::read('{"smartctl":{"version":[7,3]}}', 'x', null)->notes)->toBe(['smartctl: no drive is named in this output; run it as root with -a and the path of the drive.']);
+    expect(InventoryReader::read('{"smartctl":{"version":[7,3]}}', 'x', null)->notes)
+        ->toBe(['smartctl: no drive is named in this output; run it as root with -a and the path of the drive.']);
 });
 
 it('reads boot entries in the order the firmware takes them', function () {
     $reading = readFixture('efibootmgr.txt');
-    expect($reading->facts['boot.entries'])->toBe(['Tansy · partition 1, …d6ac', 'Old system · partition 1, …aaaa', 'Network start (off)'])
+    expect($reading->facts['boot.entries'])->toBe([
+        'Tansy · partition 1, …d6ac', 'Old system · partition 1, …aaaa', 'Network start (off)',
+    ])
         ->and($reading->facts['firmware.kind'])->toBe('uefi')
         ->and($reading->notes)->toBe([]);
-    expect(InventoryReader::read("BootOrder: 0001\nBoot0001* A\tx\nwhat is this\n", 'x', null)->notes)->toBe(['efibootmgr, line 3: "what is this" was not understood; left out.']);
+    expect(InventoryReader::read("BootOrder: 0001\nBoot0001* A\tx\nwhat is this\n", 'x', null)->notes)
+        ->toBe(['efibootmgr, line 3: "what is this" was not understood; left out.']);
 });
 
 it('tells Secure Boot in force from set, and a legacy start from no UEFI', function (string $text, array $facts) {
     expect(InventoryReader::read($text, 'x', null)->facts)->toBe($facts);
 })->with([
-    ["SecureBoot enabled\n", ['firmware.secure_boot' => 'on', 'firmware.secure_boot_in_force' => 'on', 'firmware.kind' => 'uefi']],
-    ["SecureBoot disabled\nPlatform is in Setup Mode\n", ['firmware.secure_boot' => 'off', 'firmware.secure_boot_in_force' => 'off', 'firmware.kind' => 'uefi', 'firmware.key_mode' => 'setup']],
+    [
+        "SecureBoot enabled\n",
+        ['firmware.secure_boot' => 'on', 'firmware.secure_boot_in_force' => 'on', 'firmware.kind' => 'uefi'],
+    ],
+    [
+        "SecureBoot disabled\nPlatform is in Setup Mode\n",
+        [
+            'firmware.secure_boot' => 'off',
+            'firmware.secure_boot_in_force' => 'off',
+            'firmware.kind' => 'uefi',
+            'firmware.key_mode' => 'setup',
+        ],
+    ],
     ["This system doesn't support Secure Boot\n", ['firmware.secure_boot_capable' => 'no', 'firmware.kind' => 'uefi']],
     ["EFI variables are not supported on this system\n", ['boot.started_by' => 'legacy']],
 ]);
-
-it('reads a device list with a byte mark, semicolons and any of the usual identifiers', function () {
-    $reading = readFixture('devices.csv');
-    expect(array_map(fn ($device) => $device->toArray(), $reading->devices))->toBe([
-        ['name' => 'Quarrel W2 wireless', 'id' => 'pci:51a2:0202', 'family' => 'network', 'status' => 'Error'],
-        ['name' => 'Fennick A1 sound', 'id' => 'hdaudio:46e10a10', 'family' => 'audio', 'status' => 'OK'],
-        ['name' => 'Ostler C8 power device', 'id' => 'acpi:ostl0c81', 'family' => 'chipset', 'status' => 'no driver'],
-    ])
-        ->and($reading->notes)->toBe(['device list, line 5: "nameless" has no hardware identifier that can be read; left out.']);
-});
-
-it('reads identifiers in the kernel\'s forms too', function (string $cell, string $identifier) {
-    expect(InventoryReader::read("name,id\nx,\"{$cell}\"\n", 'x', null)->devices[0]->identifier)->toBe($identifier);
-})->with([['pci:v00004F51d00005500sv00004E52sd00000013bc03sc00i00', 'pci:4f51:5500'], ['usb:v5749p0001d0100', 'usb:5749:0001'], ['hdaudio:v46E10A10r00100001a01', 'hdaudio:46e10a10'], ['acpi:OSTL0C81:', 'acpi:ostl0c81'], ['USB\\VID_46E1&PID_C0A1&MI_00', 'usb:46e1:c0a1'], ['ACPI\\VEN_OSTL&DEV_0C81', 'acpi:ostl0c81']]);
-
-it('reads the collector\'s note', function () {
-    $reading = InventoryReader::read("cobblestone-collect 1\ntime: 2026-11-24T15:02:11Z\narchitecture: aarch64\nefi folder: present\nbattery: design 52000 full 47840 mWh, charge 63 %\nmissing: lshw\nrefused: dmidecode\nodd line\n", 'system.txt', null);
-    expect($reading->facts)->toBe(['architecture' => 'arm-64', 'firmware.kind' => 'uefi', 'boot.started_by' => 'uefi', 'battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.percent' => 63])
-        ->and($reading->at)->toBe('2026-11-24T15:02Z')
-        ->and($reading->notes)->toBe(['The collector found no lshw on that system, so nothing is known from it.', 'The collector was not allowed to run dmidecode; start it as root for more.', 'system.txt, line 8: "odd line" was not understood; left out.']);
-    expect(InventoryReader::read("cobblestone-collect 1\narchitecture: sparc\nefi folder: absent\n", 'x', null))->facts->toBe(['boot.started_by' => 'legacy'])->notes->toBe(['The collector ran on "sparc", an architecture that is not known here.']);
-});
-
-it('refuses what no reader knows, in one sentence', function (string $text, string $sentence) {
-    expect(fn () => InventoryReader::read($text, 'pasted', null))->toThrow(UnreadableInventory::class, $sentence);
-})->with([
-    'nothing' => ['  ', 'Nothing was pasted'],
-    'prose' => ['hello bench', 'not the output of a tool'],
-    'other JSON' => ['{"a":1}', 'not the output of a tool'],
-    'noise' => ["\xff\xfe\x00\x01lshw", 'not readable as UTF-8'],
-    'half an lshw' => ['[{"id":"a","class":"system",', 'Line 1 is not JSON'],
-    'half a smartctl' => ["{\"smartctl\":{},\n\"x\":", 'Line 2 is not JSON'],
-    'too much' => [str_repeat('a', 4_000_001), 'never more than 4.0 MB'],
-]);
-
-it('says the same of a reading after a round trip, and knows what it replaces', function (string $file) {
-    $reading = readFixture($file);
-    expect(Reading::fromArray(json_decode((string) json_encode($reading->toArray()), true))->toArray())->toEqual($reading->toArray())
-        ->and($reading->isEmpty())->toBeFalse();
-})->with(['lshw-new.json', 'dmidecode-new.txt', 'smartctl-ata.json', 'devices.csv', 'efibootmgr.txt']);
-
-it('keeps health readings of other drives and other times apart', function () {
-    $ata = readFixture('smartctl-ata.json');
-    $later = InventoryReader::read(fixtureText('smartctl-ata.json'), 'x', '2026-11-25T09:00Z');
-    expect($ata->key())->not->toBe($later->key())
-        ->and($ata->key())->not->toBe(readFixture('smartctl-nvme.json')->key())
-        ->and(readFixture('lspci-records.txt')->key())->toBe(readFixture('lspci-lines.txt')->key());
-});
-
-it('reads what there is of truncated output and says where it stops', function () {
-    $cut = InventoryReader::read(substr(fixtureText('dmidecode-new.txt'), 0, 1500), 'cut', null);
-    expect($cut->facts)->toHaveKey('machine.serial')->not->toHaveKey('security_chip.version');
-    $lines = InventoryReader::read(substr(fixtureText('lspci-lines.txt'), 0, 100), 'cut', null);
-    expect($lines->devices)->toHaveCount(1);
-    expect(fn () => InventoryReader::read(substr(fixtureText('lshw-new.json'), 0, 900), 'cut', null))->toThrow(UnreadableInventory::class, 'is not JSON');
-});
-
-it('does not take a list in another language for one it knows', function () {
-    expect(fn () => InventoryReader::read("Gerät;Hardwarekennungen;Zustand\nNetz;PCI\\VEN_51A2&DEV_0202;gut\n", 'x', null))->toThrow(UnreadableInventory::class, 'not the output of a tool');
-    // Numbers are the same in every language: a localised lspci is still read.
-    expect(InventoryReader::read("00:02.0 Grafikkarte [0300]: Ostler V5 [4f51:5500] (Version 03)\n", 'x', null)->devices[0]->identifier)->toBe('pci:4f51:5500');
-});
-
-it('keeps what is known of two machines apart by nothing but what they say', function () {
-    $set = Cobblestone\Inventory\ReadingSet::merge([], [readFixture('lshw-new.json'), readFixture('dmidecode-new.txt')]);
-    expect($set->new)->toBe(['lshw', 'dmidecode'])->and($set->readings)->toHaveCount(2);
-    $again = Cobblestone\Inventory\ReadingSet::merge($set->readings, [readFixture('lshw-old.json'), InventoryReader::read("name,id\nx,nothing\n", 'x', null)]);
-    expect($again->new)->toBe([])->and($again->readings)->toHaveCount(2);
-    $newer = Cobblestone\Inventory\ReadingSet::merge($set->readings, [readFixture('dmidecode-old.txt')]);
-    expect($newer->new)->toBe(['dmidecode'])
-        ->and($newer->readings)->toHaveCount(2)
-        ->and($newer->readings[1]->facts['machine.maker'])->toBe('Brackwater');
-});
-
-it('keeps no more health readings than say something', function () {
-    $readings = [];
-    for ($day = 1; $day <= 80; $day++) {
-        $readings[] = InventoryReader::read(str_replace('"value": 8,', '"value": '.$day.',', fixtureText('smartctl-ata.json')), 'x', sprintf('2026-%02d-%02dT08:00Z', intdiv($day, 28) + 1, $day % 28 + 1));
-    }
-    $set = Cobblestone\Inventory\ReadingSet::merge([], $readings);
-    expect($set->readings)->toHaveCount(60)->and($set->readings[59]->health[0]->figure('5'))->toBe(80);
-});

@@ -1,33 +1,68 @@
 <?php
 
 use Cobblestone\Inventory\EfibootmgrReader;
-use Cobblestone\Inventory\LshwReader;
 use Cobblestone\Inventory\LspciReader;
 use Cobblestone\Inventory\LsusbReader;
 use Cobblestone\Inventory\MokutilReader;
-use Cobblestone\Inventory\SmartctlReader;
 use Cobblestone\Inventory\SystemNoteReader;
 
 const LONG_LINE = 'abcdefghijklmnopqrstuvwxyz0123456789+++++++++';
 
 const FORTY_OF_IT = 'abcdefghijklmnopqrstuvwxyz0123456789++++';
 
-it('shows forty characters of a line that no reader of lines understood', function (string $reader, string $text, string $note) {
+it('shows forty characters of a line that no reader of lines understood', function (
+    string $reader,
+    string $text,
+    string $note,
+) {
     expect($reader::read($text)->notes)->toBe([$note]);
 })->with([
-    [LspciReader::class, "00:02.0 VGA [0300]: x [4f51:5500]\n".LONG_LINE."\n", 'lspci, line 2: "'.FORTY_OF_IT.'" has no numbers in brackets; run lspci with -nn. Left out.'],
-    [LspciReader::class, "Slot:\t00:02.0\n ".LONG_LINE."\nClass:\tVGA [0300]\nVendor:\tx [4f51]\nDevice:\ty [5500]\n", 'lspci, line 2: "'.FORTY_OF_IT.'" is not a tag and its value; left out.'],
-    [LsusbReader::class, "\n".LONG_LINE."\n", 'lsusb, line 2: "'.FORTY_OF_IT.'" does not read "Bus … Device …: ID …"; left out.'],
-    [EfibootmgrReader::class, "BootCurrent: 0001\n".LONG_LINE."\n", 'efibootmgr, line 2: "'.FORTY_OF_IT.'" was not understood; left out.'],
-    [MokutilReader::class, "SecureBoot enabled\n\n".LONG_LINE."\n", 'mokutil, line 3: "'.FORTY_OF_IT.'" was not understood; left out.'],
-    [SystemNoteReader::class, "cobblestone-collect 1\n\n".LONG_LINE."\n", 'system.txt, line 3: "'.FORTY_OF_IT.'" was not understood; left out.'],
+    [
+        LspciReader::class,
+        "00:02.0 VGA [0300]: x [4f51:5500]\n".LONG_LINE."\n",
+        'lspci, line 2: "'.FORTY_OF_IT.'" has no numbers in brackets; run lspci with -nn. Left out.',
+    ],
+    [
+        LspciReader::class,
+        "Slot:\t00:02.0\n ".LONG_LINE."\nClass:\tVGA [0300]\nVendor:\tx [4f51]\nDevice:\ty [5500]\n",
+        'lspci, line 2: "'.FORTY_OF_IT.'" is not a tag and its value; left out.',
+    ],
+    [
+        LsusbReader::class,
+        "\n".LONG_LINE."\n",
+        'lsusb, line 2: "'.FORTY_OF_IT.'" does not read "Bus … Device …: ID …"; left out.',
+    ],
+    [
+        EfibootmgrReader::class,
+        "BootCurrent: 0001\n".LONG_LINE."\n",
+        'efibootmgr, line 2: "'.FORTY_OF_IT.'" was not understood; left out.',
+    ],
+    [
+        MokutilReader::class,
+        "SecureBoot enabled\n\n".LONG_LINE."\n",
+        'mokutil, line 3: "'.FORTY_OF_IT.'" was not understood; left out.',
+    ],
+    [
+        SystemNoteReader::class,
+        "cobblestone-collect 1\n\n".LONG_LINE."\n",
+        'system.txt, line 3: "'.FORTY_OF_IT.'" was not understood; left out.',
+    ],
 ]);
 
-it('names a device of lspci by its maker and model, each once', function (string $vendor, string $device, string $name) {
-    $text = "Slot:\t00:02.0\nClass:\tVGA compatible controller [0300]\nVendor:\t{$vendor} [4F51]\nDevice:\t{$device} [5500]\n";
+it('names a device of lspci by its maker and model, each once', function (
+    string $vendor,
+    string $device,
+    string $name,
+) {
+    $text = "Slot:\t00:02.0\nClass:\tVGA compatible controller [0300]\nVendor:\t{$vendor} [4F51]\nDevice:\t{$device} "
+        ."[5500]\n";
     expect(LspciReader::read($text)->devices[0]->name)->toBe($name);
     expect(LspciReader::read($text)->devices[0]->identifier)->toBe('pci:4f51:5500');
-})->with([['Ostler', 'V5', 'Ostler V5'], ['Ostler', 'Ostler V5', 'Ostler V5'], ['Ostler', 'Quay [V5]', 'Ostler Quay [V5]']]);
+})->with([
+    ['Ostler', 'V5', 'Ostler V5'],
+    ['Ostler', 'Ostler V5', 'Ostler V5'],
+    ['Ostler', 'Quay [V5]', 'Ostler Quay [V5]'],
+]);
 
 it('takes who fitted a device only where both numbers are there', function (string $tags, ?string $subsystem) {
     $text = "Slot:\t00:02.0\r\nClass:\tVGA [0300]\r\nVendor:\tOstler [4f51]\r\nDevice:\tV5 [5500]\r\n{$tags}";
@@ -40,42 +75,76 @@ it('takes who fitted a device only where both numbers are there', function (stri
 ]);
 
 it('reads the lines of lspci and passes over their details', function () {
-    $reading = LspciReader::read("0000:00:02.0 VGA [0300]: Ostler V5 [4F51:5500] (rev 03)\n\tSubsystem: Norrel [4e52:0013]\n\n10000:e1:00.0 NVM [0108]: Saltmarsh [5A17:0003]\n00:00.0 Host bridge [0600]: Ostler [4f51:0001]\n01:00.7 Audio [0403]: ".str_repeat('n', 130)." [46e1:0a10]\n");
+    $reading = LspciReader::read(
+        "0000:00:02.0 VGA [0300]: Ostler V5 [4F51:5500] (rev 03)\n\tSubsystem: Norrel [4e52:0013]\n\n10000:e1:00.0 "
+            ."NVM [0108]: Saltmarsh [5A17:0003]\n00:00.0 Host bridge [0600]: Ostler [4f51:0001]\n01:00.7 Audio [0403]: "
+            .str_repeat('n', 130)." [46e1:0a10]\n",
+    );
     expect(array_map(fn ($device) => [$device->name, $device->identifier, $device->family], $reading->devices))->toBe([
-        ['Ostler V5', 'pci:4f51:5500', 'graphics'], ['Saltmarsh', 'pci:5a17:0003', 'storage'], [str_repeat('n', 120), 'pci:46e1:0a10', 'audio'],
+        ['Ostler V5', 'pci:4f51:5500', 'graphics'],
+        ['Saltmarsh', 'pci:5a17:0003', 'storage'],
+        [str_repeat('n', 120), 'pci:46e1:0a10', 'audio'],
     ]);
     expect($reading->notes)->toBe([]);
 });
 
-it('guesses the family of a USB device from its name, as there is nothing else', function (string $name, string $family) {
+it('guesses the family of a USB device from its name, as there is nothing else', function (
+    string $name,
+    string $family,
+) {
     $reading = LsusbReader::read("Bus 001 Device 002: ID 5749:00AB {$name}\n");
     expect($reading->devices[0]->family)->toBe($family);
     expect($reading->devices[0]->identifier)->toBe('usb:5749:00ab');
 })->with([
     ['Fennick Camera', 'camera'], ['Fennick lid cam', 'camera'], ['Camelot thing', 'other'],
-    ['Wireless W2', 'network'], ['Ethernet E1', 'network'], ['WLAN', 'network'], ['Bluetooth', 'network'], ['Modem M1', 'network'],
+    ['Wireless W2', 'network'],
+    ['Ethernet E1', 'network'],
+    ['WLAN', 'network'],
+    ['Bluetooth', 'network'],
+    ['Modem M1', 'network'],
     ['Audio A1', 'audio'], ['Sound A1', 'audio'], ['Headset', 'audio'], ['Microphone', 'audio'],
-    ['Keyboard', 'input'], ['Mouse', 'input'], ['Pointer', 'input'], ['Touch panel', 'input'], ['Game pad', 'input'], ['Padlock', 'other'], ['Game controller', 'input'], ['Receiver', 'input'],
-    ['Card reader', 'storage'], ['Mass Storage', 'storage'], ['Disk', 'storage'], ['Wickley Stick', 'storage'], ['Drive', 'storage'],
+    ['Keyboard', 'input'],
+    ['Mouse', 'input'],
+    ['Pointer', 'input'],
+    ['Touch panel', 'input'],
+    ['Game pad', 'input'],
+    ['Padlock', 'other'],
+    ['Game controller', 'input'],
+    ['Receiver', 'input'],
+    ['Card reader', 'storage'],
+    ['Mass Storage', 'storage'],
+    ['Disk', 'storage'],
+    ['Wickley Stick', 'storage'],
+    ['Drive', 'storage'],
     ['4-port Hub', 'hub'], ['Fingerprint F1', 'sensor'], ['Sensor S1', 'sensor'], ['Thing', 'other'],
 ]);
 
 it('reads USB lines with no name, and leaves root hubs out however they are written', function () {
-    $reading = LsusbReader::read("Bus 002 Device 001: ID 1D6B:0003 root\r\nBus 001 Device 009: ID 5749:0001\r\nBus 001 Device 010: ID 5749:0002 ".str_repeat('n', 130)."\n");
+    $reading = LsusbReader::read(
+        "Bus 002 Device 001: ID 1D6B:0003 root\r\nBus 001 Device 009: ID 5749:0001\r\nBus 001 Device 010: ID 5749:0002 "
+            .str_repeat('n', 130)."\n",
+    );
     expect(array_map(fn ($device) => $device->name, $reading->devices))->toBe(['USB device', str_repeat('n', 120)]);
     expect($reading->notes)->toBe([]);
 });
 
 it('lists boot entries in their order, those outside it last, and drops an order that names none', function () {
-    $text = "BootCurrent: 0002\nBootNext: 0001\nTimeout: 1 seconds\nBootOrder: 0002,000a,0009\nBoot0001  Old\tHD(2,GPT,0f3a1c55-0000-4000-8000-00000000AAAA,0x800,0x32000)/File(\\x.efi)\nBoot0002* Tansy\nBoot000A* Net\tPciRoot(0x0)\n";
+    $text = "BootCurrent: 0002\nBootNext: 0001\nTimeout: 1 seconds\nBootOrder: 0002,000a,0009\nBoot0001  "
+        ."Old\tHD(2,GPT,0f3a1c55-0000-4000-8000-00000000AAAA,0x800,0x32000)/File(\\x.efi)\nBoot0002* "
+            ."Tansy\nBoot000A* Net\tPciRoot(0x0)\n";
     $reading = EfibootmgrReader::read($text);
-    expect($reading->facts)->toBe(['boot.started_by' => 'uefi', 'firmware.kind' => 'uefi', 'boot.entries' => ['Tansy', 'Net', 'Old (off) · partition 2, …aaaa']]);
+    expect($reading->facts)->toBe([
+        'boot.started_by' => 'uefi',
+        'firmware.kind' => 'uefi',
+        'boot.entries' => ['Tansy', 'Net', 'Old (off) · partition 2, …aaaa'],
+    ]);
     expect($reading->notes)->toBe([]);
 });
 
 it('learns nothing from a boot list without entries, and that UEFI runs from an order alone', function () {
     expect(EfibootmgrReader::read("Timeout: 1 seconds\n")->facts)->toBe([]);
-    expect(EfibootmgrReader::read("BootOrder: 0001\n")->facts)->toBe(['boot.started_by' => 'uefi', 'firmware.kind' => 'uefi']);
+    expect(EfibootmgrReader::read("BootOrder: 0001\n")->facts)
+        ->toBe(['boot.started_by' => 'uefi', 'firmware.kind' => 'uefi']);
     expect(EfibootmgrReader::read("EFI variables are not supported on this system.\n"))
         ->facts->toBe(['boot.started_by' => 'legacy'])
         ->notes->toBe(['efibootmgr: the system it ran on was not started by UEFI. The machine may still be able to.']);
@@ -83,8 +152,14 @@ it('learns nothing from a boot list without entries, and that UEFI runs from an 
 
 it('tells what the first loader checks from what the firmware checks', function () {
     expect(MokutilReader::read("SecureBoot enabled\nSecureBoot validation is disabled in shim\n"))
-        ->facts->toBe(['firmware.secure_boot' => 'on', 'firmware.secure_boot_in_force' => 'on', 'firmware.kind' => 'uefi'])
-        ->notes->toBe(['mokutil: the first loader was told not to check what it starts; the firmware still checks that loader.']);
+        ->facts->toBe([
+            'firmware.secure_boot' => 'on',
+            'firmware.secure_boot_in_force' => 'on',
+            'firmware.kind' => 'uefi',
+        ])
+        ->notes->toBe([
+            'mokutil: the first loader was told not to check what it starts; the firmware still checks that loader.',
+        ]);
     expect(MokutilReader::read("EFI variables are not supported on this system\n"))
         ->facts->toBe(['boot.started_by' => 'legacy'])
         ->notes->toBe(['mokutil: the system it ran on was not started by UEFI, so nothing is said about Secure Boot.']);
@@ -93,7 +168,10 @@ it('tells what the first loader checks from what the firmware checks', function 
 it('reads a battery\'s note within what a battery can be', function (string $note, array $facts) {
     expect(SystemNoteReader::read("cobblestone-collect 1\nbattery: {$note}\n")->facts)->toBe($facts);
 })->with([
-    ['design 52000 full 47840 mWh, charge 63 %', ['battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.percent' => 63]],
+    [
+        'design 52000 full 47840 mWh, charge 63 %',
+        ['battery.design_wh' => 52.0, 'battery.health' => 0.92, 'battery.percent' => 63],
+    ],
     ['design 52040 full 52040 mWh', ['battery.design_wh' => 52.0, 'battery.health' => 1.0]],
     ['design 100 full 999 mWh', ['battery.design_wh' => 0.1, 'battery.health' => 1.2]],
     ['design 3000 full 1000 mWh', ['battery.design_wh' => 3.0, 'battery.health' => 0.333]],
@@ -104,65 +182,24 @@ it('reads a battery\'s note within what a battery can be', function (string $not
 ]);
 
 it('knows the names architectures go by', function (string $said, string $architecture) {
-    expect(SystemNoteReader::read("cobblestone-collect 1\narchitecture: {$said}\n")->facts)->toBe(['architecture' => $architecture]);
-})->with([['x86_64', 'x86-64'], ['amd64', 'x86-64'], ['i386', 'x86-32'], ['i586', 'x86-32'], ['i686', 'x86-32'], ['aarch64', 'arm-64'], ['arm64', 'arm-64']]);
+    expect(SystemNoteReader::read("cobblestone-collect 1\narchitecture: {$said}\n")->facts)
+        ->toBe(['architecture' => $architecture]);
+})->with([
+    ['x86_64', 'x86-64'],
+    ['amd64', 'x86-64'],
+    ['i386', 'x86-32'],
+    ['i586', 'x86-32'],
+    ['i686', 'x86-32'],
+    ['aarch64', 'arm-64'],
+    ['arm64', 'arm-64'],
+]);
 
 it('takes a time only as it writes one', function (string $time, ?string $at) {
     expect(SystemNoteReader::read("cobblestone-collect 1\ntime: {$time}\n")->at)->toBe($at);
-})->with([['2026-11-24T15:02:11Z', '2026-11-24T15:02Z'], ['2026-11-24T15:02Z', '2026-11-24T15:02Z'], ['2026-11-24T15:02', null], ['yesterday', null], ['2026-11-24T15:02Z and more', null]]);
-
-it('takes a drive\'s figures only where they are whole numbers', function () {
-    $reading = SmartctlReader::read((string) json_encode(['smartctl' => ['messages' => ['x', ['string' => ' '], ['string' => 'Hello']]], 'model_name' => 'Saltmarsh S2', 'rotation_rate' => 0, 'smart_status' => ['passed' => 'yes'], 'user_capacity' => ['bytes' => '5'], 'local_time' => ['time_t' => 0],
-        'ata_smart_attributes' => ['table' => ['x', ['id' => 5, 'raw' => ['value' => 8]], ['id' => '9', 'raw' => ['value' => 1]], ['id' => 197, 'raw' => ['value' => '2']], ['id' => 199]]]]));
-    expect($reading->health[0]->toArray())->toBe(['serial' => 'no serial', 'model' => 'Saltmarsh S2', 'kind' => 'ata', 'figures' => [5 => 8], 'rotating' => false]);
-    expect($reading->at)->toBeNull();
-    expect($reading->notes)->toBe(['smartctl said: Hello']);
-});
-
-it('reads every figure of the NVMe log that a rule asks for, and no other', function () {
-    $log = ['critical_warning' => 1, 'available_spare' => 90, 'available_spare_threshold' => 10, 'percentage_used' => 4, 'media_errors' => 2, 'num_err_log_entries' => 3, 'power_on_hours' => 4000, 'unsafe_shutdowns' => 7];
-    $reading = SmartctlReader::read((string) json_encode(['smartctl' => [], 'serial_number' => 'S-1', 'rotation_rate' => 5400, 'smart_status' => ['passed' => false], 'local_time' => ['time_t' => 1], 'nvme_smart_health_information_log' => [...$log, 'temperature' => 40, 'host_reads' => 'x']]));
-    expect($reading->health[0]->figures)->toBe($log);
-    expect($reading->health[0]->kind)->toBe('nvme');
-    expect($reading->health[0]->model)->toBe('drive');
-    expect($reading->health[0]->passed)->toBeFalse();
-    expect($reading->health[0]->rotating)->toBeTrue();
-    expect($reading->at)->toBe('1970-01-01T00:00+00:00');
-    expect($reading->notes)->toBe([]);
-});
-
-it('knows no health of a drive that gives no figures, by its model or else its serial', function (array $drive, string $named) {
-    $reading = SmartctlReader::read((string) json_encode(['smartctl' => [], ...$drive]));
-    expect($reading->health[0]->kind)->toBe('unknown');
-    expect($reading->notes)->toBe(["smartctl: {$named} gave no health figures, as behind some bridges: its health is unknown, not good."]);
 })->with([
-    [['model_name' => 'Saltmarsh S2', 'serial_number' => 'S-1'], 'Saltmarsh S2'],
-    [['scsi_model_name' => 'Bridge B1'], 'Bridge B1'],
-    [['serial_number' => 'S-1'], 'S-1'],
-    [['serial_number' => 'S-1', 'nvme_smart_health_information_log' => []], 'S-1'],
+    ['2026-11-24T15:02:11Z', '2026-11-24T15:02Z'],
+    ['2026-11-24T15:02Z', '2026-11-24T15:02Z'],
+    ['2026-11-24T15:02', null],
+    ['yesterday', null],
+    ['2026-11-24T15:02Z and more', null],
 ]);
-
-it('takes from lshw only what the right kind of node says', function (array $node, array $facts) {
-    expect(LshwReader::read((string) json_encode(['id' => 'm', 'class' => 'generic', 'vendor' => 'not a system', 'children' => [$node]]))->facts)->toBe($facts);
-})->with([
-    'clock: the higher of capacity and size' => [['class' => 'processor', 'capacity' => 4_300_000_000, 'size' => 800_999_999], ['clock_mhz' => 4300]],
-    'size alone' => [['class' => 'processor', 'size' => 800_999_999, 'units' => 'Hz'], ['clock_mhz' => 800]],
-    'another unit' => [['class' => 'processor', 'size' => 800, 'units' => 'x'], []],
-    'architecture' => [['class' => 'processor', 'capabilities' => ['x86-64' => '64bits']], ['architecture' => 'x86-64']],
-    'no architecture' => [['class' => 'processor', 'capabilities' => ['fpu' => true]], []],
-    'memory of a system in two places' => [['id' => 'memory:1', 'class' => 'memory', 'size' => 5, 'children' => [['id' => 'memory', 'class' => 'memory', 'size' => 7, 'units' => 'bytes']]], ['memory_bytes' => 12]],
-    'a cache is no memory' => [['id' => 'cache:0', 'class' => 'memory', 'size' => 5], []],
-    'memory in another unit' => [['id' => 'memory', 'class' => 'memory', 'size' => 5, 'units' => 'x'], []],
-    'memory of no size' => [['id' => 'memory', 'class' => 'memory'], []],
-    'a firmware that can UEFI' => [['id' => 'firmware', 'class' => 'memory', 'version' => '1.14', 'capabilities' => ['uefi' => 'x']], ['firmware.version' => '1.14', 'firmware.uefi_capable' => 'yes']],
-    'a firmware that does not say' => [['id' => 'firmware', 'class' => 'memory', 'date' => '03/02/2026', 'capabilities' => ['acpi' => 'x']], ['firmware.date' => '03/02/2026']],
-    'a board without a revision' => [['id' => 'core', 'class' => 'bus', 'product' => 'NL-F13'], ['board.name' => 'NL-F13']],
-    'a bus that is no board' => [['id' => 'usb', 'class' => 'bus', 'product' => 'hub'], []],
-    'a revision without a board' => [['id' => 'core', 'class' => 'bus', 'version' => 'rev 2'], []],
-]);
-
-it('keeps an empty bank of lshw as an empty slot', function () {
-    $bank = fn (array $more): array => ['id' => 'bank:1', 'class' => 'memory', ...$more];
-    $reading = LshwReader::read((string) json_encode(['id' => 'm', 'class' => 'system', 'children' => [$bank(['size' => 0, 'slot' => 'A']), $bank([]), $bank(['size' => 1, 'slot' => 'C', 'vendor' => 'Quarrel', 'product' => 'QM8', 'serial' => '7A'])]]));
-    expect(array_map(fn ($module) => $module->toArray(), $reading->modules))->toBe([['slot' => 'A'], ['slot' => 'bank:1'], ['slot' => 'C', 'bytes' => 1, 'maker' => 'Quarrel', 'part' => 'QM8', 'serial' => '7A']]);
-});

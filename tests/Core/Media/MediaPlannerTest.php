@@ -6,6 +6,7 @@ use Cobblestone\Catalogue\Stick;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Media\MediaPlan;
 use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Media\MediaWish;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Step;
@@ -31,14 +32,14 @@ function mediaPlan(
     [$machine] = MachineBuilder::build(Brief::fromArray(Demo::brief($brief)), Demo::catalogue());
     $entry = [...Demo::catalogue()->image($imageId)->toArray(), ...$image];
 
-    return MediaPlanner::plan(
+    return MediaPlanner::plan(new MediaWish(
         $machine,
         Image::fromArray(array_filter($entry, fn ($value) => $value !== 'none')),
         $sticks ?? Demo::catalogue()->sticks(),
         Policy::of($policy),
         Bytes::of($driverBytes),
         $driverFiles,
-    );
+    ));
 }
 
 /** @return array<string, mixed> everything a media plan says, in the order it says it */

@@ -1,6 +1,7 @@
 <?php
 
 use Cobblestone\Media\StickChoice;
+use Cobblestone\Media\SticksAtHand;
 use Cobblestone\Quantity\Bytes;
 use Tests\Support\Entries;
 
@@ -12,7 +13,7 @@ function stickOf(string $school, array $sizes): ?string
         $sizes,
     );
 
-    return StickChoice::decide('x', 'X', $sticks, Bytes::of(4_000_000_000), $school, [])->stick?->id;
+    return StickChoice::decide('x', 'X', new SticksAtHand($sticks, $school, []), Bytes::of(4_000_000_000))->stick?->id;
 }
 
 it('takes sticks that differ by a fifth or less for one size', function (

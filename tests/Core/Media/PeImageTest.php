@@ -1,61 +1,11 @@
 <?php
 
-use Cobblestone\Media\Inspection\LoaderJudge;
-use Cobblestone\Media\Inspection\LoaderTrust;
 use Cobblestone\Media\Inspection\PeImage;
-use Cobblestone\Media\Inspection\SignatureTool;
-use Cobblestone\Media\Inspection\Signers;
-use Tests\Support\Images;
 
 /**
- * A PE file byte by byte.
- *
- * @param  list<array{string, int, int}>  $sections  name, place in the file, bytes
+ * The digest of the standard, written down anew: everything but checksum, security entry and signature, sections in the
+ * order of the file.
  */
-function peBytes(
-    bool $wide = true,
-    array $sections = [['.text', 512, 512]],
-    int $directories = 16,
-    int $headers = 512,
-    string $tail = '',
-    array $security = [0, 0],
-    int $machine = 0x8664,
-    int $subsystem = 10,
-): string {
-    $optional =
-        pack('v', $wide ? 0x20B : 0x10B).
-        str_repeat("\x11", 58).
-        pack('V', $headers).
-        pack('V', 0xC0FFEE).
-        pack('v', $subsystem);
-    $optional = str_pad($optional, ($wide ? 112 : 96) - 4, "\x22").pack('V', $directories);
-    $optional .= str_pad(str_repeat("\x33", 32).pack('VV', ...$security), 8 * max($directories, 5), "\x44");
-    $table = implode(
-        '',
-        array_map(
-            fn ($section) => str_pad($section[0], 8, "\0").
-                pack('V4', 0, 0, $section[2], $section[1]).
-                str_repeat("\x55", 16),
-            $sections,
-        ),
-    );
-    $bytes =
-        'MZ'.
-        str_repeat("\x66", 58).
-        pack('V', 64).
-        "PE\0\0".
-        pack('vvVVVvv', $machine, count($sections), 0, 0, 0, strlen($optional), 0x206).
-        $optional.
-        $table;
-    $bytes = str_pad($bytes, 512, "\x77");
-    foreach ($sections as [$name, $at, $length]) {
-        $bytes = str_pad($bytes, max(strlen($bytes), $at + $length), $name[1]);
-    }
-
-    return $bytes.$tail;
-}
-
-/** The digest of the standard, written down anew: everything but checksum, security entry and signature, sections in the order of the file. */
 function naiveDigest(string $bytes, bool $wide, array $sections, int $headers, int $signature): string
 {
     $checksum = 64 + 24 + 64;
@@ -93,7 +43,8 @@ it('hashes every byte but the excepted ones', function () {
     $bytes = peBytes(tail: str_repeat('s', 64), security: [1024, 64]);
     $digest = PeImage::read($bytes)->digest();
     $left = [];
-    // The signature says where it is and how long: those fields, and what decides how the file is read, are left alone here.
+    // The signature says where it is and how long: those fields, and what decides how the file is read, are left alone
+    // here.
     foreach (
         [
             ...range(66, 67),
@@ -190,63 +141,4 @@ it('reads machine and subsystem', function () {
         ->and(PeImage::read(substr(peBytes(), 0, 350)))
         ->not->toBeNull();
     expect(PeImage::read(peBytes(sections: array_fill(0, 3, ['.t', 512, 4]))))->not->toBeNull();
-});
-
-it('takes the vendor\'s certificate from either name of its section', function (string $name, bool $found) {
-    $der = 'certificate of the vendor';
-    $section = pack('V4', strlen($der), 0, 16, 41).$der;
-    $first = peBytes(sections: [['.text', 512, 16], [$name, 528, strlen($section)]]);
-    $first = substr_replace($first, $section, 528, strlen($section));
-    $content = "\x06\x0A\x2B\x06\x01\x04\x01\x82\x37\x02\x01\x04\x06\x09\x60\x86\x48\x01\x65\x03\x04\x02\x01\x04\x20";
-    $sign = function (string $bytes) use ($content) {
-        $entry = 64 + 24 + 112 + 32;
-        $bytes = substr_replace($bytes, pack('VV', strlen($bytes), strlen($content) + 32), $entry, 8);
-
-        return $bytes.$content.hex2bin(PeImage::read($bytes.$content.str_repeat("\0", 32))->digest());
-    };
-    [$first, $next] = [$sign($first), $sign(peBytes())];
-    $tool = new class($first, $next) implements SignatureTool
-    {
-        public function certificates(string $loader): array
-        {
-            return [];
-        }
-
-        /** @var list<string> */
-        public array $asked = [];
-
-        public function __construct(private string $first, private string $next)
-        {
-        }
-
-        public function signers(string $loader): array
-        {
-            return [];
-        }
-
-        public function chainsTo(string $loader, string $certificate): bool
-        {
-            $this->asked[] = $certificate;
-
-            return $certificate === 'P'
-                ? $loader === $this->first
-                : $loader === $this->next && str_contains($certificate, base64_encode('certificate of the vendor'));
-        }
-    };
-    [$trust] = (new LoaderJudge($tool, new Signers(['platform' => 'P'], [], 'here')))->judge($first, true, $next);
-    expect($trust)->toBe($found ? LoaderTrust::Trusted : LoaderTrust::NextStage);
-    if ($found) {
-        expect(end($tool->asked))->toBe(
-            "-----BEGIN CERTIFICATE-----\n".base64_encode($der)."\n-----END CERTIFICATE-----\n",
-        );
-    }
-})->with([['.vendor_', true], ['.vendorX', false]]);
-
-it('says no certificates are known when none are', function () {
-    expect(Signers::unknown())
-        ->certificates->toBe([])
-        ->revoked->toBeNull()
-        ->source->toBe('no certificates are known here')
-        ->and(PeImage::read(Images::bytes('signed.efi'))->isWhole())
-        ->toBeTrue();
 });

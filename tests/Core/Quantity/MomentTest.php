@@ -43,7 +43,8 @@ it('shows forty characters of what it refuses, and no more', function () {
     $text = implode('', range('a', 'z')).implode('', range('A', 'Z'));
     expect(fn () => Moment::of($text))->toThrow(
         InvalidQuantity::class,
-        '"abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMN" is not a date. Write year, month and day, such as 2026-11-24 or 2026-11-24T15:40.',
+        '"abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMN" is not a date. Write year, month and day, such as 2026-11-24 or '
+            .'2026-11-24T15:40.',
     );
 });
 

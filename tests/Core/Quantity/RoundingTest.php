@@ -8,7 +8,8 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Quantity\Power;
 
-/* Which way a figure is rounded, and at which digit: a plan that is a second, a byte or a milliwatt out is not the plan that was checked. */
+// Which way a figure is rounded, and at which digit: a plan that is a second, a byte or a milliwatt out is not the plan
+// that was checked.
 
 it('reads a share of a byte as the nearest whole one', function (string $text, int $bytes) {
     expect(Bytes::parse($text)->count)->toBe($bytes);
@@ -35,7 +36,8 @@ it('says what it could not read, shortened', function () {
     $long = str_repeat('0123456789', 4).'tail';
     expect(fn () => Bytes::parse($long.' sheep'))->toThrow(
         InvalidQuantity::class,
-        '"0123456789012345678901234567890123456789" cannot be read as a size. Write a whole number, or a number with a unit such as "64 GB" or "59.6 GiB".',
+        '"0123456789012345678901234567890123456789" cannot be read as a size. Write a whole number, or a number with '
+            .'a unit such as "64 GB" or "59.6 GiB".',
     );
     expect(fn () => Bytes::parse('238.5G'))->toThrow(InvalidQuantity::class, '"238.5G" cannot be read as a size');
     expect(fn () => Bytes::of(1)->portions(Bytes::of(0)))->toThrow(

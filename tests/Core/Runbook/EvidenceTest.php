@@ -3,6 +3,7 @@
 use Cobblestone\Quantity\SizeSeen;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceFault;
 use Cobblestone\Runbook\EvidenceJudge;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
@@ -91,7 +92,7 @@ it('takes a number for a number and says what each field wants', function (
     ?string $fault,
 ) {
     expect(
-        EvidenceJudge::fault(
+        EvidenceFault::fault(
             new Evidence('x', 'X', $kind, ['a' => 'A'], least: $kind === EvidenceKind::Count ? 2 : null),
             $value,
         ),

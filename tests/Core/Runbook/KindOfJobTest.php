@@ -43,7 +43,18 @@ it('begins the sheet with what was done, and says nothing that was not', functio
     string $before,
     string $after,
 ) {
-    $job = new PlannedJob('T', $kind, 'the crew office', 'Norrel Fairlead 13', null, 'laptop', 'Orrin', 'Dock', 'img', 'Gull');
+    $job = new PlannedJob(
+        'T',
+        $kind,
+        'the crew office',
+        'Norrel Fairlead 13',
+        null,
+        'laptop',
+        'Orrin',
+        'Dock',
+        'img',
+        'Gull',
+    );
     $sheet = fn (bool $done): string => $kind->rules()->intro(new SheetFacts($job, $done, $done, false));
     expect($sheet(false))->toBe($before)->and($sheet(true))->toBe($after);
 })->with([
@@ -73,7 +84,10 @@ it('begins the sheet with what was done, and says nothing that was not', functio
 
 it('is asked what it is, never by its name', function () {
     $named = [];
-    $may = ['core/Runbook/JobKind.php', 'core/Job/JobPlanner.php', 'core/Brief/Brief.php', 'app/Http/Requests/IntakeForm.php'];
+    $may = [
+        'core/Runbook/JobKind.php', 'core/Job/JobPlanner.php', 'core/Brief/Brief.php',
+        'app/Http/Requests/IntakeForm.php',
+    ];
     foreach (['core', 'app', 'resources/views'] as $folder) {
         $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(Demo::root()."/{$folder}"));
         foreach ($files as $file) {

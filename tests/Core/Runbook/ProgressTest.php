@@ -15,13 +15,37 @@ use Tests\Support\Demo;
 
 beforeEach(function () {
     $this->copy = Demo::step('copy', [], ['copied'], presence: Presence::WalkAway);
-    $this->check = Demo::step('check', ['copied'], ['proven'], evidence: [new Evidence('count', 'Files', 'count', least: 3), new Evidence('how', 'How', 'choice', ['a' => 'A'])]);
+    $this->check = Demo::step(
+        'check',
+        ['copied'],
+        ['proven'],
+        evidence: [
+            new Evidence('count', 'Files', 'count', least: 3),
+            new Evidence('how', 'How', 'choice', ['a' => 'A']),
+        ],
+    );
     $this->weaken = Demo::step('weaken', [], ['weak'], opens: [new PutBack('lock', 'Lock', 'for the job', 'restore')]);
-    $this->erase = Demo::step('erase', [], ['erased'], gates: [new Gate('backup', 'proven', 'Backup', 'check', ['lead'], ['copy', 'check'])], confirmation: new Confirmation('Drive', 5, 'SER-77aB', 'all', 'me', true));
+    $this->erase = Demo::step(
+        'erase',
+        [],
+        ['erased'],
+        gates: [new Gate('backup', 'proven', 'Backup', 'check', ['lead'], ['copy', 'check'])],
+        confirmation: new Confirmation('Drive', 5, 'SER-77aB', 'all', 'me', true),
+    );
     $this->restore = Demo::step('restore', ['erased'], ['restored'], removes: ['weak']);
     $this->end = Demo::step('end', ['restored'], [PathFact::HANDED_OVER]);
-    $this->plan = Demo::planOf([$this->copy, $this->check, $this->weaken, $this->erase, $this->restore, $this->end], ['given']);
-    $this->after = fn (array ...$entries) => Progress::of($this->plan, array_map(fn (array $entry, int $i) => Demo::entry($i + 1, $entry[0], $entry[1], $entry[2] ?? 0, $entry[3] ?? []), $entries, array_keys($entries)));
+    $this->plan = Demo::planOf(
+        [$this->copy, $this->check, $this->weaken, $this->erase, $this->restore, $this->end],
+        ['given'],
+    );
+    $this->after = fn (array ...$entries) => Progress::of(
+        $this->plan,
+        array_map(
+            fn (array $entry, int $i) => Demo::entry($i + 1, $entry[0], $entry[1], $entry[2] ?? 0, $entry[3] ?? []),
+            $entries,
+            array_keys($entries),
+        ),
+    );
 });
 
 it('begins with the first stone ready and the rest ahead', function () {
@@ -50,11 +74,17 @@ it('is overdue only past the worry mark of a running stone', function () {
     expect($progress->isOverdue($this->copy, 1240))->toBeFalse()
         ->and($progress->isOverdue($this->copy, 1241))->toBeTrue()
         ->and($progress->isOverdue($this->check, 9999))->toBeFalse()
-        ->and(($this->after)([EntryKind::Started, 'copy', 1], [EntryKind::Done, 'copy', 2])->isOverdue($this->copy, 99_999))->toBeFalse();
+        ->and(($this->after)([EntryKind::Started, 'copy', 1], [EntryKind::Done, 'copy', 2])->isOverdue(
+            $this->copy,
+            99_999,
+        ))
+        ->toBeFalse();
 });
 
 it('keeps the first start and forgets the away mark when done', function () {
-    $progress = ($this->after)([EntryKind::WalkedAway, 'copy', 10], [EntryKind::Started, 'copy', 20], [EntryKind::Done, 'copy', 30]);
+    $progress = ($this->after)([EntryKind::WalkedAway, 'copy', 10], [EntryKind::Started, 'copy', 20], [
+        EntryKind::Done, 'copy', 30,
+    ]);
     expect($progress->startedAt($this->copy))->toBe(10)
         ->and($progress->doneAt($this->copy))->toBe(30)
         ->and($progress->isAway($this->copy))->toBeFalse()
@@ -74,19 +104,33 @@ it('takes a done back within ten seconds and not after', function () {
 });
 
 it('opens trouble with a problem and a new try with a retry', function () {
-    $trouble = ($this->after)([EntryKind::WalkedAway, 'copy', 5], [EntryKind::Problem, 'copy', 9, ['text' => 'stands still']]);
+    $trouble = ($this->after)([EntryKind::WalkedAway, 'copy', 5], [
+        EntryKind::Problem,
+        'copy',
+        9,
+        ['text' => 'stands still'],
+    ]);
     expect($trouble->state($this->copy))->toBe(StepState::Trouble)
         ->and($trouble->trouble($this->copy))->toBe('stands still')
         ->and($trouble->tries($this->copy))->toBe(0);
     expect(fn () => (new Walk($trouble))->done($this->copy, []))->toThrow(Refused::class, 'problem open');
     expect((new Walk($trouble))->retry($this->copy))->toBe(['try' => 2]);
-    $again = ($this->after)([EntryKind::WalkedAway, 'copy', 5], [EntryKind::Problem, 'copy', 9, ['text' => 'x']], [EntryKind::Retry, 'copy', 20]);
+    $again = ($this->after)(
+        [EntryKind::WalkedAway, 'copy', 5],
+        [EntryKind::Problem, 'copy', 9, ['text' => 'x']],
+        [EntryKind::Retry, 'copy', 20],
+    );
     expect($again->state($this->copy))->toBe(StepState::Running)
         ->and($again->startedAt($this->copy))->toBe(20)
         ->and($again->tries($this->copy))->toBe(2)
         ->and($again->isAway($this->copy))->toBeFalse()
         ->and($again->trouble($this->copy))->toBeNull();
-    $third = ($this->after)([EntryKind::Problem, 'copy', 1], [EntryKind::Retry, 'copy', 2], [EntryKind::Problem, 'copy', 3], [EntryKind::Retry, 'copy', 4]);
+    $third = ($this->after)(
+        [EntryKind::Problem, 'copy', 1],
+        [EntryKind::Retry, 'copy', 2],
+        [EntryKind::Problem, 'copy', 3],
+        [EntryKind::Retry, 'copy', 4],
+    );
     expect($third->tries($this->copy))->toBe(3);
     expect(fn () => (new Walk($again))->retry($this->copy))->toThrow(Refused::class, 'nothing to try again');
 });
@@ -101,9 +145,13 @@ it('holds a one-way stone behind its gate, then behind its confirmation', functi
     expect(fn () => (new Walk($open))->start($this->erase))->toThrow(Refused::class, 'Confirm it');
     expect(fn () => (new Walk($open))->confirm($this->erase, '77aC'))->toThrow(Refused::class, 'not the last four');
     expect(fn () => (new Walk($open))->confirm($this->erase, ''))->toThrow(Refused::class);
-    expect(fn () => (new Walk($open))->confirm($this->erase, '77AB', 'screen'))->toThrow(Refused::class, 'Say where the serial was read')
-        ->and((new Walk($open))->confirm($this->erase, ' 77AB ', 'setup'))->toBe(['typed' => true, 'device' => 'Drive', 'read_from' => 'setup']);
-    $confirmed = ($this->after)([EntryKind::Done, 'copy', 1], [EntryKind::Done, 'check', 2], [EntryKind::Confirmed, 'erase', 3]);
+    expect(fn () => (new Walk($open))->confirm($this->erase, '77AB', 'screen'))
+        ->toThrow(Refused::class, 'Say where the serial was read')
+        ->and((new Walk($open))->confirm($this->erase, ' 77AB ', 'setup'))
+        ->toBe(['typed' => true, 'device' => 'Drive', 'read_from' => 'setup']);
+    $confirmed = ($this->after)([EntryKind::Done, 'copy', 1], [EntryKind::Done, 'check', 2], [
+        EntryKind::Confirmed, 'erase', 3,
+    ]);
     expect($confirmed->isConfirmed($this->erase))->toBeTrue()
         ->and($confirmed->startedAt($this->erase))->toBe(3)
         ->and((new Walk($confirmed))->done($this->erase, []))->toBe(['evidence' => []]);
@@ -111,7 +159,8 @@ it('holds a one-way stone behind its gate, then behind its confirmation', functi
 
 it('lets a lead waive a gate in writing, which lets its stones fall away', function () {
     $walk = new Walk(($this->after)());
-    expect(fn () => $walk->waive($this->erase, 'backup', 'technician', 'owner', 'ok'))->toThrow(Refused::class, 'Only a lead');
+    expect(fn () => $walk->waive($this->erase, 'backup', 'technician', 'owner', 'ok'))
+        ->toThrow(Refused::class, 'Only a lead');
     expect(fn () => $walk->waive($this->erase, 'backup', 'lead', '  ', 'ok'))->toThrow(Refused::class, 'who agreed');
     expect(fn () => $walk->waive($this->erase, 'backup', 'lead', 'owner', ' '))->toThrow(Refused::class, 'a few words');
     expect(fn () => $walk->waive($this->erase, 'other', 'lead', 'owner', 'x'))->toThrow(Refused::class);
@@ -124,65 +173,4 @@ it('lets a lead waive a gate in writing, which lets its stones fall away', funct
         ->and($waived->finished())->toBe(['copy', 'check'])
         ->and($waived->current()?->id)->toBe('weaken');
     expect(fn () => (new Walk($waived))->start($this->copy))->toThrow(Refused::class, 'already done');
-});
-
-it('wants every evidence, in its kind', function (array $given, string $sentence) {
-    $walk = new Walk(($this->after)([EntryKind::Done, 'copy', 1]));
-    expect(fn () => $walk->done($this->check, $given))->toThrow(Refused::class, $sentence);
-})->with([[[], 'Write down: Files'], [['count' => 'many', 'how' => 'a'], 'a whole number is wanted'], [['count' => '2', 'how' => 'a'], 'at least 3'], [['count' => '3'], 'Write down: How'], [['count' => '3', 'how' => 'b'], 'choose one of A'], [['count' => ['x'], 'how' => 'a'], 'Write down'], [['count' => '3', 'how' => str_repeat('x', 5000)], 'no more than']]);
-
-it('keeps exactly the evidence it asked for', function () {
-    expect((new Walk(($this->after)([EntryKind::Done, 'copy', 1])))->done($this->check, ['count' => ' 3 ', 'how' => 'a', 'more' => 'x']))->toBe(['evidence' => ['count' => '3', 'how' => 'a']]);
-});
-
-it('refuses what is done, ahead or gone', function () {
-    $walk = new Walk(($this->after)([EntryKind::Done, 'copy', 1]));
-    expect(fn () => $walk->start($this->copy))->toThrow(Refused::class, 'already done')
-        ->and(fn () => $walk->start($this->restore))->toThrow(Refused::class, 'first erased')
-        ->and(fn () => $walk->step('gone'))->toThrow(Refused::class, 'no step "gone"')
-        ->and($walk->step('copy')->id)->toBe('copy')
-        ->and(fn () => $walk->problem($this->restore, 'x'))->toThrow(Refused::class)
-        ->and(fn () => $walk->words('  '))->toThrow(Refused::class)
-        ->and($walk->words(' a '))->toBe('a')
-        ->and(mb_strlen($walk->words(str_repeat('é', 5000))))->toBe(4000)
-        ->and($walk->problem($this->check, ' b '))->toBe('b');
-});
-
-it('keeps a put-back entry open from the stone that opens it to the one that closes it', function () {
-    expect(($this->after)()->openPutBacks())->toBe([]);
-    $open = ($this->after)([EntryKind::Done, 'weaken', 1])->openPutBacks();
-    expect($open)->toHaveCount(1)->and($open[0]['entry']->id)->toBe('lock')->and($open[0]['step'])->toBe('weaken');
-    expect(($this->after)([EntryKind::Done, 'weaken', 1], [EntryKind::Done, 'restore', 2])->openPutBacks())->toBe([]);
-});
-
-it('forgets a fact that a later stone removed, whatever the order of ids', function () {
-    expect(($this->after)([EntryKind::Done, 'weaken', 1], [EntryKind::Done, 'restore', 2])->facts())->not->toContain('weak')->toContain('restored')
-        ->and(($this->after)([EntryKind::Done, 'restore', 1], [EntryKind::Done, 'weaken', 2])->facts())->toContain('weak');
-});
-
-it('is complete once handed over, and survives entries for stones that are gone', function () {
-    $progress = ($this->after)([EntryKind::Created, null], [EntryKind::Note, 'gone', 1], [EntryKind::Done, 'gone', 2], [EntryKind::Done, 'end', 3]);
-    expect($progress->isComplete())->toBeTrue()->and($progress->finished())->toContain('end');
-});
-
-it('masks exactly the part that has to be read from the drive', function (string $serial, string $masked) {
-    expect(Confirmation::mask($serial))->toBe($masked);
-})->with([['SM3-2207-88415D', 'SM3-2207-88••••'], ['ABCD', '••••'], ['AB', '••'], ['', '']]);
-
-it('accepts anything only where nothing has to be typed', function () {
-    expect((new Confirmation('d', 1, 'ABCD', '', '', false))->accepts('zz'))->toBeTrue()
-        ->and((new Confirmation('d', 1, null, '', '', true))->accepts(''))->toBeTrue()
-        ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('XABCD'))->toBeTrue()
-        ->and((new Confirmation('d', 1, 'XABCD', '', '', true))->accepts('ABC'))->toBeFalse();
-});
-
-it('asks until what makes an answer pointless was done', function () {
-    $plan = Demo::plan('capstan-t3', ['machine' => ['facts' => ['drive.encryption' => 'unknown']]]);
-    $asked = fn (array $laid) => array_map(fn ($one) => $one->fact, Progress::of($plan, array_map(fn ($id) => Demo::entry(1, EntryKind::Done, $id), $laid))->asked());
-    expect($asked([]))->toContain('drive.encryption')->and($asked(['media.write']))->toContain('drive.encryption')
-        ->and($asked(['target.erase']))->not->toContain('drive.encryption')
-        ->and(count($asked([])) - count($asked(['target.erase'])))->toBe(1);
-    $stays = Demo::plan('firmware-update', ['machine' => ['facts' => ['drive.encryption' => 'unknown']]]);
-    expect(array_map(fn ($one) => [$one->fact, $one->until], $stays->questions))->toContain(['drive.encryption', []])
-        ->and(Cobblestone\Runbook\Question::fromArray($plan->questions[0]->toArray()))->toEqual($plan->questions[0]);
 });

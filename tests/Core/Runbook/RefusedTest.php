@@ -39,7 +39,8 @@ it('says why a stone is refused, and what to do', function (Refused $refused, st
         ],
         [
             Refused::shut($step, $shut),
-            '"Erase" is shut. Stop: too hot. Another reading opens it. Hold: "Look" comes before it and is shut. The stone before it opens it. You can read it ahead.',
+            '"Erase" is shut. Stop: too hot. Another reading opens it. Hold: "Look" comes before it and is shut. The '
+                .'stone before it opens it. You can read it ahead.',
             'step',
         ],
         [Refused::stillOpen($step, $open(1)), '"Erase" comes last: "S1" is still open.', 'step'],

@@ -12,8 +12,11 @@ use Cobblestone\Storage\SectorSize;
 use Cobblestone\Storage\SfdiskScript;
 use Cobblestone\Storage\TableBytes;
 
-function wanted(?int $mebi = null, string $fs = 'none', PartitionType $type = PartitionType::BasicData): PartitionRequest
-{
+function wanted(
+    ?int $mebi = null,
+    string $fs = 'none',
+    PartitionType $type = PartitionType::BasicData,
+): PartitionRequest {
     return new PartitionRequest('part', $type, $mebi === null ? null : Bytes::mebi($mebi), $fs);
 }
 
@@ -41,11 +44,15 @@ it('keeps every invariant on thousands of random devices', function () {
         foreach ($layout->partitions as $index => $partition) {
             expect($partition->extent->first % $sector->perMebi())->toBe(0)
                 ->and($partition->extent->count % $sector->perMebi())->toBe(0)
-                ->and($partition->extent->first)->toBeGreaterThanOrEqual(max($sector->perMebi(), $scheme->firstUsable($sector)))
+                ->and($partition->extent->first)->toBeGreaterThanOrEqual(max(
+                    $sector->perMebi(),
+                    $scheme->firstUsable($sector),
+                ))
                 ->and($partition->extent->last())->toBeLessThanOrEqual($scheme->lastUsable($sector, $layout->sectors()))
                 ->and($previous?->overlaps($partition->extent) ?? false)->toBeFalse();
             if ($requests[$index]->size !== null) {
-                expect($sector->bytes($partition->extent->count)->count)->toBeGreaterThanOrEqual($requests[$index]->size->count);
+                expect($sector->bytes($partition->extent->count)->count)
+                    ->toBeGreaterThanOrEqual($requests[$index]->size->count);
             }
             $previous = $partition->extent;
         }
@@ -53,7 +60,13 @@ it('keeps every invariant on thousands of random devices', function () {
     expect($built)->toBeGreaterThan(1000);
 });
 
-it('takes whole MiB up to the last one that the backup table leaves', function (int $bytes, SectorSize $sector, Scheme $scheme, int $first, int $count) {
+it('takes whole MiB up to the last one that the backup table leaves', function (
+    int $bytes,
+    SectorSize $sector,
+    Scheme $scheme,
+    int $first,
+    int $count,
+) {
     $extent = LayoutBuilder::build($scheme, $sector, Bytes::of($bytes), [wanted()], 's')->partitions[0]->extent;
     expect([$extent->first, $extent->count])->toBe([$first, $count]);
 })->with([
@@ -67,11 +80,32 @@ it('takes whole MiB up to the last one that the backup table leaves', function (
 it('refuses what cannot be, and says the figures', function (Closure $build, string $sentence) {
     expect($build)->toThrow(LayoutImpossible::class, $sentence);
 })->with([
-    [fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::of(1_048_576), [wanted()], 's'), 'no room for a partition table'],
-    [fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(10), [wanted(9)], 's'), 'it needs 9.0 MiB (9 437 184 B), 8.0 MiB (8 388 608 B) are free'],
-    [fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(10), [wanted(8), wanted()], 's'), 'no room'],
-    [fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(10), [wanted(), wanted()], 's'), 'Only one'],
-    [fn () => LayoutBuilder::build(Scheme::Mbr, SectorSize::B512, Bytes::mebi(100), array_fill(0, 5, wanted(1)), 's'), 'holds 4 partitions, 5 are wanted'],
+    [
+        fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::of(1_048_576), [wanted()], 's'),
+        'no room for a partition table',
+    ],
+    [
+        fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(10), [wanted(9)], 's'),
+        'it needs 9.0 MiB (9 437 184 B), 8.0 MiB (8 388 608 B) are free',
+    ],
+    [
+        fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(10), [wanted(8), wanted()], 's'),
+        'no room',
+    ],
+    [
+        fn () => LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(10), [wanted(), wanted()], 's'),
+        'Only one',
+    ],
+    [
+        fn () => LayoutBuilder::build(
+            Scheme::Mbr,
+            SectorSize::B512,
+            Bytes::mebi(100),
+            array_fill(0, 5, wanted(1)),
+            's',
+        ),
+        'holds 4 partitions, 5 are wanted',
+    ],
 ]);
 
 it('fills a device to the last MiB', function () {
@@ -90,19 +124,30 @@ it('tells how much of a large drive MBR cannot reach', function () {
 });
 
 it('knows the usable sectors of both sector sizes', function () {
-    expect([Scheme::Gpt->firstUsable(SectorSize::B512), Scheme::Gpt->lastUsable(SectorSize::B512, 1000)])->toBe([34, 966])
-        ->and([Scheme::Gpt->firstUsable(SectorSize::B4096), Scheme::Gpt->lastUsable(SectorSize::B4096, 1000)])->toBe([6, 994])
-        ->and([Scheme::Mbr->firstUsable(SectorSize::B512), Scheme::Mbr->lastUsable(SectorSize::B512, 1000)])->toBe([1, 999]);
+    expect([Scheme::Gpt->firstUsable(SectorSize::B512), Scheme::Gpt->lastUsable(SectorSize::B512, 1000)])
+        ->toBe([34, 966])
+        ->and([Scheme::Gpt->firstUsable(SectorSize::B4096), Scheme::Gpt->lastUsable(SectorSize::B4096, 1000)])
+        ->toBe([6, 994])
+        ->and([Scheme::Mbr->firstUsable(SectorSize::B512), Scheme::Mbr->lastUsable(SectorSize::B512, 1000)])
+        ->toBe([1, 999]);
 });
 
 it('stores GUIDs with the first three fields little-endian, and repeats seeded ones', function () {
     expect(bin2hex(Guid::of('C12A7328-F81F-11D2-BA4B-00A0C93EC93B')->bytes()))->toBe('28732ac11ff8d211ba4b00a0c93ec93b')
-        ->and(Guid::fromSeed('a')->text)->toBe(Guid::fromSeed('a')->text)->not->toBe(Guid::fromSeed('b')->text)->toMatch('/^[0-9A-F]{8}-[0-9A-F]{4}-8[0-9A-F]{3}-[89AB][0-9A-F]{3}-[0-9A-F]{12}$/');
+        ->and(Guid::fromSeed('a')->text)
+        ->toBe(Guid::fromSeed('a')->text)->not->toBe(Guid::fromSeed('b')->text)
+        ->toMatch('/^[0-9A-F]{8}-[0-9A-F]{4}-8[0-9A-F]{3}-[89AB][0-9A-F]{3}-[0-9A-F]{12}$/');
     expect(fn () => Guid::of('C12A7328'))->toThrow(InvalidArgumentException::class);
 });
 
 it('writes both checksums over the bytes that the standard names', function () {
-    $layout = LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(64), [wanted(8, 'none', PartitionType::EfiSystem), wanted()], 'crc');
+    $layout = LayoutBuilder::build(
+        Scheme::Gpt,
+        SectorSize::B512,
+        Bytes::mebi(64),
+        [wanted(8, 'none', PartitionType::EfiSystem), wanted()],
+        'crc',
+    );
     $bytes = TableBytes::of($layout);
     foreach ([512, ($layout->sectors() - 1) * 512] as $at) {
         $header = substr($bytes[$at], 0, 92);
@@ -123,16 +168,36 @@ it('caps the protective entry where the device is larger than 32 bits count', fu
 });
 
 it('writes MBR types and the active flag', function () {
-    $layout = LayoutBuilder::build(Scheme::Mbr, SectorSize::B512, Bytes::mebi(600), [new PartitionRequest('a', PartitionType::BasicData, Bytes::mebi(300), 'fat32', active: true), wanted(10), wanted(10, 'none', PartitionType::LinuxFilesystem), wanted(10, 'none', PartitionType::EfiSystem)], 's');
+    $layout = LayoutBuilder::build(
+        Scheme::Mbr,
+        SectorSize::B512,
+        Bytes::mebi(600),
+        [
+            new PartitionRequest('a', PartitionType::BasicData, Bytes::mebi(300), 'fat32', active: true),
+            wanted(10),
+            wanted(10, 'none', PartitionType::LinuxFilesystem),
+            wanted(10, 'none', PartitionType::EfiSystem),
+        ],
+        's',
+    );
     $mbr = TableBytes::of($layout)[0];
     expect(array_map(fn (int $i) => ord($mbr[446 + 16 * $i + 4]), [0, 1, 2, 3]))->toBe([0x0C, 0x07, 0x83, 0xEF])
         ->and(ord($mbr[446]))->toBe(0x80)
         ->and(ord($mbr[462]))->toBe(0)
-        ->and(SfdiskScript::of($layout))->toContain('label: dos')->toContain('start=2048, size=614400, type=c, bootable')->toContain('type=83');
+        ->and(SfdiskScript::of($layout))
+        ->toContain('label: dos')
+        ->toContain('start=2048, size=614400, type=c, bootable')
+        ->toContain('type=83');
 });
 
 it('keeps names out of the script that could end its quotes', function () {
-    $layout = LayoutBuilder::build(Scheme::Gpt, SectorSize::B512, Bytes::mebi(64), [new PartitionRequest("evil\", size=1\nstart=2", PartitionType::BasicData)], 's');
+    $layout = LayoutBuilder::build(
+        Scheme::Gpt,
+        SectorSize::B512,
+        Bytes::mebi(64),
+        [new PartitionRequest("evil\", size=1\nstart=2", PartitionType::BasicData)],
+        's',
+    );
     expect(SfdiskScript::of($layout))->toContain('name="evil size1start2"');
 });
 

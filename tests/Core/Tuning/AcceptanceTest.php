@@ -15,6 +15,7 @@ use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofScope;
+use Cobblestone\Tuning\ProofSubject;
 use Tests\Support\Demo;
 
 /** @param  list<Port>  $ports */
@@ -49,7 +50,7 @@ it('reads what the job has changed, row by row', function (
     array $ids,
 ) {
     $profile = $system ? Demo::catalogue()->system('tansy-desktop-7') : null;
-    $step = Acceptance::step(finishedMachine($kind), $profile, 'Dock', $drive, scope: $scope);
+    $step = Acceptance::step(new ProofSubject(finishedMachine($kind), $profile, 'Dock', $drive), scope: $scope);
     expect(array_keys(readingRows($step)))
         ->toBe($ids)
         ->and($step->done->proof ?? [])
@@ -100,7 +101,7 @@ it('reads what the job has changed, row by row', function (
 ]);
 
 it('expects what is known and asks for nothing else', function (array $known, array $ids) {
-    $step = Acceptance::step(finishedMachine(...$known), null, null, null, scope: ProofScope::Firmware);
+    $step = Acceptance::step(new ProofSubject(finishedMachine(...$known), null), scope: ProofScope::Firmware);
     expect(array_keys(readingRows($step)))->toBe($ids);
 })->with([
     [['cores' => null], ['memory_usable', 'starts']],
@@ -114,13 +115,11 @@ it('takes the share of the graphics and three in a hundred off the memory', func
     string $verdict,
 ) {
     $row = readingRows(
-        Acceptance::step(
+        Acceptance::step(new ProofSubject(
             finishedMachine(memory: 8 * 1024 ** 3),
             null,
-            null,
-            null,
             graphics: $graphics === null ? null : Bytes::of($graphics),
-        ),
+        )),
     )['memory_usable'];
     expect(EvidenceJudge::judge($row, (string) $seen, [])->verdict->value)
         ->toBeIn($verdict === 'holds' ? ['equal', 'within'] : [$verdict])
@@ -142,7 +141,9 @@ it('takes the share of the graphics and three in a hundred off the memory', func
 
 it('says where an expectation comes from', function (Source $source, string $from) {
     $rows = readingRows(
-        Acceptance::step(finishedMachine(source: $source), null, null, new Drive('/dev/x', Bytes::of(256))),
+        Acceptance::step(
+            new ProofSubject(finishedMachine(source: $source), null, target: new Drive('/dev/x', Bytes::of(256))),
+        ),
     );
     expect($rows['cores']->expected->source)
         ->toBe($from)
@@ -158,7 +159,7 @@ it('offers the editions of the system and takes the one that was ordered', funct
     string $verdict,
 ) {
     $system = Demo::catalogue()->system('tansy-desktop-7');
-    $row = readingRows(Acceptance::step(finishedMachine(), $system, $edition, null))['system'];
+    $row = readingRows(Acceptance::step(new ProofSubject(finishedMachine(), $system, $edition)))['system'];
     expect(EvidenceJudge::judge($row, $seen, [])->verdict->value)
         ->toBe($verdict)
         ->and(array_keys($row->options))
@@ -174,7 +175,8 @@ it('offers the editions of the system and takes the one that was ordered', funct
 
 it('counts sockets and devices without a driver', function (int $unresolved, string $seen, string $verdict) {
     $ports = [new Port('a', 'usb-a', 'left', 5000), new Port('b', 'usb-c', 'left', 10000)];
-    $rows = readingRows(Acceptance::step(finishedMachine(ports: $ports), null, null, null, unresolved: $unresolved));
+    $subject = new ProofSubject(finishedMachine(ports: $ports), null, unresolved: $unresolved);
+    $rows = readingRows(Acceptance::step($subject));
     expect(EvidenceJudge::judge($rows['without_driver'], $seen, [])->verdict->value)
         ->toBe($verdict)
         ->and($rows['sockets']->expected->value)
@@ -188,10 +190,10 @@ it('counts sockets and devices without a driver', function (int $unresolved, str
 it('waits for the install, or for what the path names', function () {
     $system = Demo::catalogue()->system('tansy-desktop-7');
     $activated = $system->activation ? [PathFact::ACTIVATED] : [];
-    expect(Acceptance::step(finishedMachine(), $system, null, null)->before)
+    expect(Acceptance::step(new ProofSubject(finishedMachine(), $system))->before)
         ->toBe([PathFact::DRIVERS_COMPLETE, PathFact::UPDATED, ...$activated])
-        ->and(Acceptance::step(finishedMachine(), null, null, null)->before)
+        ->and(Acceptance::step(new ProofSubject(finishedMachine(), null))->before)
         ->toBe([PathFact::DRIVERS_COMPLETE, PathFact::UPDATED])
-        ->and(Acceptance::step(finishedMachine(), $system, null, null, ['x'])->before)
+        ->and(Acceptance::step(new ProofSubject(finishedMachine(), $system), ['x'])->before)
         ->toBe(['x']);
 });

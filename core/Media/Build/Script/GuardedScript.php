@@ -19,97 +19,22 @@ final class GuardedScript
     {
         $work = $plan->mode === WriteMode::Raw ? self::raw($plan) : self::files($plan);
 
-        return implode("\n", [...self::head($plan), ...self::guards($plan), ...$work, '', 'say "Done: every byte '
-            .'was read back and is as it should be."'])."\n";
-    }
-
-    /** @return list<string> */
-    private static function head(StickPlan $plan): array
-    {
-        $tools = $plan->mode === WriteMode::Raw ? ['dd', 'sha256sum', ...($plan->image->compression === null ? [] : [self::expander($plan)[0]])] : ['dd', 'sha256sum', 'sfdisk', 'mkfs.vfat', 'mcopy', '7zz', ...(self::hasExfat($plan) ? ['mkfs.exfat', 'od'] : [])];
-
-        $drivers = array_filter($plan->files, static fn (PlannedFile $file): bool => $file->from === 'drivers') !== [];
-
-        return [
-            '#!/usr/bin/env bash',
-            '# Makes the stick: '.ShellText::comment($plan->title),
-            '# from '.ShellText::comment($plan->image->file).'; written by Cobblestone.',
-            '#   make-stick.sh --image FILE --on DEVICE'.($drivers ? ' --drivers FOLDER' : '').' [--write]',
-            '# Without --write it only shows what it would do. DEVICE is a whole stick or an image file of exactly '
-                .'the planned size.',
-            '# shellcheck disable=SC2016 # names are names: nothing in them is expanded',
-            'set -euo pipefail',
-            'export LC_ALL=C.UTF-8 MTOOLSRC=/dev/null PATH="$PATH:/usr/sbin:/sbin"',
-            'image='.ShellText::quoted($plan->image->file).' device="" write=no'.($drivers ? ' drivers=""' : ''),
-            'device_bytes='.$plan->device.' device_serial='.ShellText::quoted((string) $plan->serial),
-            'image_bytes='.$plan->image->bytes.' image_sha256='.ShellText::quoted((string) $plan->image->sha256),
-            'say() { printf "%s\n" "$*"; }',
-            'stop() { printf "Stopped: %s\n" "$*" >&2; exit 1; }',
-            '# Shows a command, and runs it only when writing was asked for.',
-            'run() { printf "+"; printf " %q" "$@"; printf "\n"; if [ "$write" = yes ]; then "$@"; fi; }',
-            'while [ $# -gt 0 ]; do',
-            '    case $1 in',
-            '        --image) image=${2:?--image wants a file}; shift ;;',
-            '        --on) device=${2:?--on wants a device}; shift ;;',
-            ...($drivers ? ['        --drivers) drivers=${2:?--drivers wants a folder}; shift ;;'] : []),
-            '        --write) write=yes ;;',
-            '        *) stop "unknown option $1" ;;',
-            '    esac',
-            '    shift',
-            'done',
-            'for tool in '.implode(' ', $tools).'; do command -v "$tool" >/dev/null || stop "$tool is missing on '
-                .'this computer"; done',
-        ];
-    }
-
-    /** @return list<string> */
-    private static function guards(StickPlan $plan): array
-    {
-        return [
+        return implode("\n", [
+            ...ScriptHead::head($plan),
+            ...ScriptHead::guards($plan),
+            ...$work,
             '',
-            '# ---- Is it the right image, and the right stick? Device paths prove nothing: size and serial do.',
-            '[ -f "$image" ] || stop "there is no image $image"',
-            '[ "$(stat -c %s -- "$image")" = "$image_bytes" ] || stop "$image has not the planned $image_bytes bytes"',
-            'if [ -n "$image_sha256" ]; then',
-            '    [ "$(sha256sum <"$image" | cut -d" " -f1)" = "$image_sha256" ] || stop "the checksum of $image is '
-                .'not the planned one"',
-            'fi',
-            '[ -n "$device" ] || stop "--on says which stick"',
-            'if [ -b "$device" ]; then',
-            '    [ "$(lsblk -dnro TYPE -- "$device")" = disk ] || stop "$device is no whole device"',
-            '    [ "$(lsblk -dnbro SIZE -- "$device")" = "$device_bytes" ] || stop "$device has another size than '
-                .'the planned $device_bytes bytes"',
-            '    [ -z "$device_serial" ] || [ "$(lsblk -dnro SERIAL -- "$device")" = "$device_serial" ] || stop '
-                .'"the serial of $device is not $device_serial"',
-            '    [ -z "$(lsblk -nro MOUNTPOINT -- "$device" | tr -d "\n")" ] || stop "something on $device is mounted"',
-            '    if [ "$write" = yes ]; then',
-            '        wanted=$device_bytes; [ -z "$device_serial" ] || wanted=${device_serial: -4}',
-            '        printf "Everything on %s will be lost. Type %s: " "$device" "$([ -z "$device_serial" ] && echo '
-                .'"its size in bytes" || echo "the last four of the serial printed on it")"',
-            '        read -r typed',
-            '        [ "$typed" = "$wanted" ] || stop "that is not it; nothing was written"',
-            '    fi',
-            'else',
-            '    [ -f "$device" ] || stop "there is no stick $device"',
-            '    [ "$(stat -c %s -- "$device")" = "$device_bytes" ] || stop "$device has not the planned '
-                .'$device_bytes bytes"',
-            ...($plan->sector === 512 ? [] : ["    stop \"a file has sectors of 512 bytes, the plan is for {$plan->sector}\""]),
-            'fi',
-            '[ "$write" = yes ] || say "Only showing what would be done; --write does it."',
-            'scratch=$(mktemp -d)',
-            'trap \'rm -rf -- "$scratch"\' EXIT',
-            '',
-            '# ---- Nothing of an earlier life may be found again.',
-            'run dd if=/dev/zero of="$device" bs='.BuildSteps::WIPE.' count=1 conv=notrunc,fsync status=none',
-            'run dd if=/dev/zero of="$device" bs='.BuildSteps::WIPE.' count=1 '
-                .'seek='.max(0, $plan->device - BuildSteps::WIPE).' oflag=seek_bytes conv=notrunc,fsync status=none',
-        ];
+            'say "Done: every byte was read back and is as it should be."',
+        ])
+            ."\n";
     }
 
     /** @return list<string> */
     private static function raw(StickPlan $plan): array
     {
-        $open = $plan->image->compression === null ? 'cat -- "$image"' : implode(' ', self::expander($plan)).' "$image"';
+        $open = $plan->image->compression === null
+            ? 'cat -- "$image"'
+            : implode(' ', self::expander($plan)).' "$image"';
 
         return [
             '',
@@ -131,8 +56,13 @@ final class GuardedScript
     /** @return list<string> */
     private static function files(StickPlan $plan): array
     {
-        $lines = ['', '# ---- The table.', ...ShellText::written(explode("\n", rtrim(BuildSteps::sfdiskScript($plan))), '"$scratch/table.sfdisk"'),
-            'say "+ sfdisk $device"', 'if [ "$write" = yes ]; then '.ShellText::command(array_slice(BuildSteps::sfdisk(''), 0, -1)).' "$device" <"$scratch/table.sfdisk"; fi'];
+        $lines = [
+            '',
+            '# ---- The table.',
+            ...ShellText::written(explode("\n", rtrim(BuildSteps::sfdiskScript($plan))), '"$scratch/table.sfdisk"'),
+            'say "+ sfdisk $device"',
+            'if [ "$write" = yes ]; then '.ShellText::command(array_slice(BuildSteps::sfdisk(''), 0, -1))
+                .' "$device" <"$scratch/table.sfdisk"; fi'];
         foreach ($plan->layout->partitions ?? [] as $partition) {
             array_push($lines, ...self::volume($partition, $plan));
         }
@@ -145,7 +75,9 @@ final class GuardedScript
     {
         $bytes = $partition->extent->count * $plan->sector;
         $at = $partition->extent->first * $plan->sector;
-        $make = $partition->fat32 !== null ? BuildSteps::vfat($partition, $plan, '') : BuildSteps::exfat($partition, '');
+        $make = $partition->fat32 !== null
+            ? BuildSteps::vfat($partition, $plan, '')
+            : BuildSteps::exfat($partition, '');
 
         return [
             '', "# ---- The file system of partition {$partition->number}, made beside the stick and put in its place.",
@@ -153,8 +85,8 @@ final class GuardedScript
             'run '.ShellText::command(array_slice($make, 0, -1)).' "$scratch/volume"',
             $partition->fat32 !== null ? 'length='.BuildSteps::vfatBytes($partition)
                 : 'read -r heap _ root < <(od -An -tu4 -j88 -N12 "$scratch/volume"); read -r shift_sector '
-                    .'shift_cluster < <(od -An -tu1 -j108 -N2 "$scratch/volume"); length=$(((heap << shift_sector) '
-                    .'+ (root > 0 ? root - 1 : 0) * (1 << (shift_sector + shift_cluster))))',
+                    .'shift_cluster < <(od -An -tu1 -j108 -N2 "$scratch/volume"); length=$(((heap << shift_sector) + '
+                        .'(root > 0 ? root - 1 : 0) * (1 << (shift_sector + shift_cluster))))',
             'run dd if="$scratch/volume" of="$device" bs=1M count="$length" '
                 ."seek={$at} iflag=count_bytes oflag=seek_bytes conv=notrunc,fsync status=none",
             'rm -f -- "$scratch/volume"',
@@ -164,17 +96,22 @@ final class GuardedScript
     /** @return list<string> */
     private static function copy(StickPlan $plan): array
     {
-        $fromImage = array_values(array_unique(array_map(static fn (PlannedFile $file): string => $file->source, array_filter($plan->files, static fn (PlannedFile $file): bool => $file->from === 'image'))));
-        $lines = ['', '# ---- The files: out of the image, split where they must be, onto the '
-            .'stick.', 'mkdir "$scratch/files"',
+        $fromImage = array_values(array_unique(array_map(
+            static fn (PlannedFile $file): string => $file->source,
+            array_filter($plan->files, static fn (PlannedFile $file): bool => $file->from === 'image'),
+        )));
+        $lines = [
+            '',
+            '# ---- The files: out of the image, split where they must be, onto the stick.',
+            'mkdir "$scratch/files"',
             ...ShellText::written($fromImage, '"$scratch/list"'),
-            'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree.' "-o$scratch/files" "-i@$scratch/list" -- '
-                .'"$image"'];
+            'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree
+                .' "-o$scratch/files" "-i@$scratch/list" -- "$image"'];
         $split = [];
         foreach ($plan->files as $file) {
             if ($file->from === 'drivers') {
-                $lines[] = 'run install -D -m 644 -- "${drivers:?--drivers wants the folder of '
-                    .'drivers}/"'.ShellText::quoted($file->source).' "$scratch/files/"'.ShellText::quoted($file->path);
+                $lines[] = 'run install -D -m 644 -- "${drivers:?--drivers wants the folder of drivers}/"'
+                    .ShellText::quoted($file->source).' "$scratch/files/"'.ShellText::quoted($file->path);
             } elseif ($file->isPart()) {
                 $split[$file->source][] = $file;
             }
@@ -184,7 +121,8 @@ final class GuardedScript
         }
 
         return [...$lines, 'shopt -s nullglob dotglob',
-            'run mcopy -s -m -Q -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector.'" "$scratch/files/"* ::/',
+            'run mcopy -s -m -Q -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector
+                .'" "$scratch/files/"* ::/',
             'run sync "$device"'];
     }
 
@@ -204,17 +142,28 @@ final class GuardedScript
 
             return [...$lines, "run rm -f -- {$whole}"];
         }
-        $replace = ['{source}' => $whole, '{target}' => '"$scratch/files/"'.ShellText::quoted($parts[0]->path), '{mebibytes}' => (string) intdiv($parts[0]->bytes, 1_048_576)];
-        $lines[] = 'run '.implode(' ', array_map(static fn (string $word): string => $replace[$word] ?? ShellText::command([$word]), $splitter->command));
+        $replace = [
+            '{source}' => $whole,
+            '{target}' => '"$scratch/files/"'.ShellText::quoted($parts[0]->path),
+            '{mebibytes}' => (string) intdiv($parts[0]->bytes, 1_048_576),
+        ];
+        $lines[] = 'run '
+            .implode(
+                ' ',
+                array_map(
+                    static fn (string $word): string => $replace[$word] ?? ShellText::command([$word]),
+                    $splitter->command,
+                ),
+            );
 
         return [...$lines, "run rm -f -- {$whole}",
             'if [ "$write" = yes ]; then',
-            '    [ -z "$(find "$scratch/files" -type f -size +'.Fat32Geometry::MAX_FILE.'c)" ] || stop "a part is '
-                .'larger than a FAT32 file can be"',
-            '    parts=$(find "$scratch/files/"'.ShellText::quoted(dirname($parts[0]->path)).' -type f -printf '
-                .'"%s\n" | awk "{ sum += \$1 } END { printf \"%d\", sum }")',
-            '    [ "$parts" -gt '.intdiv($parts[0]->of * 98, 100).' ] || stop "the parts together are smaller than '
-                .'the whole: one is missing"',
+            '    [ -z "$(find "$scratch/files" -type f -size +'.Fat32Geometry::MAX_FILE
+                .'c)" ] || stop "a part is larger than a FAT32 file can be"',
+            '    parts=$(find "$scratch/files/"'.ShellText::quoted(dirname($parts[0]->path))
+                .' -type f -printf "%s\n" | awk "{ sum += \$1 } END { printf \"%d\", sum }")',
+            '    [ "$parts" -gt '.intdiv($parts[0]->of * 98, 100)
+                .' ] || stop "the parts together are smaller than the whole: one is missing"',
             'fi'];
     }
 
@@ -227,8 +176,8 @@ final class GuardedScript
             'if [ -b "$device" ]; then blockdev --flushbufs "$device"; fi',
             'dd if="$device" iflag=nocache count=0 status=none',
             'rm -rf -- "$scratch/files"; mkdir "$scratch/back"',
-            'mcopy -s -Q -n -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector.'" "::/*" '
-                .'"$scratch/back/"',
+            'mcopy -s -Q -n -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector
+                .'" "::/*" "$scratch/back/"',
             '(cd "$scratch/back" && sha256sum --quiet -c "$scratch/SHA256SUMS") || stop "the stick reads back '
                 .'differently: use another port and write once more"',
             'sfdisk --verify --quiet "$device"',
@@ -236,15 +185,14 @@ final class GuardedScript
     }
 
     /** @return list<string> the program that unpacks, before the file */
-    private static function expander(StickPlan $plan): array
+    public static function expander(StickPlan $plan): array
     {
         return match ($plan->image->compression) {
-            'gzip' => ['gzip', '-dc', '--'], 'bzip2' => ['bzip2', '-dc', '--'], 'xz' => ['xz', '-dc', '--'], 'zstd' => ['zstd', '-dcq', '--'], default => ['7zz', 'x', '-so', '-tzip', '--'],
+            'gzip' => ['gzip', '-dc', '--'],
+            'bzip2' => ['bzip2', '-dc', '--'],
+            'xz' => ['xz', '-dc', '--'],
+            'zstd' => ['zstd', '-dcq', '--'],
+            default => ['7zz', 'x', '-so', '-tzip', '--'],
         };
-    }
-
-    private static function hasExfat(StickPlan $plan): bool
-    {
-        return array_filter($plan->layout->partitions ?? [], static fn (PlannedPartition $partition): bool => $partition->fat32 === null) !== [];
     }
 }

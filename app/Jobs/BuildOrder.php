@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Devices\Build\SourceFiles;
+use Cobblestone\Media\Build\StickPlan;
+
+/** What is built onto which stick, from where, and who ordered it. */
+final readonly class BuildOrder
+{
+    /**
+     * @param  array<string, string|null>  $about  what the shelf says of the image
+     * @param  int|null  $user  who ordered it; null from the command line
+     * @param  int|null  $build  number of the build, where it stands in the queue
+     */
+    public function __construct(
+        public string $slug,
+        public StickPlan $plan,
+        public SourceFiles $source,
+        public array $about = [],
+        public ?int $user = null,
+        public ?int $build = null,
+    ) {
+    }
+}

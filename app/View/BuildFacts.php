@@ -1,0 +1,105 @@
+<?php
+
+namespace App\View;
+
+use App\Bridge\StickRegister;
+use App\Models\StickBuild;
+use App\Models\StickState;
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Media\Build\StickCondition;
+
+/** What the page of a build shows. */
+final class BuildFacts
+{
+    /** @return array<string, mixed> */
+    public static function of(string $slug, StickBuild $build, StickRegister $register): array
+    {
+        $plan = $build->plan;
+        $stick = $register->find($slug);
+        $writing = in_array($build->stage, ['Copy the files', 'Write the image'], true);
+        $share = $build->stage_bytes > 0 ? min(1.0, $build->done_bytes / $build->stage_bytes) : null;
+        $filled = self::filled($plan, $build, $writing, $share);
+        $right =
+            $plan['layout'] === null
+                ? StickCore::raw($plan, $build->image->report['table'] ?? null)
+                : StickCore::planned($plan['layout']);
+
+        return [
+            'slug' => $slug,
+            'stick' => $stick,
+            'build' => $build,
+            'thousandths' => $share === null ? null : (int) round(1000 * $share),
+            'rate' => $build->rate() === null ? '' : number_format($build->rate() / 1e6, 1).' MB/s',
+            'condition' => StickState::of($slug)->condition,
+            'unfinished' => StickCondition::Unfinished,
+            'exports' => self::exports($build),
+            'core' => StickCore::of(
+                [
+                    'title' => 'Stick · '.($stick->name ?? $slug),
+                    'note' => $plan['label'] === null
+                        ? 'Written raw, with the table of the image.'
+                        : "Label {$plan['label']}.",
+                ],
+                [
+                    'bytes' => $plan['device_bytes'],
+                    'sector' => $plan['sector_bytes'],
+                    'scheme' => $plan['layout']['scheme'] ?? 'as in the image',
+                ],
+                self::before($stick, $plan),
+                $right,
+                ['before', 'after'],
+                $filled,
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     */
+    private static function filled(array $plan, StickBuild $build, bool $writing, float|int|null $share): mixed
+    {
+        $target = $plan['layout']['partitions'][0] ?? null;
+        $start = ($target['first_sector'] ?? 0) * $plan['sector_bytes'];
+        $payload = $build->stickPlan()->bytes() ?? 0;
+        $filled = match (true) {
+            $build->state === 'done' || ($build->isUnderWay() && str_starts_with($build->stage, 'Read')) => $plan[
+                'device_bytes'
+            ],
+            $writing && $share !== null => $start + (int) ($share * $payload),
+            default => $build->isUnderWay() ? 0 : $start,
+        };
+
+        return $filled;
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return list<array{name: string, from: int, bytes: int, role: string, lost: true, first_sector: null,
+     *     sectors: null}>
+     */
+    private static function before(?Stick $stick, array $plan): array
+    {
+        return [
+            [
+                'name' => $stick->contents ?? 'whatever was on it',
+                'from' => 0,
+                'bytes' => $plan['device_bytes'],
+                'lost' => true,
+                'role' => 'old',
+                'first_sector' => null,
+                'sectors' => null,
+            ],
+        ];
+    }
+
+    /** @return array<string, string> file => what it is; those that this build has */
+    public static function exports(StickBuild $build): array
+    {
+        return array_filter([
+            'make-stick.sh' => 'Script',
+            'table.sfdisk' => $build->plan['layout'] === null ? '' : 'Partition table',
+            'plan.json' => 'Plan',
+            'SHA256SUMS' => isset($build->result['sha256sums']) ? 'Checksums' : '',
+        ]);
+    }
+}

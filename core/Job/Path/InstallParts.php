@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\Requirements;
+use Cobblestone\Assessment\Safeguards;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Drivers\DriverPlan;
+use Cobblestone\Firmware\FirmwarePutBack;
+use Cobblestone\Firmware\GraphicsShare;
+use Cobblestone\Install\FirstBoot;
+use Cobblestone\Install\OldDrive;
+use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Media\MediaPlan;
+use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Media\MediaWish;
+use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\ProofSubject;
+
+/** What an installation asks of its parts: safeguards, media, first boot, proof and ports. */
+final class InstallParts
+{
+    public static function safeguards(
+        JobContext $context,
+        ?Drive $protected,
+        TargetDrive $target,
+        bool $swap,
+        Policy $policy,
+        bool $new,
+    ): Safeguards {
+        return SafeguardPlanner::plan(
+            $context,
+            $protected,
+            $target->others,
+            static fn (bool $keep): EncryptionIntent => new EncryptionIntent(
+                false,
+                $swap
+                    ? [Trigger::DriveMoved]
+                    : [
+                        Trigger::SecureBootState,
+                        ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : []),
+                    ],
+                0,
+                $keep && ! $new,
+            ),
+            ! $swap,
+        );
+    }
+
+    public static function media(JobContext $context, DriverPlan $drivers): MediaPlan
+    {
+        return MediaPlanner::plan(new MediaWish(
+            $context->machine,
+            $context->image(),
+            $context->catalogue->sticks($context->brief->sticks),
+            $context->policy,
+            $drivers->offlineSize(),
+            count($drivers->offline),
+        ));
+    }
+
+    public static function firstBoot(
+        Machine $machine,
+        SystemProfile $system,
+        DriverPlan $drivers,
+        Contribution $firmware,
+        Policy $policy,
+    ): Contribution {
+        $cable = array_filter($machine->devices, static fn (Device $device): bool => $device->wired) !== [];
+        $firstBoot = FirstBoot::plan(
+            $system,
+            [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)],
+            $cable,
+            $policy->school('auto_encryption'),
+            $drivers->online,
+        );
+
+        return $firstBoot;
+    }
+
+    public static function protecting(bool $new, Safeguards $protection, bool $swap, OldDrive $old): Contribution
+    {
+        return match (true) {
+            $new => $protection->health->contribution->and($protection->memoryContribution())
+                ->and(new Contribution(initial: [PathFact::BACKUP_SETTLED])),
+            $swap
+                && ! $protection->health->rescueFirst() => $protection->withoutBackup()
+                    ->and(new Contribution(
+                        questions: [...$protection->backup->contribution->questions, ...$old->questions],
+                        initial: [PathFact::SHUT_DOWN],
+                        blockers: $old->blockers,
+                    )),
+            $swap => $protection->contribution()
+                ->and(new Contribution(questions: $old->questions, blockers: $old->blockers)),
+            default => $protection->contribution(),
+        };
+    }
+
+    public static function proof(
+        JobContext $context,
+        TargetDrive $target,
+        Contribution $firmware,
+        DriverPlan $drivers,
+    ): Step {
+        return Acceptance::step(new ProofSubject(
+            $context->machine,
+            $context->system(),
+            $context->brief->edition,
+            $target->drive,
+            GraphicsShare::after($context->machine, $firmware->steps),
+            count($drivers->unresolved),
+        ));
+    }
+
+    /**
+     * @return list<array<string, string|list<array<string, string>>|bool|null>>
+     */
+    public static function ports(
+        Machine $machine,
+        MediaPlan $media,
+        Brief $brief,
+        Safeguards $protection,
+        bool $new,
+        bool $swap,
+    ): array {
+        return PortUse::of(
+            $machine,
+            $media->stick?->connector,
+            ! $brief->backup->isEmpty()
+                && $protection->backup->somethingToKeep()
+                && ! $new
+                && (! $swap || $protection->health->rescueFirst()),
+        );
+    }
+
+    /**
+     * Records that have to exist before the drive is erased.
+     *
+     * @return list<string>
+     */
+    public static function recorded(Requirements $requirements, Contribution $extras): array
+    {
+        return array_merge(
+            ...array_map(
+                static fn ($step): array => $step->after,
+                [...$requirements->contribution->steps, ...$extras->steps],
+            ),
+            ...[[]],
+        );
+    }
+
+    /** What comes out comes out before the case is closed (rules H3, I1). */
+    public static function closedLast(Contribution $hardware, Contribution $install): Contribution
+    {
+        $detaches = array_filter(
+            $install->steps,
+            static fn (Step $step): bool => in_array(PathFact::DRIVES_DETACHED, $step->after, true),
+        ) !== [];
+        if (! $detaches) {
+            return $hardware;
+        }
+
+        return $hardware->withSteps(array_map(
+            static fn (Step $step): Step => in_array(PathFact::CASE_CLOSED, $step->after, true)
+                ? $step->waitingFor(PathFact::DRIVES_DETACHED)
+                : $step,
+            $hardware->steps,
+        ));
+    }
+
+    public static function imageQuestions(JobContext $context): Contribution
+    {
+        $brief = $context->brief;
+        if (
+            ! $brief->image instanceof Image
+                || ! $brief->image->kindAssumed
+                || isset($brief->machine->facts['image.kind'])
+        ) {
+            return new Contribution;
+        }
+
+        $decides = 'how the stick is written; until then "to write as it is" is assumed';
+
+        return new Contribution(questions: [FactQuestion::about('image.kind', $decides, 'M3', 50)]);
+    }
+}

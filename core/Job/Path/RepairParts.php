@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\InstallWish;
+use Cobblestone\Assessment\Requirements;
+use Cobblestone\Assessment\Route\RouteAdvice;
+use Cobblestone\Assessment\Route\RouteLadder;
+use Cobblestone\Assessment\Safeguards;
+use Cobblestone\Catalogue\Rung;
+use Cobblestone\Job\DriveFate;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\FactSheet;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Media\MediaPlanner;
+use Cobblestone\Media\MediaWish;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\ProofScope;
+use Cobblestone\Tuning\ProofSubject;
+
+/** What a repair asks of its parts: safeguards, requirements, media, questions and proof. */
+final class RepairParts
+{
+    public static function safeguards(JobContext $context, ?Drive $drive): Safeguards
+    {
+        return SafeguardPlanner::plan(
+            $context,
+            $drive,
+            [],
+            static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 2, $keep),
+            true,
+        );
+    }
+
+    public static function requirements(Machine $machine, JobContext $context, ?Drive $drive): Requirements
+    {
+        return Requirements::assess(
+            new InstallWish($machine, $context->system(), $context->image, $drive, $context->brief->edition),
+            $context->policy->school('bypass'),
+        );
+    }
+
+    /**
+     * @return list<Question>
+     */
+    public static function questions(RouteLadder $ladder, FactSheet $known): array
+    {
+        return array_map(
+            static fn (Question $one, int $index): Question => new Question(
+                $one->fact,
+                $one->text,
+                $one->options,
+                $one->decides,
+                'A3',
+                95 - $index,
+                $index === 0 ? [Act::Repair, Act::OpenMachine] : [],
+            ),
+            $ladder->asked($known),
+            array_keys($ladder->asked($known)),
+        );
+    }
+
+    public static function media(Rung $rung, JobContext $context, Machine $machine): Contribution
+    {
+        if (! $rung->media || $context->image === null) {
+            return new Contribution;
+        }
+        $sticks = $context->catalogue->sticks($context->brief->sticks);
+
+        return MediaPlanner::plan(
+            MediaWish::without($machine, $context->image, $sticks, $context->policy),
+        )->contribution;
+    }
+
+    /**
+     * @param  list<Step>  $key
+     * @param  list<Question>  $questions
+     */
+    public static function contributions(
+        Rung $rung,
+        Safeguards $protection,
+        array $key,
+        Contribution $media,
+        RouteAdvice $advice,
+        array $questions,
+    ): Contribution {
+        // What writes nothing risks nothing, and a machine that stays dead cannot be copied anyway.
+        $backup = $rung->writes ? $protection->backup->contribution : new Contribution;
+        $protecting = (new Contribution($key))
+            ->and($backup)
+            ->and($protection->health->contribution)
+            ->and($protection->memoryContribution());
+
+        return $protecting->and($media)
+            ->and(new Contribution(
+                decisions: [$advice->decision],
+                questions: $questions,
+                gather: RepairSteps::gather($rung),
+                initial: [PathFact::STICK_OUT, PathFact::DRIVERS_FETCHED],
+                blockers: self::blockers($advice, $rung),
+            ));
+    }
+
+    /**
+     * @return list<Step>
+     */
+    public static function first(
+        Machine $machine,
+        ?Drive $drive,
+        JobContext $context,
+        Rung $rung,
+        Safeguards $protection,
+    ): array {
+        return IntakeSteps::first(
+            $machine,
+            OwnersWord::step(
+                DriveFate::Stays,
+                $drive,
+                $context->brief->owner,
+                $rung->writes ? $protection->backup : null,
+            ),
+        );
+    }
+
+    public static function proof(Machine $machine, JobContext $context): Step
+    {
+        return Acceptance::step(
+            new ProofSubject($machine, $context->system(), $context->brief->edition),
+            [PathFact::REPAIR_DONE],
+            ProofScope::System,
+        );
+    }
+
+    /** @return list<Blocker> */
+    private static function blockers(RouteAdvice $advice, Rung $rung): array
+    {
+        $standing = array_column($advice->ladder, 'standing', 'id')[$rung->id] ?? 'out';
+        if ($standing === 'out') {
+            return [
+                Blocker::stop(
+                    'no-way',
+                    'No way on the ladder can work as things stand; see why beside each of them.',
+                    'A3',
+                ),
+            ];
+        }
+        if ($rung->path !== null && $standing === 'recommended') {
+            $goal = $rung->path;
+
+            return [Blocker::stop('other-kind', "Nothing gentler is left than \"{$rung->title}\": that is a job of "
+                ."its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays "
+                .'done.', 'A3', ["route: {$rung->id}"])];
+        }
+
+        return [];
+    }
+}

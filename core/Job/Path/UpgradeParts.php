@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Job\Path;
+
+use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\InstallWish;
+use Cobblestone\Assessment\Licence;
+use Cobblestone\Assessment\Requirements;
+use Cobblestone\Assessment\Safeguards;
+use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Brief\Brief;
+use Cobblestone\Brief\LicenceBlock;
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\TargetDrive;
+use Cobblestone\Job\DriveFate;
+use Cobblestone\Job\IntakeSteps;
+use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Step;
+
+/** What an upgrade asks of its parts: safeguards, requirements, licence and room. */
+final class UpgradeParts
+{
+    public static function safeguards(JobContext $context, TargetDrive $target): Safeguards
+    {
+        return SafeguardPlanner::plan(
+            $context,
+            $target->drive,
+            [],
+            static fn (bool $keep): EncryptionIntent => new EncryptionIntent(true, [Trigger::Loader], 4, $keep),
+            true,
+        );
+    }
+
+    public static function requirements(
+        Machine $machine,
+        SystemProfile $system,
+        Image $image,
+        TargetDrive $target,
+        Brief $brief,
+        JobContext $context,
+    ): Requirements {
+        return Requirements::assess(
+            new InstallWish($machine, $system, $image, $target->drive, $brief->edition),
+            $context->policy->school('bypass'),
+        );
+    }
+
+    public static function licence(Machine $machine, SystemProfile $system, Brief $brief): Licence
+    {
+        return Licence::assess(
+            $machine,
+            $system,
+            $brief->edition,
+            $brief->licence ?? new LicenceBlock('entitlement'),
+        );
+    }
+
+    /**
+     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
+     * @param  list<Blocker>  $roomBlockers
+     */
+    public static function contribution(
+        int $days,
+        Decision $room,
+        array $gaps,
+        array $ends,
+        array $roomBlockers,
+    ): Contribution {
+        return new Contribution(
+            decisions: [UpgradePath::decision($days), $room, SupportEnds::decision($gaps, $ends)],
+            gather: [new GatherItem('charger and network', 'in for the whole upgrade')],
+            initial: [PathFact::STICK_OUT, PathFact::DRIVERS_FETCHED, PathFact::SHUT_DOWN],
+            blockers: $roomBlockers,
+        );
+    }
+
+    /**
+     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @return list<Step>
+     */
+    public static function first(
+        Machine $machine,
+        TargetDrive $target,
+        Brief $brief,
+        Safeguards $protection,
+        array $gaps,
+    ): array {
+        return IntakeSteps::first(
+            $machine,
+            OwnersWord::step(
+                DriveFate::Stays,
+                $target->drive,
+                $brief->owner,
+                $protection->backup,
+                SupportEnds::missing($gaps),
+            ),
+        );
+    }
+
+    /**
+     * @return list<string>
+     */
+    public static function waitsFor(Safeguards $protection, Requirements $requirements, Contribution $extras): array
+    {
+        return [
+            ...($protection->backup->somethingToKeep() ? [PathFact::BACKUP_DETACHED] : []),
+            ...array_merge(
+                ...array_map(
+                    static fn (Step $step): array => $step->after,
+                    [...$requirements->contribution->steps, ...$extras->steps],
+                ),
+                ...[[]],
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
+     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @return array<string, mixed>
+     */
+    public static function assessed(
+        Safeguards $protection,
+        Requirements $requirements,
+        array $ends,
+        array $gaps,
+        int $days,
+    ): array {
+        return [
+            ...$protection->toArray(),
+            'requirements' => $requirements->toArray(),
+            'support' => $ends,
+            'depends' => $gaps,
+            'rollback' => ['step' => UpgradePath::INSTALLED, 'days' => $days],
+        ];
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media;
+
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Firmware\FirmwarePlanner;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\GatherItem;
+use Cobblestone\Runbook\OpensBy;
+
+/** What stops a stick from being made, and what has to be laid out for it. */
+final class MediaBlockers
+{
+    /**
+     * @param  list<Blocker>  $blockers
+     * @param  list<Stick>  $sticks
+     * @return list<Blocker>
+     */
+    public static function copiedBlockers(
+        FileSystemChoice $fileSystem,
+        array $blockers,
+        StickChoice $choice,
+        array $sticks,
+        Image $image,
+    ): array {
+        return [
+            ...(
+                $fileSystem->blocker === null
+                    ? []
+                    : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]
+            ),
+            ...$blockers,
+            ...self::blockers($choice, $sticks, $image),
+        ];
+    }
+
+    /** @return list<GatherItem> */
+    public static function gather(StickChoice $choice, Machine $machine, DriverPlace $place): array
+    {
+        $items = [
+            new GatherItem("stick: {$choice->decision->chosen}", 'carries the installer'),
+            new GatherItem('spare stick of the same size or larger', 'if the first one fails'),
+        ];
+        if ($place->second !== null) {
+            $items[] = new GatherItem("second stick: {$place->second}", 'carries the drivers');
+        }
+        $port = $choice->stick === null ? null : FirmwarePlanner::portFor($machine, $choice->stick->connector);
+        if ($choice->stick !== null && $port !== null && $port->connector !== $choice->stick->connector) {
+            $items[] = new GatherItem("adapter from {$choice->stick->connector} to {$port->connector}", 'the stick '
+                ."goes into {$port->connector}, {$port->where}");
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param  list<Stick>  $sticks
+     * @return list<Blocker>
+     */
+    public static function blockers(StickChoice $choice, array $sticks, Image $image): array
+    {
+        $unfit = match (true) {
+            $image->kind === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle "
+                .'for a cable and starts from no stick. Choose an image of the system, or the kind of job that '
+                    .'restores over a cable.',
+                'M3',
+                ["kind: {$image->kind}"])],
+            ! $image->isHybrid()
+                && ! $image->isCounted() => [
+                    Blocker::narrow(
+                        'image-not-counted',
+                        "The files of {$image->name} are not counted yet: bring it to the shelf, where it is "
+                            .'inspected, or give their number and sizes.',
+                        'M2',
+                        [Act::WriteStick],
+                        opens: OpensBy::Reading,
+                    ),
+                ],
+            default => [],
+        };
+
+        return [...$unfit, ...($choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', 'No stick '
+            ."in the register can carry this image: get {$choice->decision->chosen}, or free one.",
+            'M7',
+            [Act::WriteStick])] : [])];
+    }
+}

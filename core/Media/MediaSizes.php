@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media;
+
+use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\ImagePartition;
+use Cobblestone\Catalogue\Stick;
+use Cobblestone\Machine\Facts\FactQuestion;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\InvalidQuantity;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Question;
+use Cobblestone\Storage\LayoutImpossible;
+use Cobblestone\Storage\Scheme;
+
+/** What an image takes on a stick: its size when written, and the layouts that come of it. */
+final class MediaSizes
+{
+    /** The expanded size as somebody answered it. */
+    public static function expandedSize(Image $image): Question
+    {
+        $decides = 'which stick can take it; a compressed size says nothing of that';
+        $asked = FactQuestion::about('image.expanded_bytes', $decides, 'M2', 85, [Act::WriteStick]);
+
+        return $asked->worded(FactQuestion::text('image.expanded_bytes', ['image' => $image->name]));
+    }
+
+    public static function typedSize(Machine $machine): ?Bytes
+    {
+        $typed = $machine->fact('image.expanded_bytes')->value;
+        try {
+            return is_int($typed) || is_string($typed) ? Bytes::parse($typed) : null;
+        } catch (InvalidQuantity) {
+            return null;
+        }
+    }
+
+    /** @return array{0: array<string, mixed>|null, 1: list<Blocker>} */
+    public static function copiedLayout(
+        ?Stick $stick,
+        Scheme $scheme,
+        string $label,
+        Image $image,
+        Bytes $drivers,
+        int $driverFiles,
+    ): array {
+        if ($stick === null) {
+            return [null, []];
+        }
+        try {
+            $layout = StickLayout::copied($stick, $scheme, $label);
+            $cluster = $layout->partitions[0]->fat32?->clusterSize() ?? Bytes::of(0);
+            $need = StickNeed::of($image->counted(), $drivers, $driverFiles)->onVolume($cluster);
+            StickLayout::mustFit($layout, $need);
+        } catch (LayoutImpossible $e) {
+            return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick])]];
+        }
+
+        return [
+            [
+                ...$layout->toArray(),
+                'label' => $label,
+                'need_bytes' => $need->count,
+                'capacity_bytes' => $layout->partitions[0]->fat32?->capacity()->count,
+            ],
+            [],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function rawLayout(Image $image, Stick $stick, Bytes $bytes): array
+    {
+        $sector = $stick->sectorBytes;
+
+        return [
+            'scheme' => $image->table ?? 'as in the image',
+            'sector_bytes' => $sector,
+            'device_bytes' => $stick->size()->count,
+            'device_sectors' => intdiv($stick->size()->count, $sector),
+            'out_of_reach_bytes' => 0,
+            'written_bytes' => $bytes->count,
+            'partitions' => array_map(static fn (ImagePartition $partition, int $index): array => [
+                'number' => $index + 1,
+                'name' => $partition->name,
+                'role' => $partition->role,
+                'type' => $partition->type,
+                'type_code' => null,
+                'active' => false,
+                'file_system' => $partition->fileSystem ?? 'none',
+                'first_sector' => $partition->firstSector,
+                'sectors' => $partition->sectors,
+                'bytes' => $partition->sectors * $sector, 'fat32' => null,
+            ], $image->partitions, array_keys($image->partitions)),
+        ];
+    }
+}

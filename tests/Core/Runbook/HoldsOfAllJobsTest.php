@@ -1,0 +1,173 @@
+<?php
+
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\Holds;
+use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Progress;
+use Cobblestone\Runbook\Shut;
+use Cobblestone\Runbook\Walk;
+use Cobblestone\Runbook\WalkThrough;
+use Tests\Support\Demo;
+use Tests\Support\RandomBrief;
+
+/** Stones that change nothing; every other one says what it does. */
+const HARMLESS = [
+    'intake.take-in', 'identify.look', 'protect.owner-word', 'protect.check-backup', 'protect.detach-backup',
+    'protect.shut-down', 'protect.recovery-key',
+    'route.bypass', 'route.extras', 'gather.lay-out', 'image.check', 'media.identify', 'media.verify', 'media.helper',
+    'drivers.fetch', 'drivers.audit', 'firmware.charge',
+    'firmware.supply', 'firmware.way-back', 'firmware.fetch', 'firmware.snapshot', 'target.find', 'protect.detach-all',
+    'first-boot.new-key', 'proof.readings',
+    'put-back.sign', 'put-back.old-drive', 'route.result', 'try-live.look',
+];
+
+/** @return list<array{0: int, 1: Plan}> */
+function plansByChance(int $from, int $count): array
+{
+    $plans = [];
+    for ($seed = $from; $seed < $from + $count; $seed++) {
+        $plan = RandomBrief::plan($seed);
+        if ($plan !== null) {
+            $plans[] = [$seed, $plan];
+        }
+    }
+
+    return $plans;
+}
+
+it('ends for no kind of job, image and machine in an exception, and says of every stone what it '
+    .'does', function (int $from) {
+        foreach (plansByChance($from, 250) as [$seed, $plan]) {
+            foreach ($plan->steps as $step) {
+                $harmless = in_array($step->id, HARMLESS, true)
+                    || str_starts_with($step->id, 'protect.key-')
+                    || str_starts_with($step->id, 'install.data');
+                expect($step->acts === [])->toBe($harmless, "{$step->id} of seed {$seed}")
+                    ->and($step->isOneWay() && $step->acts === [])->toBeFalse();
+            }
+        }
+    })->with(range(0, 2750, 250))->group('properties');
+
+it('lays no stone that a blocker covers, and lays exactly what its plan says', function (int $from) {
+    foreach (plansByChance($from, 100) as [$seed, $plan]) {
+        $data = $plan->toArray();
+        $shut = array_column($data['steps'], 'shut_by', 'id');
+        $anyLaid = array_column(WalkThrough::of($plan), 'laid', 'id');
+        foreach ($plan->steps as $step) {
+            $covered = array_filter($plan->blockers, fn (Blocker $blocker) => $blocker->covers($step)) !== [];
+            expect($covered && $anyLaid[$step->id])->toBeFalse("{$step->id} of seed {$seed}")
+                ->and($anyLaid[$step->id])->toBe($shut[$step->id] === [], "{$step->id} of seed {$seed}");
+        }
+        $last = $plan->steps[count($plan->steps) - 1];
+        expect($anyLaid[$last->id])->toBe($plan->verdict()->value === 'go', "handover of seed {$seed}");
+    }
+})->with(range(10_000, 10_900, 100))->group('properties');
+
+it('never makes more layable with one more blocker', function (int $from) {
+    foreach (plansByChance($from, 60) as [$seed, $plan]) {
+        mt_srand($seed);
+        $acts = Act::cases();
+        shuffle($acts);
+        $blocker = Blocker::narrow('by-chance', 'By chance.', 'K1', array_slice($acts, 0, mt_rand(1, 4)));
+        $more = $plan->withSteps(Holds::on($plan->steps, [$blocker], []));
+        $before = array_filter(array_column(WalkThrough::of($plan), 'laid', 'id'));
+        $after = array_filter(array_column(WalkThrough::of($more), 'laid', 'id'));
+        expect(array_diff_key($after, $before))->toBe([], "seed {$seed}");
+    }
+})->with(range(20_000, 20_240, 60))->group('properties');
+
+it('names for every shut stone an act that opens it and who may, or says that nothing does', function (int $from) {
+    foreach (plansByChance($from, 120) as [$seed, $plan]) {
+        $progress = Progress::of($plan, []);
+        foreach ($plan->steps as $step) {
+            foreach ($progress->shut($step) as $shut) {
+                if (str_starts_with($shut->id, 'answer-')) {
+                    expect($plan->question(substr($shut->id, 7)))->not->toBeNull("{$shut->id} of seed {$seed}");
+                }
+                expect($shut->opens === OpensBy::Waiver && $shut->waivableBy === [])->toBeFalse();
+                foreach ($shut->waivableBy as $role) {
+                    $gate = (new Walk($progress))->waive($step, $shut->id, $role, 'the owner', 'agreed');
+                    $waived = Progress::of($plan, [
+                        new LogEntry(1, EntryKind::Waived, $step->id, 1, $role, [
+                            'gate' => $gate->id,
+                            'words' => $gate->title,
+                        ]),
+                    ]);
+                    expect(array_map(fn (Shut $one) => $one->id, $waived->shut($step)))->not->toContain($shut->id);
+                }
+            }
+        }
+    }
+})->with(range(30_000, 30_360, 120))->group('properties');
+
+beforeEach(function () {
+    $this->look = Demo::step('look', [], ['seen']);
+    $this->copy = Demo::step('copy', ['seen'], ['copied'], acts: [Act::CopyData]);
+    $this->write = Demo::step('write', ['seen'], ['written'], acts: [Act::WriteFirmware]);
+    $this->erase = Demo::step('erase', ['written'], ['erased'], acts: [Act::Erase]);
+    $this->note = Demo::step('note', ['seen'], ['noted']);
+    $this->end = Demo::step('end', ['erased', 'noted'], [PathFact::HANDED_OVER], acts: [Act::HandOver]);
+    $this->steps = [$this->look, $this->copy, $this->write, $this->erase, $this->note, $this->end];
+    $this->shutIn = fn (array $blockers, array $questions = []): array => array_map(
+        fn (array $step): array => array_column($step['shut_by'], 'opens_by', 'id'),
+        array_column(Demo::planOf(Holds::on($this->steps, $blockers, $questions))->toArray()['steps'], null, 'id'),
+    );
+});
+
+it('lets no dying drive, bad memory or under-led card be written, erased or handed over', function (
+    string $brief,
+    array $changes,
+    array $steps,
+) {
+    $walked = array_column(WalkThrough::of(Demo::plan($brief, $changes)), null, 'id');
+    foreach ([...$steps, 'hand-over.give-back'] as $step) {
+        expect($walked[$step]['laid'] ?? null)->toBeFalse($step);
+    }
+})->with(function () {
+    $dying = [
+        'readings' => [
+            [
+                'tool' => 'smartctl',
+                'health' => [
+                    [
+                        'serial' => 'SM3-2207-88415D',
+                        'model' => 'NV',
+                        'kind' => 'nvme',
+                        'figures' => ['media_errors' => 2],
+                    ],
+                ],
+            ],
+        ],
+    ];
+    $memory = [
+        'modules' => ['M1' => 8],
+        'slots' => ['A'],
+        'tests' => [['placed' => ['M1' => 'A'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'errors']],
+    ];
+
+    return [
+        'erase on a dying drive' => ['fairlead-13', ['machine' => $dying], ['target.erase', 'install.phase-0']],
+        'install through bad memory' => ['fairlead-13', ['memory' => $memory], ['protect.back-up', 'target.erase']],
+        'firmware through bad memory' => [
+            'firmware-update',
+            ['memory' => $memory],
+            ['firmware.write-1.14', 'firmware.re-enter'],
+        ],
+        'card without leads' => [
+            'card-swap',
+            ['card' => ['leads' => []]],
+            ['hardware.swap-card', 'hardware.close', 'drivers.remove-old'],
+        ],
+        'firmware without a reason' => ['firmware-update', ['update' => ['reason' => ' ']], ['firmware.write-1.14']],
+        'managed machine' => [
+            'fairlead-13',
+            ['machine' => ['facts' => ['machine.managed' => 'yes']]],
+            ['target.erase', 'media.write', 'firmware.set'],
+        ],
+    ];
+});

@@ -1,0 +1,6 @@
+<?php
+
+function lsblkOf(array ...$devices): string
+{
+    return (string) json_encode(['blockdevices' => $devices]);
+}
