@@ -33,7 +33,8 @@ abstract class BrowserTestCase extends TestCase
 
     private static string $scratch = '';
 
-    private ?RemoteWebDriver $browser = null;
+    /** One for all tests of a file: starting it takes longer than most of them. */
+    private static ?RemoteWebDriver $browser = null;
 
     protected function setUp(): void
     {
@@ -47,14 +48,15 @@ abstract class BrowserTestCase extends TestCase
     protected function tearDown(): void
     {
         $this->clearWorkshop();
-        $this->browser?->quit();
-        $this->browser = null;
+        self::$browser === null || $this->forget();
 
         parent::tearDown();
     }
 
     public static function tearDownAfterClass(): void
     {
+        self::$browser?->quit();
+        self::$browser = null;
         LocalProcess::stop(self::$watch);
         LocalProcess::stop(self::$worker);
         LocalProcess::stop(self::$driver);
@@ -80,7 +82,7 @@ abstract class BrowserTestCase extends TestCase
 
     public function browser(): RemoteWebDriver
     {
-        if ($this->browser === null) {
+        if (self::$browser === null) {
             $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments([
                 '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
                 '--disable-background-networking', '--disable-component-update', '--disable-sync',
@@ -88,19 +90,37 @@ abstract class BrowserTestCase extends TestCase
                 '--window-size=1280,800', '--user-data-dir='.self::$scratch.'/profile-'.bin2hex(random_bytes(4)),
             ]);
             $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
-            $this->browser = RemoteWebDriver::create(self::$driverUrl, $capabilities, 20_000, 60_000);
+            self::$browser = RemoteWebDriver::create(self::$driverUrl, $capabilities, 20_000, 60_000);
             $this->resize(1280, 800);
         }
 
-        return $this->browser;
+        return self::$browser;
+    }
+
+    /** Leaves nothing of a test to the next: no cookie, nothing stored, no size or medium set. */
+    private function forget(): void
+    {
+        $this->browser()->get('about:blank');
+        $this->developer('Network.clearBrowserCookies');
+        $this->developer('Storage.clearDataForOrigin', ['origin' => self::$baseUrl, 'storageTypes' => 'all']);
+        $this->developer('Emulation.setEmulatedMedia', ['media' => '', 'features' => []]);
+        $this->developer('Emulation.setScriptExecutionDisabled', ['value' => false]);
+        $this->resize(1280, 800);
+    }
+
+    /** @param  array<string, mixed>  $parameters  of a command of the browser's developer tools */
+    public function developer(string $command, array $parameters = []): mixed
+    {
+        return $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => $command,
+            'params' => (object) $parameters,
+        ]);
     }
 
     public function resize(int $width, int $height): void
     {
-        $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Emulation.setDeviceMetricsOverride',
-            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
-        ]);
+        $size = ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false];
+        $this->developer('Emulation.setDeviceMetricsOverride', $size);
     }
 
     /** Presses keys as a person does, wherever the focus is. */
@@ -165,6 +185,7 @@ abstract class BrowserTestCase extends TestCase
         mkdir(self::workshop().'/shelf', recursive: true);
         mkdir(self::workshop().'/signers');
         mkdir(self::workshop().'/state');
+        mkdir(self::workshop().'/compiled');
 
         [$webPort, $driverPort] = [LocalProcess::freePort(), LocalProcess::freePort()];
         self::$baseUrl = "http://127.0.0.1:{$webPort}";
@@ -251,6 +272,7 @@ abstract class BrowserTestCase extends TestCase
             'DB_QUEUE_TABLE' => 'queue_jobs',
             'DB_QUEUE_RETRY_AFTER' => '20',
             'COBBLESTONE_STATE' => self::workshop().'/state',
+            'COBBLESTONE_COMPILED' => self::workshop().'/compiled',
             'LOG_CHANNEL' => 'single',
             'SESSION_DRIVER' => 'database',
             'CACHE_STORE' => 'database',

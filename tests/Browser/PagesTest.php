@@ -67,10 +67,7 @@ it('fits both widths without sideways scrolling, and passes the accessibility ru
     $faults = [];
     foreach ([[1280, 800, 'light'], [390, 844, 'dark']] as [$width, $height, $scheme]) {
         $this->resize($width, $height);
-        $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Emulation.setEmulatedMedia',
-            'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]],
-        ]);
+        $this->developer('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
         foreach ($this->pages as $page) {
             $this->visit($page);
             $wide = (int) $this->browser()->executeScript('return document.documentElement.scrollWidth');
@@ -160,10 +157,7 @@ it('keeps what was typed when a form is refused, with the message beside the fie
 
 it('works as plain pages without any script', function () {
     $this->signIn('lead');
-    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-        'cmd' => 'Emulation.setScriptExecutionDisabled',
-        'params' => ['value' => true],
-    ]);
+    $this->developer('Emulation.setScriptExecutionDisabled', ['value' => true]);
     $job = Job::query()->where('title', 'like', 'Fairlead%')->firstOrFail();
     $this->visit("/jobs/{$job->id}/run");
     $this->browser()->findElement(WebDriverBy::cssSelector('button.walk'))->click();

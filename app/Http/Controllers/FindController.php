@@ -10,8 +10,8 @@ use App\Models\ShelfFile;
 use App\Models\StickState;
 use Cobblestone\Machine\FactSheet;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 
 final class FindController
 {
@@ -45,23 +45,21 @@ final class FindController
                         ->get(),
             'shelf' => $query === ''
                     ? collect()
-                    : self::files($like)
-                        ->get(),
+                    : self::files($like),
             'entries' => $query === ''
                     ? collect()
                     : CatalogueEntry::query()->where('name', 'ilike', $like)->orderBy('name')->limit(30)->get(),
         ]);
     }
 
-    private static function files(string $like): Builder
+    /** @return Collection<int, object> files of the shelf */
+    private static function files(string $like): Collection
     {
-        return ShelfFile::query()
-            ->where(
-                fn ($files) => $files
-                    ->where('name', 'ilike', $like)
-                    ->orWhereRaw('about::text ilike ?', [$like]),
-            )
-            ->orderBy('name')
-            ->limit(12);
+        $found = ShelfFile::query();
+        $found->where(
+            fn ($files) => $files->where('name', 'ilike', $like)->orWhereRaw('about::text ilike ?', [$like]),
+        );
+
+        return $found->orderBy('name')->limit(12)->get();
     }
 }

@@ -194,10 +194,7 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
         ->toContain('11 840')
         ->not->toContain('Draft')
         ->not->toContain('415D');
-    $this->browser()->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-        'cmd' => 'Emulation.setEmulatedMedia',
-        'params' => ['media' => 'print'],
-    ]);
+    $this->developer('Emulation.setEmulatedMedia', ['media' => 'print']);
     expect($this->browser()->findElement(WebDriverBy::id('kerb'))->isDisplayed())->toBeFalse();
 });
 
