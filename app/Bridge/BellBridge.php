@@ -10,6 +10,12 @@ final class BellBridge
 {
     private const ATTRIBUTE = 'bell';
 
+    /** Of a summary, only what can ring. */
+    private const NEEDED = <<<'SQL'
+        json_build_object('reminders', summary->'reminders', 'waiting', summary->'waiting', 'begun', summary->'begun',
+            'complete', summary->'complete', 'away', summary->'away', 'current', summary->'current') as summary
+        SQL;
+
     /**
      * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
      *     overdue: bool}>
@@ -35,7 +41,9 @@ final class BellBridge
         $rows = DB::table('jobs')
             ->where('status', 'open')
             ->orWhere('remind_at', '<=', now())
-            ->get(['id', 'slot', 'title', 'summary']);
+            ->select(['id', 'slot', 'title'])
+            ->selectRaw(self::NEEDED)
+            ->get();
 
         return array_values($rows->map(static fn (object $row): array => [
             'id' => (int) $row->id,

@@ -2,6 +2,8 @@
 
 namespace App\Drawing;
 
+use App\Database\Kept;
+
 /** Outlines of stones as SVG path data. */
 final class StoneShape
 {
@@ -9,6 +11,15 @@ final class StoneShape
 
     /** A rounded stone: points on a superellipse, shifted a little, joined by smooth curves. */
     public static function pebble(float $x, float $y, float $w, float $h, string $seed): string
+    {
+        return Kept::of(
+            "pebble {$x} {$y} {$w} {$h} {$seed}",
+            static fn (): string => self::smooth(self::outline($x, $y, $w, $h, $seed)),
+        );
+    }
+
+    /** @return list<array{0: float, 1: float}> */
+    private static function outline(float $x, float $y, float $w, float $h, string $seed): array
     {
         $scatter = new Scatter($seed);
         $points = [];
@@ -22,7 +33,7 @@ final class StoneShape
             ];
         }
 
-        return self::smooth($points);
+        return $points;
     }
 
     /** A flat slab with broken edges. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Database\Kept;
 use Cobblestone\Runbook\Plan;
 
 /**
@@ -30,16 +31,33 @@ final class CurrentPath extends Record
 
     private ?Plan $typed = null;
 
-    /** @return array<string, mixed> */
-    public function getPlanAttribute(string $json): array
+    /**
+     * The path of a job, by the mark of its row where what it says may be at hand already: a page is looked at far
+     * more often than the path changes. The mark is the transaction that wrote the row, which no other ever is.
+     */
+    public static function ofJob(int $job): self
     {
-        return $this->read ??= (array) json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+        $query = self::query();
+        if (Kept::isThere()) {
+            $query->select(['job_id', 'revision'])->selectRaw('xmin::text as mark');
+        }
+
+        return $query->findOrFail($job);
+    }
+
+    /** @return array<string, mixed> */
+    public function getPlanAttribute(): array
+    {
+        return $this->read ??= (array) json_decode($this->json(), true, flags: JSON_THROW_ON_ERROR);
     }
 
     /** The same as a value, read once. */
     public function typed(): Plan
     {
-        return $this->typed ??= Plan::fromArray($this->plan);
+        $read = fn (): Plan => Plan::fromArray($this->plan);
+        $mark = $this->getRawOriginal('mark');
+
+        return $this->typed ??= is_string($mark) ? Kept::of("path {$this->job_id} {$this->revision} {$mark}", $read) : $read();
     }
 
     /** Another path takes its place. */
@@ -48,11 +66,12 @@ final class CurrentPath extends Record
         $this->read = null;
         $this->typed = null;
         $this->forceFill(['revision' => $revision, 'plan' => $json])->save();
+        unset($this->original['mark']);
     }
 
     /** As it is stored, with its order and its empty blocks. */
     public function json(): string
     {
-        return (string) $this->getRawOriginal('plan');
+        return (string) ($this->getRawOriginal('plan') ?? self::query()->whereKey($this->job_id)->toBase()->value('plan'));
     }
 }

@@ -87,7 +87,7 @@ final class Job extends Record
 
     public function currentPlan(): CurrentPath
     {
-        return $this->path ??= CurrentPath::query()->findOrFail($this->id);
+        return $this->path ??= CurrentPath::ofJob($this->id);
     }
 
     /** @return list<LogEntry> oldest first; read as they are, without a model for each */
@@ -127,9 +127,12 @@ final class Job extends Record
     }
 
     /** How the path that holds came about. */
+    /** When, by whom and why the path was computed last, and what came of it; without the path itself. */
     public function currentRevision(): PathRevision
     {
-        return $this->plans()->where('revision', $this->revision)->firstOrFail();
+        $revisions = $this->plans()->where('revision', $this->revision);
+
+        return $revisions->firstOrFail(['id', 'job_id', 'revision', 'user_id', 'difference', 'reason', 'created_at']);
     }
 
     public function isOpen(): bool

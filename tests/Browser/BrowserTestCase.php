@@ -6,8 +6,7 @@ use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
-use Symfony\Component\Process\Process;
-use Tests\Support\LocalProcess;
+use Tests\Support\BenchUnderTest;
 use Tests\TestCase;
 
 /** Runs the application in PHP's built-in server and Chromium through chromedriver, all on loopback. */
@@ -15,23 +14,7 @@ abstract class BrowserTestCase extends TestCase
 {
     use WalksPaths;
 
-    private const SERVES = '-d opcache.enable_cli=1 -d opcache.file_cache_only=0 -d opcache.revalidate_freq=0';
-
-    private const ROUTER = 'vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
-
-    private static ?Process $server = null;
-
-    private static ?Process $driver = null;
-
-    private static ?Process $worker = null;
-
-    private static ?Process $watch = null;
-
-    private static string $baseUrl = '';
-
-    private static string $driverUrl = '';
-
-    private static string $scratch = '';
+    private static ?BenchUnderTest $bench = null;
 
     /** One for all tests of a file: starting it takes longer than most of them. */
     private static ?RemoteWebDriver $browser = null;
@@ -40,9 +23,7 @@ abstract class BrowserTestCase extends TestCase
     {
         parent::setUp();
 
-        if (self::$server === null) {
-            self::startProcesses();
-        }
+        self::underTest();
     }
 
     protected function tearDown(): void
@@ -57,14 +38,8 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$browser?->quit();
         self::$browser = null;
-        LocalProcess::stop(self::$watch);
-        LocalProcess::stop(self::$worker);
-        LocalProcess::stop(self::$driver);
-        LocalProcess::stop(self::$server);
-        self::$watch = self::$worker = self::$driver = self::$server = null;
-        if (self::$scratch !== '') {
-            (new \Illuminate\Filesystem\Filesystem)->deleteDirectory(self::$scratch);
-        }
+        self::$bench?->stop();
+        self::$bench = null;
 
         parent::tearDownAfterClass();
     }
@@ -80,6 +55,11 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    private static function underTest(): BenchUnderTest
+    {
+        return self::$bench ??= new BenchUnderTest;
+    }
+
     public function browser(): RemoteWebDriver
     {
         if (self::$browser === null) {
@@ -87,10 +67,10 @@ abstract class BrowserTestCase extends TestCase
                 '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
                 '--disable-background-networking', '--disable-component-update', '--disable-sync',
                 '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1',
-                '--window-size=1280,800', '--user-data-dir='.self::$scratch.'/profile-'.bin2hex(random_bytes(4)),
+                '--window-size=1280,800', '--user-data-dir='.self::underTest()->scratch.'/profile-'.bin2hex(random_bytes(4)),
             ]);
             $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
-            self::$browser = RemoteWebDriver::create(self::$driverUrl, $capabilities, 20_000, 60_000);
+            self::$browser = RemoteWebDriver::create(self::underTest()->driverUrl, $capabilities, 20_000, 60_000);
             $this->resize(1280, 800);
         }
 
@@ -102,7 +82,7 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->browser()->get('about:blank');
         $this->developer('Network.clearBrowserCookies');
-        $this->developer('Storage.clearDataForOrigin', ['origin' => self::$baseUrl, 'storageTypes' => 'all']);
+        $this->developer('Storage.clearDataForOrigin', ['origin' => self::underTest()->url, 'storageTypes' => 'all']);
         $this->developer('Emulation.setEmulatedMedia', ['media' => '', 'features' => []]);
         $this->developer('Emulation.setScriptExecutionDisabled', ['value' => false]);
         $this->resize(1280, 800);
@@ -176,107 +156,12 @@ abstract class BrowserTestCase extends TestCase
 
     public function visit(string $path): RemoteWebDriver
     {
-        return $this->browser()->get(self::$baseUrl.$path);
-    }
-
-    private static function startProcesses(): void
-    {
-        self::$scratch = sys_get_temp_dir().'/browser-'.getmypid();
-        mkdir(self::workshop().'/shelf', recursive: true);
-        mkdir(self::workshop().'/signers');
-        mkdir(self::workshop().'/state');
-        mkdir(self::workshop().'/compiled');
-
-        [$webPort, $driverPort] = [LocalProcess::freePort(), LocalProcess::freePort()];
-        self::$baseUrl = "http://127.0.0.1:{$webPort}";
-        self::$driverUrl = "http://127.0.0.1:{$driverPort}";
-
-        $environment = self::environment();
-        self::$server = new Process(
-            // One process that serves every page keeps what it compiled in memory.
-            [
-                'setsid',
-                PHP_BINARY,
-                ...explode(' ', self::SERVES),
-                '-S',
-                "127.0.0.1:{$webPort}",
-                base_path(self::ROUTER),
-            ],
-            public_path(),
-            $environment + ['PHP_CLI_SERVER_WORKERS' => '4'],
-            timeout: null,
-        );
-        self::$worker = new Process(
-            [
-                'setsid',
-                PHP_BINARY,
-                '-d',
-                'pcov.enabled=0',
-                base_path('artisan'),
-                'queue:work',
-                '--queue=default,hash,builds',
-                '--sleep=0.2',
-                '--tries=0',
-                '--timeout=0',
-            ],
-            base_path(),
-            $environment,
-            timeout: null,
-        );
-        self::$worker->disableOutput();
-        self::$worker->start();
-        self::$watch = new Process(
-            ['setsid', PHP_BINARY, '-d', 'pcov.enabled=0', base_path('artisan'), 'cobblestone:watch'],
-            base_path(),
-            $environment,
-            timeout: null,
-        );
-        self::$watch->disableOutput();
-        self::$watch->start();
-        self::$driver = new Process(
-            ['setsid', '/usr/bin/chromedriver', "--port={$driverPort}", '--log-level=WARNING'],
-            timeout: null,
-        );
-
-        foreach ([[self::$server, $webPort], [self::$driver, $driverPort]] as [$process, $port]) {
-            $process->disableOutput();
-            $process->start();
-            LocalProcess::waitFor($process, $port);
-        }
+        return $this->browser()->get(self::underTest()->url.$path);
     }
 
     /** Folder of the shelf and sticks that the server under test uses. */
     public static function workshop(): string
     {
-        return self::$scratch.'/workshop';
-    }
-
-    /** @return array<string, string> what server and worker are told */
-    private static function environment(): array
-    {
-        return [
-            'APP_ENV' => 'testing',
-            'APP_KEY' => config('app.key'),
-            'APP_URL' => self::$baseUrl,
-            'APP_CONFIG_CACHE' => 'bootstrap/cache/config.testing.php',
-            'APP_ROUTES_CACHE' => 'bootstrap/cache/routes.testing.php',
-            // The server's own folder is public/: a relative path would put the compiled views there.
-            'VIEW_COMPILED_PATH' => base_path(config('view.compiled')),
-            'COBBLESTONE_SHELF' => self::workshop().'/shelf',
-            'COBBLESTONE_STICKS' => self::workshop().'/sticks',
-            'COBBLESTONE_SIGNERS' => self::workshop().'/signers',
-            'DB_DATABASE' => config('database.connections.pgsql.database'),
-            'DB_PORT' => (string) config('database.connections.pgsql.port'),
-            'DB_USERNAME' => config('database.connections.pgsql.username'),
-            'DB_PASSWORD' => config('database.connections.pgsql.password'),
-            'DB_QUEUE_TABLE' => 'queue_jobs',
-            'DB_QUEUE_RETRY_AFTER' => '20',
-            'COBBLESTONE_STATE' => self::workshop().'/state',
-            'COBBLESTONE_COMPILED' => self::workshop().'/compiled',
-            'LOG_CHANNEL' => 'single',
-            'SESSION_DRIVER' => 'database',
-            'CACHE_STORE' => 'database',
-            'QUEUE_CONNECTION' => 'database',
-        ];
+        return self::underTest()->workshop();
     }
 }

@@ -67,7 +67,9 @@ it('fits both widths without sideways scrolling, and passes the accessibility ru
     $faults = [];
     foreach ([[1280, 800, 'light'], [390, 844, 'dark']] as [$width, $height, $scheme]) {
         $this->resize($width, $height);
-        $this->developer('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
+        $this->developer('Emulation.setEmulatedMedia', [
+            'features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]],
+        ]);
         foreach ($this->pages as $page) {
             $this->visit($page);
             $wide = (int) $this->browser()->executeScript('return document.documentElement.scrollWidth');

@@ -72,7 +72,7 @@ final class JobController
                 ->where('machine_serial', $job->machine_serial)
                 ->where('id', '<', $job->id)
                 ->latest('id')
-                ->first();
+                ->first(['id', 'title', 'created_at']);
 
         return view('jobs.show', [
             'job' => $job,

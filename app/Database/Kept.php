@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+/**
+ * What was worked out once and cannot come out otherwise, kept in the memory that the processes of the server share.
+ * A key names the contents it was made from; where there is no such memory, as on the command line, it is worked out
+ * each time.
+ */
+final class Kept
+{
+    /** Longer than a click follows a click, shorter than anybody would look for what was taken out of the database. */
+    private const SECONDS = 300;
+
+    /**
+     * @template T of object|string
+     *
+     * @param  callable(): T  $make
+     * @return T
+     */
+    public static function of(string $key, callable $make): object|string
+    {
+        if (! self::isThere()) {
+            return $make();
+        }
+        $found = apcu_fetch($key, $is);
+        if (! $is) {
+            $found = $make();
+            apcu_store($key, $found, self::SECONDS);
+        }
+
+        return $found;
+    }
+
+    public static function isThere(): bool
+    {
+        return function_exists('apcu_enabled') && apcu_enabled();
+    }
+}
