@@ -57,7 +57,9 @@ final class CurrentPath extends Record
         $read = fn (): Plan => Plan::fromArray($this->plan);
         $mark = $this->getRawOriginal('mark');
 
-        return $this->typed ??= is_string($mark) ? Kept::of("path {$this->job_id} {$this->revision} {$mark}", $read) : $read();
+        $name = "path {$this->job_id} {$this->revision} {$mark}";
+
+        return $this->typed ??= is_string($mark) ? Kept::of($name, $read) : $read();
     }
 
     /** Another path takes its place. */
@@ -72,6 +74,8 @@ final class CurrentPath extends Record
     /** As it is stored, with its order and its empty blocks. */
     public function json(): string
     {
-        return (string) ($this->getRawOriginal('plan') ?? self::query()->whereKey($this->job_id)->toBase()->value('plan'));
+        $plan = $this->getRawOriginal('plan') ?? self::query()->whereKey($this->job_id)->toBase()->value('plan');
+
+        return (string) $plan;
     }
 }

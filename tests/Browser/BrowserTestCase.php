@@ -67,7 +67,8 @@ abstract class BrowserTestCase extends TestCase
                 '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
                 '--disable-background-networking', '--disable-component-update', '--disable-sync',
                 '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1',
-                '--window-size=1280,800', '--user-data-dir='.self::underTest()->scratch.'/profile-'.bin2hex(random_bytes(4)),
+                '--window-size=1280,800',
+                '--user-data-dir='.self::underTest()->scratch.'/profile-'.bin2hex(random_bytes(4)),
             ]);
             $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
             self::$browser = RemoteWebDriver::create(self::underTest()->driverUrl, $capabilities, 20_000, 60_000);
