@@ -18,7 +18,6 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 
 /**
@@ -118,28 +117,15 @@ final class FirstBoot
 
     private static function systemUpdates(SystemProfile $system): Step
     {
-        return new Step(
-            'updates.system',
-            Stage::Updates,
-            'System updates',
-            Presence::WalkAway,
-            $system->updates->estimate(),
-            [
-                'Start the update, let it restart as often as it wants.',
-                'Look for updates once more: it must find none.',
-            ],
-            before: [PathFact::ONLINE],
-            after: [PathFact::UPDATED],
-            needs: ['network', 'power'],
-            acts: [Act::WriteSystem],
-            done: DoneWords::of('System updates were installed'),
-            because: [new Reason('Updates come before drivers that depend on them.', 'J2', $system->dated())],
-            waiting: new Waiting(
-                ['the same percentage twice', 'a restart in between'],
-                'Restart once and look again.',
-                $system->updates->restarts ?? 1,
-            ),
-            boots: array_fill(0, max(0, $system->updates->restarts ?? 1), BootEvent::start(Wants::System)),
+        $restarts = $system->updates->restarts ?? 1;
+
+        return UpdatesStep::of(
+            $system,
+            'Look for updates once more: it must find none.',
+            'Updates come before drivers that depend on them.',
+            ['the same percentage twice', 'a restart in between'],
+            $restarts,
+            array_fill(0, max(0, $restarts), BootEvent::start(Wants::System)),
         );
     }
 

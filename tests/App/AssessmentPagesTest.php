@@ -1,23 +1,9 @@
 <?php
 
-use App\Models\Job;
 use App\Models\LogRecord;
 use Illuminate\Http\UploadedFile;
 
-beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['lead']);
-    $this->open = function (string $brief): Job {
-        $this->job = $this->jobFrom($brief, $this->people['lead']);
-
-        return $this->job;
-    };
-    $this->send = fn (string $path, array $data = []) => $this->post("/jobs/{$this->job->id}/{$path}", [
-        'seen' => $this->job->refresh()->last_entry,
-        'before_clock' => '1',
-        ...$data,
-    ]);
-});
+beforeEach(fn () => jobAtHand($this, 'lead', ['before_clock' => '1']));
 
 it('shows the ladder with why each gentler rung is out, and goes on once one was tried', function () {
     ($this->open)('repair');

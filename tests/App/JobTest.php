@@ -4,6 +4,7 @@ use App\Models\Job;
 use App\Models\LogRecord;
 use App\Models\PathRevision;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\Yaml\Yaml;
 
 beforeEach(function () {
@@ -207,4 +208,18 @@ it('says what to do first where a list is empty', function () {
     $this->get('/jobs')->assertSee('There are no jobs yet');
     $this->get('/logbook')->assertSee('Nothing has happened yet');
     $this->get('/bell')->assertSee('Nothing needs hands');
+});
+
+it('counts the jobs of the list, and of a search only those that fit on its page', function () {
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    $like = collect($job->getAttributes())->except(['id'])->all();
+    foreach (range(1, 26) as $n) {
+        DB::table('jobs')->insert([...$like, 'slot' => null, 'title' => "Mast desk {$n}"]);
+    }
+    $this->get('/jobs')->assertSee('<span class="goal">27</span>', false)->assertSee('Older')->assertDontSee('Newer');
+    $this->get('/jobs?page=2')->assertSee('<span class="goal">27</span>', false)->assertSee('Newer')
+        ->assertSee('crew laptop 4')->assertDontSee('Older');
+    $this->get('/jobs?q=mast')->assertDontSee('class="goal"', false)->assertSee('q=mast&amp;page=2', false);
+    $this->get('/jobs?q=mast&page=2')->assertDontSee('class="goal"', false)->assertSee('Mast desk 1<', false);
+    $this->get('/jobs?q=crew')->assertSee('<span class="goal">1</span>', false)->assertDontSee('Mast');
 });

@@ -4,21 +4,7 @@ use App\Models\BootObservation;
 use App\Models\Job;
 use App\Models\LogRecord;
 
-beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['evening']);
-    config(['cobblestone.photos' => $this->photos = sys_get_temp_dir().'/cobble-photos-'.bin2hex(random_bytes(4))]);
-    $this->open = fn (string $brief): Job => $this->job = $this->jobFrom($brief, $this->people['lead']);
-    $this->send = fn (string $path, array $data = []) => $this->post("/jobs/{$this->job->id}/{$path}", [
-        'seen' => $this->job->refresh()->last_entry,
-        ...$data,
-    ]);
-});
-
-afterEach(function () {
-    array_map(unlink(...), glob("{$this->photos}/*") ?: []);
-    @rmdir($this->photos);
-});
+beforeEach(fn () => jobAtHand($this, 'evening'));
 
 it('shows every power-on with its crossing, and a failure with what is seen and the way out', function () {
     ($this->open)('fairlead-13');

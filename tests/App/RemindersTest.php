@@ -1,21 +1,6 @@
 <?php
 
-use App\Models\Job;
-
-beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['lead']);
-    $this->open = function (string $brief): Job {
-        $this->job = $this->jobFrom($brief, $this->people['lead']);
-
-        return $this->job;
-    };
-    $this->send = fn (string $path, array $data = []) => $this->post("/jobs/{$this->job->id}/{$path}", [
-        'seen' => $this->job->refresh()->last_entry,
-        'before_clock' => '1',
-        ...$data,
-    ]);
-});
+beforeEach(fn () => jobAtHand($this, 'lead', ['before_clock' => '1']));
 
 it('waits for somebody, reminds on the day, and goes on', function () {
     $this->travelTo('2026-11-24 10:00:00');

@@ -1,25 +1,11 @@
 <?php
 
 use App\Models\BenchPolicy;
-use App\Models\Job;
 use App\Models\LogRecord;
 use App\Models\SealedKey;
 use Illuminate\Support\Facades\DB;
 
-beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['lead']);
-    $this->open = function (string $brief): Job {
-        $this->job = $this->jobFrom($brief, $this->people['lead']);
-
-        return $this->job;
-    };
-    $this->send = fn (string $path, array $data = []) => $this->post("/jobs/{$this->job->id}/{$path}", [
-        'seen' => $this->job->refresh()->last_entry,
-        'before_clock' => '1',
-        ...$data,
-    ]);
-});
+beforeEach(fn () => jobAtHand($this, 'lead', ['before_clock' => '1']));
 
 it('keeps no key by default, and seals, shows, logs and forgets them where the policy allows', function () {
     ($this->open)('fairlead-13');

@@ -1,18 +1,11 @@
 <?php
 
 use App\Models\FirmwareSnapshot;
-use App\Models\Job;
 use Illuminate\Http\UploadedFile;
 
 beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['evening']);
+    jobAtHand($this, 'evening');
     config(['cobblestone.photos' => $this->photos = sys_get_temp_dir().'/cobble-photos-'.bin2hex(random_bytes(4))]);
-    $this->open = fn (string $brief): Job => $this->job = $this->jobFrom($brief, $this->people['lead']);
-    $this->send = fn (string $path, array $data = []) => $this->post("/jobs/{$this->job->id}/{$path}", [
-        'seen' => $this->job->refresh()->last_entry,
-        ...$data,
-    ]);
 });
 
 afterEach(function () {

@@ -1,24 +1,9 @@
 <?php
 
 use App\Models\CatalogueEntry;
-use App\Models\Job;
 use App\Models\WayTrial;
 
-beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['evening']);
-    config(['cobblestone.photos' => $this->photos = sys_get_temp_dir().'/cobble-photos-'.bin2hex(random_bytes(4))]);
-    $this->open = fn (string $brief): Job => $this->job = $this->jobFrom($brief, $this->people['lead']);
-    $this->send = fn (string $path, array $data = []) => $this->post("/jobs/{$this->job->id}/{$path}", [
-        'seen' => $this->job->refresh()->last_entry,
-        ...$data,
-    ]);
-});
-
-afterEach(function () {
-    array_map(unlink(...), glob("{$this->photos}/*") ?: []);
-    @rmdir($this->photos);
-});
+beforeEach(fn () => jobAtHand($this, 'evening'));
 
 it('shows the update path with its stops, and what is left out', function () {
     ($this->open)('firmware-update');

@@ -19,6 +19,7 @@ use App\View\JobPage;
 use App\View\JobStanding;
 use App\View\ShelfFor;
 use Cobblestone\Bench\Reminders;
+use Illuminate\Contracts\Pagination\Paginator;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -38,11 +39,29 @@ final class JobController
             ->orderByDesc('jobs.id')
             ->select(['jobs.id', 'slot', 'jobs.title', 'status', 'summary', 'users.title as by'])
             ->selectRaw('extract(epoch from jobs.created_at)::bigint as taken')
-            ->paginate(25)
-            ->through(JobLine::of(...))
+            ->simplePaginate(25)
             ->withQueryString();
 
-        return view('jobs.index', ['jobs' => $jobs, 'query' => $query]);
+        return view('jobs.index', [
+            'jobs' => $jobs->through(JobLine::of(...)),
+            'query' => $query,
+            'many' => self::many($jobs, $query),
+        ]);
+    }
+
+    /**
+     * How many jobs the list has; null where only counting all that carry the words would tell, which takes longer than
+     * finding the newest of them.
+     *
+     * @param  Paginator<int, object>  $jobs
+     */
+    private static function many(Paginator $jobs, string $query): ?int
+    {
+        if ($query === '') {
+            return DB::table('jobs')->count();
+        }
+
+        return $jobs->hasPages() ? null : count($jobs->items());
     }
 
     public function create(CatalogueStore $store): View

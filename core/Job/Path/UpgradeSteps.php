@@ -6,6 +6,7 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Catalogue\InstallPhase;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\UpdatesStep;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
@@ -152,22 +153,11 @@ final class UpgradeSteps
 
     private static function updating(SystemProfile $system): Step
     {
-        return new Step(
-            'updates.system',
-            Stage::Updates,
-            'System updates',
-            Presence::WalkAway,
-            $system->updates->estimate(),
-            [
-                'Start the update, let it restart as often as it wants.',
-                'Do not let any tool remove the old system\'s folder: with it the way back is gone.',
-            ],
-            before: [PathFact::ONLINE],
-            after: [PathFact::UPDATED],
-            needs: ['network', 'power'],
-            acts: [Act::WriteSystem],
-            done: DoneWords::of('System updates were installed'),
-            because: [new Reason('Updates come before the drivers and before proof.', 'J2', $system->dated())],
-            waiting: new Waiting(['the same percentage twice'], 'Restart once and look again.', 1));
+        return UpdatesStep::of(
+            $system,
+            'Do not let any tool remove the old system\'s folder: with it the way back is gone.',
+            'Updates come before the drivers and before proof.',
+            ['the same percentage twice'],
+        );
     }
 }

@@ -3,7 +3,10 @@
 @section('keys', 'n=/jobs/new')
 @section('content')
 <header class="head">
-<h1>Jobs</h1><span class="goal">{{ $jobs->total() }}</span>
+<h1>Jobs</h1>
+@if ($many !== null)
+<span class="goal">{{ $many }}</span>
+@endif
 @include('parts.new-job')
 </header>
 <form method="get" action="/jobs" class="search">

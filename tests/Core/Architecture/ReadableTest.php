@@ -38,7 +38,7 @@ it('sees what is too much', function (string $code, array $debts) {
     'a constructor' => ['class A { function __construct($a, $b, $c, $d, $e, $f, $g) {} }', []],
     'a long file' => [str_repeat("\n", 249).'$a = 1;', ['lines over the limit of a file' => 1]],
     'a bracket in a string' => [
-        "function f(\$a): string\n{\n    return \"({\$a})\";\n}\n".str_repeat("// x\n", 40),
+        "function f(\$a): string\n{\n    return \"({\$a}) b\";\n}\n".str_repeat("g();\n", 40),
         [],
     ],
     'a name that is a word of the language' => [

@@ -12,9 +12,10 @@ use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Boot\Model\Undetermined;
 use Tests\Support\BootBench as Bench;
+use Tests\Support\BootEnd;
 
 it('ends as the rules say', function (string $case) {
-    [$state, $outcome, $missing, $ground] = Bench::ends()[$case]();
+    [$state, $outcome, $missing, $ground] = BootEnd::everyOne()[$case]();
     $prediction = BootModel::start($state);
     expect($prediction->outcome)
         ->toBe($outcome)
@@ -22,7 +23,7 @@ it('ends as the rules say', function (string $case) {
         ->toBe($missing)
         ->and($prediction->ground)
         ->toBe($ground);
-})->with(array_keys(Bench::ends()));
+})->with(array_keys(BootEnd::everyOne()));
 
 it('goes on to the next line where one fails, and says what it left', function () {
     $refused = Bench::stick(Bench::medium(loaders: [Bench::loader(['signed' => false])]));

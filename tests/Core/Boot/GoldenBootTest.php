@@ -16,6 +16,7 @@ use Cobblestone\Media\Inspection\SignatureTool;
 use Cobblestone\Media\Inspection\Signers;
 use Cobblestone\Runbook\Wants;
 use Tests\Support\BootBench as Bench;
+use Tests\Support\BootEnd;
 use Tests\Support\Demo;
 use Tests\Support\Images;
 
@@ -37,7 +38,7 @@ function holdsGolden(string $name, mixed $found): void
 
 it('says every end in these words', function () {
     $found = [];
-    foreach (Bench::ends() as $name => $case) {
+    foreach (BootEnd::everyOne() as $name => $case) {
         $prediction = BootModel::start($case()[0]);
         $found[$name] = [
             ...$prediction->toArray(),

@@ -2,50 +2,12 @@
 
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\Gate;
-use Cobblestone\Runbook\PathFact;
-use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
-use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Walk;
 use Tests\Support\Demo;
 
-beforeEach(function () {
-    $this->copy = Demo::step('copy', [], ['copied'], presence: Presence::WalkAway);
-    $this->check = Demo::step(
-        'check',
-        ['copied'],
-        ['proven'],
-        evidence: [
-            new Evidence('count', 'Files', 'count', least: 3),
-            new Evidence('how', 'How', 'choice', ['a' => 'A']),
-        ],
-    );
-    $this->weaken = Demo::step('weaken', [], ['weak'], opens: [new PutBack('lock', 'Lock', 'for the job', 'restore')]);
-    $this->erase = Demo::step(
-        'erase',
-        [],
-        ['erased'],
-        gates: [new Gate('backup', 'proven', 'Backup', 'check', ['lead'], ['copy', 'check'])],
-        confirmation: new Confirmation('Drive', 5, 'SER-77aB', 'all', 'me', true),
-    );
-    $this->restore = Demo::step('restore', ['erased'], ['restored'], removes: ['weak']);
-    $this->end = Demo::step('end', ['restored'], [PathFact::HANDED_OVER]);
-    $this->plan = Demo::planOf(
-        [$this->copy, $this->check, $this->weaken, $this->erase, $this->restore, $this->end],
-        ['given'],
-    );
-    $this->after = fn (array ...$entries) => Progress::of(
-        $this->plan,
-        array_map(
-            fn (array $entry, int $i) => Demo::entry($i + 1, $entry[0], $entry[1], $entry[2] ?? 0, $entry[3] ?? []),
-            $entries,
-            array_keys($entries),
-        ),
-    );
-});
+beforeEach(fn () => erasingPath($this));
 
 it('wants every evidence, in its kind', function (array $given, string $sentence) {
     $walk = new Walk(($this->after)([EntryKind::Done, 'copy', 1]));
