@@ -10,6 +10,7 @@ use App\Models\User;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Text\Counted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -43,7 +44,7 @@ final class TakeSnapshot
                 'created_at' => now(),
             ]);
             $entry = $this->log->write($job, $user, EntryKind::SnapshotTaken, null, [
-                'text' => count($values).' settings'.($seen->photo === null ? '' : ', with a photo'),
+                'text' => Counted::of(count($values), 'setting').($seen->photo === null ? '' : ', with a photo'),
                 'snapshot' => $kept->id,
             ]);
             if ($values !== []) {

@@ -3,6 +3,7 @@
 namespace App\Drawing;
 
 use Cobblestone\Findings\StoneFound;
+use Cobblestone\Text\Counted;
 
 /**
  * One power-on as stones from power to where one wanted to be; the one that fails is missing, and only ripples are
@@ -69,7 +70,7 @@ final class CrossingDrawing
     {
         $missing = array_values(array_filter($found, static fn (StoneFound $stone): bool => ! $stone->holds));
 
-        return count($found).' stones, '.($missing === [] ? 'all of them stand' : "missing: {$missing[0]->name}");
+        return Counted::of(count($found), 'stone').', '.($missing === [] ? 'all of them stand' : "missing: {$missing[0]->name}");
     }
 
     /** The far bank: what was wanted, reached or not. */

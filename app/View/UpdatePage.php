@@ -8,6 +8,7 @@ use App\Drawing\StoneShape;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\Release;
+use Cobblestone\Text\Counted;
 
 /** The releases of a board's firmware, and the way through them. */
 final readonly class UpdatePage
@@ -67,9 +68,8 @@ final readonly class UpdatePage
 
     public function work(): string
     {
-        return count($this->path->stops ?? [])." × (write + restart), then {$this->settings()} settings entered again. "
-            .
-            'Stay near while it writes.';
+        return count($this->path->stops ?? []).' × (write + restart), then '.Counted::of($this->settings(), 'setting')
+            .' entered again. Stay near while it writes.';
     }
 
     /**

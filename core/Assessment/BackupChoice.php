@@ -15,6 +15,7 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Text\Counted;
 
 /** Which copy is made before anything is erased, and what it costs. */
 final class BackupChoice
@@ -51,7 +52,7 @@ final class BackupChoice
             "the one of {$proven->date}, looked at once more",
             [
                 "It was proven on {$proven->date}"
-                    .(($proven->samples ?? 0) > 0 ? ", {$proven->samples} samples opened." : '.'),
+                    .(($proven->samples ?? 0) > 0 ? ', '.Counted::of((int) $proven->samples, 'sample').' opened.' : '.'),
                 'What came since then is not in it: the owner says what that is.',
             ],
             ['copy everything again' => ['A proven copy is there already.']],

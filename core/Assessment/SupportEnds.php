@@ -8,6 +8,7 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Text\Counted;
 
 /** Days to the end of support, and what the owner depends on against the new system's known gaps (rule A14). */
 final class SupportEnds
@@ -37,9 +38,9 @@ final class SupportEnds
         }
         $sentence = match (true) {
             $days === null => "{$system->name} is supported until {$ends}.",
-            $days < 0 => "{$system->name} lost its support ".abs($days)." days ago, on {$ends}.",
-            $days < self::SOON => "{$system->name} is supported for {$days} more days, until {$ends}.",
-            default => "{$system->name} is supported until {$ends}, {$days} days from now.",
+            $days < 0 => "{$system->name} lost its support ".Counted::of(abs($days), 'day')." ago, on {$ends}.",
+            $days < self::SOON => "{$system->name} is supported for ".Counted::of($days, 'more day').", until {$ends}.",
+            default => "{$system->name} is supported until {$ends}, ".Counted::of($days, 'day').' from now.',
         };
 
         return ['name' => $system->name, 'ends' => $ends, 'days' => $days, 'sentence' => $sentence];

@@ -20,6 +20,7 @@ use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Text\Counted;
 
 /** The stones of driver setup: laid ready, installed one by one, looked over at the end. */
 final class DriverSteps
@@ -240,7 +241,8 @@ final class DriverSteps
                 ? 'What is inside is only known once a system runs.'
                 : ($unresolved === []
                     ? 'Every device of this model has a package or is served by the system.'
-                    : count($unresolved).' devices have no package on the shelf.'),
+                    : Counted::of(count($unresolved), 'device').(count($unresolved) === 1 ? ' has' : ' have')
+                        .' no package on the shelf.'),
             'D7',
         );
     }

@@ -85,9 +85,13 @@ final class SettingSteps
                     : 'Change them in this order, in one visit, then save and leave.',
             ],
             before: [PathFact::FIRMWARE_RECORDED], after: [PathFact::FIRMWARE_READY], needs: ['hands', 'slot'],
-            done: DoneWords::of($count === 1 ? 'A setting of the firmware was '
-                .'changed' : "{$count} settings of the firmware were "
-                .'changed'), acts: [Act::ChangeSettings], gates: $gates,
+            done: DoneWords::of(
+                $count === 1
+                    ? 'A setting of the firmware was changed'
+                    : "{$count} settings of the firmware were changed",
+            ),
+            acts: [Act::ChangeSettings],
+            gates: $gates,
             because: [...$because, $secureBoot->decision->asReason()],
             waiting: MemoryNeed::waiting($changes),
             cautions: self::cautions($machine, $changes, $chip),

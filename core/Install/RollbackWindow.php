@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Install;
 
 use Cobblestone\Quantity\Moment;
+use Cobblestone\Text\Counted;
 
 /**
  * How long an upgrade can be taken back: install time + N days, lost at once when the old system's folder goes (rule
@@ -48,9 +49,8 @@ final readonly class RollbackWindow
             'lost' => 'Cannot be taken back any more: the old system\'s folder is gone.',
             'over' => "Could be taken back until {$this->deadline->spoken()}; that is over.",
             'ends today' => "Can be taken back until today, {$this->deadline->spoken()}.",
-            default => "Can be taken back until {$this->deadline->spoken()}, {$now->daysUntil(
-                $this->deadline,
-            )} days from now.",
+            default => "Can be taken back until {$this->deadline->spoken()}, "
+                .Counted::of($now->daysUntil($this->deadline), 'day').' from now.',
         };
     }
 }

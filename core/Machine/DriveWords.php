@@ -6,6 +6,7 @@ namespace Cobblestone\Machine;
 
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Text\Counted;
 
 /**
  * How a drive is named: in full, so that nobody confuses twins; only the target hides the characters that are typed
@@ -42,7 +43,7 @@ final class DriveWords
             ! $drive->detailed => 'contents not read',
             $drive->isBlank() => 'blank',
             $labels !== [] => 'holds '.implode(', ', array_slice($labels, 0, 3)),
-            $drive->partitions !== [] => count($drive->partitions).' partitions',
+            $drive->partitions !== [] => Counted::of(count($drive->partitions), 'partition'),
             default => 'contents not shown',
         };
     }

@@ -7,6 +7,7 @@ namespace Cobblestone\Media;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Text\Counted;
 
 /** Where the drivers travel: a folder of their own on the same stick, or a second stick (rule M8). */
 final readonly class DriverPlace
@@ -29,7 +30,7 @@ final readonly class DriverPlace
                 'the same stick, in a folder of their own',
                 ['Files are copied, and the drivers fit beside them.'],
                 ['a second stick' => ['One stick is less to lose and to plug in.']],
-                ["{$packages} packages go along"],
+                [Counted::of($packages, 'package').($packages === 1 ? ' goes along' : ' go along')],
                 'M8',
             ),
             null,
@@ -61,7 +62,7 @@ final readonly class DriverPlace
                 "a second stick: {$choice->chosen}",
                 [$why, ...$choice->reasons],
                 ['the same stick' => [$why], ...$choice->refused],
-                [...$choice->facts, "{$packages} packages go along"],
+                [...$choice->facts, Counted::of($packages, 'package').($packages === 1 ? ' goes along' : ' go along')],
                 'M8',
             ),
             $choice->chosen,

@@ -7,6 +7,7 @@ namespace Cobblestone\Assessment\Encryption;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Text\Counted;
 
 /** What is done about a drive's encryption, why, and what was refused (rule A7). */
 final readonly class EncryptionDecision
@@ -102,7 +103,7 @@ final readonly class EncryptionDecision
     private function suspended(): array
     {
         return [
-            'suspend over '.max(1, $this->intent->restarts).' restarts, then resume',
+            'suspend over '.Counted::of(max(1, $this->intent->restarts), 'restart').', then resume',
             [
                 'The old system stays, and a planned change would ask for its recovery key.',
                 'The key is in hand first: suspending can fail.',

@@ -23,6 +23,7 @@ use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Text\Counted;
 
 /** The stones around encrypted volumes: the key in hand, suspended, resumed, and keys of what stays (rule A7). */
 final class EncryptionSteps
@@ -74,7 +75,8 @@ final class EncryptionSteps
             Presence::Hands,
             Estimate::minutes(1, 3, 8),
             [
-                "Suspend the drive's protection for at least {$restarts} restarts, or until it is resumed by hand.",
+                'Suspend the drive\'s protection for at least '.Counted::of($restarts, 'restart')
+                    .', or until it is resumed by hand.',
                 'Read its state: it must say that protection is suspended, not that it is decrypting.',
             ],
             before: [PathFact::KEY_IN_HAND],
@@ -85,7 +87,7 @@ final class EncryptionSteps
             because: [
                 $because,
                 new Reason(
-                    "The path restarts the old system {$restarts} times before protection is resumed.",
+                    'The path restarts the old system '.($restarts === 1 ? 'once' : "{$restarts} times").' before protection is resumed.',
                     'A7',
                 ),
             ],

@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Text\Counted;
 
 /** The health of the drives of a job, and what it forbids (rule A5). */
 final readonly class HealthAssessment
@@ -54,7 +55,7 @@ final readonly class HealthAssessment
                 $drive->grade->title(),
                 $drive->facts,
                 [],
-                ["{$drive->readings} readings", ...$drive->at === null ? [] : ["newest {$drive->at}"]],
+                [Counted::of($drive->readings, 'reading'), ...$drive->at === null ? [] : ["newest {$drive->at}"]],
                 'A5',
             ),
             $drives,

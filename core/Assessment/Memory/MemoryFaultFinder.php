@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Memory;
 
+use Cobblestone\Text\Counted;
+
 /**
  * Finds the one bad module, slot, pairing, board or profile by the tests that settle most per minute (rule A4).
  *
@@ -210,7 +212,8 @@ final readonly class MemoryFaultFinder
             $placed,
             $this->passes,
             $minutes,
-            $because ?? "{$alone}{$where}, at standard speed, {$this->passes} passes: about ".(int) ceil($minutes)
+            $because ?? "{$alone}{$where}, at standard speed, ".Counted::of($this->passes, 'pass', 'passes')
+                .': about '.(int) ceil($minutes)
                 .' min.',
         );
     }

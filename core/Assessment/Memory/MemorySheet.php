@@ -11,6 +11,7 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Text\Counted;
 use InvalidArgumentException;
 
 /** The memory sheet of a job: what stands where, what was tested, what follows (rules A4, A13). */
@@ -147,7 +148,7 @@ final readonly class MemorySheet
                 ).
                     ' · '.
                     ($test->fasterProfile ? 'faster profile' : 'standard speed').
-                    " · {$test->passes} passes · {$test->outcome}",
+                    ' · '.Counted::of($test->passes, 'pass', 'passes')." · {$test->outcome}",
                 $this->tests,
             ),
             'A4',

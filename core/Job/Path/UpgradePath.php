@@ -21,6 +21,7 @@ use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Counted;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofSubject;
 
@@ -90,14 +91,20 @@ final class UpgradePath
 
     public static function decision(int $days): Decision
     {
-        return new Decision('install.upgrade', 'In place or clean', 'in place', ['Files, programs and settings stay, '
-            ."and for {$days} days it can be taken "
-            .'back.'], [
+        return new Decision(
+            'install.upgrade',
+            'In place or clean',
+            'in place',
+            ['Files, programs and settings stay, and for '.Counted::of($days, 'day').' it can be taken back.'],
+            [
                 'clean install' => [
                     'Programs and settings would have to be set up again. It is the choice where the present system '
                         .'is in trouble.',
                 ],
-            ], ["rollback_days = {$days}"], 'A3, I6');
+            ],
+            ["rollback_days = {$days}"],
+            'A3, I6',
+        );
     }
 
     /** @return array{name: string, ends: string|null, days: int|null, sentence: string}|null */

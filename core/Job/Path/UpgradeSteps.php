@@ -22,6 +22,7 @@ use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Text\Counted;
 
 /** The stones of an upgrade in place. */
 final class UpgradeSteps
@@ -117,14 +118,15 @@ final class UpgradeSteps
             acts: [Act::WriteSystem],
             because: [
                 new Reason(
-                    "{$restarts} restarts. From its end on it can be taken back for {$days} days.",
+                    Counted::of($restarts, 'restart').'. From its end on it can be taken back for '
+                        .Counted::of($days, 'day').'.',
                     'I5, I6',
                     $system->dated(),
                 ),
             ],
             done: DoneWords::of("It was upgraded to {$system->name}"),
             waiting: new Waiting(
-                ['the percentage stands still for long minutes', "{$restarts} restarts"],
+                ['the percentage stands still for long minutes', Counted::of($restarts, 'restart')],
                 'An hour without any change: restart once; it goes back by itself if it cannot go on.',
                 $restarts,
             ),
