@@ -70,7 +70,8 @@ final class CrossingDrawing
     {
         $missing = array_values(array_filter($found, static fn (StoneFound $stone): bool => ! $stone->holds));
 
-        return Counted::of(count($found), 'stone').', '.($missing === [] ? 'all of them stand' : "missing: {$missing[0]->name}");
+        return Counted::of(count($found), 'stone').', '
+            .($missing === [] ? 'all of them stand' : "missing: {$missing[0]->name}");
     }
 
     /** The far bank: what was wanted, reached or not. */

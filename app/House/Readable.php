@@ -47,6 +47,31 @@ final class Readable
         return array_filter($debts);
     }
 
+    /**
+     * The list that may be written, which only shrinks, and what is more than it says.
+     *
+     * @param  array<string, array<string, int>>  $listed  file => what => how many times
+     * @param  array<string, array<string, int>>  $debts  what there is now
+     * @return array{0: array<string, array<string, int>>, 1: list<string>}
+     */
+    public static function held(array $listed, array $debts): array
+    {
+        $held = $grown = [];
+        foreach ($debts as $file => $found) {
+            foreach ($found as $what => $is) {
+                $was = $listed[$file][$what] ?? 0;
+                if ($is > $was) {
+                    $grown[] = "{$file}: {$is} {$what}, {$was} are listed";
+                }
+                if (min($is, $was) > 0) {
+                    $held[$file][$what] = min($is, $was);
+                }
+            }
+        }
+
+        return [$held, $grown];
+    }
+
     /** @return array<string, int> */
     public static function of(string $code, bool $isCode = true): array
     {

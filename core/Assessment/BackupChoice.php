@@ -52,7 +52,11 @@ final class BackupChoice
             "the one of {$proven->date}, looked at once more",
             [
                 "It was proven on {$proven->date}"
-                    .(($proven->samples ?? 0) > 0 ? ', '.Counted::of((int) $proven->samples, 'sample').' opened.' : '.'),
+                    .(
+                        ($proven->samples ?? 0) > 0
+                            ? ', '.Counted::of((int) $proven->samples, 'sample').' opened.'
+                            : '.'
+                    ),
                 'What came since then is not in it: the owner says what that is.',
             ],
             ['copy everything again' => ['A proven copy is there already.']],

@@ -67,7 +67,6 @@ final class SettingSteps
         array $opens,
     ): Step {
         $count = count($changes->changes);
-        $because = self::reasons($changes);
         $chip = array_filter(
             $changes->changes,
             static fn (array $change): bool => $change['setting']->id === 'security_chip',
@@ -92,7 +91,7 @@ final class SettingSteps
             ),
             acts: [Act::ChangeSettings],
             gates: $gates,
-            because: [...$because, $secureBoot->decision->asReason()],
+            because: [...self::reasons($changes), $secureBoot->decision->asReason()],
             waiting: MemoryNeed::waiting($changes),
             cautions: self::cautions($machine, $changes, $chip),
             opens: $opens,

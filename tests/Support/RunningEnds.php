@@ -15,7 +15,7 @@ final class RunningEnds
     /** @return array<string, callable(): array{BootState, Outcome, string|null, Ground}> */
     public static function all(): array
     {
-        return [...self::oldWay(), ...self::bothWays(), ...self::behind(), ...self::sealed()];
+        return [...self::oldWay(), ...self::bothWays(), ...self::drives(), ...self::behind(), ...self::sealed()];
     }
 
     /** @return array<string, callable(): array{BootState, Outcome, string|null, Ground}> started the old way */
@@ -71,8 +71,8 @@ final class RunningEnds
         ];
     }
 
-    /** @return array<string, callable(): array{BootState, Outcome, string|null, Ground}> what runs behind the loader */
-    private static function behind(): array
+    /** @return array<string, callable(): array{BootState, Outcome, string|null, Ground}> sees its drives or not */
+    private static function drives(): array
     {
         return [
             'blind installer' => fn () => BootEnd::ends(
@@ -93,6 +93,13 @@ final class RunningEnds
                 'drives',
                 Ground::Catalogue,
             ),
+        ];
+    }
+
+    /** @return array<string, callable(): array{BootState, Outcome, string|null, Ground}> behind the loader */
+    private static function behind(): array
+    {
+        return [
             'a loader to nowhere' => fn () => BootEnd::ends(
                 BootEnd::stick([], BootBench::medium(Leads::Nowhere)),
                 Outcome::Silent,

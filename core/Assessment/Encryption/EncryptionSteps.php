@@ -68,6 +68,8 @@ final class EncryptionSteps
 
     private static function suspending(int $restarts, Reason $because, ?Drive $drive): Step
     {
+        $often = $restarts === 1 ? 'once' : "{$restarts} times";
+
         return new Step(
             'protect.suspend',
             Stage::Protect,
@@ -86,10 +88,7 @@ final class EncryptionSteps
             acts: [Act::ChangeOldSystem],
             because: [
                 $because,
-                new Reason(
-                    'The path restarts the old system '.($restarts === 1 ? 'once' : "{$restarts} times").' before protection is resumed.',
-                    'A7',
-                ),
+                new Reason("The path restarts the old system {$often} before protection is resumed.", 'A7'),
             ],
             cautions: [
                 'While it is suspended, whoever starts the machine can read the drive. Do not leave it unattended '
