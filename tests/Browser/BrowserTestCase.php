@@ -111,7 +111,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** Waits until the page shows a text. */
-    public function see(string $text, int $seconds = 8): void
+    public function see(string $text, int $seconds = 20): void
     {
         $this->browser()->wait($seconds, 60)->until(
             fn (RemoteWebDriver $browser): bool => str_contains(

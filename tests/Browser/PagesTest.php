@@ -125,7 +125,7 @@ it('goes to a place by holding k, and shows keys with h', function () {
     expect($this->path())->toBe('/sticks');
     $down('k', 'keyup');
     $this->press('/');
-    $this->browser()->wait(6, 60)->until(fn () => $this->path() === '/find');
+    $this->browser()->wait(30, 60)->until(fn () => $this->path() === '/find');
     $this->visit('/');
     $this->press('h');
     expect($this->browser()->findElements(WebDriverBy::cssSelector('.key-flag')))->not->toBe([]);

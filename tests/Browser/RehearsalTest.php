@@ -49,15 +49,15 @@ it('counts a way in with the hands', function () {
     $this->see('Hands ready: 3');
     // A hold is one long stone, and the line is over it while the words say to hold.
     $words = fn (): string => $this->browser()->findElement(WebDriverBy::cssSelector('.presses .count'))->getText();
-    $this->browser()->wait(8, 50)->until(fn () => str_contains($words(), 'Hold volume up'));
+    $this->browser()->wait(30, 50)->until(fn () => str_contains($words(), 'Hold volume up'));
     $first = (string) $this->browser()
         ->findElement(WebDriverBy::cssSelector('.presses .beat'))
         ->getAttribute('transform');
-    $this->browser()->wait(8, 50)->until(fn () => str_contains($words(), 'Press power once'));
+    $this->browser()->wait(30, 50)->until(fn () => str_contains($words(), 'Press power once'));
     expect(
         (string) $this->browser()->findElement(WebDriverBy::cssSelector('.presses .beat'))->getAttribute('transform'),
     )->not->toBe($first);
-    $this->browser()->wait(10, 50)->until(fn () => str_contains($words(), 'Let go of volume up'));
+    $this->browser()->wait(30, 50)->until(fn () => str_contains($words(), 'Let go of volume up'));
     $button->sendKeys(WebDriverKeys::ENTER);
     expect($button->getText())
         ->toBe('Count with me')

@@ -128,7 +128,7 @@ trait WalksPaths
     public function until(callable $holds): void
     {
         $this->browser()
-            ->wait(8, 60)
+            ->wait(30, 60)
             ->until(fn (): bool => $holds(), 'It did not happen: '.mb_substr($this->text(), 0, 900));
     }
 }
