@@ -8,6 +8,7 @@ use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Identifier\HardwareIdentifier;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
@@ -15,6 +16,11 @@ use Cobblestone\Quantity\Estimate;
 /** A driver package on the shelf (rule D2, as far as order and matching need it). */
 final readonly class DriverPackage
 {
+    /** The channel of what its maker calls finished. */
+    public const STABLE = 'stable';
+
+    public const CHANNELS = [self::STABLE, 'preview'];
+
     private const RESTARTS = ['none', 'after', 'at-once'];
 
     /**
@@ -24,6 +30,16 @@ final readonly class DriverPackage
      * @param  list<int|float>  $minutes  least, likely, most
      * @param  list<string>  $needs  packages that come first
      * @param  list<string>  $models  the only ones it fits; empty for any
+     * @param  list<string>  $revisions  of the board, the only ones it fits; empty for any
+     * @param  int|null  $fromBuild  least build of the system, null for any
+     * @param  int|null  $toBuild  last build of the system, null for any
+     * @param  bool  $unsigned  whether it carries no signature
+     * @param  list<string>  $conflicts  packages that must not be there with it
+     * @param  string|null  $silent  how it installs without asking
+     * @param  bool  $withoutAdministrator  whether anybody may install it
+     * @param  list<SetupFile>  $setupFiles  what the package itself says, where it was read; empty where a manifest
+     *     speaks for it
+     * @param  string|null  $file  of the package on the shelf
      */
     public function __construct(
         public string $id,
@@ -41,6 +57,16 @@ final readonly class DriverPackage
         public string $source,
         public array $needs = [],
         public array $models = [],
+        public array $revisions = [],
+        public ?int $fromBuild = null,
+        public ?int $toBuild = null,
+        public ?string $channel = null,
+        public bool $unsigned = false,
+        public array $conflicts = [],
+        public ?string $silent = null,
+        public bool $withoutAdministrator = false,
+        public array $setupFiles = [],
+        public ?string $file = null,
     ) {
     }
 
@@ -58,6 +84,11 @@ final readonly class DriverPackage
     public static function read(Fields $fields): self
     {
         $fields->wants('claims', 'systems', 'minutes');
+        foreach ($fields->strings('claims') as $place => $claim) {
+            if (HardwareIdentifier::of($claim) === null) {
+                throw FieldFault::at($fields->path("claims.{$place}"), "no identifier of a device: {$claim}");
+            }
+        }
 
         return new self(
             $fields->string('id'),
@@ -75,23 +106,30 @@ final readonly class DriverPackage
             $fields->string('source'),
             $fields->strings('needs'),
             $fields->strings('models'),
+            $fields->strings('revisions'),
+            $fields->optionalInt('from_build'),
+            $fields->optionalInt('to_build'),
+            $fields->optionalOneOf('channel', self::CHANNELS),
+            $fields->optionalBool('unsigned') ?? false,
+            $fields->strings('conflicts'),
+            $fields->optionalString('silent'),
+            $fields->optionalBool('without_administrator') ?? false,
+            $fields->each('setup_files', SetupFile::read(...)),
+            $fields->optionalString('file'),
         );
     }
 
-    public function isFor(string $identifier): bool
+    /**
+     * What it claims, in normal form.
+     *
+     * @return list<string>
+     */
+    public function claimed(): array
     {
-        return in_array($identifier, array_map(strtolower(...), $this->claims), true);
-    }
-
-    public function claimsDevice(Device $device): bool
-    {
-        return $this->isFor($device->identifier);
-    }
-
-    public function fits(string $system, ?string $model): bool
-    {
-        return in_array($system, $this->systems, true) &&
-            ($this->models === [] || in_array($model, $this->models, true));
+        return array_map(
+            static fn (HardwareIdentifier $claim): string => $claim->text(),
+            array_values(array_filter(array_map(HardwareIdentifier::of(...), $this->claims))),
+        );
     }
 
     public function isLocked(): bool

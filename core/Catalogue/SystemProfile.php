@@ -7,7 +7,7 @@ namespace Cobblestone\Catalogue;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
-use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Identifier\AliasList;
 
 /** What an operating system needs, brings and asks. */
 final readonly class SystemProfile
@@ -15,10 +15,13 @@ final readonly class SystemProfile
     /**
      * @param  list<SystemPartition>  $partitions
      * @param  list<string>  $editions
-     * @param  list<string>  $builtInFamilies
      * @param  array<array-key, Ceiling>  $ceilings  edition => what it uses
      * @param  list<Gap>  $gaps
      * @param  list<string>  $controllerModes
+     * @param  AliasList  $brings  the devices it has drivers for by itself
+     * @param  int|null  $build  of the version that the bench installs; an image may say another
+     * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
+     * @param  bool  $enforcesSignatures  whether it takes only drivers that are signed
      */
     public function __construct(
         public string $id,
@@ -33,7 +36,6 @@ final readonly class SystemProfile
         public array $editions = [],
         public SystemNeeds $needs = new SystemNeeds(),
         public bool $activation = false,
-        public array $builtInFamilies = [],
         public ?string $family = null,
         public ?Bypass $bypass = null,
         public array $ceilings = [],
@@ -44,6 +46,10 @@ final readonly class SystemProfile
         public ?int $upgradeFreeBytes = null,
         public ?string $repairInstallFrom = null,
         public array $controllerModes = [],
+        public AliasList $brings = new AliasList(),
+        public ?int $build = null,
+        public bool $noSetupFiles = false,
+        public bool $enforcesSignatures = false,
     ) {
     }
 
@@ -75,7 +81,6 @@ final readonly class SystemProfile
             $fields->strings('editions'),
             $fields->optional('needs', SystemNeeds::read(...)) ?? new SystemNeeds(),
             $fields->optionalBool('activation') ?? false,
-            $fields->strings('built_in_families', Device::FAMILIES),
             $fields->optionalOneOf('family', ['commercial', 'community', 'handheld', 'sealed', 'touch']),
             $fields->optional('bypass', Bypass::read(...)),
             array_map(Ceiling::read(...), $fields->blocks('ceilings')),
@@ -86,13 +91,11 @@ final readonly class SystemProfile
             $fields->optionalInt('upgrade_free_bytes'),
             $fields->optionalString('repair_install_from'),
             $fields->strings('controller_modes'),
+            new AliasList($fields->strings('brings')),
+            $fields->optionalInt('build'),
+            $fields->optionalBool('no_setup_files') ?? false,
+            $fields->optionalBool('enforces_signatures') ?? false,
         );
-    }
-
-    /** Whether drivers of that family come with the system. */
-    public function brings(string $family): bool
-    {
-        return in_array($family, $this->builtInFamilies, true);
     }
 
     public function dated(): string

@@ -6,6 +6,12 @@ namespace Cobblestone\Drivers;
 
 use Cobblestone\Brief\CardBlock;
 use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Identifier\HardwareIdentifier;
+use Cobblestone\Machine\Identifier\IdentifierReader;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
@@ -27,30 +33,41 @@ final readonly class CardDriver
     }
 
     /**
+     * By its identifier, as every device; by its name where nobody knows its identifier.
+     *
      * @param  list<DriverPackage>  $shelf
      */
-    public static function match(CardBlock $card, ?string $system, ?string $model, array $shelf): self
-    {
-        $identifier = strtolower($card->id ?? '');
-        $name = mb_strtolower($card->new);
-        $fit = array_values(
+    public static function match(
+        CardBlock $card,
+        Machine $machine,
+        ?SystemProfile $system,
+        array $shelf,
+        Policy $policy,
+    ): self {
+        if ($system === null) {
+            return new self(null, $card->new);
+        }
+        $named = array_map(
+            static fn (DriverPackage $package): string => implode(' ', $package->claims),
             array_filter(
                 $shelf,
-                static fn (DriverPackage $package): bool => $system !== null &&
-                    $package->fits($system, $model) &&
-                    ($package->isFor($identifier) || mb_strtolower($package->name) === $name),
+                static fn (DriverPackage $package): bool => mb_strtolower($package->name) === mb_strtolower($card->new),
             ),
         );
-        usort(
-            $fit,
-            static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [
-                $a->isLocked(),
-                $a->date,
-                $b->id,
-            ],
-        );
+        $matcher = DriverMatcher::for($machine, $system, $shelf, $policy);
+        foreach ([$card->id ?? '', ...$named] as $identifiers) {
+            $known = IdentifierReader::all($identifiers);
+            if ($known === []) {
+                continue;
+            }
+            $as = array_map(static fn (HardwareIdentifier $of): string => $of->text(), $known);
+            $match = $matcher->match([new Device($card->new, $as[0], 'graphics', identifiers: $as)])[0];
+            if ($match->package !== null) {
+                return new self($matcher->package($match->package), $card->new);
+            }
+        }
 
-        return new self($fit[0] ?? null, $card->new);
+        return new self(null, $card->new);
     }
 
     /** "Ostler V5 graphics 31.5", or "the driver of ..." where the shelf holds none. */

@@ -21,28 +21,38 @@ final class DriverOrder
      */
     public static function by(string $school, array $packages): array
     {
-        usort(
-            $packages,
-            static fn (DriverPackage $a, DriverPackage $b): int => [self::rank($school, $a), $a->id] <=> [
-                self::rank($school, $b),
-                $b->id,
-            ],
-        );
+        usort($packages, static fn (DriverPackage $a, DriverPackage $b): int => $a->id <=> $b->id);
         $ordered = [];
         while ($packages !== []) {
-            $open = array_map(static fn (DriverPackage $package): string => $package->id, $packages);
-            $next = 0;
-            foreach ($packages as $index => $package) {
-                if (array_intersect($package->needs, $open) === []) {
-                    $next = $index;
-                    break;
-                }
-            }
-            $ordered[] = $packages[$next];
-            array_splice($packages, $next, 1);
+            $ready = self::ready($packages);
+            $place = static fn (DriverPackage $of): array => [self::rank($school, $of, $packages), $of->id];
+            usort($ready, static fn (DriverPackage $a, DriverPackage $b): int => $place($a) <=> $place($b));
+            $ordered[] = $ready[0];
+            $packages = array_values(
+                array_filter($packages, static fn (DriverPackage $package): bool => $package !== $ready[0]),
+            );
         }
 
         return $ordered;
+    }
+
+    /**
+     * Those that need nothing which is still to come; all of them where they need each other in a circle.
+     *
+     * @param  non-empty-list<DriverPackage>  $packages
+     * @return non-empty-list<DriverPackage>
+     */
+    private static function ready(array $packages): array
+    {
+        $open = array_map(static fn (DriverPackage $package): string => $package->id, $packages);
+        $ready = array_values(
+            array_filter(
+                $packages,
+                static fn (DriverPackage $package): bool => array_intersect($package->needs, $open) === [],
+            ),
+        );
+
+        return $ready === [] ? $packages : $ready;
     }
 
     /**
@@ -71,10 +81,40 @@ final class DriverOrder
         return $restarts;
     }
 
-    private static function rank(string $school, DriverPackage $package): int
+    /** @param  list<DriverPackage>  $open  all that are still to come */
+    private static function rank(string $school, DriverPackage $package, array $open): int
     {
         return $school === 'free'
-            ? (int) array_search($package->restart, ['at-once', 'none', 'after'], true)
+            ? self::restartRank($package, $open)
             : (int) array_search($package->family, self::FAMILIES[$school], true);
+    }
+
+    /**
+     * What restarts at once comes as late as it may: its restart then serves all before it that want one too. Of
+     * several, first the one that something which wants a restart later still waits for.
+     *
+     * @param  list<DriverPackage>  $open
+     */
+    private static function restartRank(DriverPackage $package, array $open): int
+    {
+        if ($package->restart !== 'at-once') {
+            return 0;
+        }
+        $waiting = [$package->id => true];
+        do {
+            $before = count($waiting);
+            foreach ($open as $other) {
+                if (array_intersect($other->needs, array_keys($waiting)) !== []) {
+                    $waiting[$other->id] = true;
+                }
+            }
+        } while (count($waiting) > $before);
+        foreach ($open as $other) {
+            if ($other->restart === 'after' && isset($waiting[$other->id])) {
+                return 1;
+            }
+        }
+
+        return 2;
     }
 }

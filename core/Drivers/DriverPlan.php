@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Drivers;
 
 use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
@@ -18,6 +19,7 @@ final readonly class DriverPlan
      * @param  list<DriverPackage>  $offline
      * @param  list<Device>  $builtIn
      * @param  list<Device>  $unresolved
+     * @param  list<DeviceMatch>  $matches  every device with its decision
      * @param  string  $online  why it gets online, in one sentence; empty while nobody knows
      */
     public function __construct(
@@ -27,6 +29,7 @@ final readonly class DriverPlan
         public array $unresolved,
         public Contribution $contribution,
         public string $online = '',
+        public array $matches = [],
     ) {
     }
 

@@ -6,6 +6,7 @@ namespace Cobblestone\Drivers;
 
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
@@ -16,24 +17,17 @@ use Cobblestone\Runbook\Decision;
 /** Which package for which device, which of them travel on the stick, and in which order (rules D4, D5). */
 final class DriverPlanner
 {
+    /** Families without which the rest cannot be installed. */
+    private const EARLY = ['network', 'storage'];
+
     /** @param  list<DriverPackage>  $shelf */
     public static function plan(Machine $machine, SystemProfile $system, array $shelf, Policy $policy): DriverPlan
     {
-        $packages = [];
-        $unresolved = [];
-        $builtIn = [];
-        foreach ($machine->devices as $device) {
-            $package = self::match($device, $system->id, $machine->model?->id, $shelf);
-            if ($package !== null) {
-                $packages[$package->id] = $package;
-            } elseif ($system->brings($device->family)) {
-                $builtIn[] = $device;
-            } else {
-                $unresolved[] = $device;
-            }
-        }
+        $matcher = DriverMatcher::for($machine, $system, $shelf, $policy);
+        $matches = $matcher->match($machine->devices);
+        [$packages, $early, $builtIn, $unresolved] = self::sorted($matcher, $matches);
         $packages = self::withNeeds($packages, $shelf);
-        $offline = self::offlineSet($packages, $system);
+        $offline = self::offlineSet($packages, $early);
         $bySchool = DriverOrder::by($policy->school('driver_order'), array_values($packages));
         // What gets it online is installed from the stick before anything that may be fetched: decision and path say
         // the same order.
@@ -51,35 +45,36 @@ final class DriverPlanner
             $offline,
             $builtIn,
             $unresolved,
-            self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network),
+            self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network)
+                ->and(new Contribution(decisions: $matcher->decisions($matches))),
             $network->because,
+            $matches,
         );
     }
 
     /**
-     * The package that claims the device: locked for this model first, then the later date.
-     *
-     * @param  list<DriverPackage>  $shelf
+     * @param  list<DeviceMatch>  $matches
+     * @return array{array<string, DriverPackage>, array<string, DriverPackage>, list<Device>, list<Device>}
+     *     packages, those of them without which the rest cannot come, devices of the system, devices of nobody
      */
-    private static function match(Device $device, string $system, ?string $model, array $shelf): ?DriverPackage
+    private static function sorted(DriverMatcher $matcher, array $matches): array
     {
-        $fit = array_values(
-            array_filter(
-                $shelf,
-                static fn (DriverPackage $package): bool => $package->claimsDevice($device) &&
-                    $package->fits($system, $model),
-            ),
-        );
-        usort(
-            $fit,
-            static fn (DriverPackage $a, DriverPackage $b): int => [$b->isLocked(), $b->date, $a->id] <=> [
-                $a->isLocked(),
-                $a->date,
-                $b->id,
-            ],
-        );
+        $packages = $early = $builtIn = $unresolved = [];
+        foreach ($matches as $match) {
+            if ($match->package !== null) {
+                $package = $matcher->package($match->package);
+                $packages[$package->id] = $package;
+                if (! $match->brings && in_array($package->family, self::EARLY, true)) {
+                    $early[$package->id] = $package;
+                }
+            } elseif ($match->brings) {
+                $builtIn[] = $match->device;
+            } else {
+                $unresolved[] = $match->device;
+            }
+        }
 
-        return $fit[0] ?? null;
+        return [$packages, $early, $builtIn, $unresolved];
     }
 
     /**
@@ -107,24 +102,22 @@ final class DriverPlanner
     }
 
     /**
-     * The network set and what it needs: it has to be on the stick, as nothing can be fetched before (rule D5).
+     * What has to be on the stick, with what it needs: the network, as nothing can be fetched before, and the drive
+     * that the installer must see (rule D5).
      *
      * @param  array<string, DriverPackage>  $packages
+     * @param  array<string, DriverPackage>  $early  those for devices that the system has no driver for by itself
      * @return array<string, DriverPackage>
      */
-    private static function offlineSet(array $packages, SystemProfile $system): array
+    private static function offlineSet(array $packages, array $early): array
     {
         $offline = [];
-        $queue = array_filter(
-            $packages,
-            static fn (DriverPackage $package): bool => $package->family === 'network' && ! $system->brings('network'),
-        );
-        while ($queue !== []) {
-            $package = array_shift($queue);
+        while ($early !== []) {
+            $package = array_shift($early);
             $offline[$package->id] = $package;
             foreach ($package->needs as $id) {
                 if (isset($packages[$id]) && ! isset($offline[$id])) {
-                    $queue[] = $packages[$id];
+                    $early[] = $packages[$id];
                 }
             }
         }

@@ -33,14 +33,7 @@ final class DriverSteps
     public static function for(array $ordered, array $offline, array $unresolved, bool $devicesUnknown): Contribution
     {
         $offlineIds = array_map(static fn (DriverPackage $package): string => $package->id, $offline);
-        $restarts = DriverOrder::restarts(
-            array_values(
-                array_filter(
-                    $ordered,
-                    static fn (DriverPackage $package): bool => ! in_array($package->id, $offlineIds, true),
-                ),
-            ),
-        );
+        $restarts = DriverOrder::restarts($ordered);
         $steps = [];
         foreach ($ordered as $package) {
             $isOffline = in_array($package->id, $offlineIds, true);
@@ -48,7 +41,7 @@ final class DriverSteps
                 $package,
                 $ordered,
                 $isOffline,
-                isset($restarts[$package->id]) || ($isOffline && $package->restart === 'at-once'),
+                isset($restarts[$package->id]),
             );
         }
         $steps[] = self::audit($ordered, $unresolved, $devicesUnknown);

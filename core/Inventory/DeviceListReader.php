@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cobblestone\Inventory;
 
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Identifier\HardwareIdentifier;
+use Cobblestone\Machine\Identifier\IdentifierReader;
 
 /**
  * Reads a plain list of devices: name, hardware identifiers, status, driver version, separated by comma, semicolon or
@@ -26,10 +28,14 @@ final class DeviceListReader
             'instance id',
             'device id',
         ],
+        'compatible' => ['compatible identifiers', 'compatible identifier', 'compatible id', 'compatible ids'],
         'status' => ['status', 'state', 'problem'],
         'driver' => ['driver version', 'driverversion', 'driver'],
         'class' => ['class', 'kind', 'type'],
     ];
+
+    /** Bytes of identifiers that are read of one device; a device has a dozen of forty signs. */
+    private const LONGEST_CELL = 4000;
 
     private const FAMILIES = [
         '/display|graphic|video/i' => 'graphics',
@@ -59,54 +65,49 @@ final class DeviceListReader
             if (trim($line) === '') {
                 continue;
             }
-            $cells = str_getcsv($line, $separator, '"', '');
-            $cell = static fn (string $column): ?string => isset($columns[$column])
-                ? Plain::word($cells[$columns[$column]] ?? null)
-                : null;
-            $identifier = self::identifier((string) $cell('id'));
-            if ($identifier === null) {
+            $device = self::device($columns, str_getcsv($line, $separator, '"', ''));
+            if (is_string($device)) {
                 $notes[] =
                     'device list, line '.
                     ($index + 2).
                     ': "'.
-                    mb_substr((string) ($cell('name') ?? trim($line)), 0, 40).
+                    mb_substr($device === '' ? trim($line) : $device, 0, 40).
                     '" has no hardware identifier that can be read; left out.';
-
-                continue;
+            } else {
+                $devices[] = $device;
             }
-            $name = $cell('name') ?? $identifier;
-            $devices[] = new Device(
-                $name,
-                $identifier,
-                self::family((string) ($cell('class') ?? $name)),
-                null,
-                $cell('status'),
-            );
         }
 
         return new Reading('device-list', 'pasted', devices: $devices, notes: $notes);
     }
 
-    /** The most general usable form among the identifiers of one cell: bus, vendor and device. */
-    private static function identifier(string $cell): ?string
+    /**
+     * @param  array<string, int>  $columns
+     * @param  array<int, string|null>  $cells
+     * @return Device|string the name of a line without an identifier
+     */
+    private static function device(array $columns, array $cells): Device|string
     {
-        return match (true) {
-            preg_match('/PCI\\\\VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match('/\bpci:v0000([0-9A-F]{4})d0000([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match('/\bpci:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("pci:{$m[1]}:{$m[2]}"),
-            preg_match('/USB\\\\VID_([0-9A-F]{4})&PID_([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match('/\busb:v([0-9A-F]{4})p([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match('/\busb:([0-9a-f]{4}):([0-9a-f]{4})\b/i', $cell, $m) === 1 => strtolower("usb:{$m[1]}:{$m[2]}"),
-            preg_match('/HDAUDIO\\\\FUNC_01&VEN_([0-9A-F]{4})&DEV_([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match(
-                '/\bhdaudio:v?([0-9a-f]{4})([0-9a-f]{4})/i',
-                $cell,
-                $m,
-            ) === 1 => strtolower("hdaudio:{$m[1]}{$m[2]}"),
-            preg_match('/ACPI\\\\(?:VEN_)?([A-Z]{3,4})(?:&DEV_)?([0-9A-F]{4})/i', $cell, $m) === 1,
-            preg_match('/\bacpi:([A-Z]{3,4})([0-9A-F]{4})/i', $cell, $m) === 1 => strtolower("acpi:{$m[1]}{$m[2]}"),
-            default => null,
-        };
+        $raw = static fn (string $column): string => isset($columns[$column])
+            ? substr((string) ($cells[$columns[$column]] ?? ''), 0, self::LONGEST_CELL)
+            : '';
+        $all = IdentifierReader::all($raw('id').' '.$raw('compatible'));
+        $known = array_values(array_filter($all, static fn (HardwareIdentifier $of): bool => $of->device !== null));
+        $name = Plain::word($raw('name'));
+        if ($known === []) {
+            return $name ?? '';
+        }
+        $identifier = $known[0]->short();
+        $texts = array_map(static fn (HardwareIdentifier $of): string => $of->text(), $all);
+
+        return new Device(
+            $name ?? $identifier,
+            $identifier,
+            self::family((string) (Plain::word($raw('class')) ?? $name ?? $identifier)),
+            null,
+            Plain::word($raw('status')),
+            identifiers: $texts === [$identifier] ? [] : $texts,
+        );
     }
 
     private static function family(string $words): string

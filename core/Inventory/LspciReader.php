@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Cobblestone\Inventory;
 
 use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Identifier\Bus;
+use Cobblestone\Machine\Identifier\HardwareIdentifier;
 
 /** Reads `lspci -vmmnn` (records of tags) and `lspci -nn` (one line a device) (rules A1, D1). */
 final class LspciReader
 {
+    private const LINE = '/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) '
+        .'\[([0-9a-f]{4}):([0-9a-f]{4})\](?: \(rev ([0-9a-f]{2})\))?(?: \(prog-if ([0-9a-f]{2}))?/i';
+
     public static function read(string $text): Reading
     {
         $records = preg_match('/^Slot:\s/m', $text) === 1;
@@ -83,6 +88,10 @@ final class LspciReader
                 $family,
                 $subsystem,
                 wired: $class === '0200',
+                identifiers: [self::whole("{$vendor}:{$device}", $subsystem, $tags['Rev'] ?? '', [
+                    $class,
+                    $tags['ProgIf'] ?? '',
+                ])],
             );
         }
     }
@@ -97,14 +106,7 @@ final class LspciReader
             if ($line === '' || preg_match('/^\s/', $line) === 1) {
                 continue;
             }
-            if (
-                preg_match(
-                    '/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) '
-                        .'\[([0-9a-f]{4}):([0-9a-f]{4})\]/i',
-                    $line,
-                    $match,
-                ) !== 1
-            ) {
+            if (preg_match(self::LINE, $line, $match) !== 1) {
                 $notes[] =
                     'lspci, line '.
                     ($index + 1).
@@ -120,11 +122,36 @@ final class LspciReader
                     mb_substr($match[2], 0, 120),
                     strtolower("pci:{$match[3]}:{$match[4]}"),
                     $family,
+                    identifiers: [
+                        self::whole("{$match[3]}:{$match[4]}", null, $match[5] ?? '', [$match[1], $match[6] ?? '']),
+                    ],
                 );
             }
         }
 
         return [$devices, $notes];
+    }
+
+    /**
+     * Everything one line or record says of what a device is called.
+     *
+     * @param  array{string, string}  $class  class, and the interface within it where it is said
+     */
+    private static function whole(string $numbers, ?string $subsystem, string $revision, array $class): string
+    {
+        [$vendor, $device] = explode(':', strtolower($numbers));
+        $pair = static fn (string $text): ?string => preg_match('/^[0-9a-f]{2}$/i', $text) === 1
+            ? strtolower($text)
+            : null;
+
+        return (new HardwareIdentifier(
+            Bus::Pci,
+            $vendor,
+            $device,
+            $subsystem,
+            $pair($revision),
+            strtolower($class[0]).$pair($class[1]),
+        ))->text();
     }
 
     private static function name(string $vendor, string $device, string $family): string

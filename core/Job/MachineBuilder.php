@@ -127,14 +127,14 @@ final class MachineBuilder
         $read = [];
         foreach ($readings as $reading) {
             foreach ($reading->devices as $device) {
-                $read[$device->identifier] = $device;
+                $read[$device->identifier] = $device->and($read[$device->identifier] ?? null);
             }
         }
         $seesPci = array_filter($read, static fn (Device $device): bool => $device->bus() === 'pci') !== [];
         $devices = [];
         foreach ($catalogued as $device) {
             if (! $seesPci || $device->bus() !== 'pci' || isset($read[$device->identifier])) {
-                $devices[] = $device;
+                $devices[] = $device->and($read[$device->identifier] ?? null);
                 unset($read[$device->identifier]);
             }
         }

@@ -6,6 +6,9 @@ namespace Cobblestone\Machine;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
+use Cobblestone\Machine\Identifier\Bus;
+use Cobblestone\Machine\Identifier\HardwareIdentifier;
+use Cobblestone\Machine\Identifier\IdentifierReader;
 
 /** A part that wants a driver, named by its identifier (rule D1). */
 final readonly class Device
@@ -17,6 +20,8 @@ final readonly class Device
      * @param  string  $identifier  bus and numbers, such as pci:4f51:5500
      * @param  string|null  $subsystem  who fitted it, such as 4e52:0013
      * @param  bool  $wired  whether a network adapter takes a cable
+     * @param  list<string>  $identifiers  everything it was read to be called, in normal form; empty where the
+     *     identifier says it all
      * @param  string|null  $status  what the running system says of it, in its words
      */
     public function __construct(
@@ -26,7 +31,75 @@ final readonly class Device
         public ?string $subsystem = null,
         public ?string $status = null,
         public bool $wired = false,
+        public array $identifiers = [],
     ) {
+    }
+
+    /**
+     * What it is called, in parts.
+     *
+     * @return list<HardwareIdentifier>
+     */
+    public function identified(): array
+    {
+        $read = IdentifierReader::all(implode(' ', [...$this->identifiers, $this->identifier]));
+        if ($read === []) {
+            return [new HardwareIdentifier(Bus::Other, other: $this->identifier)];
+        }
+        $first = $read[0];
+
+        return $first->subsystem === null && $this->subsystem !== null && $first->bus === Bus::Pci
+            ? [
+                new HardwareIdentifier(
+                    $first->bus,
+                    $first->vendor,
+                    $first->device,
+                    $this->subsystem,
+                    $first->revision,
+                    $first->class,
+                ),
+                ...$read,
+            ]
+            : $read;
+    }
+
+    /**
+     * Everything a package may claim it by, the narrowest first, each once.
+     *
+     * @return list<HardwareIdentifier>
+     */
+    public function forms(): array
+    {
+        $forms = [];
+        foreach ($this->identified() as $identifier) {
+            foreach ($identifier->forms() as $form) {
+                $forms[$form->text()] ??= $form;
+            }
+        }
+        $forms = array_values($forms);
+        // Of two equally narrow the one that the device names first.
+        usort(
+            $forms,
+            static fn (HardwareIdentifier $a, HardwareIdentifier $b): int => $b->specificity() <=> $a->specificity(),
+        );
+
+        return $forms;
+    }
+
+    /** The same device with what another reading says of it besides. */
+    public function and(?self $other): self
+    {
+        return $other === null
+            ? $this
+            : new self(
+                $this->name,
+                $this->identifier,
+                $this->family,
+                $this->subsystem ?? $other->subsystem,
+                $this->status ?? $other->status,
+                $this->wired || $other->wired,
+                array_values(array_unique([...$this->identifiers, ...$other->identifiers])),
+            );
     }
 
     /** The bus of the identifier: pci, usb, acpi, hdaudio. */
@@ -55,6 +128,7 @@ final readonly class Device
             $fields->optionalString('subsystem'),
             $fields->optionalString('status'),
             $fields->optionalBool('wired') ?? false,
+            $fields->strings('identifiers'),
         );
     }
 
@@ -77,8 +151,9 @@ final readonly class Device
                 'subsystem' => $this->subsystem,
                 'status' => $this->status,
                 'wired' => $this->wired,
+                'identifiers' => $this->identifiers,
             ],
-            static fn (mixed $value): bool => is_string($value) || $value === true,
+            static fn (mixed $value): bool => ! in_array($value, [null, false, []], true),
         );
     }
 }

@@ -27,6 +27,10 @@ final readonly class Policy
             'graphics-first' => 'Graphics first: a readable screen for everything after.',
             'free' => 'Free, one restart: any order that needs the fewest restarts.',
         ],
+        'driver_channel' => [
+            'stable' => 'Stable: what its maker calls finished, the preview only where there is no other.',
+            'preview' => 'Preview: the newest that its maker gives out to try.',
+        ],
         'boot' => [
             'one-time-menu' => 'One-time menu: nothing is left to put back.',
             'permanent-order' => 'Permanent order: stick first until the job is done, then put back.',
@@ -55,6 +59,7 @@ final readonly class Policy
         'scheme' => 'Partition scheme of a stick',
         'stick' => 'Which stick',
         'driver_order' => 'Order of drivers',
+        'driver_channel' => 'Which drivers come first',
         'boot' => 'How the stick is started',
         'bypass' => 'Bypassing requirements',
         'extras' => 'What comes from elsewhere',
@@ -66,6 +71,7 @@ final readonly class Policy
         'scheme' => 'M4',
         'stick' => 'M7',
         'driver_order' => 'D4',
+        'driver_channel' => 'D3',
         'boot' => 'F1',
         'bypass' => 'A2',
         'extras' => 'A15',

@@ -48,7 +48,7 @@ final class Entries
             'id' => 'p',
             'name' => 'p',
             'family' => 'graphics',
-            'claims' => ['pci:1:1'],
+            'claims' => ['pci:0001:0001'],
             'systems' => ['heron'],
             'architecture' => 'x86-64',
             'version' => '1',

@@ -36,9 +36,10 @@ final class CardSwapPath
         $protection = SafeguardPlanner::plan($context, $drive, [], $intent, true);
         $driver = CardDriver::match(
             $card,
-            $context->system?->id,
-            $machine->model?->id,
+            $machine,
+            $context->system,
             $context->catalogue->drivers(),
+            $context->policy,
         );
         $all = $protection->encryption->contribution
             ->and($protection->health->contribution)

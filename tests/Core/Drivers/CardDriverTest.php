@@ -12,6 +12,7 @@ use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Source;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\EvidenceKind;
 use Tests\Support\Demo;
@@ -34,16 +35,26 @@ function shelved(string $id, string $date, array $more = []): DriverPackage
     ]);
 }
 
+/** @param  list<DriverPackage>  $shelf */
+function cardDriver(CardBlock $card, ?string $system, array $shelf): CardDriver
+{
+    return CardDriver::match(
+        $card,
+        new Machine('Tower', Kind::Desktop, FactSheet::empty(), model: Entries::model(['id' => 'tower'])),
+        $system === null ? null : Demo::catalogue()->system($system),
+        $shelf,
+        Policy::of(),
+    );
+}
+
 it('takes the package that claims the card or bears its name, the locked one before the newest', function (
     array $card,
     ?string $system,
     array $shelf,
     ?string $id,
 ) {
-    expect(
-        CardDriver::match(CardBlock::fromArray(['new' => 'some card', ...$card]), $system, 'tower', $shelf)->package
-            ?->id,
-    )->toBe($id);
+    expect(cardDriver(CardBlock::fromArray(['new' => 'some card', ...$card]), $system, $shelf)->package?->id)
+        ->toBe($id);
 })->with(function () {
     $old = shelved('old', '2026-01-01');
     $new = shelved('new', '2026-06-01');
@@ -53,14 +64,11 @@ it('takes the package that claims the card or bears its name, the locked one bef
 
     return [
         'by identifier, in any case' => [['id' => 'Pci:46e1:7700'], 'tansy-desktop-7', [$old], 'old'],
-        'by name, in any case' => [['new' => 'CARD OLD'], 'tansy-desktop-7', [$new, $old], 'old'],
+        'by name, in any case' => [['new' => 'CARD OLD'], 'tansy-desktop-7', [$old], 'old'],
         'by neither' => [['id' => 'pci:46e1:7701'], 'tansy-desktop-7', [$old, $new], null],
-        'no identifier at all' => [
-            [],
-            'tansy-desktop-7',
-            [shelved('bare', '2026-01-01', ['claims' => ['']])],
-            'bare',
-        ],
+        'no identifier at all' => [[], 'tansy-desktop-7', [$old, $new], null],
+        'one in a wrong form' => [['id' => 'pci:46e1'], 'tansy-desktop-7', [$old, $new], null],
+        'by name, the newest that claims the same' => [['new' => 'card old'], 'tansy-desktop-7', [$old, $new], 'new'],
         'the newest' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$old, $new], 'new'],
         'the newest, whatever the order' => [['id' => 'pci:46e1:7700'], 'tansy-desktop-7', [$new, $old], 'new'],
         'the one locked to the model first' => [
@@ -77,8 +85,8 @@ it('takes the package that claims the card or bears its name, the locked one bef
 });
 
 it('fetches what the shelf holds with size and checksum, and else asks for both', function () {
-    $held = CardDriver::match(new CardBlock('Card old'), 'tansy-desktop-7', null, [shelved('old', '2026-01-01')]);
-    $none = CardDriver::match(new CardBlock('Gannet X'), 'tansy-desktop-7', null, []);
+    $held = cardDriver(new CardBlock('Card old'), 'tansy-desktop-7', [shelved('old', '2026-01-01')]);
+    $none = cardDriver(new CardBlock('Gannet X'), 'tansy-desktop-7', []);
     expect($held->title())
         ->toBe('Card old 1')
         ->and($none->title())
@@ -117,7 +125,7 @@ it('says how the new system gets online, and asks where nobody knows', function 
         'Cobalt Mole',
         Kind::Laptop,
         $sheet,
-        devices: [...$adapters, new Device('sound', 'pci:1:1', 'audio')],
+        devices: [...$adapters, new Device('sound', 'pci:0001:0001', 'audio')],
     );
     $way = NetworkWay::of($machine, Demo::catalogue()->system('tansy-desktop-7'), $offline, $without);
     expect($way->decision->chosen)
@@ -135,8 +143,8 @@ it('says how the new system gets online, and asks where nobody knows', function 
         expect($way->because)->not->toBe('');
     }
 })->with(function () {
-    [$w, $x] = [new Device('wireless', 'pci:2:1', 'network'), new Device('cable', 'pci:2:2', 'network')];
-    $audio = new Device('sound', 'pci:1:1', 'audio');
+    [$w, $x] = [new Device('wireless', 'pci:0002:0001', 'network'), new Device('cable', 'pci:0002:0002', 'network')];
+    $audio = new Device('sound', 'pci:0001:0001', 'audio');
 
     return [
         'on the stick' => [[$w], [], null, [shelved('net', '2026-01-01')], 'Card net on the stick', false],
@@ -177,7 +185,7 @@ it('looks over at the end for exactly the devices that nothing is known for', fu
         'Every device of this model has a package or is served by the system.',
     ],
     [
-        [new Device('a', 'pci:1:1', 'audio'), new Device('b', 'pci:1:2', 'input')],
+        [new Device('a', 'pci:0001:0001', 'audio'), new Device('b', 'pci:0001:0002', 'input')],
         false,
         '2',
         'The shelf has none for 2 of them.',

@@ -16,7 +16,7 @@ function chosenPackage(array $shelf): ?string
         'Test',
         Kind::Laptop,
         FactSheet::empty(),
-        devices: [new Device('V5', 'pci:1:1', 'graphics')],
+        devices: [new Device('V5', 'pci:0001:0001', 'graphics')],
         model: Entries::model(),
     );
     $ordered = DriverPlanner::plan($machine, Entries::system(), $shelf, Policy::of())->ordered;
@@ -49,7 +49,7 @@ it('takes the package locked to this model, then the later date, then the first 
     ],
     'of one day' => [[['id' => 'b', 'date' => '2026-01-01'], ['id' => 'a', 'date' => '2026-01-01']], 'a'],
     'for another system' => [[['id' => 'a', 'systems' => ['gannet']]], null],
-    'for another device' => [[['id' => 'a', 'claims' => ['pci:1:2']]], null],
+    'for another device' => [[['id' => 'a', 'claims' => ['pci:0001:0002']]], null],
 ]);
 
 it('keeps the families of a school in their order', function (string $school, array $families) {

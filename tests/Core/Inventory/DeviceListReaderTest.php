@@ -19,7 +19,7 @@ it('takes any of the separators and any of the headings', function (string $head
     'semicolon' => ['device name;hardwareid;state;type', 'Fennick A1;PCI\VEN_46E1&DEV_0A10;fault 28;sound'],
     'tab' => [
         "Problem\tFriendly Name\tInstance ID\tKind",
-        "fault 28\tFennick A1\tPCI\\VEN_46E1&DEV_0A10&SUBSYS_00000000&REV_01\\3&11\tAudio",
+        "fault 28\tFennick A1\tPCI\\VEN_46E1&DEV_0A10\\3&11\tAudio",
     ],
     'spaces and quotes' => [
         ' DESCRIPTION , "Identifiers" , problem,class',

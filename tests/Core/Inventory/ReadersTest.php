@@ -75,9 +75,21 @@ it('adds the processors of a machine with two and leaves a switched-off one out'
 it('reads lspci records: what wants a driver, with who fitted it', function () {
     $devices = array_map(fn ($device) => $device->toArray(), readFixture('lspci-records.txt')->devices);
     expect($devices)->toBe([
-        ['name' => 'Ostler V5 graphics', 'id' => 'pci:4f51:5500', 'family' => 'graphics', 'subsystem' => '4e52:0013'],
-        ['name' => 'Quarrel W2 wireless', 'id' => 'pci:51a2:0202', 'family' => 'network'],
-        ['name' => 'Ostler chipset', 'id' => 'pci:4f51:0c80', 'family' => 'chipset'],
+        [
+            'name' => 'Ostler V5 graphics',
+            'id' => 'pci:4f51:5500',
+            'family' => 'graphics',
+            'subsystem' => '4e52:0013',
+            'identifiers' => ['pci:4f51:5500/4e52:0013#03@0300'],
+        ],
+        [
+            'name' => 'Quarrel W2 wireless', 'id' => 'pci:51a2:0202', 'family' => 'network',
+            'identifiers' => ['pci:51a2:0202#1a@0280'],
+        ],
+        [
+            'name' => 'Ostler chipset', 'id' => 'pci:4f51:0c80', 'family' => 'chipset',
+            'identifiers' => ['pci:4f51:0c80@0601'],
+        ],
     ]);
 });
 

@@ -63,7 +63,7 @@ it('is empty only where nothing at all was understood', function (Reading $readi
 })->with([
     [new Reading('lshw', 'x', '2026-11-24T09:00Z', notes: ['not understood']), true],
     [new Reading('lshw', 'x', facts: ['cores' => 1]), false],
-    [new Reading('lspci', 'x', devices: [new Device('a', 'pci:1:1', 'other')]), false],
+    [new Reading('lspci', 'x', devices: [new Device('a', 'pci:0001:0001', 'other')]), false],
     [new Reading('dmidecode', 'x', modules: [new MemoryModule('A', null)]), false],
     [new Reading('lsblk', 'x', lsblk: '{}'), false],
 ]);

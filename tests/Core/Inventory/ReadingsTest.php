@@ -7,7 +7,13 @@ use Cobblestone\Inventory\UnreadableInventory;
 it('reads a device list with a byte mark, semicolons and any of the usual identifiers', function () {
     $reading = readFixture('devices.csv');
     expect(array_map(fn ($device) => $device->toArray(), $reading->devices))->toBe([
-        ['name' => 'Quarrel W2 wireless', 'id' => 'pci:51a2:0202', 'family' => 'network', 'status' => 'Error'],
+        [
+            'name' => 'Quarrel W2 wireless',
+            'id' => 'pci:51a2:0202',
+            'family' => 'network',
+            'status' => 'Error',
+            'identifiers' => ['pci:51a2:0202/4e52:0013#1a'],
+        ],
         ['name' => 'Fennick A1 sound', 'id' => 'hdaudio:46e10a10', 'family' => 'audio', 'status' => 'OK'],
         ['name' => 'Ostler C8 power device', 'id' => 'acpi:ostl0c81', 'family' => 'chipset', 'status' => 'no driver'],
     ])
@@ -23,7 +29,7 @@ it('reads identifiers in the kernel\'s forms too', function (string $cell, strin
     ['usb:v5749p0001d0100', 'usb:5749:0001'],
     ['hdaudio:v46E10A10r00100001a01', 'hdaudio:46e10a10'],
     ['acpi:OSTL0C81:', 'acpi:ostl0c81'],
-    ['USB\\VID_46E1&PID_C0A1&MI_00', 'usb:46e1:c0a1'],
+    ['USB\\VID_46E1&PID_C0A1&MI_00', 'usb:46e1:c0a1+00'],
     ['ACPI\\VEN_OSTL&DEV_0C81', 'acpi:ostl0c81'],
 ]);
 

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Drivers;
+
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Drivers\Matching\DeviceMatch;
+use Cobblestone\Drivers\Matching\DriverShelf;
+use Cobblestone\Drivers\Matching\MatchTarget;
+use Cobblestone\Drivers\Matching\MatchWords;
+use Cobblestone\Drivers\Matching\PackageOffer;
+use Cobblestone\Drivers\Matching\Refusal;
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\Decision;
+
+/** The packages of the shelf held against the devices of a machine and the system it gets (rule D3). */
+final readonly class DriverMatcher
+{
+    /** @param  array<string, DriverPackage>  $packages  by their id */
+    private function __construct(
+        private array $packages,
+        private DriverShelf $shelf,
+        private MatchTarget $target,
+        private SystemProfile $system,
+    ) {
+    }
+
+    /** @param  list<DriverPackage>  $shelf */
+    public static function for(Machine $machine, SystemProfile $system, array $shelf, Policy $policy): self
+    {
+        $packages = $offers = [];
+        foreach ($shelf as $package) {
+            $packages[$package->id] = $package;
+            array_push($offers, ...PackageOffer::of($package, $package->file ?? $package->id));
+        }
+        $revision = $machine->fact('board.revision')->text();
+
+        return new self(
+            $packages,
+            new DriverShelf($offers),
+            new MatchTarget(
+                $system->id,
+                $machine->fact('architecture')->text() ?: $machine->model?->architecture,
+                $system->build,
+                $machine->model?->id,
+                $revision === '' ? null : $revision,
+                ! $system->noSetupFiles,
+                $system->enforcesSignatures,
+                $policy->school('driver_channel'),
+            ),
+            $system,
+        );
+    }
+
+    /**
+     * @param  list<Device>  $devices
+     * @return list<DeviceMatch>
+     */
+    public function match(array $devices): array
+    {
+        return $this->shelf->match($devices, $this->target, $this->system->brings);
+    }
+
+    public function package(PackageOffer $offer): DriverPackage
+    {
+        return $this->packages[$offer->id];
+    }
+
+    /**
+     * What was decided for each device that more than one package claims.
+     *
+     * @param  list<DeviceMatch>  $matches
+     * @return list<Decision>
+     */
+    public function decisions(array $matches): array
+    {
+        $named = fn (PackageOffer $offer): string => $this->package($offer)->title();
+        $decisions = [];
+        foreach ($matches as $match) {
+            // What is for another system stands on the same shelf and was never in question.
+            $refused = array_values(
+                array_filter(
+                    $match->refused,
+                    fn (Refusal $refusal): bool => in_array(
+                        $this->system->id,
+                        $this->package($refusal->offer)->systems,
+                        true,
+                    ),
+                ),
+            );
+            if ($refused !== []) {
+                $decisions[] = MatchWords::decision($match->with($refused), $this->system->name, $named);
+            }
+        }
+
+        return $decisions;
+    }
+}
