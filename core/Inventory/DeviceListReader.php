@@ -107,6 +107,7 @@ final class DeviceListReader
             null,
             Plain::word($raw('status')),
             identifiers: $texts === [$identifier] ? [] : $texts,
+            driver: Plain::word($raw('driver')),
         );
     }
 

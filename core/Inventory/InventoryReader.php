@@ -11,7 +11,7 @@ final class InventoryReader
     public const COMMANDS = [
         'lsblk' => 'lsblk -J -b',
         'lshw' => 'lshw -json',
-        'lspci' => 'lspci -vmmnn',
+        'lspci' => 'lspci -vmmnnk',
         'lsusb' => 'lsusb',
         'dmidecode' => 'dmidecode',
         'smartctl' => 'smartctl -j -a',

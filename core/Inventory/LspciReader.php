@@ -8,7 +8,7 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Identifier\Bus;
 use Cobblestone\Machine\Identifier\HardwareIdentifier;
 
-/** Reads `lspci -vmmnn` (records of tags) and `lspci -nn` (one line a device) (rules A1, D1). */
+/** Reads `lspci -vmmnnk` (records of tags) and `lspci -nn` (one line a device) (rules A1, D1). */
 final class LspciReader
 {
     private const LINE = '/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] [^\[]*\[([0-9a-f]{4})\]: (.*) '
@@ -18,6 +18,13 @@ final class LspciReader
     {
         $records = preg_match('/^Slot:\s/m', $text) === 1;
         [$devices, $notes] = $records ? self::records($text) : self::lines($text);
+        // With -k each record that has a driver says so; then one that does not has none.
+        if ($records && preg_match('/^Driver:\s/m', $text) === 1) {
+            $devices = array_map(
+                static fn (Device $of): Device => $of->driver === null ? $of->withStatus('no driver') : $of,
+                $devices,
+            );
+        }
 
         return new Reading('lspci', 'pasted', devices: $devices, notes: $notes);
     }
@@ -92,6 +99,7 @@ final class LspciReader
                     $class,
                     $tags['ProgIf'] ?? '',
                 ])],
+                driver: Plain::word($tags['Driver'] ?? null),
             );
         }
     }

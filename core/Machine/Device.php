@@ -16,6 +16,13 @@ final readonly class Device
     /** What a package can be for. */
     public const FAMILIES = ['chipset', 'storage', 'network', 'graphics', 'audio', 'input', 'sensor'];
 
+    /** What systems say of a device that works. */
+    private const WELL = '/^(?:(?:ok|started|working|works|running|in use|present|enabled)\b|0$)/i';
+
+    /** What they say of one that does not, with or without the number of the fault. */
+    private const ILL = '/\b(error|errors|fault|problem|degraded|unknown|no driver|not installed|missing|failed|stopped'
+        .'|unclaimed|code *[0-9]+)\b|^[0-9]{1,3}$/i';
+
     /**
      * @param  string  $identifier  bus and numbers, such as pci:4f51:5500
      * @param  string|null  $subsystem  who fitted it, such as 4e52:0013
@@ -32,7 +39,18 @@ final readonly class Device
         public ?string $status = null,
         public bool $wired = false,
         public array $identifiers = [],
+        public ?string $driver = null,
     ) {
+    }
+
+    /** Whether a driver serves it, as far as the running system says so; null where it says neither. */
+    public function isDriven(): ?bool
+    {
+        return match (true) {
+            $this->status !== null && preg_match(self::WELL, $this->status) === 1 => true,
+            $this->status !== null && preg_match(self::ILL, $this->status) === 1 => false,
+            default => $this->driver === null ? null : true,
+        };
     }
 
     /**
@@ -86,6 +104,20 @@ final readonly class Device
         return $forms;
     }
 
+    public function withStatus(string $status): self
+    {
+        return new self(
+            $this->name,
+            $this->identifier,
+            $this->family,
+            $this->subsystem,
+            $status,
+            $this->wired,
+            $this->identifiers,
+            $this->driver,
+        );
+    }
+
     /** The same device with what another reading says of it besides. */
     public function and(?self $other): self
     {
@@ -99,6 +131,7 @@ final readonly class Device
                 $this->status ?? $other->status,
                 $this->wired || $other->wired,
                 array_values(array_unique([...$this->identifiers, ...$other->identifiers])),
+                $this->driver ?? $other->driver,
             );
     }
 
@@ -129,6 +162,7 @@ final readonly class Device
             $fields->optionalString('status'),
             $fields->optionalBool('wired') ?? false,
             $fields->strings('identifiers'),
+            $fields->optionalString('driver'),
         );
     }
 
@@ -152,6 +186,7 @@ final readonly class Device
                 'status' => $this->status,
                 'wired' => $this->wired,
                 'identifiers' => $this->identifiers,
+                'driver' => $this->driver,
             ],
             static fn (mixed $value): bool => ! in_array($value, [null, false, []], true),
         );

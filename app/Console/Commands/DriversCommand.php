@@ -11,6 +11,9 @@ use App\Devices\Packages\Unreadable;
 use App\Documents\DocumentFault;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Drivers\Audit\AuditDocument;
+use Cobblestone\Drivers\Audit\DeviceReading;
+use Cobblestone\Drivers\Audit\DriverAudit;
 use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Drivers\Matching\DriverShelf;
 use Cobblestone\Drivers\Matching\MatchTarget;
@@ -25,7 +28,8 @@ final class DriversCommand extends PlainCommand
     use SaidWords;
 
     protected $signature = 'cobblestone:drivers
-        {what : match}
+        {what : match, or audit}
+        {readings?* : for an audit: device lists, in the order in which they were taken}
         {--devices= : a device list, in any form that intake reads}
         {--shelf= : a folder of packages: manifests, archives, folders with setup-information files}
         {--system= : a system of the catalogue}
@@ -43,7 +47,8 @@ final class DriversCommand extends PlainCommand
         try {
             return match ($this->said('what')) {
                 'match' => $this->match(),
-                default => throw new InvalidArgumentException('There is: cobblestone:drivers match'),
+                'audit' => $this->audit(),
+                default => throw new InvalidArgumentException('There is: cobblestone:drivers match, and audit'),
             };
         } catch (DocumentFault|UnknownEntry|InvalidArgumentException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
@@ -69,6 +74,23 @@ final class DriversCommand extends PlainCommand
         return $this->option('json')
             ? $this->asJson($matches, $shelf->unreadable)
             : $this->told($matches, $shelf->unreadable, $system->name);
+    }
+
+    private function audit(): int
+    {
+        $readings = [];
+        foreach ((array) $this->argument('readings') as $file) {
+            $readings[] = new DeviceReading(basename((string) $file), $this->devices((string) $file));
+        }
+        if ($readings === []) {
+            throw new InvalidArgumentException('Name the device lists, the first one first.');
+        }
+        $audit = new DriverAudit($readings);
+        $this->option('json')
+            ? $this->printed(AuditDocument::of($audit))
+            : array_map($this->line(...), AuditDocument::lines($audit));
+
+        return self::SUCCESS;
     }
 
     private function target(Catalogue $catalogue): MatchTarget
@@ -128,19 +150,25 @@ final class DriversCommand extends PlainCommand
      */
     private function asJson(array $matches, array $unreadable): int
     {
+        $this->printed([
+            'devices' => array_map(self::row(...), $matches),
+            'unreadable' => array_map(get_object_vars(...), $unreadable),
+        ]);
+
+        return self::SUCCESS;
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private function printed(array $document): void
+    {
         $this->output->writeln(
             (string) json_encode(
-                [
-                    'devices' => array_map(self::row(...), $matches),
-                    'unreadable' => array_map(get_object_vars(...), $unreadable),
-                ],
+                $document,
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES
                     | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR,
             ),
             16,
         );
-
-        return self::SUCCESS;
     }
 
     /** @return array<string, mixed> */

@@ -26,7 +26,7 @@
 <div class="col-md-7">
 <label class="form-label" for="output">Or paste what a tool printed</label>
 <textarea id="output" name="output" class="form-control mono" rows="3" spellcheck="false"
- placeholder="lsblk -J -b, lshw -json, lspci -vmmnn, lsusb, dmidecode, smartctl -j -a, efibootmgr -v,
+ placeholder="lsblk -J -b, lshw -json, lspci -vmmnnk, lsusb, dmidecode, smartctl -j -a, efibootmgr -v,
 mokutil --sb-state, a list of devices">{{ old('output') }}</textarea>
 @include('parts.error', ['field' => 'output'])
 </div>

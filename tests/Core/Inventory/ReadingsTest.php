@@ -14,12 +14,28 @@ it('reads a device list with a byte mark, semicolons and any of the usual identi
             'status' => 'Error',
             'identifiers' => ['pci:51a2:0202/4e52:0013#1a'],
         ],
-        ['name' => 'Fennick A1 sound', 'id' => 'hdaudio:46e10a10', 'family' => 'audio', 'status' => 'OK'],
+        [
+            'name' => 'Fennick A1 sound',
+            'id' => 'hdaudio:46e10a10',
+            'family' => 'audio',
+            'status' => 'OK',
+            'driver' => '1.2.3',
+        ],
         ['name' => 'Ostler C8 power device', 'id' => 'acpi:ostl0c81', 'family' => 'chipset', 'status' => 'no driver'],
     ])
         ->and($reading->notes)->toBe([
             'device list, line 5: "nameless" has no hardware identifier that can be read; left out.',
         ]);
+});
+
+it('takes from a list with drivers which devices have none', function () {
+    $record = "Slot:\t00:1f.0\nClass:\tISA bridge [0601]\nVendor:\tOstler [4f51]\nDevice:\tC8 [%s]\n%s\n";
+    $read = static fn (string $one, string $two): array => array_map(
+        static fn ($device): ?bool => $device->isDriven(),
+        InventoryReader::read(sprintf($record, '0c80', $one).sprintf($record, '0c81', $two), 'x', null)->devices,
+    );
+    expect($read("Driver:\tc8_chip\n", "Module:\tc8_chip\n"))->toBe([true, false])
+        ->and($read('', ''))->toBe([null, null]);
 });
 
 it('reads identifiers in the kernel\'s forms too', function (string $cell, string $identifier) {

@@ -41,7 +41,7 @@ it('reads the real output of this machine', function (array $command, string $to
             'lsblk',
         ],
         [['lshw', '-json', '-quiet'], 'lshw'],
-        [['lspci', '-vmmnn'], 'lspci'],
+        [['lspci', '-vmmnnk'], 'lspci'],
         [['lspci', '-nn'], 'lspci'],
         [['lsusb'], 'lsusb'],
         [['dmidecode'], 'dmidecode'],
