@@ -11,6 +11,12 @@ return [
     'photos' => env('COBBLESTONE_PHOTOS', base_path('var/photos')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 
+    // Names of makers and devices, in the form of pci.ids and usb.ids.
+    'names' => [
+        'pci' => env('COBBLESTONE_PCI_IDS', base_path('catalogue/names/pci.ids')),
+        'usb' => env('COBBLESTONE_USB_IDS', base_path('catalogue/names/usb.ids')),
+    ],
+
     // What processes say of themselves, and the supervisor of them.
     'state' => env('COBBLESTONE_STATE', base_path('var/state')),
 

@@ -8,6 +8,7 @@ use App\Http\Controllers\BellController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DriverController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
 use App\Http\Controllers\IntakeController;
@@ -104,6 +105,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/settings', [FirmwareController::class, 'store']);
         Route::post('/jobs/{job}/ways-in', [WayInController::class, 'tried']);
         Route::post('/jobs/{job}/rehearsal', [RehearsalController::class, 'seen']);
+        Route::post('/jobs/{job}/drivers', [DriverController::class, 'store']);
         Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);
         Route::post('/jobs/{job}/memory', [MemoryController::class, 'update']);
         Route::post('/jobs/{job}/memory/tests', [MemoryController::class, 'test']);
@@ -122,6 +124,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/settings/{snapshot}/photo', [FirmwareController::class, 'photo']);
     Route::get('/jobs/{job}/ways-in', [WayInController::class, 'show']);
     Route::get('/jobs/{job}/rehearsal', [RehearsalController::class, 'show']);
+    Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
     Route::get('/jobs/{job}/memory', [MemoryController::class, 'show']);
     Route::get('/jobs/{job}/backup', [BackupController::class, 'show']);
     Route::get('/jobs/{job}/log', [JobController::class, 'log']);

@@ -19,6 +19,7 @@ for (const [from, to] of [
 const parts = [
     'fonts-and-colours', 'base', 'bell', 'kerb', 'path', 'job', 'core-sample', 'job-parts', 'bench', 'run-mode',
     'paper', 'small-screens', 'workshop', 'rehearsal', 'firmware', 'gates', 'people',
+    'drivers',
 ];
 writeFileSync('public/app.css', parts.map((part) => readFileSync(`resources/css/${part}.css`, 'utf8')).join('\n'));
 for (const script of ['app', 'metronome', 'upload']) cpSync(`resources/js/${script}.js`, `public/${script}.js`);

@@ -57,12 +57,21 @@ final readonly class DriverMatcher
     }
 
     /**
+     * What is for another system stands on the same shelf and was never in question: it is not told of.
+     *
      * @param  list<Device>  $devices
      * @return list<DeviceMatch>
      */
     public function match(array $devices): array
     {
-        return $this->shelf->match($devices, $this->target, $this->system->brings);
+        $isForIt = fn (Refusal $of): bool => in_array($this->system->id, $this->package($of->offer)->systems, true);
+
+        return array_map(
+            static fn (DeviceMatch $match): DeviceMatch => $match->with(
+                array_values(array_filter($match->refused, $isForIt)),
+            ),
+            $this->shelf->match($devices, $this->target, $this->system->brings),
+        );
     }
 
     public function package(PackageOffer $offer): DriverPackage
@@ -81,19 +90,8 @@ final readonly class DriverMatcher
         $named = fn (PackageOffer $offer): string => $this->package($offer)->title();
         $decisions = [];
         foreach ($matches as $match) {
-            // What is for another system stands on the same shelf and was never in question.
-            $refused = array_values(
-                array_filter(
-                    $match->refused,
-                    fn (Refusal $refusal): bool => in_array(
-                        $this->system->id,
-                        $this->package($refusal->offer)->systems,
-                        true,
-                    ),
-                ),
-            );
-            if ($refused !== []) {
-                $decisions[] = MatchWords::decision($match->with($refused), $this->system->name, $named);
+            if ($match->refused !== []) {
+                $decisions[] = MatchWords::decision($match, $this->system->name, $named);
             }
         }
 

@@ -6,6 +6,7 @@ namespace Cobblestone\Drivers;
 
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\Matching\DeviceMatch;
+use Cobblestone\Drivers\Matching\Refusal;
 use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
@@ -42,5 +43,47 @@ final readonly class DriverPlan
     public function offlineFacts(): array
     {
         return array_map(static fn (DriverPackage $package): string => PathFact::driver($package->id), $this->offline);
+    }
+
+    /**
+     * Every device with its decision, as the path's findings keep it.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function found(): array
+    {
+        return array_map(function (DeviceMatch $match): array {
+            $package = $this->package($match);
+
+            return [
+                'name' => $match->device->name,
+                'id' => $match->device->identifier,
+                'family' => $match->device->family,
+                'hangs' => match (true) {
+                    $package === null => $match->brings ? 'brought' : 'empty',
+                    in_array($package, $this->offline, true) => 'carried',
+                    default => 'hung',
+                },
+                'package' => $package?->title() ?? '',
+                'setup_file' => $match->package->setupFile ?? '',
+                'step' => $package === null ? '' : "drivers.{$package->id}",
+                'identifier' => (string) $match->identifier,
+                'refused' => array_map(static fn (Refusal $refusal): array => [
+                    'package' => $refusal->offer->id,
+                    'why' => $refusal->because->value,
+                ], $match->refused),
+            ];
+        }, $this->matches);
+    }
+
+    private function package(DeviceMatch $match): ?DriverPackage
+    {
+        foreach ($this->ordered as $package) {
+            if ($package->id === $match->package?->id) {
+                return $package;
+            }
+        }
+
+        return null;
     }
 }

@@ -24,6 +24,7 @@ final readonly class Findings
      * @param  list<ContradictionFound>  $contradictions
      * @param  list<KindFound>  $kinds
      * @param  list<StartFound>  $rehearsal
+     * @param  list<PegFound>  $drivers  every device with its decision
      */
     private function __construct(
         public ?RouteFound $route,
@@ -39,6 +40,7 @@ final readonly class Findings
         public array $kinds,
         public array $rehearsal,
         public UpdateBlock $update,
+        public array $drivers = [],
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class Findings
             $fields->each('kinds', KindFound::read(...)),
             $fields->each('rehearsal', StartFound::read(...)),
             $fields->optional('update', UpdateBlock::read(...)) ?? new UpdateBlock(),
+            $fields->each('drivers', PegFound::read(...)),
         );
     }
 

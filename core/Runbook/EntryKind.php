@@ -25,6 +25,7 @@ enum EntryKind: string
     case Reminded = 'reminded';
     case Reality = 'reality';
     case SnapshotTaken = 'snapshot';
+    case DevicesSeen = 'devices';
     case KeySealed = 'key-sealed';
     case KeyShown = 'key-shown';
     case KeyDeleted = 'key-deleted';
@@ -46,6 +47,7 @@ enum EntryKind: string
             self::Reminded => 'reminder seen',
             self::Reality => 'it went otherwise',
             self::SnapshotTaken => 'settings recorded',
+            self::DevicesSeen => 'devices counted',
             self::KeySealed => 'key sealed',
             self::KeyShown => 'key shown',
             self::KeyDeleted => 'key deleted',

@@ -37,7 +37,7 @@ function packed(string $folder, string $archive, array $files): void
     (new Process(['7zz', 'a', '-bd', "{$folder}/shelf/{$archive}", '.'], $work))->mustRun();
 }
 
-it('matches devices with packages out of real archives, folders and manifests, and says why each other is not it', function () {
+it('matches devices with packages out of real archives, folders and manifests, and says what decided', function () {
     $wide = fn (string $stamp, string $end = 'NTamd64'): string => setupFile([
         'Manufacturer' => ["%Quarrel%=M,{$end}"],
         "M.{$end}" => ['%W2%=I,PCI\VEN_51A2&DEV_0202'],
@@ -84,7 +84,8 @@ it('matches devices with packages out of real archives, folders and manifests, a
         ])
         ->and([$sound['brings'], $sound['package'], $sound['missing']])->toBe([true, null, false])
         ->and([$unknown['brings'], $unknown['package'], $unknown['missing']])->toBe([false, null, true])
-        ->and(array_unique(array_column($found['unreadable'], 'source')))->toBe(['bad.yaml', 'broken.zip', 'empty.zip']);
+        ->and(array_unique(array_column($found['unreadable'], 'source')))
+        ->toBe(['bad.yaml', 'broken.zip', 'empty.zip']);
     $older = matchedBy($this->folder, ['--build' => '7099'])['devices'][0];
     expect($older['package']['source'])->toBe('unsigned.zip')
         ->and(array_column($older['refused'], 'why', 'source')['narrow.zip'])->toBe('build');

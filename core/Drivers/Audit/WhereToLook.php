@@ -35,8 +35,8 @@ final class WhereToLook
             ...$own,
             ...$part,
             'The system\'s own updates, once more, and those it calls optional.',
-            "Last, a search for `{$device->identifier}`. A site that collects drivers of others is no source: what comes "
-                .'from there needs the policy, a checksum and a reason.',
+            "Last, a search for `{$device->identifier}`. A site that collects the drivers of others is no source: "
+                .'what comes from there needs the policy, a checksum and a reason.',
         ];
     }
 

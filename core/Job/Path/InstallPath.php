@@ -96,6 +96,7 @@ final readonly class InstallPath
             'requirements' => $requirements->toArray(),
             'support' => $ends,
             'depends' => $gaps,
+            'drivers' => $drivers->found(),
         ]);
     }
 

@@ -24,12 +24,18 @@ function looked(string $source, array $statuses): DeviceReading
     return new DeviceReading($source, $devices);
 }
 
-it('takes from a status whether a driver serves the device', function (?string $status, ?string $driver, ?bool $driven) {
+it('takes from a status whether a driver serves the device', function (
+    ?string $status,
+    ?string $driver,
+    ?bool $driven,
+) {
     expect((new Device('x', 'pci:1234:0001', 'other', status: $status, driver: $driver))->isDriven())->toBe($driven);
 })->with([
-    ['OK', null, true], ['ok', null, true], ['Started', null, true], ['0', null, true], ['Working properly', null, true],
+    ['OK', null, true], ['ok', null, true], ['Started', null, true], ['0', null, true],
+    ['Working properly', null, true],
     ['Error', null, false], ['fault 28', null, false], ['28', null, false], ['no driver', null, false],
-    ['Code 10', null, false], ['Unknown', null, false], ['Degraded', '1.0', false], ['*-display UNCLAIMED', null, false],
+    ['Code 10', null, false], ['Unknown', null, false], ['Degraded', '1.0', false],
+    ['*-display UNCLAIMED', null, false],
     [null, '31.5', true], ['resting', null, null], [null, null, null],
 ]);
 
@@ -78,7 +84,8 @@ it('looks first where the machine\'s maker says, and last where everybody finds 
     expect(WhereToLook::for($device, $laptop, 'Quarrel'))->toHaveCount(4)
         ->and(WhereToLook::for($device, $laptop, 'Quarrel')[0])->toContain('exactly Cobalt Mole')
         ->and(WhereToLook::for($device, $laptop, 'Quarrel')[1])->toContain('Quarrel')
-        ->and(WhereToLook::for($device, $desktop, null)[0])->toBe('The page of the board Quayside B, with its revision.')
+        ->and(WhereToLook::for($device, $desktop, null)[0])
+        ->toBe('The page of the board Quayside B, with its revision.')
         ->and(WhereToLook::for($device, $desktop, null)[1])->toContain('not in the bench')
         ->and(WhereToLook::for($device, null, null)[0])->toContain('exactly its model')
         ->and(WhereToLook::for($device, null, null)[3])->toContain('`pci:51a2:0202`');
@@ -92,5 +99,6 @@ it('recounts two hundred devices a dozen times in less than twenty milliseconds'
     $readings = array_map(static fn (int $n): DeviceReading => looked("{$n}", $statuses), range(1, 12));
     $begun = hrtime(true);
     $document = AuditDocument::of(new DriverAudit($readings));
-    expect((hrtime(true) - $begun) / 1e6)->toBeLessThan(20)->and($document['coverage'])->toStartWith('200 devices: 133');
+    expect((hrtime(true) - $begun) / 1e6)->toBeLessThan(20)
+        ->and($document['coverage'])->toStartWith('200 devices: 133');
 });

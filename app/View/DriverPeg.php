@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Drawing\PegDrawing;
+use Cobblestone\Drivers\Audit\WhereToLook;
+use Cobblestone\Drivers\Matching\MatchWords;
+use Cobblestone\Findings\PegFound;
+use Cobblestone\Findings\RefusedFound;
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\Identifier\HardwareIdentifier;
+use Cobblestone\Machine\Identifier\IdentifierNames;
+use Cobblestone\Machine\Machine;
+
+/** One device on the driver shelf, in words and as its drawing. */
+final readonly class DriverPeg
+{
+    /** How it is said, beside what is drawn. */
+    private const STANDS = [
+        'hung' => 'lies ready',
+        'carried' => 'travels on the stick',
+        'brought' => 'the system brings it',
+        'empty' => 'nothing yet',
+    ];
+
+    /** @param  Device|null  $seen  as the last look at the devices shows it; null where it is not in it */
+    public function __construct(
+        private PegFound $found,
+        private ?Device $seen,
+        private Machine $machine,
+        private IdentifierNames $names,
+    ) {
+    }
+
+    public function name(): string
+    {
+        return $this->found->name;
+    }
+
+    public function identifier(): string
+    {
+        return $this->found->id;
+    }
+
+    public function hangs(): string
+    {
+        return $this->found->hangs;
+    }
+
+    public function stands(): string
+    {
+        return self::STANDS[$this->found->hangs];
+    }
+
+    public function package(): string
+    {
+        return $this->found->package;
+    }
+
+    /** "claims pci:51a2:0202, in x64/w2.inf"; empty where no package does. */
+    public function claim(): string
+    {
+        return $this->found->identifier === ''
+            ? ''
+            : "claims {$this->found->identifier}"
+                .($this->found->setupFile === '' ? '' : ", in {$this->found->setupFile}");
+    }
+
+    /** The stone that installs it; empty where none does. */
+    public function step(): string
+    {
+        return $this->found->step;
+    }
+
+    /** @return list<array{package: string, why: string}> */
+    public function refused(): array
+    {
+        return array_map(fn (RefusedFound $one): array => [
+            'package' => $one->package,
+            'why' => MatchWords::against($one->why, $this->found->package !== ''),
+        ], $this->found->refused);
+    }
+
+    /** @return list<string> where to look for its driver, in order; empty where one is known */
+    public function where(): array
+    {
+        $identifier = HardwareIdentifier::of($this->found->id);
+
+        return $this->found->hangs !== 'empty'
+            ? []
+            : WhereToLook::for(
+                new Device($this->found->name, $this->found->id, $this->found->family),
+                $this->machine,
+                $identifier === null ? null : $this->names->of($identifier),
+            );
+    }
+
+    /** What the last look says of it; empty where there was none or it says nothing. */
+    public function seen(): string
+    {
+        return match ($this->seen?->isDriven()) {
+            true => 'has a driver',
+            false => 'has none'.($this->seen->status === null ? '' : ": {$this->seen->status}"),
+            default => '',
+        };
+    }
+
+    /** @return array{peg: string, cord: string, stone: string, stick: string} */
+    public function drawing(): array
+    {
+        return PegDrawing::of($this->found->hangs, $this->found->id);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Findings;
+
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+use Cobblestone\Drivers\Matching\RefusedBecause;
+
+/** A package that claims a device and is not the one. */
+final readonly class RefusedFound
+{
+    public function __construct(public string $package, public RefusedBecause $why)
+    {
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self($fields->string('package'), $fields->enum('why', RefusedBecause::class));
+    }
+}
