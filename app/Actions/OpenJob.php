@@ -2,7 +2,6 @@
 
 namespace App\Actions;
 
-use App\Bridge\JobBridge;
 use App\Bridge\PathStore;
 use App\Documents\BriefDocument;
 use App\Documents\YamlDocument;
@@ -14,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Opens a job from a brief: plans first, stores all or nothing. */
 final class OpenJob
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
+    public function __construct(private readonly LogBook $log, private readonly NameComputer $names)
     {
     }
 
@@ -28,8 +27,8 @@ final class OpenJob
     public function handle(User $user, array $brief): Job
     {
         $brief = BriefDocument::withFixedChoice(BriefDocument::check($brief, 'This job'));
+        [$brief, $plan] = $this->names->planned($brief, null);
         $text = YamlDocument::text($brief, 'This job');
-        $plan = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($user, $brief, $text, $plan): Job {
             $job = Job::query()->create([
@@ -39,6 +38,7 @@ final class OpenJob
                 'summary' => [],
                 'user_id' => $user->id,
             ]);
+            NameComputer::keep($job, $brief);
             PathStore::first($job, $user, $plan);
             $job->refresh();
             $this->log->write($job, $user, EntryKind::Created);

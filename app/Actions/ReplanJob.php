@@ -16,8 +16,11 @@ use Illuminate\Support\Facades\DB;
 /** Plans a job again from a changed brief, as a new revision; finished steps stay finished. */
 final class ReplanJob
 {
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
-    {
+    public function __construct(
+        private readonly JobBridge $bridge,
+        private readonly LogBook $log,
+        private readonly NameComputer $names,
+    ) {
     }
 
     /**
@@ -29,8 +32,8 @@ final class ReplanJob
     public function handle(Job $job, User $user, array $brief, string $reason, int $seen): PlanDifference
     {
         $brief = BriefDocument::withFixedChoice(BriefDocument::check($brief, 'This job'));
+        [$brief, $fresh] = $this->names->planned($brief, $job);
         $text = YamlDocument::text($brief, 'This job');
-        $fresh = $this->bridge->plan($brief);
 
         return DB::transaction(function () use ($job, $user, $brief, $text, $fresh, $reason, $seen): PlanDifference {
             $job = Job::locked($job->id);
@@ -44,6 +47,7 @@ final class ReplanJob
                 'title' => $brief['title'],
                 'slot' => $brief['slot'] ?? null,
             ]);
+            NameComputer::keep($job, $brief);
             PathStore::next($job, $user, $plan, $difference, $reason);
             $this->log->write($job, $user, EntryKind::Replanned, null, [
                 'text' => $reason,

@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\DB;
  * @property array<string, mixed> $summary
  * @property int $user_id
  * @property string|null $machine_serial
+ * @property string|null $computer_name that its system is given
  * @property Carbon|null $remind_at
  * @property Carbon|null $handed_over_at
  * @property Carbon|null $owner_removed_at

@@ -29,6 +29,7 @@ final class IntakeFields
             'Network of the new system' => [
                 IntakeField::fact('network.driver', $facts)->wide('col-md-6'),
             ],
+            'First start of the new system' => self::firstBoot($brief['first_boot'] ?? []),
             'A decryption that runs' => [
                 IntakeField::fact('decrypt.percent', $facts),
                 IntakeField::fact('decrypt.bytes', $facts),
@@ -47,6 +48,32 @@ final class IntakeFields
                 IntakeField::text('card_leads', 'Power leads for it', self::leads($card)),
             ],
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $said
+     * @return list<IntakeField>
+     */
+    private static function firstBoot(array $said): array
+    {
+        $bench = 'as the bench does';
+
+        return [
+            IntakeField::text('fb_name', 'Computer name', $said['computer_name'] ?? null)
+                ->hinted('by the bench\'s pattern')
+                ->upTo(63),
+            IntakeField::choice('fb_use', 'How it is used', [
+                '' => 'not said', 'personal' => 'personally', 'work' => 'for work', 'shared' => 'by several',
+            ], $said['use'] ?? ''),
+            IntakeField::choice('fb_account', 'Account', [
+                '' => $bench, 'local-first' => 'of the machine', 'online-first' => 'with the publisher',
+            ], $said['account'] ?? ''),
+            IntakeField::choice('fb_restore', 'Set up', [
+                '' => 'not said', 'new' => 'as a new machine', 'restore' => 'from the owner\'s earlier one',
+            ], $said['restore'] ?? ''),
+            IntakeField::text('fb_region', 'Region', $said['region'] ?? null)->hinted($bench)->upTo(60),
+            IntakeField::text('fb_keyboard', 'Keyboard', $said['keyboard'] ?? null)->hinted($bench)->upTo(60),
         ];
     }
 

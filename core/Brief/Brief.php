@@ -46,6 +46,7 @@ final readonly class Brief
         public ?UpdateBlock $update,
         public ?CardBlock $card,
         public array $seen,
+        public FirstBootBlock $firstBoot = new FirstBootBlock(),
     ) {
     }
 
@@ -95,6 +96,7 @@ final readonly class Brief
             update: $fields->optional('update', UpdateBlock::read(...)),
             card: $fields->optional('card', CardBlock::read(...)),
             seen: $fields->each('seen', SeenStart::read(...)),
+            firstBoot: $fields->optional('first_boot', FirstBootBlock::read(...)) ?? new FirstBootBlock(),
         );
     }
 

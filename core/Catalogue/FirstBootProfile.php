@@ -15,9 +15,14 @@ final readonly class FirstBootProfile
     /**
      * @param  list<int|float>  $minutes  least, likely, most
      * @param  list<FirstBootRow>  $rows
+     * @param  LocalAccount|null  $localAccount  null where the system has no other or always offers one
      */
-    public function __construct(public array $minutes, public array $rows)
-    {
+    public function __construct(
+        public array $minutes,
+        public array $rows,
+        public NameRule $computerName = new NameRule(),
+        public ?LocalAccount $localAccount = null,
+    ) {
     }
 
     /** @throws FieldFault */
@@ -25,12 +30,28 @@ final readonly class FirstBootProfile
     {
         $fields->wants('minutes', 'rows');
 
-        return new self($fields->numbers('minutes'), $fields->each('rows', FirstBootRow::read(...)));
+        return new self(
+            $fields->numbers('minutes'),
+            $fields->each('rows', FirstBootRow::read(...)),
+            $fields->optional('computer_name', NameRule::read(...)) ?? new NameRule(),
+            $fields->optional('local_account', LocalAccount::read(...)),
+        );
     }
 
     public function estimate(): Estimate
     {
         return Estimate::fromMinutes($this->minutes);
+    }
+
+    public function asks(string $id): bool
+    {
+        foreach ($this->rows as $row) {
+            if ($row->id === $id) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<string, mixed> the same as a document */

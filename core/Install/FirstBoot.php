@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
-use Cobblestone\Catalogue\FirstBootRow;
+use Cobblestone\Brief\FirstBootBlock;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -13,6 +14,8 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -30,34 +33,23 @@ final class FirstBoot
      * @param  list<string>  $offline  facts of driver packages that come before the network
      * @param  bool  $cable  whether the machine can go online by cable
      * @param  string  $online  why its network adapter works, where that is known
-     * @param  string  $autoEncryption  the bench's policy: off or owner-keeps-key
      */
     public static function plan(
         SystemProfile $system,
         array $offline,
         bool $cable,
-        string $autoEncryption = 'off',
+        Policy $policy,
+        FirstBootBlock $said = new FirstBootBlock(),
         string $online = '',
     ): Contribution {
+        $autoEncryption = $policy->school('auto_encryption');
         $steps = [
-            self::answers($system, $autoEncryption),
-            new Step(
-                'network.online',
-                Stage::Network,
-                'Get online',
-                Presence::Hands,
-                Estimate::minutes(1, 2, 10),
-                self::gettingOnline($cable),
-                before: [PathFact::FIRST_BOOT_DONE, ...$offline],
-                after: [PathFact::ONLINE],
-                needs: ['hands', 'network'],
-                acts: [Act::WriteSystem],
-                because: [
-                    new Reason($online === '' ? 'Updates, drivers and activation come over it.' : $online, 'D5'),
-                ],
-                boots: $system->autoEncryption && $autoEncryption === 'owner-keeps-key'
-                    ? [BootEvent::change(['encryption' => 'bound'])]
-                    : [],
+            self::answers($system, $autoEncryption, FirstAnswers::of($system, $said, $policy)),
+            self::online(
+                $offline,
+                $cable,
+                $online,
+                $system->autoEncryption && $autoEncryption === 'owner-keeps-key',
             ),
             self::systemUpdates($system),
         ];
@@ -72,32 +64,79 @@ final class FirstBoot
         return new Contribution($steps, self::encryptionDecision($on, $autoEncryption));
     }
 
-    private static function answers(SystemProfile $system, string $autoEncryption): Step
+    /**
+     * @param  list<string>  $offline
+     * @param  bool  $encrypts  whether the system seals its drive once it is online
+     */
+    private static function online(array $offline, bool $cable, string $why, bool $encrypts): Step
     {
+        return new Step(
+            'network.online',
+            Stage::Network,
+            'Get online',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 10),
+            self::gettingOnline($cable),
+            before: [PathFact::FIRST_BOOT_DONE, ...$offline],
+            after: [PathFact::ONLINE],
+            needs: ['hands', 'network'],
+            acts: [Act::WriteSystem],
+            because: [new Reason($why === '' ? 'Updates, drivers and activation come over it.' : $why, 'D5')],
+            boots: $encrypts ? [BootEvent::change(['encryption' => 'bound'])] : [],
+        );
+    }
+
+    /** @param  list<string>  $ticks  what is asked, in order */
+    private static function answered(array $ticks): Evidence
+    {
+        return new Evidence(
+            'answered',
+            'Answered as listed',
+            EvidenceKind::Ticks,
+            expected: new Expected(implode('; ', $ticks)),
+            overruledBy: ['technician', 'lead'],
+            remedy: 'Most of it can be set later; the account and the computer\'s name cannot without effort.',
+        );
+    }
+
+    /** @param  list<FirstAnswer>  $answers */
+    private static function answers(SystemProfile $system, string $autoEncryption, array $answers): Step
+    {
+        $encryption = self::encryptionRow($system, $autoEncryption);
+        $ticks = array_map(static fn (FirstAnswer $answer): string => $answer->tick(), $answers);
+
         return new Step(
             'first-boot.answers',
             Stage::FirstBoot,
             'First boot',
             Presence::Hands,
             $system->firstBoot->estimate(),
-            ['Answer from this sheet. The owner types their own password later; nobody stores it.'],
+            [
+                'Answer from this list as the system asks, and tick each. What was answered otherwise stays unticked, '
+                    .'with the reason.',
+            ],
             before: [PathFact::SYSTEM_INSTALLED],
             after: [PathFact::FIRST_BOOT_DONE],
             needs: ['hands'],
             acts: [Act::WriteSystem],
+            evidence: [self::answered([...$ticks, ...array_column($encryption, 'asked')])],
             because: [
                 new Reason(
-                    'These are the questions this system asks and what the bench answers.',
+                    'These are the questions this system asks, and what this job answers.',
                     'I4',
                     $system->dated(),
                 ),
             ],
             rows: [
                 ...array_map(
-                    static fn (FirstBootRow $row): array => ['asked' => $row->ask, 'answer' => $row->answer],
-                    $system->firstBoot->rows,
+                    static fn (FirstAnswer $answer): array => [
+                        'asked' => $answer->ask,
+                        'answer' => $answer->answer,
+                        'because' => $answer->because,
+                    ],
+                    $answers,
                 ),
-                ...self::encryptionRow($system, $autoEncryption),
+                ...$encryption,
             ],
         );
     }
@@ -195,6 +234,7 @@ final class FirstBoot
                     'answer' => $policy === 'owner-keeps-key'
                             ? 'on; the owner keeps the key'
                             : 'off, before the first restart',
+                    'because' => 'bench policy',
                 ],
             ]
             : [];

@@ -40,7 +40,7 @@ final readonly class JobContext
     public static function of(Brief $brief, Catalogue $catalogue, Policy $bench): self
     {
         $catalogue = $brief->emptyCatalogue ? $catalogue->knowledge() : $catalogue;
-        $policy = Policy::of([...$bench->schools(), ...$brief->policy]);
+        $policy = Policy::of([...$bench->chosen(), ...$brief->policy]);
         $goal = $brief->goal;
         [$machine, $notes] = MachineBuilder::build($brief, $catalogue);
         $system = match (true) {

@@ -44,6 +44,23 @@ final readonly class Policy
             'off' => 'Off: nothing that does not come from the publisher or maker.',
             'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',
         ],
+        'account' => [
+            'local-first' => 'Local first: an account of the machine where a way to it is known for the build; '
+                .'connecting it is the owner\'s later choice.',
+            'online-first' => 'Online first: the owner\'s account with the publisher, as the system asks for it.',
+        ],
+        'diagnostics' => [
+            'least' => 'As little as the system allows.',
+            'full' => 'All that it asks for; the owner has agreed.',
+        ],
+        'offers' => [
+            'no' => 'No offers, no advertising.',
+            'yes' => 'As the system proposes.',
+        ],
+        'setup_updates' => [
+            'later' => 'Later: after the network and its drivers, where they are counted.',
+            'during' => 'During set-up, where the system offers it.',
+        ],
         'auto_encryption' => [
             'owner-keeps-key' => 'On: new systems encrypt their drive where they do so by themselves, and the owner '
                 .'keeps the key.',
@@ -63,6 +80,10 @@ final readonly class Policy
         'boot' => 'How the stick is started',
         'bypass' => 'Bypassing requirements',
         'extras' => 'What comes from elsewhere',
+        'account' => 'Account at the first start',
+        'diagnostics' => 'Diagnostic data',
+        'offers' => 'Offers and advertising',
+        'setup_updates' => 'Updates during set-up',
         'auto_encryption' => 'Automatic drive encryption',
         'keys' => 'Recovery and licence keys',
     ];
@@ -75,9 +96,29 @@ final readonly class Policy
         'boot' => 'F1',
         'bypass' => 'A2',
         'extras' => 'A15',
+        'account' => 'I4',
+        'diagnostics' => 'I4',
+        'offers' => 'I4',
+        'setup_updates' => 'I4',
         'auto_encryption' => 'A7',
         'keys' => 'A7, A8',
     ];
+
+    /** What the bench answers in its own words => what it is; a job can depart from each. */
+    public const TEXTS = [
+        'name_pattern' => 'Computer name: letters, digits and hyphens; {n} counts up, {slot} is the slot',
+        'region' => 'Region',
+        'keyboard' => 'Keyboard',
+    ];
+
+    private const TEXT_DEFAULTS = [
+        'name_pattern' => 'QF-{n}',
+        'region' => 'Quillport harbour',
+        'keyboard' => 'Quillport harbour layout',
+    ];
+
+    /** Signs of such an answer. */
+    private const LONGEST_TEXT = 60;
 
     /** Figures the rulebook calls default. */
     private const FIGURES = [
@@ -94,20 +135,25 @@ final readonly class Policy
     /**
      * @param  array<string, string>  $schools
      * @param  array<string, int|float>  $figures
+     * @param  array<string, string>  $texts
      */
-    private function __construct(private array $schools, private array $figures)
+    private function __construct(private array $schools, private array $figures, private array $texts)
     {
     }
 
     /**
-     * @param  array<string, mixed>  $chosen  schools that differ from the defaults
+     * @param  array<string, mixed>  $chosen  schools and texts that differ from the defaults
      *
-     * @throws BriefFault for a school or option that does not exist
+     * @throws BriefFault for a school or option that does not exist, or a text that cannot be one
      */
     public static function of(array $chosen = []): self
     {
         $schools = array_map(static fn (array $options): string => (string) array_key_first($options), self::SCHOOLS);
-        foreach ($chosen as $school => $option) {
+        $texts = self::TEXT_DEFAULTS;
+        foreach (array_intersect_key($chosen, self::TEXTS) as $name => $text) {
+            $texts[$name] = self::readText($name, $text);
+        }
+        foreach (array_diff_key($chosen, self::TEXTS) as $school => $option) {
             if (! isset(self::SCHOOLS[$school])) {
                 throw BriefFault::at(
                     "policy.{$school}",
@@ -123,7 +169,37 @@ final readonly class Policy
             $schools[$school] = $option;
         }
 
-        return new self($schools, self::FIGURES);
+        return new self($schools, self::FIGURES, $texts);
+    }
+
+    /** @throws BriefFault */
+    private static function readText(string $name, mixed $text): string
+    {
+        $text = is_string($text) ? trim($text) : '';
+        if ($text === '' || mb_strlen($text) > self::LONGEST_TEXT || preg_match('/[\p{C}{}<>]/u', preg_replace(
+            '/\{(n|slot)\}/',
+            '',
+            $text,
+        ) ?? '{') === 1) {
+            throw BriefFault::at(
+                "policy.{$name}",
+                'write it in one line of at most '.self::LONGEST_TEXT.' signs, without brackets.',
+            );
+        }
+        if ($name === 'name_pattern' && preg_match('/^[A-Za-z0-9-]*\{n\}[A-Za-z0-9-]*$/', str_replace(
+            '{slot}',
+            '',
+            $text,
+        )) !== 1) {
+            throw BriefFault::at("policy.{$name}", 'letters, digits, hyphens and {n} once; {slot} if you like.');
+        }
+
+        return $text;
+    }
+
+    public function text(string $name): string
+    {
+        return $this->texts[$name];
     }
 
     public function school(string $name): string
@@ -138,7 +214,7 @@ final readonly class Policy
 
     public static function title(string $school): string
     {
-        return self::TITLES[$school];
+        return self::TITLES[$school] ?? (string) strtok(self::TEXTS[$school], ':');
     }
 
     public static function rule(string $school): string
@@ -152,9 +228,15 @@ final readonly class Policy
         return $this->schools;
     }
 
+    /** @return array<string, string> schools and texts, as a brief or a bench may choose them */
+    public function chosen(): array
+    {
+        return [...$this->schools, ...$this->texts];
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['schools' => $this->schools, 'figures' => $this->figures];
+        return ['schools' => $this->schools, 'figures' => $this->figures, 'texts' => $this->texts];
     }
 }

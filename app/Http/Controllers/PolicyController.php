@@ -33,7 +33,10 @@ final class PolicyController
             $before = BenchPolicy::present();
             try {
                 // What a form does not say stays as it is.
-                $policy = Policy::of([...$before->schools(), ...$request->only(array_keys(Policy::SCHOOLS))]);
+                $policy = Policy::of([
+                    ...$before->chosen(),
+                    ...$request->only(array_keys(Policy::SCHOOLS + Policy::TEXTS)),
+                ]);
             } catch (BriefFault $e) {
                 throw ValidationException::withMessages([$e->field => $e->getMessage()]);
             }
@@ -42,26 +45,29 @@ final class PolicyController
                 BenchPolicy::version(),
                 'The policy',
                 '/policy',
-                array_combine(array_map(Policy::title(...), array_keys($before->schools())), $before->schools()),
+                array_combine(array_map(Policy::title(...), array_keys($before->chosen())), $before->chosen()),
             );
-            if ($policy->schools() !== $before->schools()) {
-                BenchPolicy::query()->create([
-                    'schools' => $policy->schools(),
-                    'user_id' => $request->user()?->id,
-                    'created_at' => now(),
-                ]);
-                BenchEvent::note(
-                    'policy-changed',
-                    null,
-                    [
-                        'before' => array_diff_assoc($before->schools(), $policy->schools()),
-                        'after' => array_diff_assoc($policy->schools(), $before->schools()),
-                    ],
-                    $request->user()?->id,
-                );
-            }
+            self::keep($before->chosen(), $policy->chosen(), $request->user()?->id);
         });
 
         return redirect('/policy', 303)->with('did', 'saved');
+    }
+
+    /**
+     * @param  array<string, string>  $before
+     * @param  array<string, string>  $now
+     */
+    private static function keep(array $before, array $now, ?int $user): void
+    {
+        if ($now === $before) {
+            return;
+        }
+        BenchPolicy::query()->create(['schools' => $now, 'user_id' => $user, 'created_at' => now()]);
+        BenchEvent::note(
+            'policy-changed',
+            null,
+            ['before' => array_diff_assoc($before, $now), 'after' => array_diff_assoc($now, $before)],
+            $user,
+        );
     }
 }

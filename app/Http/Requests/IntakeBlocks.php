@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use Cobblestone\Policy\Policy;
+
 /**
  * The parts of an intake that only some kinds of job ask for: reason of an update, the new card, licence, what the
  * owner depends on.
@@ -29,15 +31,13 @@ final class IntakeBlocks
             'processor_w' => 'card_processor_w',
             'leads' => 'card_leads',
         ],
-        'policy' => [
-            'scheme' => 'policy_scheme',
-            'stick' => 'policy_stick',
-            'driver_order' => 'policy_driver_order',
-            'boot' => 'policy_boot',
-            'bypass' => 'policy_bypass',
-            'extras' => 'policy_extras',
-            'auto_encryption' => 'policy_auto_encryption',
-            'keys' => 'policy_keys',
+        'first_boot' => [
+            'computer_name' => 'fb_name',
+            'region' => 'fb_region',
+            'keyboard' => 'fb_keyboard',
+            'use' => 'fb_use',
+            'account' => 'fb_account',
+            'restore' => 'fb_restore',
         ],
     ];
 
@@ -57,7 +57,7 @@ final class IntakeBlocks
     public function over(array $brief): array
     {
         $brief = $this->setting($brief, 'depends', 'depends', $this->list('depends'));
-        foreach (self::FIELDS as $block => $fields) {
+        foreach (self::fields() as $block => $fields) {
             $values = is_array($brief[$block] ?? null) ? $brief[$block] : [];
             foreach ($fields as $key => $field) {
                 $values = $this->setting($values, $key, $field, $this->value($key, $field));
@@ -85,5 +85,19 @@ final class IntakeBlocks
                 : array_values(array_filter(array_map(trim(...), explode(',', $text)))),
             default => $text,
         };
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function fields(): array
+    {
+        $schools = array_keys(Policy::SCHOOLS);
+
+        return [
+            ...self::FIELDS,
+            'policy' => array_combine(
+                $schools,
+                array_map(static fn (string $school): string => "policy_{$school}", $schools),
+            ),
+        ];
     }
 }

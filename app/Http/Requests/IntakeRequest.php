@@ -6,6 +6,7 @@ use App\Bridge\BenchClock;
 use App\Catalogue\CatalogueStore;
 use App\Documents\FieldFaults;
 use Closure;
+use Cobblestone\Brief\FirstBootBlock;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Policy\Policy;
@@ -39,6 +40,8 @@ final class IntakeRequest extends FormRequest
         'backup.destination' => 'dest_name',
         'backup.folders' => 'folders',
         'backup' => 'keep',
+        'first_boot.computer_name' => 'fb_name',
+        'first_boot' => 'fb_name',
         'owner' => 'owner',
         'slot' => 'slot',
         'title' => 'title',
@@ -84,6 +87,7 @@ final class IntakeRequest extends FormRequest
             'seen_folders' => 'nullable|string|max:4000',
             ...self::backupRules(),
             ...self::cardRules(),
+            ...self::firstBootRules(),
             ...array_fill_keys(
                 array_map(static fn (string $school): string => "policy_{$school}", array_keys(Policy::SCHOOLS)),
                 'nullable|string|max:40',
@@ -113,6 +117,19 @@ final class IntakeRequest extends FormRequest
             'existing_date' => 'nullable|date_format:Y-m-d',
             'existing_proven' => 'nullable|in:yes,no',
             'existing_samples' => 'nullable|integer|min:0|max:1000',
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function firstBootRules(): array
+    {
+        return [
+            'fb_name' => 'nullable|string|max:63',
+            'fb_region' => 'nullable|string|max:60',
+            'fb_keyboard' => 'nullable|string|max:60',
+            'fb_use' => 'nullable|in:'.implode(',', FirstBootBlock::USES),
+            'fb_account' => 'nullable|in:'.implode(',', FirstBootBlock::ACCOUNTS),
+            'fb_restore' => 'nullable|in:'.implode(',', FirstBootBlock::RESTORES),
         ];
     }
 

@@ -49,7 +49,7 @@ final class CableRestorePath
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $gates = $protection->gates();
         $first = $restores
-            ? FirstBoot::plan($system, [], false, online: 'The restore image is made for exactly this model.')
+            ? self::firstBoot($context)
             : new Contribution(initial: [PathFact::UPDATED, PathFact::ONLINE]);
         $blockers = $image->kind === 'device-restore'
             ? self::forThisModel($machine, $image)
@@ -72,6 +72,18 @@ final class CableRestorePath
         return new PathDraft(
             $all->withSteps($steps),
             assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+    }
+
+    private static function firstBoot(JobContext $context): Contribution
+    {
+        return FirstBoot::plan(
+            $context->system(),
+            [],
+            false,
+            $context->policy,
+            $context->brief->firstBoot,
+            'The restore image is made for exactly this model.',
+        );
     }
 
     private static function safeguards(JobContext $context): Safeguards

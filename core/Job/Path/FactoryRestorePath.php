@@ -91,7 +91,8 @@ final class FactoryRestorePath
             $system,
             [],
             false,
-            $context->policy->school('auto_encryption'),
+            $context->policy,
+            $context->brief->firstBoot,
             'The maker\'s image brings the drivers of the machine as it was sold.',
         );
     }

@@ -79,18 +79,18 @@ final class InstallParts
         SystemProfile $system,
         DriverPlan $drivers,
         Contribution $firmware,
-        Policy $policy,
+        JobContext $context,
     ): Contribution {
         $cable = array_filter($machine->devices, static fn (Device $device): bool => $device->wired) !== [];
-        $firstBoot = FirstBoot::plan(
+
+        return FirstBoot::plan(
             $system,
             [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)],
             $cable,
-            $policy->school('auto_encryption'),
+            $context->policy,
+            $context->brief->firstBoot,
             $drivers->online,
         );
-
-        return $firstBoot;
     }
 
     public static function protecting(bool $new, Safeguards $protection, bool $swap, OldDrive $old): Contribution

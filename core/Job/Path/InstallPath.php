@@ -80,7 +80,7 @@ final readonly class InstallPath
             ->and(PortPower::plan($machine, InstallPlanner::stickStaysIn($system)))
             ->and($firmware)
             ->and($install)
-            ->and(InstallParts::firstBoot($machine, $system, $drivers, $firmware, $context->policy))
+            ->and(InstallParts::firstBoot($machine, $system, $drivers, $firmware, $context))
             ->and($drivers->contribution)
             ->and(Licence::assess($machine, $system, $context->brief->edition, $context->brief->licence)->contribution)
             ->and(InstallParts::imageQuestions($context))

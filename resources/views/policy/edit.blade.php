@@ -25,6 +25,17 @@ they are computed again.</p>
 @endforeach
 </fieldset>
 @endforeach
+<fieldset class="panel school" @disabled(! $lead)>
+<legend>What the bench answers at a first start <span class="rule">I4</span></legend>
+@foreach (\Cobblestone\Policy\Policy::TEXTS as $name => $words)
+<label class="form-label" for="t-{{ $name }}">{{ $words }}</label>
+<input id="t-{{ $name }}" name="{{ $name }}" class="form-control" maxlength="60"
+ value="{{ old($name, $policy->text($name)) }}">
+@error("policy.{$name}")
+<p class="wrong">{{ $message }}</p>
+@enderror
+@endforeach
+</fieldset>
 </div>
 @error('policy')<p class="wrong">{{ $message }}</p>@enderror
 @if ($lead)

@@ -176,7 +176,7 @@ it('walks through the phases, with the stick out at the first restart', function
 
 it('reads answers from a sheet and activates only what is licensed', function () {
     expect(Demo::plan('fairlead-13')->step('first-boot.answers')?->rows)
-        ->toHaveCount(6)
+        ->toHaveCount(11)
         ->and(Demo::plan('fairlead-13')->step('activation.check'))
         ->not->toBeNull()
         ->and(Demo::plan('capstan-t3')->step('activation.check'))

@@ -159,9 +159,9 @@ it('holds two hundred devices against a hundred thousand claims in fifty millise
     $held = (memory_get_usage() - $before) / 1e6;
     $times = [];
     for ($i = 0; $i < 7; $i++) {
-        $begun = hrtime(true);
+        $begun = processorMs();
         $matches = $shelf->match($devices, $target, new AliasList());
-        $times[] = (hrtime(true) - $begun) / 1e6;
+        $times[] = processorMs() - $begun;
     }
     sort($times);
     expect($times[3])->toBeLessThan(50)
