@@ -2,6 +2,7 @@
 
 use App\Bridge\StickRegister;
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\AnswerController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BellController;
@@ -125,6 +126,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/ways-in', [WayInController::class, 'show']);
     Route::get('/jobs/{job}/rehearsal', [RehearsalController::class, 'show']);
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
+    Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
+    Route::get('/jobs/{job}/answer-file', [AnswerController::class, 'file']);
     Route::get('/jobs/{job}/memory', [MemoryController::class, 'show']);
     Route::get('/jobs/{job}/backup', [BackupController::class, 'show']);
     Route::get('/jobs/{job}/log', [JobController::class, 'log']);

@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Answers\AnswerFault;
+use App\Answers\AnswerTemplate;
+use Cobblestone\Brief\FirstBootBlock;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\AnswerFile;
 use Cobblestone\Job\MachineFaults;
 use Cobblestone\Machine\Model\MachineModel;
+use Cobblestone\Policy\Policy;
 
 /** What entries say of each other, and of themselves beyond their schema: what is named has to be there. */
 final class References
@@ -73,8 +79,36 @@ final class References
             if (count($open) > 1) {
                 $faults[] = "systems/{$id}.yaml: partitions: only one partition can take the rest of the drive.";
             }
+            $fault = self::answerFile($document);
+            if ($fault !== null) {
+                $faults[] = "systems/{$id}.yaml: answer_file.template: {$fault}";
+            }
         }
 
         return $faults;
+    }
+
+    /**
+     * What is wrong with an answer file's template, filled in with what a job might say.
+     *
+     * @param  array<string, mixed>  $document
+     */
+    private static function answerFile(array $document): ?string
+    {
+        if (! isset($document['answer_file'])) {
+            return null;
+        }
+        $system = SystemProfile::fromArray($document);
+        $profile = $system->answerFile;
+        try {
+            foreach ([new FirstBootBlock(), new FirstBootBlock('QF-01')] as $said) {
+                $values = AnswerFile::values($system, $said, Policy::of(), $system->editions[0] ?? null, ['memory']);
+                (new AnswerTemplate($profile->template ?? '', $profile->format ?? 'xml'))->fill($values);
+            }
+        } catch (AnswerFault $e) {
+            return $e->getMessage();
+        }
+
+        return null;
     }
 }

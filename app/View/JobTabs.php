@@ -16,7 +16,7 @@ final class JobTabs
         'assessment' => ['/assessment', 'Assessment', 'a', false],
         'settings' => ['/settings', 'Firmware', 'f', false],
         'rehearsal' => ['/rehearsal', 'Rehearsal', 'e', false],
-        'drivers' => ['/drivers', 'Drivers', 'd', false],
+        'install' => ['/drivers', 'Install', 'd', false],
         'memory' => ['/memory', 'Memory', 'm', false],
         'backup' => ['/backup', 'Backup', 'c', false],
         'keys' => ['/keys', 'Keys', '', true],

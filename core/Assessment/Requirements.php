@@ -63,6 +63,20 @@ final readonly class Requirements
         );
     }
 
+    /** @return list<string> ids of the needs whose check is passed over, with a record */
+    public function bypassed(): array
+    {
+        return $this->contribution->steps === []
+            ? []
+            : array_values(array_map(
+                static fn (Requirement $row): string => $row->id,
+                array_filter(
+                    $this->rows,
+                    static fn (Requirement $row): bool => $row->verdict === Requirement::SHORT && $row->bypassable,
+                ),
+            ));
+    }
+
     /**
      * @param  list<Requirement>  $hard
      * @param  list<Requirement>  $short

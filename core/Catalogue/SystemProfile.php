@@ -50,6 +50,7 @@ final readonly class SystemProfile
         public ?int $build = null,
         public bool $noSetupFiles = false,
         public bool $enforcesSignatures = false,
+        public ?AnswerFileProfile $answerFile = null,
     ) {
     }
 
@@ -95,6 +96,7 @@ final readonly class SystemProfile
             $fields->optionalInt('build'),
             $fields->optionalBool('no_setup_files') ?? false,
             $fields->optionalBool('enforces_signatures') ?? false,
+            $fields->optional('answer_file', AnswerFileProfile::read(...)),
         );
     }
 

@@ -41,6 +41,7 @@ final readonly class Findings
         public array $rehearsal,
         public UpdateBlock $update,
         public array $drivers = [],
+        public ?AnswersFound $answers = null,
     ) {
     }
 
@@ -68,6 +69,7 @@ final readonly class Findings
             $fields->each('rehearsal', StartFound::read(...)),
             $fields->optional('update', UpdateBlock::read(...)) ?? new UpdateBlock(),
             $fields->each('drivers', PegFound::read(...)),
+            $fields->optional('answers', AnswersFound::read(...)),
         );
     }
 

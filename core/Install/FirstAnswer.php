@@ -10,12 +10,14 @@ final readonly class FirstAnswer
     /**
      * @param  string  $id  which question it is; empty where only the profile knows it
      * @param  string  $because  where the answer comes from
+     * @param  bool  $inFile  whether a file on the stick gives it, so that nobody is asked
      */
     public function __construct(
         public string $id,
         public string $ask,
         public string $answer,
         public string $because,
+        public bool $inFile = false,
     ) {
     }
 

@@ -27,12 +27,17 @@ final readonly class FirstAnswers
     }
 
     /**
+     * @param  list<string>  $inFile  ids of the questions that a file on the stick answers
      * @return list<FirstAnswer> in the order in which the system asks
      *
      * @throws BriefFault where the computer's name is one that the system refuses
      */
-    public static function of(SystemProfile $system, FirstBootBlock $said, Policy $policy): array
-    {
+    public static function of(
+        SystemProfile $system,
+        FirstBootBlock $said,
+        Policy $policy,
+        array $inFile = [],
+    ): array {
         $answers = new self($system, $said, $policy);
         $faults = $said->computerName === null
             ? []
@@ -44,14 +49,39 @@ final readonly class FirstAnswers
             );
         }
 
-        return array_map($answers->answer(...), $system->firstBoot->rows);
+        return array_map(
+            static fn (FirstBootRow $row): FirstAnswer => $answers->answer($row, in_array($row->id, $inFile, true)),
+            $system->firstBoot->rows,
+        );
     }
 
-    private function answer(FirstBootRow $row): FirstAnswer
+    private static function school(FirstBootBlock $said, Policy $policy): string
     {
-        [$answer, $because] = $row->answer !== null ? [$row->answer, $this->system->dated()] : $this->worked($row->id);
+        return $said->account ?? $policy->school('account');
+    }
 
-        return new FirstAnswer((string) $row->id, $row->ask, $answer, $because);
+    /** Whether the account is one of the machine alone; where nobody knows whether the way works, it is tried. */
+    public static function accountIsLocal(SystemProfile $system, FirstBootBlock $said, Policy $policy): bool
+    {
+        return self::school($said, $policy) === 'local-first'
+            && $system->firstBoot->localAccount?->worksOn($system->build) !== false;
+    }
+
+    private function answer(FirstBootRow $row, bool $inFile): FirstAnswer
+    {
+        [$answer, $because] = match (true) {
+            $row->answer !== null => [$row->answer, $this->system->dated()],
+            $row->id === 'account' => $this->account($inFile),
+            default => $this->worked($row->id),
+        };
+
+        return new FirstAnswer(
+            (string) $row->id,
+            $row->ask,
+            $answer,
+            $because,
+            $inFile,
+        );
     }
 
     /** @return array{string, string} the answer, and where it comes from */
@@ -65,7 +95,6 @@ final readonly class FirstAnswers
                 self::USES[$this->said->use ?? 'personal'],
                 $this->said->use === null ? 'nobody said otherwise' : 'this job',
             ],
-            'account' => $this->account(),
             'password' => [
                 'the owner types it; nobody here learns it, and nothing signs in by itself',
                 'rule of this bench',
@@ -113,9 +142,9 @@ final readonly class FirstAnswers
     }
 
     /** @return array{string, string} */
-    private function account(): array
+    private function account(bool $inFile): array
     {
-        $school = $this->said->account ?? $this->policy->school('account');
+        $school = self::school($this->said, $this->policy);
         $from = $this->said->account === null ? 'bench policy' : 'this job';
         $way = $this->system->firstBoot->localAccount;
         $online = 'the owner\'s account with the publisher; the owner types the password';
@@ -123,7 +152,10 @@ final readonly class FirstAnswers
 
         return match (true) {
             $school === 'online-first' => [$online, $from],
-            $way === null => ['an account of this machine, in the owner\'s name', $from],
+            $way === null || ($inFile && $works !== false) => [
+                'an account of this machine, in the owner\'s name',
+                $from,
+            ],
             $works === false => [
                 $online,
                 "the known way to an account of the machine does not work on build {$this->system->build}, "

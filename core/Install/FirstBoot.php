@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
-use Cobblestone\Brief\FirstBootBlock;
 use Cobblestone\Catalogue\SystemProfile;
-use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -14,8 +12,6 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -32,23 +28,17 @@ final class FirstBoot
     /**
      * @param  list<string>  $offline  facts of driver packages that come before the network
      * @param  bool  $cable  whether the machine can go online by cable
-     * @param  string  $online  why its network adapter works, where that is known
      */
-    public static function plan(
-        SystemProfile $system,
-        array $offline,
-        bool $cable,
-        Policy $policy,
-        FirstBootBlock $said = new FirstBootBlock(),
-        string $online = '',
-    ): Contribution {
-        $autoEncryption = $policy->school('auto_encryption');
+    public static function plan(FirstStart $start, array $offline, bool $cable): Contribution
+    {
+        $system = $start->system;
+        $autoEncryption = $start->policy->school('auto_encryption');
         $steps = [
-            self::answers($system, $autoEncryption, FirstAnswers::of($system, $said, $policy)),
+            AnswersStep::of($system, $autoEncryption, $start->answers()),
             self::online(
                 $offline,
                 $cable,
-                $online,
+                $start->online,
                 $system->autoEncryption && $autoEncryption === 'owner-keeps-key',
             ),
             self::systemUpdates($system),
@@ -83,61 +73,6 @@ final class FirstBoot
             acts: [Act::WriteSystem],
             because: [new Reason($why === '' ? 'Updates, drivers and activation come over it.' : $why, 'D5')],
             boots: $encrypts ? [BootEvent::change(['encryption' => 'bound'])] : [],
-        );
-    }
-
-    /** @param  list<string>  $ticks  what is asked, in order */
-    private static function answered(array $ticks): Evidence
-    {
-        return new Evidence(
-            'answered',
-            'Answered as listed',
-            EvidenceKind::Ticks,
-            expected: new Expected(implode('; ', $ticks)),
-            overruledBy: ['technician', 'lead'],
-            remedy: 'Most of it can be set later; the account and the computer\'s name cannot without effort.',
-        );
-    }
-
-    /** @param  list<FirstAnswer>  $answers */
-    private static function answers(SystemProfile $system, string $autoEncryption, array $answers): Step
-    {
-        $encryption = self::encryptionRow($system, $autoEncryption);
-        $ticks = array_map(static fn (FirstAnswer $answer): string => $answer->tick(), $answers);
-
-        return new Step(
-            'first-boot.answers',
-            Stage::FirstBoot,
-            'First boot',
-            Presence::Hands,
-            $system->firstBoot->estimate(),
-            [
-                'Answer from this list as the system asks, and tick each. What was answered otherwise stays unticked, '
-                    .'with the reason.',
-            ],
-            before: [PathFact::SYSTEM_INSTALLED],
-            after: [PathFact::FIRST_BOOT_DONE],
-            needs: ['hands'],
-            acts: [Act::WriteSystem],
-            evidence: [self::answered([...$ticks, ...array_column($encryption, 'asked')])],
-            because: [
-                new Reason(
-                    'These are the questions this system asks, and what this job answers.',
-                    'I4',
-                    $system->dated(),
-                ),
-            ],
-            rows: [
-                ...array_map(
-                    static fn (FirstAnswer $answer): array => [
-                        'asked' => $answer->ask,
-                        'answer' => $answer->answer,
-                        'because' => $answer->because,
-                    ],
-                    $answers,
-                ),
-                ...$encryption,
-            ],
         );
     }
 
@@ -222,21 +157,5 @@ final class FirstBoot
                 'A7',
             ),
         ];
-    }
-
-    /** @return list<array<string, string>> */
-    private static function encryptionRow(SystemProfile $system, string $policy): array
-    {
-        return $system->autoEncryption
-            ? [
-                [
-                    'asked' => 'Drive encryption',
-                    'answer' => $policy === 'owner-keeps-key'
-                            ? 'on; the owner keeps the key'
-                            : 'off, before the first restart',
-                    'because' => 'bench policy',
-                ],
-            ]
-            : [];
     }
 }

@@ -60,7 +60,7 @@ final readonly class Device
      */
     public function identified(): array
     {
-        $read = IdentifierReader::all(implode(' ', [...$this->identifiers, $this->identifier]));
+        $read = IdentifierReader::all(implode(' ', $this->identifiers) ?: $this->identifier);
         if ($read === []) {
             return [new HardwareIdentifier(Bus::Other, other: $this->identifier)];
         }
@@ -82,26 +82,26 @@ final readonly class Device
     }
 
     /**
-     * Everything a package may claim it by, the narrowest first, each once.
+     * Everything a package may claim it by, the narrowest first.
      *
-     * @return list<HardwareIdentifier>
+     * @return list<string> normal forms, each once
      */
     public function forms(): array
     {
-        $forms = [];
-        foreach ($this->identified() as $identifier) {
-            foreach ($identifier->forms() as $form) {
-                $forms[$form->text()] ??= $form;
+        $identified = $this->identified();
+        if (count($identified) === 1) {
+            return array_keys($identified[0]->forms());
+        }
+        $narrow = [];
+        foreach ($identified as $identifier) {
+            foreach ($identifier->forms() as $text => $form) {
+                $narrow[$text] ??= $form->specificity();
             }
         }
-        $forms = array_values($forms);
-        // Of two equally narrow the one that the device names first.
-        usort(
-            $forms,
-            static fn (HardwareIdentifier $a, HardwareIdentifier $b): int => $b->specificity() <=> $a->specificity(),
-        );
+        // Of two equally narrow the one that the device names first: sorting keeps their order.
+        arsort($narrow, SORT_NUMERIC);
 
-        return $forms;
+        return array_keys($narrow);
     }
 
     public function withStatus(string $status): self

@@ -49,6 +49,11 @@ final readonly class Policy
                 .'connecting it is the owner\'s later choice.',
             'online-first' => 'Online first: the owner\'s account with the publisher, as the system asks for it.',
         ],
+        'answers' => [
+            'file' => 'By a file on the stick, where the system takes one and files are copied; the rest from the '
+                .'list.',
+            'list' => 'From the list alone, by hand.',
+        ],
         'diagnostics' => [
             'least' => 'As little as the system allows.',
             'full' => 'All that it asks for; the owner has agreed.',
@@ -81,6 +86,7 @@ final readonly class Policy
         'bypass' => 'Bypassing requirements',
         'extras' => 'What comes from elsewhere',
         'account' => 'Account at the first start',
+        'answers' => 'How the first start is answered',
         'diagnostics' => 'Diagnostic data',
         'offers' => 'Offers and advertising',
         'setup_updates' => 'Updates during set-up',
@@ -97,6 +103,7 @@ final readonly class Policy
         'bypass' => 'A2',
         'extras' => 'A15',
         'account' => 'I4',
+        'answers' => 'I4',
         'diagnostics' => 'I4',
         'offers' => 'I4',
         'setup_updates' => 'I4',

@@ -35,6 +35,8 @@ final class PathFact
 
     public const STICK_PROVEN = 'stick.proven';
 
+    public const ANSWERS_PLACED = 'answers.placed';
+
     public const POWER_SAFE = 'power.safe';
 
     public const DRIVES_DETACHED = 'drives.detached';
@@ -115,6 +117,7 @@ final class PathFact
         self::MACHINE_IDENTIFIED => 'model, suffix and port count are confirmed at the machine',
         self::BACKUP_COPIED => 'the backup is copied',
         self::BACKUP_SETTLED => 'the backup is verified or waived in writing',
+        self::ANSWERS_PLACED => 'the answer file is on the stick',
         self::BACKUP_DETACHED => 'the backup drive is detached',
         self::SHUT_DOWN => 'the old system is fully shut down',
         self::ENCRYPTION_SETTLED => 'drive encryption is settled',

@@ -6,7 +6,6 @@ namespace Cobblestone\Drivers\Matching;
 
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Identifier\AliasList;
-use Cobblestone\Machine\Identifier\HardwareIdentifier;
 
 /**
  * All packages by what they claim (rule D3). A hundred thousand claims are found through three flat lists: the first
@@ -92,9 +91,7 @@ final class DriverShelf
     /** @return array<int, Candidate> number of a package => the best of its claims on the device */
     private function candidates(Device $device, MatchTarget $target): array
     {
-        $places = array_flip(
-            array_map(static fn (HardwareIdentifier $form): string => $form->text(), $device->forms()),
-        );
+        $places = array_flip($device->forms());
         $best = [];
         $weigh = function (int $number, int $place, ?RefusedBecause $refused) use (&$best): void {
             $owner = $this->owners[$number];

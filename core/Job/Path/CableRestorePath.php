@@ -12,6 +12,7 @@ use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\FirstBoot;
+use Cobblestone\Install\FirstStart;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
@@ -77,12 +78,14 @@ final class CableRestorePath
     private static function firstBoot(JobContext $context): Contribution
     {
         return FirstBoot::plan(
-            $context->system(),
+            new FirstStart(
+                $context->system(),
+                $context->policy,
+                $context->brief->firstBoot,
+                'The restore image is made for exactly this model.',
+            ),
             [],
             false,
-            $context->policy,
-            $context->brief->firstBoot,
-            'The restore image is made for exactly this model.',
         );
     }
 

@@ -9,9 +9,9 @@ use Cobblestone\Assessment\FactoryImage;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
-use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Install\FirstBoot;
+use Cobblestone\Install\FirstStart;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
@@ -60,7 +60,7 @@ final class FactoryRestorePath
             $target->questions,
             static fn (Question $question): bool => $question->fact === TargetDrive::FACT,
         ));
-        $first = self::firstBoot($system, $context);
+        $first = self::firstBoot($context);
         $all = $protection->contribution()
             ->and($owner)
             ->and(PortPower::plan($machine, Duration::minutes(75)))
@@ -85,15 +85,17 @@ final class FactoryRestorePath
             assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
     }
 
-    private static function firstBoot(SystemProfile $system, JobContext $context): Contribution
+    private static function firstBoot(JobContext $context): Contribution
     {
         return FirstBoot::plan(
-            $system,
+            new FirstStart(
+                $context->system(),
+                $context->policy,
+                $context->brief->firstBoot,
+                'The maker\'s image brings the drivers of the machine as it was sold.',
+            ),
             [],
             false,
-            $context->policy,
-            $context->brief->firstBoot,
-            'The maker\'s image brings the drivers of the machine as it was sold.',
         );
     }
 

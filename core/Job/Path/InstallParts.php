@@ -10,11 +10,12 @@ use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Image;
-use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Drivers\DriverPlan;
 use Cobblestone\Firmware\FirmwarePutBack;
 use Cobblestone\Firmware\GraphicsShare;
+use Cobblestone\Install\AnswerFile;
 use Cobblestone\Install\FirstBoot;
+use Cobblestone\Install\FirstStart;
 use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\JobContext;
@@ -75,22 +76,43 @@ final class InstallParts
     }
 
     public static function firstBoot(
-        Machine $machine,
-        SystemProfile $system,
+        JobContext $context,
         DriverPlan $drivers,
         Contribution $firmware,
-        JobContext $context,
+        AnswerFile $file,
     ): Contribution {
-        $cable = array_filter($machine->devices, static fn (Device $device): bool => $device->wired) !== [];
+        $isWired = static fn (Device $device): bool => $device->wired;
 
         return FirstBoot::plan(
-            $system,
+            new FirstStart(
+                $context->system(),
+                $context->policy,
+                $context->brief->firstBoot,
+                $drivers->online,
+                $file->profile->answers ?? [],
+            ),
             [...$drivers->offlineFacts(), ...FirmwarePutBack::beforeOnline($firmware->steps)],
-            $cable,
-            $context->policy,
-            $context->brief->firstBoot,
-            $drivers->online,
+            array_filter($context->machine->devices, $isWired) !== [],
         );
+    }
+
+    /** @return array<string, mixed>|null what the answer file of this job is made from; null where it has none */
+    public static function answers(JobContext $context, AnswerFile $file, Requirements $requirements): ?array
+    {
+        $system = $context->system();
+
+        return $file->profile === null ? null : [
+            'system' => $system->id,
+            'path' => $file->profile->path,
+            'format' => $file->profile->format,
+            'values' => AnswerFile::values(
+                $system,
+                $context->brief->firstBoot,
+                $context->policy,
+                $context->brief->edition,
+                $requirements->bypassed(),
+            ),
+        ];
     }
 
     public static function protecting(bool $new, Safeguards $protection, bool $swap, OldDrive $old): Contribution
@@ -153,14 +175,14 @@ final class InstallParts
      *
      * @return list<string>
      */
-    public static function recorded(Requirements $requirements, Contribution $extras): array
+    public static function recorded(Requirements $requirements, Contribution $extras, AnswerFile $file): array
     {
         return array_merge(
             ...array_map(
                 static fn ($step): array => $step->after,
                 [...$requirements->contribution->steps, ...$extras->steps],
             ),
-            ...[[]],
+            ...[$file->waits()],
         );
     }
 

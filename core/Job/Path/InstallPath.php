@@ -16,6 +16,7 @@ use Cobblestone\Firmware\PortPower;
 use Cobblestone\Firmware\StickToStart;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
+use Cobblestone\Install\AnswerFile;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\TargetDrive;
@@ -26,7 +27,9 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlan;
+use Cobblestone\Media\WriteMode;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
@@ -69,7 +72,8 @@ final readonly class InstallPath
         $extras = Ownership::extras($context->brief->extras, $context->policy->school('extras'));
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $this->new, $context->brief->owner);
         $hardware = $this->hardware();
-        $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras));
+        $file = AnswerFile::of($system, $media->mode === WriteMode::FilesCopied, $context->policy);
+        $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras, $file));
         $gaps = SupportEnds::gaps($system, $context->brief->depends);
         $ends = [SupportEnds::of($system, $context->today())];
         $all = InstallParts::protecting($this->new, $this->protection, $this->swap, $this->old)->and($owner)
@@ -80,14 +84,12 @@ final readonly class InstallPath
             ->and(PortPower::plan($machine, InstallPlanner::stickStaysIn($system)))
             ->and($firmware)
             ->and($install)
-            ->and(InstallParts::firstBoot($machine, $system, $drivers, $firmware, $context))
+            ->and(InstallParts::firstBoot($context, $drivers, $firmware, $file))
+            ->and($file->contribution)
             ->and($drivers->contribution)
             ->and(Licence::assess($machine, $system, $context->brief->edition, $context->brief->licence)->contribution)
             ->and(InstallParts::imageQuestions($context))
-            ->and(new Contribution(
-                decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)],
-                gather: GatherList::forMachine($machine),
-            ));
+            ->and(self::besides($machine, $gaps, $ends));
         $steps = $this->steps($all, InstallParts::proof($context, $this->target, $firmware, $drivers), $gaps);
 
         return $this->written($all->withSteps($steps), $media, [
@@ -97,7 +99,20 @@ final readonly class InstallPath
             'support' => $ends,
             'depends' => $gaps,
             'drivers' => $drivers->found(),
+            'answers' => InstallParts::answers($context, $file, $requirements),
         ]);
+    }
+
+    /**
+     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
+     */
+    private static function besides(Machine $machine, array $gaps, array $ends): Contribution
+    {
+        return new Contribution(
+            decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)],
+            gather: GatherList::forMachine($machine),
+        );
     }
 
     /** @param  array<string, mixed>  $assessment */

@@ -88,12 +88,12 @@ final readonly class HardwareIdentifier
     /**
      * Everything a package may claim it by, the narrowest first.
      *
-     * @return list<self>
+     * @return array<string, self> by its normal form
      */
     public function forms(): array
     {
         if ($this->bus === Bus::Other) {
-            return [$this];
+            return [$this->text() => $this];
         }
         $forms = [];
         if ($this->device !== null) {
@@ -114,7 +114,7 @@ final readonly class HardwareIdentifier
             $unlike[$form->text()] ??= $form;
         }
 
-        return array_values($unlike);
+        return $unlike;
     }
 
     /** Vendor and device, or the part of a USB device, with what narrows it. */

@@ -2,7 +2,8 @@
 @section('title', "Drivers, {$job->title}")
 @section('content')
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">drivers</span></header>
-@include('jobs.tabs', ['tab' => 'drivers'])
+@include('jobs.tabs', ['tab' => 'install'])
+@include('jobs.install-nav', ['here' => 'drivers'])
 <section class="panel" aria-labelledby="shelf-title">
 <h2 id="shelf-title">What hangs ready</h2>
 @if ($page->nothing() !== '')

@@ -85,7 +85,10 @@ it('says what to do where nobody knows the build', function () {
 it('takes the profile\'s own answer where it has one', function () {
     $system = Entries::system(['first_boot' => [
         'minutes' => [1, 2, 3],
-        'rows' => [['ask' => 'Channel', 'answer' => 'stable'], ['ask' => 'Region', 'answer' => 'here', 'id' => 'region']],
+        'rows' => [
+            ['ask' => 'Channel', 'answer' => 'stable'],
+            ['ask' => 'Region', 'answer' => 'here', 'id' => 'region'],
+        ],
     ]]);
     $answers = FirstAnswers::of($system, new FirstBootBlock(region: 'there'), Policy::of());
     expect(array_map(static fn (FirstAnswer $of): array => [$of->id, $of->answer], $answers))

@@ -81,8 +81,7 @@ it('reads the kernel\'s alias as it wrote it', function (string $text) {
 ]);
 
 it('may be claimed by every wider form of itself, the narrowest first', function (string $text, array $forms) {
-    $read = array_map(static fn ($form): string => $form->text(), HardwareIdentifier::of($text)->forms());
-    expect($read)->toBe($forms);
+    expect(array_keys(HardwareIdentifier::of($text)->forms()))->toBe($forms);
 })->with([
     ['pci:51a2:0202/4e52:0013#01@028000', [
         'pci:51a2:0202/4e52:0013#01', 'pci:51a2:0202/4e52:0013', 'pci:51a2:0202#01', 'pci:51a2:0202@028000',
