@@ -8,6 +8,7 @@ return [
     'shelf' => env('COBBLESTONE_SHELF', base_path('var/shelf')),
     'sticks' => env('COBBLESTONE_STICKS', base_path('var/sticks')),
     'drivers' => env('COBBLESTONE_DRIVERS', base_path('var/drivers')),
+    'packages' => env('COBBLESTONE_PACKAGES', base_path('var/packages')),
     'photos' => env('COBBLESTONE_PHOTOS', base_path('var/photos')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 

@@ -19,6 +19,7 @@ use App\Http\Controllers\KeyController;
 use App\Http\Controllers\LearnedController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MemoryController;
+use App\Http\Controllers\PackageController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
@@ -137,6 +138,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);
 
     Route::get('/shelf', [ShelfController::class, 'index']);
+    Route::get('/packages', [PackageController::class, 'index']);
+    Route::get('/packages/{package}', [PackageController::class, 'show']);
     Route::get('/shelf/{file}', [ShelfController::class, 'show']);
     Route::get('/shelf/{file}/ways', [WayController::class, 'show']);
     Route::get('/shelf/{file}/plan', [BuildController::class, 'plan']);
@@ -149,6 +152,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/sticks/{stick}/builds/{build}/progress', [BuildController::class, 'progress']);
     Route::get('/sticks/{stick}/builds/{build}/{what}', [BuildController::class, 'export']);
     Route::middleware(RequiresRole::class.':work')->group(function (): void {
+        Route::post('/packages', [PackageController::class, 'store']);
         Route::post('/shelf/uploads', [UploadController::class, 'store']);
         Route::put('/shelf/uploads/{upload}', [UploadController::class, 'piece']);
         Route::delete('/shelf/uploads/{upload}', [UploadController::class, 'cancel']);
@@ -170,5 +174,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/logbook', [LogbookController::class, 'index']);
     Route::get('/find', [FindController::class, 'index']);
     Route::get('/policy', [PolicyController::class, 'edit']);
+    Route::post('/packages/{package}/remove', [PackageController::class, 'remove'])
+        ->middleware(RequiresRole::class.':lead');
     Route::post('/policy', [PolicyController::class, 'update'])->middleware(RequiresRole::class.':lead');
 });

@@ -9,6 +9,7 @@ use App\Devices\Build\SourceFiles;
 use App\Devices\Build\Unwatched;
 use App\Devices\Command;
 use App\Devices\StandIn\DemoImages;
+use App\Devices\StandIn\DemoPackages;
 use App\Jobs\BuildOrder;
 use App\Jobs\BuildStick;
 use App\Jobs\HashShelfFile;
@@ -24,8 +25,11 @@ use Illuminate\Support\Facades\Date;
 /** The demo world's shelf: small images that Debian's own tools make, and two sticks that were built from them. */
 final class DemoShelf
 {
-    public function __construct(private readonly StickRegister $register, private readonly BuildStick $build)
-    {
+    public function __construct(
+        private readonly StickRegister $register,
+        private readonly BuildStick $build,
+        private readonly ShelvePackage $packages,
+    ) {
     }
 
     public function load(): void
@@ -96,5 +100,17 @@ final class DemoShelf
         } finally {
             Date::setTestNow();
         }
+    }
+
+    /** Archives as they came from their makers, each read for what it claims. */
+    public function packages(): void
+    {
+        Command::run(['rm', '-rf', '--', (string) config('cobblestone.packages')]);
+        $made = sys_get_temp_dir().'/demo-packages-'.bin2hex(random_bytes(6));
+        mkdir($made, 0700);
+        foreach (DemoPackages::make($made) as $path => $said) {
+            $this->packages->handle($path, basename($path), 'brought with the demo world', null, $said);
+        }
+        Command::run(['rm', '-rf', '--', $made]);
     }
 }

@@ -8,6 +8,7 @@ use App\Catalogue\CatalogueStore;
 use App\Documents\BriefDocument;
 use App\Models\Job;
 use App\Models\User;
+use Closure;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
@@ -33,11 +34,13 @@ final class DemoWorld
     ) {
     }
 
-    public function load(): void
+    /** @param  Closure(): void  $catalogued  what is to be done once the catalogue stands and before jobs are planned */
+    public function load(Closure $catalogued): void
     {
-        DB::transaction(function (): void {
+        DB::transaction(function () use ($catalogued): void {
             $people = $this->people();
             $this->catalogue->replace(CatalogueFolder::read(config('cobblestone.catalogue'))->catalogue()->toArray());
+            $catalogued();
             $now = Date::now();
             $this->walked($people, 'fairlead-13', $now->clone()->subMinutes(17), 3);
             $this->walked($people, 'capstan-t3', $now->clone()->subMinutes(110), 18);

@@ -14,11 +14,18 @@ final class CatalogueStore
     {
     }
 
-    /** @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document */
+    /**
+     * Packages that came as archives stay: they lie on the shelf, and no folder of catalogue files holds them.
+     *
+     * @param  array<string, array<string, array<string, mixed>>>  $entries kind => id => document
+     */
     public function replace(array $entries): void
     {
         $this->compiled->askAnew();
         DB::transaction(function () use ($entries): void {
+            foreach (CatalogueEntry::query()->where('kind', 'drivers')->whereNotNull('document->file')->get() as $kept) {
+                $entries['drivers'][$kept->slug] ??= $kept->document;
+            }
             CatalogueEntry::query()->delete();
             $rows = [];
             foreach ($entries as $kind => $documents) {
@@ -37,6 +44,24 @@ final class CatalogueStore
                 CatalogueEntry::query()->insert($some);
             }
         });
+    }
+
+    /** @param  array<string, mixed>  $document  that its schema accepts, of an entry that is not there yet */
+    public function add(string $kind, array $document): void
+    {
+        $this->compiled->askAnew();
+        CatalogueEntry::query()->create([
+            'kind' => $kind,
+            'slug' => $document['id'],
+            'name' => $document['name'],
+            'document' => $document,
+        ]);
+    }
+
+    public function remove(string $kind, string $slug): void
+    {
+        $this->compiled->askAnew();
+        CatalogueEntry::query()->where('kind', $kind)->where('slug', $slug)->delete();
     }
 
     /** @return array<string, array<string, mixed>> the documents of one kind */

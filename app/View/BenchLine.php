@@ -21,6 +21,8 @@ final class BenchLine
         'session-ended' => 'A sign-in of %s ended',
         'checksum-changed' => 'Published checksum of %s changed',
         'image-described' => '%s described',
+        'package-shelved' => 'Driver package taken onto the shelf',
+        'package-removed' => 'Driver package taken off the shelf',
         'policy-changed' => 'Policy changed',
         'retention-changed' => 'How long contents are kept was changed',
         'contents-removed' => 'Contents of %s removed',

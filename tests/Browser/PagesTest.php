@@ -48,7 +48,8 @@ const PAGES = [
 ];
 
 beforeEach(function () {
-    app(DemoWorld::class)->load();
+    app(DemoWorld::class)->load(static function (): void {
+    });
     $this->pages = array_map(
         fn (string $page) => strtr($page, [
             '{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'),

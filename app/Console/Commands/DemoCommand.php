@@ -28,7 +28,7 @@ final class DemoCommand extends Command
         }
         Setting::put(Setting::WORLD, 'demo');
         BenchEvent::note('demo-loaded', null, [], null);
-        $demo->load();
+        $demo->load($shelf->packages(...));
         $shelf->load();
         $this->info('Demo world loaded.');
 

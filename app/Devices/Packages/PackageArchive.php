@@ -33,7 +33,9 @@ final class PackageArchive
         return isset(self::STARTS[$end]);
     }
 
-    /** @throws RuntimeException with what is wrong with it, in a sentence */
+    /**
+     * @throws RuntimeException with what is wrong with it, in a sentence
+     */
     public static function open(string $path): PackageContents
     {
         $start = (string) @file_get_contents($path, false, null, 0, 6);

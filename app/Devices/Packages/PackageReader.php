@@ -5,11 +5,28 @@ declare(strict_types=1);
 namespace App\Devices\Packages;
 
 use Cobblestone\Drivers\Matching\PackageOffer;
+use Cobblestone\Drivers\Setup\SetupInformation;
 use Cobblestone\Drivers\Setup\SetupReader;
 
 /** What a package claims, by its own setup-information files (rule D2). */
 final class PackageReader
 {
+    /** @return array<string, array{setup: SetupInformation, signed: bool}> path => what each setup file says */
+    public static function setups(PackageContents $contents): array
+    {
+        $setups = [];
+        foreach ($contents->setupFiles as $path => $bytes) {
+            $setup = SetupReader::read($bytes);
+            $beside = array_filter(
+                $setup->catalogues,
+                static fn (string $name): bool => $contents->hasBeside($path, $name),
+            );
+            $setups[$path] = ['setup' => $setup, 'signed' => $beside !== []];
+        }
+
+        return $setups;
+    }
+
     /**
      * @param  string  $source  where on the shelf it lies
      * @return array{list<PackageOffer>, list<Unreadable>} one offer for each of its setup-information files
@@ -17,12 +34,7 @@ final class PackageReader
     public static function offers(PackageContents $contents, string $source): array
     {
         $offers = $unreadable = [];
-        foreach ($contents->setupFiles as $path => $bytes) {
-            $setup = SetupReader::read($bytes);
-            $signed = array_filter(
-                $setup->catalogues,
-                static fn (string $name): bool => $contents->hasBeside($path, $name),
-            ) !== [];
+        foreach (self::setups($contents) as $path => ['setup' => $setup, 'signed' => $signed]) {
             foreach ($setup->faults as $fault) {
                 $unreadable[] = new Unreadable($source, "{$path}, {$fault}");
             }
@@ -40,7 +52,7 @@ final class PackageReader
     }
 
     /** The name of a file or folder as an identifier of a package. */
-    private static function id(string $source): string
+    public static function id(string $source): string
     {
         $name = PackageArchive::isOne($source) || str_ends_with(strtolower($source), '.inf')
             ? pathinfo($source, PATHINFO_FILENAME)

@@ -5,7 +5,7 @@
 <h1>Shelf</h1>
 <span class="goal">
 {{ $files->total() }} {{ $files->total() === 1 ? 'image file' : 'image files' }} in the watched folder ·
-{{ count($drivers) }} driver packages described
+<a href="/packages">{{ count($drivers) }} driver packages</a>
 </span>
 </header>
 <form class="search" action="/shelf" role="search">
