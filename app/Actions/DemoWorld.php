@@ -34,7 +34,7 @@ final class DemoWorld
     ) {
     }
 
-    /** @param  Closure(): void  $catalogued  what is to be done once the catalogue stands and before jobs are planned */
+    /** @param  Closure(): void  $catalogued  what is done once the catalogue stands, before jobs are planned */
     public function load(Closure $catalogued): void
     {
         DB::transaction(function () use ($catalogued): void {

@@ -23,7 +23,8 @@ final class CatalogueStore
     {
         $this->compiled->askAnew();
         DB::transaction(function () use ($entries): void {
-            foreach (CatalogueEntry::query()->where('kind', 'drivers')->whereNotNull('document->file')->get() as $kept) {
+            $shelved = CatalogueEntry::query()->where('kind', 'drivers')->whereNotNull('document->file')->get();
+            foreach ($shelved as $kept) {
                 $entries['drivers'][$kept->slug] ??= $kept->document;
             }
             CatalogueEntry::query()->delete();

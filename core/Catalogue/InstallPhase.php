@@ -16,6 +16,8 @@ final readonly class InstallPhase
      * @param  list<int|float>  $minutes  least, likely, most
      * @param  list<string>  $do
      * @param  list<string>  $usual
+     * @param  int|float|null  $unpacksMbS  bytes of the image that it takes in, in MB/s at most; null for a phase whose
+     *     time does not follow from the image
      */
     public function __construct(
         public string $name,
@@ -24,6 +26,7 @@ final readonly class InstallPhase
         public array $do = [],
         public array $usual = [],
         public ?string $nextTest = null,
+        public int|float|null $unpacksMbS = null,
     ) {
     }
 
@@ -39,6 +42,7 @@ final readonly class InstallPhase
             $fields->strings('do'),
             $fields->strings('usual'),
             $fields->optionalString('next_test'),
+            $fields->optionalNumber('unpacks_mb_s'),
         );
     }
 

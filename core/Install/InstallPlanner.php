@@ -15,7 +15,6 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -30,31 +29,26 @@ use Cobblestone\Runbook\Wants;
  */
 final class InstallPlanner
 {
-    /**
-     * @param  list<Gate>  $gates  what the erasing step waits for
-     * @param  list<string>  $waitsFor  facts the erasing step waits for besides
-     */
     public static function plan(
         Machine $machine,
         SystemProfile $system,
         TargetDrive $target,
-        array $gates,
-        array $waitsFor,
-        string $owner,
+        BeforeErasing $before,
+        InstallPace $pace,
     ): Contribution {
         $detach = DetachSteps::for($machine, $target);
         $erase = EraseStep::erase(
             $machine,
             $system,
             $target,
-            $gates,
-            [...$waitsFor, ...$detach->steps === [] ? [] : [PathFact::DRIVES_DETACHED]],
-            $owner,
+            $before->gates,
+            [...$before->waitsFor, ...$detach->steps === [] ? [] : [PathFact::DRIVES_DETACHED]],
+            $before->owner,
         );
 
         return $detach->and(
             new Contribution(
-                [TargetSteps::find($target), $erase, ...self::phases($system, $machine->kind)],
+                [TargetSteps::find($target), $erase, ...self::phases($system, $machine->kind, $pace)],
                 $target->decisions,
                 $target->questions,
                 blockers: $target->blockers,
@@ -63,11 +57,11 @@ final class InstallPlanner
     }
 
     /** How long the stick stays in: start, erasing, and every phase up to the one after which it comes out. */
-    public static function stickStaysIn(SystemProfile $system): Duration
+    public static function stickStaysIn(SystemProfile $system, InstallPace $pace): Duration
     {
         $sum = Duration::minutes(5);
         foreach ($system->install->phases as $phase) {
-            $sum = $sum->plus($phase->estimate()->likely);
+            $sum = $sum->plus($pace->estimate($phase)->likely);
             if ($phase->restart) {
                 break;
             }
@@ -77,7 +71,7 @@ final class InstallPlanner
     }
 
     /** @return list<Step> */
-    private static function phases(SystemProfile $system, Kind $kind): array
+    private static function phases(SystemProfile $system, Kind $kind, InstallPace $pace): array
     {
         $steps = [];
         $fact = PathFact::TARGET_ERASED;
@@ -90,13 +84,13 @@ final class InstallPlanner
                 Stage::Install,
                 $phase->name,
                 Presence::WalkAway,
-                $phase->estimate(),
+                $pace->estimate($phase),
                 $phase->do === [] ? [$kind->leftAlone()] : $phase->do,
                 before: $index > 0 && ! $out ? [$fact] : [$fact, ...$out ? [PathFact::STICK_OUT] : []],
                 after: $index === 0 && ! $last ? [$after, PathFact::SYSTEM_COPIED] : [$after],
                 needs: ['slot', 'power'],
                 acts: [Act::WriteSystem],
-                because: self::because($index, $system, $phase),
+                because: [...self::because($index, $system, $phase), ...array_filter([$pace->because($phase)])],
                 waiting: self::waiting($phase),
                 done: $last ? DoneWords::of("{$system->name} was installed") : null,
                 boots: [

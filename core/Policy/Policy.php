@@ -111,21 +111,7 @@ final readonly class Policy
         'keys' => 'A7, A8',
     ];
 
-    /** What the bench answers in its own words => what it is; a job can depart from each. */
-    public const TEXTS = [
-        'name_pattern' => 'Computer name: letters, digits and hyphens; {n} counts up, {slot} is the slot',
-        'region' => 'Region',
-        'keyboard' => 'Keyboard',
-    ];
-
-    private const TEXT_DEFAULTS = [
-        'name_pattern' => 'QF-{n}',
-        'region' => 'Quillport harbour',
-        'keyboard' => 'Quillport harbour layout',
-    ];
-
-    /** Signs of such an answer. */
-    private const LONGEST_TEXT = 60;
+    public const TEXTS = BenchTexts::NAMES;
 
     /** Figures the rulebook calls default. */
     private const FIGURES = [
@@ -137,6 +123,10 @@ final readonly class Policy
         'host_port_mb_s' => 400,
         'hash_mb_s' => 450,
         'expand_mb_s' => 180,
+        'restart_seconds' => 45,
+        'drive_nvme_mb_s' => 800,
+        'drive_sata_mb_s' => 110,
+        'drive_mmc_mb_s' => 60,
     ];
 
     /**
@@ -156,9 +146,9 @@ final readonly class Policy
     public static function of(array $chosen = []): self
     {
         $schools = array_map(static fn (array $options): string => (string) array_key_first($options), self::SCHOOLS);
-        $texts = self::TEXT_DEFAULTS;
+        $texts = BenchTexts::DEFAULTS;
         foreach (array_intersect_key($chosen, self::TEXTS) as $name => $text) {
-            $texts[$name] = self::readText($name, $text);
+            $texts[$name] = BenchTexts::read($name, $text);
         }
         foreach (array_diff_key($chosen, self::TEXTS) as $school => $option) {
             if (! isset(self::SCHOOLS[$school])) {
@@ -177,31 +167,6 @@ final readonly class Policy
         }
 
         return new self($schools, self::FIGURES, $texts);
-    }
-
-    /** @throws BriefFault */
-    private static function readText(string $name, mixed $text): string
-    {
-        $text = is_string($text) ? trim($text) : '';
-        if ($text === '' || mb_strlen($text) > self::LONGEST_TEXT || preg_match('/[\p{C}{}<>]/u', preg_replace(
-            '/\{(n|slot)\}/',
-            '',
-            $text,
-        ) ?? '{') === 1) {
-            throw BriefFault::at(
-                "policy.{$name}",
-                'write it in one line of at most '.self::LONGEST_TEXT.' signs, without brackets.',
-            );
-        }
-        if ($name === 'name_pattern' && preg_match('/^[A-Za-z0-9-]*\{n\}[A-Za-z0-9-]*$/', str_replace(
-            '{slot}',
-            '',
-            $text,
-        )) !== 1) {
-            throw BriefFault::at("policy.{$name}", 'letters, digits, hyphens and {n} once; {slot} if you like.');
-        }
-
-        return $text;
     }
 
     public function text(string $name): string

@@ -36,7 +36,8 @@ it('reads what a brought archive claims, keeps it with its checksum, and plans w
         'Manufacturer' => ['%Quarrel%=M,NTamd64.10.0...7100'],
         'M.NTamd64.10.0...7100' => ['%W2%=I,PCI\VEN_51A2&DEV_0202'],
     ], '12/01/2026, 24.0', 'CatalogFile=w2.cat');
-    $file = archived($this->folder, 'Quarrel W2 24.zip', ['w2/w2.inf' => $setup, 'w2/w2.cat' => 'x', 'w2/w2.sys' => 'y']);
+    $inside = ['w2/w2.inf' => $setup, 'w2/w2.cat' => 'x', 'w2/w2.sys' => 'y'];
+    $file = archived($this->folder, 'Quarrel W2 24.zip', $inside);
     $sum = hash_file('sha256', $file->getPathname());
     $this->post('/packages', ['package' => $file, 'source' => 'part maker'])->assertRedirect('/packages/quarrel-w2-24');
     $document = app(CatalogueStore::class)->kind('drivers')['quarrel-w2-24'];

@@ -7,7 +7,9 @@ namespace App\Devices\StandIn;
 use App\Devices\Command;
 use Illuminate\Support\Facades\File;
 
-/** Driver packages of the demo world, as real archives that 7-Zip makes: their makers, devices and files are invented. */
+/**
+ * Driver packages of the demo world, as real archives that 7-Zip makes: makers, devices and files are invented.
+ */
 final class DemoPackages
 {
     /**

@@ -13,7 +13,8 @@ final class PackageDocument
     /** Class of device as setup files name it => family of packages. */
     private const FAMILIES = [
         'display' => 'graphics', 'net' => 'network', 'bluetooth' => 'network', 'media' => 'audio', 'sound' => 'audio',
-        'hidclass' => 'input', 'keyboard' => 'input', 'mouse' => 'input', 'scsiadapter' => 'storage', 'hdc' => 'storage',
+        'hidclass' => 'input', 'keyboard' => 'input', 'mouse' => 'input',
+        'scsiadapter' => 'storage', 'hdc' => 'storage',
         'sensor' => 'sensor', 'biometric' => 'sensor', 'camera' => 'sensor',
     ];
 
@@ -33,7 +34,7 @@ final class PackageDocument
             static fn (array $file): array => $file['setup']->claims,
             $files,
         )));
-        $first = (reset($files) ?: null)['setup'] ?? null;
+        $first = self::newest($files);
         $dates = array_filter(array_map(static fn (array $file): ?string => $file['setup']->date, $files));
         $likely = 1 + $package['bytes'] / self::BYTES_A_MINUTE;
         $fit = array_keys(array_filter($systems, static fn (SystemProfile $of): bool => self::fits($of, $claims)));
@@ -55,6 +56,17 @@ final class PackageDocument
             'file' => $package['file'],
             'setup_files' => array_map(self::setupFile(...), array_keys($files), $files),
         ];
+    }
+
+    /** @param  array<string, array{setup: SetupInformation, signed: bool}>  $files */
+    private static function newest(array $files): ?SetupInformation
+    {
+        $newest = null;
+        foreach ($files as ['setup' => $setup]) {
+            $newest = $newest === null || (string) $setup->date > (string) $newest->date ? $setup : $newest;
+        }
+
+        return $newest;
     }
 
     /** @param  list<SetupClaim>  $claims */

@@ -6,6 +6,7 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Brief\Brief;
@@ -75,7 +76,23 @@ final class InstallParts
         ));
     }
 
-    public static function firstBoot(
+    /** First start, network, drivers, licence: all that comes once the files are copied. */
+    public static function afterCopying(
+        JobContext $context,
+        DriverPlan $drivers,
+        Contribution $firmware,
+        AnswerFile $file,
+    ): Contribution {
+        [$machine, $brief] = [$context->machine, $context->brief];
+
+        return self::firstBoot($context, $drivers, $firmware, $file)
+            ->and($file->contribution)
+            ->and($drivers->contribution)
+            ->and(Licence::assess($machine, $context->system(), $brief->edition, $brief->licence)->contribution)
+            ->and(self::imageQuestions($context));
+    }
+
+    private static function firstBoot(
         JobContext $context,
         DriverPlan $drivers,
         Contribution $firmware,
@@ -205,7 +222,7 @@ final class InstallParts
         ));
     }
 
-    public static function imageQuestions(JobContext $context): Contribution
+    private static function imageQuestions(JobContext $context): Contribution
     {
         $brief = $context->brief;
         if (

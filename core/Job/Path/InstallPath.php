@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\InstallWish;
-use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Safeguards;
@@ -17,6 +16,8 @@ use Cobblestone\Firmware\StickToStart;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
 use Cobblestone\Install\AnswerFile;
+use Cobblestone\Install\BeforeErasing;
+use Cobblestone\Install\InstallPace;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\TargetDrive;
@@ -72,8 +73,9 @@ final readonly class InstallPath
         $extras = Ownership::extras($context->brief->extras, $context->policy->school('extras'));
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $this->new, $context->brief->owner);
         $hardware = $this->hardware();
+        $pace = InstallPace::of($machine, $context->image(), $media->stick, $this->target->drive, $context->policy);
         $file = AnswerFile::of($system, $media->mode === WriteMode::FilesCopied, $context->policy);
-        $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras, $file));
+        $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras, $file), $pace);
         $gaps = SupportEnds::gaps($system, $context->brief->depends);
         $ends = [SupportEnds::of($system, $context->today())];
         $all = InstallParts::protecting($this->new, $this->protection, $this->swap, $this->old)->and($owner)
@@ -81,14 +83,10 @@ final readonly class InstallPath
             ->and($extras)
             ->and(InstallParts::closedLast($hardware, $install))
             ->and($media->contribution)
-            ->and(PortPower::plan($machine, InstallPlanner::stickStaysIn($system)))
+            ->and(PortPower::plan($machine, InstallPlanner::stickStaysIn($system, $pace)))
             ->and($firmware)
             ->and($install)
-            ->and(InstallParts::firstBoot($context, $drivers, $firmware, $file))
-            ->and($file->contribution)
-            ->and($drivers->contribution)
-            ->and(Licence::assess($machine, $system, $context->brief->edition, $context->brief->licence)->contribution)
-            ->and(InstallParts::imageQuestions($context))
+            ->and(InstallParts::afterCopying($context, $drivers, $firmware, $file))
             ->and(self::besides($machine, $gaps, $ends));
         $steps = $this->steps($all, InstallParts::proof($context, $this->target, $firmware, $drivers), $gaps);
 
@@ -173,8 +171,12 @@ final readonly class InstallPath
      * @param  list<string>  $ownerWaits
      * @param  list<string>  $recorded
      */
-    private function install(Contribution $hardware, array $ownerWaits, array $recorded): Contribution
-    {
+    private function install(
+        Contribution $hardware,
+        array $ownerWaits,
+        array $recorded,
+        InstallPace $pace,
+    ): Contribution {
         [$context, $protection] = [$this->context, $this->protection];
         $staysIn = ! $this->swap && ! $this->new;
         $waits = [
@@ -186,7 +188,13 @@ final readonly class InstallPath
         ];
         [$gates, $owner] = [$staysIn ? $protection->gates() : [], $context->brief->owner];
 
-        return InstallPlanner::plan($context->machine, $context->system(), $this->target, $gates, $waits, $owner);
+        return InstallPlanner::plan(
+            $context->machine,
+            $context->system(),
+            $this->target,
+            new BeforeErasing($gates, $waits, $owner),
+            $pace,
+        );
     }
 
     /**

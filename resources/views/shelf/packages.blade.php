@@ -37,13 +37,19 @@
 @if ($packages === [])
 <div class="empty">
 <p><b>{{ $query === '' ? 'No driver package is here yet.' : 'No package matches.' }}</b></p>
-<p>{{ $query === '' ? 'Bring an archive, or describe one in the catalogue.' : 'Try a part of the name, or an identifier.' }}</p>
+@if ($query === '')
+<p>Bring an archive, or describe one in the catalogue.</p>
+@else
+<p>Try a part of the name, or an identifier.</p>
+@endif
 </div>
 @else
 <div class="table-responsive" tabindex="0">
 <table class="plain list stack">
 <thead>
-<tr><th>package</th><th>claims</th><th>version</th><th>date</th><th class="num">size</th><th>signature</th><th>for</th></tr>
+<tr>
+<th>package</th><th>claims</th><th>version</th><th>date</th><th class="num">size</th><th>signature</th><th>for</th>
+</tr>
 </thead>
 <tbody>
 @foreach ($packages as $line)

@@ -159,11 +159,11 @@ it('says of a date that it is none, and of a file that its head is missing', fun
 
 it('ends in time and memory whatever somebody made', function (callable $made) {
     $text = $made();
-    $begun = hrtime(true);
+    $begun = processorMs();
     memory_reset_peak_usage();
     $before = memory_get_usage();
     $setup = SetupReader::read($text);
-    expect((hrtime(true) - $begun) / 1e9)->toBeLessThan(6)
+    expect((processorMs() - $begun) / 1000)->toBeLessThan(6)
         ->and((memory_get_peak_usage() - $before) / 1e6)->toBeLessThan(200)
         ->and(count($setup->faults))->toBeLessThan(52)
         ->and(count($setup->claims))->toBeLessThanOrEqual(50_000);

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Install;
+
+use Cobblestone\Runbook\Gate;
+
+/** What has to be so before a drive is erased, and whose it is. */
+final readonly class BeforeErasing
+{
+    /**
+     * @param  list<Gate>  $gates
+     * @param  list<string>  $waitsFor  facts that hold first
+     */
+    public function __construct(public array $gates, public array $waitsFor, public string $owner)
+    {
+    }
+}
