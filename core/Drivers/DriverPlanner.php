@@ -32,11 +32,13 @@ final class DriverPlanner
         // What gets it online is installed from the stick before anything that may be fetched: decision and path say
         // the same order.
         $isOffline = static fn (DriverPackage $package): bool => isset($offline[$package->id]);
-        $ordered = [
+        $conflicts = DriverConflicts::in([
             ...array_filter($bySchool, $isOffline),
             ...array_filter($bySchool, static fn (DriverPackage $package): bool => ! $isOffline($package)),
-        ];
-        $offline = array_values($offline);
+        ]);
+        $ordered = $conflicts->kept;
+        $offline = array_values(array_filter($ordered, $isOffline));
+        array_push($unresolved, ...self::left($matcher, $matches, $conflicts));
 
         $network = NetworkWay::of($machine, $system, $offline, $unresolved);
 
@@ -46,10 +48,53 @@ final class DriverPlanner
             $builtIn,
             $unresolved,
             self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network)
-                ->and(new Contribution(decisions: $matcher->decisions($matches))),
+                ->and(new Contribution(decisions: [
+                    ...$matcher->decisions($matches),
+                    ...$conflicts->decisions(),
+                    ...self::needsMissing($conflicts->missing($shelf)),
+                ])),
             $network->because,
             $matches,
         );
+    }
+
+    /**
+     * Devices whose package cannot be with another, and that the system brings nothing for.
+     *
+     * @param  list<DeviceMatch>  $matches
+     * @return list<Device>
+     */
+    private static function left(DriverMatcher $matcher, array $matches, DriverConflicts $conflicts): array
+    {
+        $left = [];
+        foreach ($matches as $match) {
+            if (
+                $match->package !== null && ! $match->brings && $conflicts->isOut($matcher->package($match->package))
+            ) {
+                $left[] = $match->device;
+            }
+        }
+
+        return $left;
+    }
+
+    /**
+     * @param  list<string>  $missing
+     * @return list<Decision>
+     */
+    private static function needsMissing(array $missing): array
+    {
+        return $missing === [] ? [] : [
+            new Decision(
+                'drivers.needs',
+                'What packages need besides',
+                'fetched first, from where the package came',
+                $missing,
+                [],
+                [],
+                'D4',
+            ),
+        ];
     }
 
     /**

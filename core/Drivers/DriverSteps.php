@@ -10,9 +10,6 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
-use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\EvidenceKind;
-use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -20,7 +17,6 @@ use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
-use Cobblestone\Text\Counted;
 
 /** The stones of driver setup: laid ready, installed one by one, looked over at the end. */
 final class DriverSteps
@@ -34,7 +30,8 @@ final class DriverSteps
     {
         $offlineIds = array_map(static fn (DriverPackage $package): string => $package->id, $offline);
         $restarts = DriverOrder::restarts($ordered);
-        $steps = [];
+        $steps = $offline === [] ? [] : [self::stickInAgain($offline)];
+        $last = end($offlineIds);
         foreach ($ordered as $package) {
             $isOffline = in_array($package->id, $offlineIds, true);
             $steps[] = self::install(
@@ -42,9 +39,10 @@ final class DriverSteps
                 $ordered,
                 $isOffline,
                 isset($restarts[$package->id]),
+                $package->id === $last,
             );
         }
-        $steps[] = self::audit($ordered, $unresolved, $devicesUnknown);
+        $steps[] = LookOverStep::of($ordered, $unresolved, $devicesUnknown);
 
         return $ordered === []
             ? new Contribution($steps, initial: [PathFact::DRIVERS_FETCHED])
@@ -95,12 +93,51 @@ final class DriverSteps
         );
     }
 
-    /** @param  list<DriverPackage>  $ordered */
-    private static function install(DriverPackage $package, array $ordered, bool $offline, bool $restart): Step
+    /**
+     * The stick came out at the first restart; the drivers lie on it.
+     *
+     * @param  list<DriverPackage>  $offline
+     */
+    private static function stickInAgain(array $offline): Step
     {
+        return new Step(
+            'drivers.stick-in',
+            Stage::Network,
+            'Stick in again',
+            Presence::Hands,
+            Estimate::minutes(0.2, 0.5, 2),
+            ['Put the stick with the folder of drivers in, now that the system runs.'],
+            before: [PathFact::FIRST_BOOT_DONE],
+            after: [PathFact::STICK_IN_AGAIN],
+            needs: ['hands', 'stick'],
+            because: [
+                new Reason(
+                    implode(', ', array_map(static fn (DriverPackage $of): string => $of->name, $offline))
+                        .(count($offline) === 1 ? ' lies' : ' lie').' on it.',
+                    'D5',
+                ),
+            ],
+        );
+    }
+
+    /**
+     * @param  list<DriverPackage>  $ordered
+     * @param  bool  $last  whether it is the last one that comes from the stick
+     */
+    private static function install(
+        DriverPackage $package,
+        array $ordered,
+        bool $offline,
+        bool $restart,
+        bool $last,
+    ): Step {
         $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
         $needs = array_values(array_map(PathFact::driver(...), array_intersect($package->needs, $present)));
-        $do = self::instructions($offline, $package, $restart);
+        $do = [
+            ...self::opening($offline, $package),
+            ...$last ? ['Pull the stick again.'] : [],
+            self::restarting($package, $restart),
+        ];
 
         return new Step(
             "drivers.{$package->id}",
@@ -114,7 +151,11 @@ final class DriverSteps
                 ),
             ),
             $do,
-            before: [PathFact::FIRST_BOOT_DONE, ...$offline ? [] : [PathFact::ONLINE, PathFact::UPDATED], ...$needs],
+            before: [
+                PathFact::FIRST_BOOT_DONE,
+                ...$offline ? [PathFact::STICK_IN_AGAIN] : [PathFact::ONLINE, PathFact::UPDATED],
+                ...$needs,
+            ],
             after: [PathFact::driver($package->id)],
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"),
@@ -128,22 +169,25 @@ final class DriverSteps
         );
     }
 
-    /**
-     * @return list<string>
-     */
-    private static function instructions(bool $offline, DriverPackage $package, bool $restart): array
+    /** @return list<string> */
+    private static function opening(bool $offline, DriverPackage $package): array
     {
         return [
             $offline
                 ? 'Open the driver folder on the stick.'
                 : 'Open the driver folder, or fetch the package from the shelf.',
-            "Install {$package->name} {$package->version}.",
-            $restart
-                ? 'Restart now.'
-                : ($package->restart === 'after'
-                    ? 'It wants a restart: that comes later, once for all.'
-                    : 'No restart.'),
+            "Install {$package->name} {$package->version}."
+                .($package->silent === null ? '' : " Without questions: `{$package->silent}`."),
         ];
+    }
+
+    private static function restarting(DriverPackage $package, bool $restart): string
+    {
+        return match (true) {
+            $restart => 'Restart now.',
+            $package->restart === 'after' => 'It wants a restart: that comes later, once for all.',
+            default => 'No restart.',
+        };
     }
 
     /**
@@ -161,82 +205,5 @@ final class DriverSteps
                 ? []
                 : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')],
         ];
-    }
-
-    /**
-     * @param  list<DriverPackage>  $ordered
-     * @param  list<Device>  $unresolved
-     */
-    private static function audit(array $ordered, array $unresolved, bool $devicesUnknown): Step
-    {
-        $open = array_map(
-            static fn (
-                Device $device,
-            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's "
-                .'page for exactly this model.',
-            $unresolved,
-        );
-
-        return new Step(
-            'drivers.audit',
-            Stage::Drivers,
-            'Look drivers over',
-            Presence::Hands,
-            Estimate::minutes(1, 3, 10),
-            [
-                'List the devices: none may be left without a driver.',
-                ...$devicesUnknown
-                    ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.']
-                    : $open,
-            ],
-            before: [
-                PathFact::ONLINE,
-                PathFact::UPDATED,
-                ...array_map(static fn (DriverPackage $package): string => PathFact::driver($package->id), $ordered),
-            ],
-            after: [PathFact::DRIVERS_COMPLETE],
-            needs: ['hands'],
-            done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
-            evidence: self::readings($unresolved),
-            because: [
-                self::looked($devicesUnknown, $unresolved),
-            ],
-        );
-    }
-
-    /**
-     * @param  list<Device>  $unresolved
-     * @return list<Evidence>
-     */
-    private static function readings(array $unresolved): array
-    {
-        return [
-            new Evidence(
-                'without_driver',
-                'Devices without a driver',
-                EvidenceKind::Count,
-                expected: new Expected((string) count($unresolved)),
-                overruledBy: ['lead'],
-                remedy: $unresolved === []
-                    ? 'Look for its package by identifier; its row says which device.'
-                    : 'The shelf has none for '.count($unresolved).' of them.',
-            ),
-        ];
-    }
-
-    /**
-     * @param  list<Device>  $unresolved
-     */
-    private static function looked(bool $devicesUnknown, array $unresolved): Reason
-    {
-        return new Reason(
-            $devicesUnknown
-                ? 'What is inside is only known once a system runs.'
-                : ($unresolved === []
-                    ? 'Every device of this model has a package or is served by the system.'
-                    : Counted::of(count($unresolved), 'device').(count($unresolved) === 1 ? ' has' : ' have')
-                        .' no package on the shelf.'),
-            'D7',
-        );
     }
 }

@@ -57,6 +57,8 @@ final class PathFact
 
     public const STICK_OUT = 'stick.out';
 
+    public const STICK_IN_AGAIN = 'stick.in-again';
+
     public const FIRST_BOOT_DONE = 'first-boot.done';
 
     public const ONLINE = 'network.online';
@@ -117,6 +119,7 @@ final class PathFact
         self::MACHINE_IDENTIFIED => 'model, suffix and port count are confirmed at the machine',
         self::BACKUP_COPIED => 'the backup is copied',
         self::BACKUP_SETTLED => 'the backup is verified or waived in writing',
+        self::STICK_IN_AGAIN => 'the stick with the drivers is in again',
         self::ANSWERS_PLACED => 'the answer file is on the stick',
         self::BACKUP_DETACHED => 'the backup drive is detached',
         self::SHUT_DOWN => 'the old system is fully shut down',

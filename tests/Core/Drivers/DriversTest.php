@@ -2,6 +2,12 @@
 
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\DriverOrder;
+use Cobblestone\Drivers\DriverPlanner;
+use Cobblestone\Machine\Device;
+use Cobblestone\Machine\FactSheet;
+use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Policy\Policy;
 use Tests\Support\Demo;
 use Tests\Support\Entries;
 
@@ -61,6 +67,7 @@ it('matches packages to this model\'s devices by identifier, system and lock', f
     );
     expect($ids(Demo::plan('fairlead-13')))
         ->toBe([
+            'drivers.stick-in',
             'drivers.quarrel-w2-wireless',
             'network.online',
             'drivers.ostler-c8-chipset',
@@ -162,4 +169,47 @@ it('restarts no more often than the best of all orders, where the school leaves 
         }
         expect(count(DriverOrder::restarts($ordered)))->toBe(leastRestarts($packages));
     }
+});
+
+it('leaves out what cannot be with what comes before it, and says so', function () {
+    $devices = [
+        new Device('A', 'pci:0001:0001', 'graphics'),
+        new Device('B', 'pci:0001:0002', 'audio'),
+        new Device('C', 'pci:0001:0003', 'audio'),
+    ];
+    $plan = DriverPlanner::plan(
+        new Machine('Mole', Kind::Laptop, FactSheet::empty(), devices: $devices),
+        Entries::system(),
+        [
+            Entries::package(['id' => 'a', 'name' => 'A pack', 'claims' => ['pci:0001:0001'], 'needs' => ['gone']]),
+            Entries::package([
+                'id' => 'b', 'name' => 'B pack', 'family' => 'audio',
+                'claims' => ['pci:0001:0002'], 'conflicts' => ['a'],
+            ]),
+            Entries::package(['id' => 'c', 'name' => 'C pack', 'family' => 'audio', 'claims' => ['pci:0001:0003']]),
+        ],
+        Policy::of(),
+    );
+    $decided = array_column(
+        array_map(static fn ($of): array => [$of->id, $of->reasons], $plan->contribution->decisions),
+        1,
+        0,
+    );
+    expect(array_map(static fn ($of): string => $of->id, $plan->ordered))->toBe(['a', 'c'])
+        ->and(array_map(static fn ($of): string => $of->name, $plan->unresolved))->toBe(['B'])
+        ->and($decided['drivers.conflict.b'][0])->toContain('B pack and A pack must not be there together')
+        ->and($decided['drivers.needs'])->toBe(['A pack needs gone, which is not on the shelf.'])
+        ->and($plan->found()[1]['hangs'])->toBe('empty');
+});
+
+it('asks for the stick again where drivers lie on it, and to pull it after the last of them', function () {
+    $plan = Demo::plan('fairlead-13');
+    $ids = array_map(static fn ($step): string => $step->id, $plan->steps);
+    $wireless = $plan->step('drivers.quarrel-w2-wireless');
+    expect(array_search('drivers.stick-in', $ids, true))
+        ->toBeGreaterThan(array_search('first-boot.answers', $ids, true))
+        ->toBeLessThan(array_search('drivers.quarrel-w2-wireless', $ids, true))
+        ->and($wireless?->instructions)->toContain('Pull the stick again.')
+        ->and($plan->step('drivers.ostler-c8-chipset')?->instructions)->not->toContain('Pull the stick again.')
+        ->and(Demo::plan('capstan-t3')->step('drivers.stick-in'))->toBeNull();
 });

@@ -61,7 +61,8 @@ it('lets a template say what this job says, and nothing secret', function () {
         'updates' => 'later', 'encryption' => 'on', 'edition' => '', 'bypass' => [],
     ]);
     $said = new FirstBootBlock('QF-09', 'Skerry', 'rope', 'work', 'online-first', 'restore');
-    $values = AnswerFile::values(answeringSystem(), $said, Policy::of(['auto_encryption' => 'off']), 'Dock', ['memory']);
+    $open = Policy::of(['auto_encryption' => 'off']);
+    $values = AnswerFile::values(answeringSystem(), $said, $open, 'Dock', ['memory']);
     expect(array_intersect_key($values, array_flip([
         'computer_name', 'region', 'keyboard', 'use', 'account', 'restore', 'encryption', 'edition', 'bypass',
     ])))->toBe([
