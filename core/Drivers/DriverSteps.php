@@ -144,12 +144,7 @@ final class DriverSteps
             $offline ? Stage::Network : Stage::Drivers,
             $package->name,
             Presence::Hands,
-            Estimate::minutes(
-                ...array_map(
-                    static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0),
-                    $package->minutes,
-                ),
-            ),
+            self::time($package, $restart),
             $do,
             before: [
                 PathFact::FIRST_BOOT_DONE,
@@ -161,11 +156,32 @@ final class DriverSteps
             done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"),
             acts: [Act::WriteSystem],
             because: self::because($package),
-            waiting: new Waiting(
-                ['the screen flickers or goes black for some seconds'],
-                'Wait two minutes; then restart once.',
-                $restart ? 1 : 0,
-            ),
+            waiting: self::waiting($package, $restart),
+        );
+    }
+
+    private static function time(DriverPackage $package, bool $restart): Estimate
+    {
+        return Estimate::minutes(...array_map(
+            static fn (int|float $minutes): float => $minutes + ($restart ? 1.5 : 0),
+            $package->minutes,
+        ));
+    }
+
+    private static function waiting(DriverPackage $package, bool $restart): Waiting
+    {
+        return new Waiting(
+            [
+                match ($package->family) {
+                    'graphics' => 'the screen flickers or goes black for some seconds',
+                    'network' => 'the connection drops for some seconds',
+                    'input' => 'pointer or touch stands still for some seconds',
+                    'audio' => 'the sound stops, and a new device is announced',
+                    default => 'devices go and come in the list for some seconds',
+                },
+            ],
+            'Wait two minutes; then restart once.',
+            $restart ? 1 : 0,
         );
     }
 
