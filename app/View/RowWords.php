@@ -11,9 +11,9 @@ final class RowWords
     public static function role(string $head): string
     {
         return match ($head) {
-            'becomes', 'answer', 'must be' => 'to',
+            'becomes', 'answer', 'must be', 'pick' => 'to',
             'was' => 'was',
-            'because' => 'fine',
+            'because', 'if one picks another' => 'fine',
             default => '',
         };
     }

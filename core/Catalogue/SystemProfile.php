@@ -18,6 +18,7 @@ final readonly class SystemProfile
      * @param  array<array-key, Ceiling>  $ceilings  edition => what it uses
      * @param  list<Gap>  $gaps
      * @param  list<string>  $controllerModes
+     * @param  list<InstallerScreen>  $screens  pages of its installer up to the drive, in order
      * @param  AliasList  $brings  the devices it has drivers for by itself
      * @param  int|null  $build  of the version that the bench installs; an image may say another
      * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
@@ -51,6 +52,7 @@ final readonly class SystemProfile
         public bool $noSetupFiles = false,
         public bool $enforcesSignatures = false,
         public ?AnswerFileProfile $answerFile = null,
+        public array $screens = [],
     ) {
     }
 
@@ -97,6 +99,7 @@ final readonly class SystemProfile
             $fields->optionalBool('no_setup_files') ?? false,
             $fields->optionalBool('enforces_signatures') ?? false,
             $fields->optional('answer_file', AnswerFileProfile::read(...)),
+            $fields->each('screens', InstallerScreen::read(...)),
         );
     }
 

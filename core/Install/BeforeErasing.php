@@ -13,7 +13,11 @@ final readonly class BeforeErasing
      * @param  list<Gate>  $gates
      * @param  list<string>  $waitsFor  facts that hold first
      */
-    public function __construct(public array $gates, public array $waitsFor, public string $owner)
-    {
+    public function __construct(
+        public array $gates,
+        public array $waitsFor,
+        public string $owner,
+        public ?string $edition = null,
+    ) {
     }
 }

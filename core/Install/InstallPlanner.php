@@ -36,6 +36,7 @@ final class InstallPlanner
         BeforeErasing $before,
         InstallPace $pace,
     ): Contribution {
+        $pages = (new InstallerPages($system, $machine, $before->edition, $target->drive))->step();
         $detach = DetachSteps::for($machine, $target);
         $erase = EraseStep::erase(
             $machine,
@@ -48,7 +49,11 @@ final class InstallPlanner
 
         return $detach->and(
             new Contribution(
-                [TargetSteps::find($target), $erase, ...self::phases($system, $machine->kind, $pace)],
+                [
+                    ...array_filter([$pages]),
+                    TargetSteps::find($target, $pages === null ? [] : [PathFact::PAGES_ANSWERED]),
+                    $erase,
+                    ...self::phases($system, $machine->kind, $pace)],
                 $target->decisions,
                 $target->questions,
                 blockers: $target->blockers,

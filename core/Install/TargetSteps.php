@@ -25,7 +25,8 @@ use Cobblestone\Runbook\WorksOn;
  */
 final class TargetSteps
 {
-    public static function find(TargetDrive $target): Step
+    /** @param  list<string>  $after  facts that hold first */
+    public static function find(TargetDrive $target, array $after = []): Step
     {
         $drive = $target->drive;
         $what = match (true) {
@@ -48,7 +49,7 @@ final class TargetSteps
             Presence::Hands,
             Estimate::minutes(1, 2, 6),
             [...$what, 'The number the installer gives it means nothing.'],
-            before: [PathFact::MEDIUM_STARTED],
+            before: [PathFact::MEDIUM_STARTED, ...$after],
             after: [PathFact::TARGET_NAMED],
             needs: ['hands'],
             because: $target->decisions === []

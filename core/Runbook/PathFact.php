@@ -47,6 +47,8 @@ final class PathFact
 
     public const MEDIUM_STARTED = 'medium.started';
 
+    public const PAGES_ANSWERED = 'installer.answered';
+
     public const TARGET_NAMED = 'target.named';
 
     public const TARGET_ERASED = 'target.erased';
@@ -120,6 +122,7 @@ final class PathFact
         self::BACKUP_COPIED => 'the backup is copied',
         self::BACKUP_SETTLED => 'the backup is verified or waived in writing',
         self::STICK_IN_AGAIN => 'the stick with the drivers is in again',
+        self::PAGES_ANSWERED => 'the installer stands before its page of drives',
         self::ANSWERS_PLACED => 'the answer file is on the stick',
         self::BACKUP_DETACHED => 'the backup drive is detached',
         self::SHUT_DOWN => 'the old system is fully shut down',

@@ -28,10 +28,10 @@ final readonly class AuditStep
     {
         $cleared = $lost = [];
         foreach ($after->devices as $key => $device) {
-            $was = isset($before->devices[$key]) ? $before->devices[$key]->isDriven() : null;
-            if ($was === false && $device->isDriven() === true) {
+            [$was, $is] = [$before->isDriven($key), $after->isDriven($key)];
+            if ($was === false && $is === true) {
                 $cleared[] = $device;
-            } elseif ($was === true && $device->isDriven() === false) {
+            } elseif ($was === true && $is === false) {
                 $lost[] = $device;
             }
         }

@@ -192,7 +192,7 @@ final readonly class InstallPath
             $context->machine,
             $context->system(),
             $this->target,
-            new BeforeErasing($gates, $waits, $owner),
+            new BeforeErasing($gates, $waits, $owner, $context->brief->edition),
             $pace,
         );
     }

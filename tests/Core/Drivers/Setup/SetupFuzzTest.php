@@ -55,4 +55,4 @@ it('reads a spoiled file without an end to it, an error or a claim that is none'
         }
     }
     expect($slowest)->toBeLessThan(0.5);
-});
+})->group('slow');

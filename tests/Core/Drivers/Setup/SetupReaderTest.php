@@ -183,4 +183,4 @@ it('ends in time and memory whatever somebody made', function (callable $made) {
         'Strings' => ['A="'.str_repeat('y', 3000).'"'],
     ])],
     'quotation marks without end' => [static fn (): string => str_repeat("[M]\n".str_repeat('"', 4000)."\n", 300)],
-]);
+])->group('slow');

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Install;
+
+use Cobblestone\Catalogue\InstallerOption;
+use Cobblestone\Catalogue\InstallerScreen;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Presence;
+use Cobblestone\Runbook\Reason;
+use Cobblestone\Runbook\Stage;
+use Cobblestone\Runbook\Step;
+
+/**
+ * The pages of an installer up to the drive: what is picked on each for this job, and what happens if one picks
+ * another (rules F9, I2, A8).
+ */
+final readonly class InstallerPages
+{
+    /**
+     * @param  string|null  $edition  that was wished for
+     * @param  Drive|null  $target  null while it is not known
+     */
+    public function __construct(
+        private SystemProfile $system,
+        private Machine $machine,
+        private ?string $edition,
+        private ?Drive $target,
+    ) {
+    }
+
+    public function step(): ?Step
+    {
+        if ($this->system->screens === []) {
+            return null;
+        }
+
+        return new Step(
+            'install.pages',
+            Stage::Target,
+            'Go through the installer\'s pages',
+            Presence::Hands,
+            Estimate::minutes(1, 2, 6),
+            ['Pick on each page what stands here; stop before the page on which the drive is erased.'],
+            before: [PathFact::MEDIUM_STARTED],
+            after: [PathFact::PAGES_ANSWERED],
+            needs: ['hands'],
+            acts: [Act::WriteSystem],
+            because: [
+                new Reason('These are the pages of this installer, in order.', 'I2', $this->system->dated()),
+            ],
+            rows: $this->rows(),
+        );
+    }
+
+    /** @return list<array<string, string>> */
+    public function rows(): array
+    {
+        return array_map(function (InstallerScreen $screen): array {
+            [$pick, $because] = $this->pick($screen);
+
+            return [
+                'page' => $screen->title,
+                'pick' => $pick,
+                'because' => $because,
+                'if one picks another' => self::others($screen, $pick),
+            ];
+        }, $this->system->screens);
+    }
+
+    /** @return array{string, string} what is picked, and why */
+    private function pick(InstallerScreen $screen): array
+    {
+        $licence = $this->machine->fact('licence.kind')->text();
+
+        return match ($screen->about) {
+            'start' => [self::doing($screen, 'install'), 'the installer itself'],
+            'purpose' => [self::doing($screen, 'erase'), 'the whole drive is laid out anew'],
+            'key' => match ($licence) {
+                'firmware-key' => ['it does not appear', 'the key in the firmware is read by itself'],
+                'retail' => [self::doing($screen, 'type'), 'the owner\'s key is for this edition'],
+                'entitlement' => [self::doing($screen, 'skip'), 'the licence comes with machine or account'],
+                'none', 'unclear' => [self::doing($screen, 'skip'), 'the licence is due later'],
+                default => [self::doing($screen, 'skip'), 'nobody has said how it is licensed; it can follow later'],
+            },
+            'edition' => match (true) {
+                $licence === 'firmware-key' => ['it does not appear', 'the key in the firmware picks the edition'],
+                $this->edition === null => ['ask the owner which edition', 'nobody has said'],
+                default => [$this->edition, 'wished for on this job'],
+            },
+            'drive' => [
+                $this->target === null
+                    ? 'stop: which drive is not known yet'
+                    : "the drive of {$this->target->size->decimal()}, or {$this->target->size->binary()}",
+                'found by size and serial at the next stone',
+            ],
+            default => [$screen->options[0]->words ?? 'go on', 'as it proposes'],
+        };
+    }
+
+    private static function doing(InstallerScreen $screen, string $does): string
+    {
+        foreach ($screen->options as $option) {
+            if ($option->does === $does) {
+                return $option->words;
+            }
+        }
+
+        return $screen->options[0]->words ?? 'go on';
+    }
+
+    private static function others(InstallerScreen $screen, string $pick): string
+    {
+        return implode(' ', array_map(
+            static fn (InstallerOption $option): string => "{$option->words}: {$option->then}",
+            array_filter($screen->options, static fn (InstallerOption $option): bool => $option->words !== $pick),
+        ));
+    }
+}
