@@ -2,17 +2,23 @@
 
 namespace App\Actions;
 
+use App\Answers\AnswerFault;
+use App\Bridge\JobAnswers;
 use App\Bridge\StickBridge;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
+use App\Catalogue\CatalogueStore;
 use App\Devices\Build\BuildFailure;
 use App\Devices\DriverFolders;
 use App\Models\BenchPolicy;
+use App\Models\Job;
 use App\Models\ShelfFile;
 use Cobblestone\Catalogue\Stick;
+use Cobblestone\Media\Build\AnswerText;
 use Cobblestone\Media\Build\PlanFault;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\Build\StickWish;
+use Cobblestone\Media\Ways\Way;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Storage\LayoutImpossible;
 use Illuminate\Validation\ValidationException;
@@ -20,17 +26,22 @@ use Illuminate\Validation\ValidationException;
 /** The plan of one stick, from what was chosen on the ways page. */
 final class PlanStick
 {
-    public function __construct(private readonly StickRegister $register, private readonly WayBridge $ways)
-    {
+    public function __construct(
+        private readonly StickRegister $register,
+        private readonly WayBridge $ways,
+        private readonly CatalogueStore $catalogue,
+    ) {
     }
 
     /**
+     * @param  StickOrder  $order  what was chosen
      * @param  bool  $toBuild  whether it is built here, or only exported
      *
      * @throws ValidationException with what is wrong, at the field
      */
-    public function handle(ShelfFile $file, string $slug, string $key, ?string $drivers, bool $toBuild): StickPlan
+    public function handle(ShelfFile $file, StickOrder $order, bool $toBuild): StickPlan
     {
+        [$slug, $drivers] = [$order->stick, $order->drivers];
         $stick =
             $this->register->now()[$slug] ??
             throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
@@ -38,23 +49,13 @@ final class PlanStick
             $file->inspected() ??
             throw ValidationException::withMessages(['way' => 'The image has not been looked into yet.']);
         $folder = DriverFolders::path($drivers);
-        $way = $this->ways->compare($file, $report, $stick, $drivers)->way($key);
+        $way = $this->ways->compare($file, $report, $stick, $drivers)->way($order->way);
         if ($way === null || ! $way->isPossible() || ($toBuild && ! $way->buildable)) {
             throw ValidationException::withMessages([
                 'way' => $way === null ? 'There is no such way.' : implode(' ', $way->against ?: $way->costs),
             ]);
         }
-        $policy = BenchPolicy::present();
-        $wish = new StickWish(
-            $file->title(),
-            Bytes::mebi((int) $policy->figure('part_mebibytes')),
-            $way->mode,
-            $way->scheme,
-            $way->storage,
-            parts: WayBridge::parts($file),
-            splitter: WayBridge::splitter($file),
-            takenLabels: $this->register->labels($slug),
-        );
+        $wish = $this->wish($file, $order, $way);
         try {
             return StickBridge::plan(
                 $file->path(),
@@ -67,6 +68,39 @@ final class PlanStick
         } catch (PlanFault|LayoutImpossible|BuildFailure $e) {
             throw ValidationException::withMessages(['way' => $e->getMessage()]);
         }
+    }
+
+    private function wish(ShelfFile $file, StickOrder $order, Way $way): StickWish
+    {
+        return new StickWish(
+            $file->title(),
+            Bytes::mebi((int) BenchPolicy::present()->figure('part_mebibytes')),
+            $way->mode,
+            $way->scheme,
+            $way->storage,
+            parts: WayBridge::parts($file),
+            splitter: WayBridge::splitter($file),
+            takenLabels: $this->register->labels($order->stick),
+            answers: $this->answers($order->job),
+        );
+    }
+
+    /** @throws ValidationException where that job has no file of answers, or it cannot be made */
+    private function answers(?int $job): ?AnswerText
+    {
+        if ($job === null) {
+            return null;
+        }
+        try {
+            $plan = Job::query()->find($job)?->currentPlan()->typed();
+            $file = $plan === null ? null : JobAnswers::of($plan, $this->catalogue);
+        } catch (AnswerFault $e) {
+            throw ValidationException::withMessages(['job' => $e->getMessage()]);
+        }
+
+        return $file === null
+            ? throw ValidationException::withMessages(['job' => 'That job has no file of answers.'])
+            : new AnswerText($file->path, $file->text);
     }
 
     /** @throws ValidationException where the stick may not be written */

@@ -14,6 +14,7 @@ use App\Models\StickState;
 use App\View\StickCore;
 use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\Build\StickPlan;
 
 /**
  * Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules
@@ -120,10 +121,23 @@ final class BuildStick
             'written_bytes' => $result->bytes,
             'files' => count($result->sums),
             'drivers' => count(array_filter($plan->files, static fn ($file): bool => $file->from === 'drivers')),
+            'answers' => self::answers($plan),
             'sha256sums' => $result->sha256sums(),
             'fingerprint' => $result->fingerprint,
             'built_at' => now()->toIso8601String(),
             'user' => $user,
         ];
+    }
+
+    /** Where the file of answers stands; null where the stick has none. */
+    private static function answers(StickPlan $plan): ?string
+    {
+        foreach ($plan->files as $file) {
+            if ($file->from === 'answers') {
+                return $file->path;
+            }
+        }
+
+        return null;
     }
 }

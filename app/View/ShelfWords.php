@@ -57,10 +57,19 @@ final class ShelfWords
     }
 
     /** Where the script is that makes this stick elsewhere. */
-    public static function script(ShelfFile $file, Stick $stick, Way $way, ?string $drivers): string
-    {
+    public static function script(
+        ShelfFile $file,
+        Stick $stick,
+        Way $way,
+        ?string $drivers,
+        int $job = 0,
+    ): string {
         return "/shelf/{$file->id}/plan?".http_build_query([
-            'stick' => $stick->id, 'way' => $way->key, 'drivers' => $drivers, 'what' => 'make-stick.sh',
+            'stick' => $stick->id,
+            'way' => $way->key,
+            'drivers' => $drivers,
+            'job' => $job ?: null,
+            'what' => 'make-stick.sh',
         ]);
     }
 

@@ -12,6 +12,7 @@ use App\Devices\Command;
 use App\Devices\Inspection\Inspection;
 use App\Devices\Stick\FileStick;
 use App\Devices\Stick\StickDevice;
+use Cobblestone\Media\Build\AnswerText;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\Build\StickTarget;
 use Cobblestone\Media\Build\StickWish;
@@ -65,6 +66,7 @@ final class Workshop
         bool $storage = false,
         ?string $drivers = null,
         ?StickTarget $target = null,
+        ?AnswerText $answers = null,
     ): StickPlan {
         $wish = new StickWish(
             'Orrin Desktop 3',
@@ -73,6 +75,7 @@ final class Workshop
             $scheme,
             $storage,
             takenLabels: ['ORRIN 3'],
+            answers: $answers,
         );
 
         return StickBridge::plan(

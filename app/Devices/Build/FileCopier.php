@@ -71,7 +71,9 @@ final class FileCopier
         }
         foreach ($files as $file) {
             $at = "{$scratch}/{$file->path}";
-            if ($file->from === 'drivers') {
+            if ($file->text !== null) {
+                file_put_contents($at, $file->text);
+            } elseif ($file->from === 'drivers') {
                 symlink($this->source->driver($file->source), $at);
             }
             // A link out of the image could bring a file of this computer onto the stick.

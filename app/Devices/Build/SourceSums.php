@@ -50,16 +50,22 @@ final class SourceSums
                     );
             }
             foreach ($small as $file) {
-                $sums[$file->path] = (string) hash_file(
-                    'sha256',
-                    $file->from === 'drivers' ? $this->source->driver($file->source) : "{$scratch}/{$file->source}",
-                );
+                $sums[$file->path] = $this->sum($file, $scratch);
             }
         } finally {
             Command::run(['rm', '-rf', '--', $scratch], null);
         }
 
         return $sums;
+    }
+
+    private function sum(PlannedFile $file, string $scratch): string
+    {
+        return match (true) {
+            $file->text !== null => hash('sha256', $file->text),
+            $file->from === 'drivers' => (string) hash_file('sha256', $this->source->driver($file->source)),
+            default => (string) hash_file('sha256', "{$scratch}/{$file->source}"),
+        };
     }
 
     /**

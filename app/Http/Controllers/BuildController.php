@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\PlanStick;
+use App\Actions\StickOrder;
 use App\Bridge\StickRegister;
 use App\Jobs\StickBuildJob;
 use App\Models\ShelfFile;
@@ -32,9 +33,7 @@ final class BuildController
     ): RedirectResponse {
         $given = $request->validate(
             [
-                'stick' => 'required|string|max:80',
-                'way' => 'required|string|max:40',
-                'drivers' => 'nullable|string|max:80',
+                ...StickOrder::RULES,
                 'serial' => 'nullable|string|max:20',
             ],
             ['stick.required' => 'Choose a stick.', 'way.required' => 'Choose a way.'],
@@ -72,7 +71,7 @@ final class BuildController
         array $given,
         Request $request,
     ): StickBuild {
-        $plan = $planner->handle($file, $stick->id, $given['way'], $given['drivers'] ?? null, true);
+        $plan = $planner->handle($file, StickOrder::of([...$given, 'stick' => $stick->id]), true);
         try {
             // The build and its place in the queue stand together or not at all.
             $build = DB::transaction(function () use ($stick, $file, $request, $plan, $given): StickBuild {
@@ -102,14 +101,12 @@ final class BuildController
     public function plan(ShelfFile $file, Request $request, PlanStick $planner): Response
     {
         $given = $request->validate([
-            'stick' => 'required|string|max:80',
-            'way' => 'required|string|max:40',
-            'drivers' => 'nullable|string|max:80',
+            ...StickOrder::RULES,
             'what' => 'required|in:plan.json,make-stick.sh,table.sfdisk',
         ]);
 
         return self::document(
-            $planner->handle($file, $given['stick'], $given['way'], $given['drivers'] ?? null, false),
+            $planner->handle($file, StickOrder::of($given), false),
             $given['what'],
         );
     }

@@ -10,8 +10,9 @@ final readonly class PlannedFile
     /**
      * @param  string  $source  path in the image, or below the folder of drivers
      * @param  int  $at  first byte within the source; above zero for the later parts of a split file
-     * @param  string  $from  image or drivers
+     * @param  string  $from  image, drivers or answers
      * @param  int  $of  bytes of the whole source
+     * @param  string|null  $text  the file itself, where it is one of answers
      */
     public function __construct(
         public string $path,
@@ -20,6 +21,7 @@ final readonly class PlannedFile
         public int $at,
         public string $from,
         public int $of,
+        public ?string $text = null,
     ) {
     }
 
@@ -36,8 +38,9 @@ final readonly class PlannedFile
             PlanFields::whole($data, "files[{$index}].bytes"),
             PlanFields::path($data, "files[{$index}].source"),
             PlanFields::whole($data, "files[{$index}].at"),
-            (string) PlanFields::oneOf($data, "files[{$index}].from", ['image', 'drivers']),
+            (string) PlanFields::oneOf($data, "files[{$index}].from", ['image', 'drivers', 'answers']),
             PlanFields::whole($data, "files[{$index}].of"),
+            self::readText($data, $index),
         );
 
         return $file->at + $file->bytes <= $file->of
@@ -55,6 +58,24 @@ final readonly class PlannedFile
             'at' => $this->at,
             'from' => $this->from,
             'of' => $this->of,
+            ...$this->text === null ? [] : ['text' => $this->text],
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     *
+     * @throws PlanFault where a file of answers is not the text it says it is
+     */
+    private static function readText(array $data, int $index): ?string
+    {
+        if (($data['from'] ?? null) !== 'answers') {
+            return null;
+        }
+        $text = $data['text'] ?? null;
+
+        return is_string($text) && strlen($text) === ($data['bytes'] ?? null) && strlen($text) <= AnswerText::LONGEST
+            ? $text
+            : throw PlanFault::at("files[{$index}].text", 'the answers are not as long as the plan says.');
     }
 }

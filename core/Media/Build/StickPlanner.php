@@ -50,7 +50,11 @@ final class StickPlanner
         if (! $report->canBeCopied()) {
             throw PlanFault::notPossible($report->starts('copied').' Write it raw instead.');
         }
-        $planned = [...self::fromImage($files, $wish), ...self::fromDrivers($drivers, $files)];
+        $planned = [
+            ...self::fromImage($files, $wish),
+            ...AlongFiles::drivers($drivers, $files),
+            ...AlongFiles::answers($wish->answers, $files),
+        ];
         $label = FatLabel::of($wish->label ?? ($report->label ?? $wish->title), $wish->takenLabels);
         $layout = self::layout($target, $wish, $label, self::onStick($planned));
         $plan = new StickPlan(
@@ -82,6 +86,11 @@ final class StickPlanner
     ): StickPlan {
         if (! $report->canBeRaw()) {
             throw PlanFault::notPossible($report->starts('raw').' Copy its files instead.');
+        }
+        if ($wish->answers !== null) {
+            throw PlanFault::notPossible(
+                'A stick written raw carries nothing beside the image: the answers are given by hand.',
+            );
         }
         if ($drivers !== []) {
             throw PlanFault::notPossible(
@@ -154,29 +163,6 @@ final class StickPlanner
                 $planned[] = new PlannedFile($part['name'], $part['bytes'], $path, $at, 'image', $bytes);
                 $at += $part['bytes'];
             }
-        }
-
-        return $planned;
-    }
-
-    /**
-     * @param  array<string, int>  $drivers
-     * @param  array<string, int>  $files
-     * @return list<PlannedFile>
-     */
-    private static function fromDrivers(array $drivers, array $files): array
-    {
-        $folder = self::DRIVERS;
-        $taken = array_map(
-            'strtoupper',
-            array_map(static fn (string|int $path): string => explode('/', (string) $path)[0], array_keys($files)),
-        );
-        for ($i = 2; in_array($folder, $taken, true); $i++) {
-            $folder = self::DRIVERS.$i;
-        }
-        $planned = [];
-        foreach ($drivers as $path => $bytes) {
-            $planned[] = new PlannedFile("{$folder}/{$path}", $bytes, (string) $path, 0, 'drivers', $bytes);
         }
 
         return $planned;

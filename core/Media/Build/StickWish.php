@@ -29,6 +29,7 @@ final readonly class StickWish
         public array $parts = [],
         public ?array $splitter = null,
         public array $takenLabels = [],
+        public ?AnswerText $answers = null,
     ) {
     }
 }

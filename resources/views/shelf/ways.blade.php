@@ -26,6 +26,14 @@ image</a></header>
 @endforeach
 </select>
 @endif
+@if ($answering !== [])
+<label class="form-label" for="job">Answer file of</label><select id="job" name="job" class="form-select">
+<option value="">none</option>
+@foreach ($answering as $id => $title)
+<option value="{{ $id }}" @selected($job === $id)>{{ $title }}</option>
+@endforeach
+</select>
+@endif
 <button class="btn">Compare</button>
 <details class="fine"><summary>Why {{ $choice->chosen }} is proposed, and why not the others</summary><ul><li>
 <b>{{ $choice->chosen }}</b>: {{ implode(' ', $choice->reasons) }}</li>
@@ -37,6 +45,7 @@ image</a></header>
 @csrf
 <input type="hidden" name="stick" value="{{ $stick?->id }}">
 <input type="hidden" name="drivers" value="{{ $drivers }}">
+<input type="hidden" name="job" value="{{ isset($answering[$job]) ? $job : '' }}">
 <div class="panel"><div class="table-responsive" tabindex="0"><table class="plain stack ways"><thead><tr><th>way</th>
 <th>starts</th><th class="num">needs</th><th class="num">write</th><th class="num">read back</th>
 <th>costs, and what it cannot do</th></tr></thead><tbody>
@@ -62,6 +71,7 @@ image</a></header>
 </td>
 @else<td colspan="5" class="fine"><b>Not possible:</b> {{ implode(' ', $way->against) }}</td>@endif</tr>@endforeach
 </tbody></table></div>@include('parts.error', ['field' => 'way'])
+@include('parts.error', ['field' => 'job'])
 @if ($comparison->decision)
 <p class="fine">{{ $comparison->decision->title }}: <b>{{ $comparison->decision->chosen }}</b>.
 {{ implode(' ', $comparison->decision->reasons) }} (rule {{ $comparison->decision->rule }};
@@ -78,7 +88,7 @@ image</a></header>
 @foreach ($comparison->ways as $way)
 @if ($way->isPossible() && $way->key !== 'two-partitions')
 <a
- href="{{ \App\View\ShelfWords::script($file, $stick, $way, $drivers) }}" hx-boost="false"
+ href="{{ \App\View\ShelfWords::script($file, $stick, $way, $drivers, $job) }}" hx-boost="false"
  download>script, {{ lcfirst($way->title) }}</a>
 @if (! $loop->last)
 ·

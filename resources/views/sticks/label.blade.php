@@ -16,6 +16,9 @@
 {{ \App\View\SizeWords::short($content['written_bytes']) }}@if ($content['drivers'] > 0)
  · with drivers
 @endif
+@if (($content['answers'] ?? null) !== null)
+ · answers in {{ $content['answers'] }}
+@endif
 </span></div>
 </div>
 <p class="fine no-print">62 mm wide. The code holds the same words, so that a phone reads them without a network.</p>

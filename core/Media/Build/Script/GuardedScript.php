@@ -109,7 +109,9 @@ final class GuardedScript
                 .' "-o$scratch/files" "-i@$scratch/list" -- "$image"'];
         $split = [];
         foreach ($plan->files as $file) {
-            if ($file->from === 'drivers') {
+            if ($file->text !== null) {
+                array_push($lines, ...self::answers($file));
+            } elseif ($file->from === 'drivers') {
                 $lines[] = 'run install -D -m 644 -- "${drivers:?--drivers wants the folder of drivers}/"'
                     .ShellText::quoted($file->source).' "$scratch/files/"'.ShellText::quoted($file->path);
             } elseif ($file->isPart()) {
@@ -124,6 +126,24 @@ final class GuardedScript
             'run mcopy -s -m -Q -i "$device@@'.BuildSteps::target($plan)->extent->first * $plan->sector
                 .'" "$scratch/files/"* ::/',
             'run sync "$device"'];
+    }
+
+    /**
+     * The answers stand in the script itself, in signs that no shell reads anything into.
+     *
+     * @return list<string>
+     */
+    private static function answers(PlannedFile $file): array
+    {
+        $at = '"$scratch/files/"'.ShellText::quoted($file->path);
+
+        return [
+            '# The answers of the first start: '.ShellText::comment($file->path),
+            'mkdir -p -- "$(dirname -- '.$at.')"',
+            'base64 -d >'.$at." <<'ANSWERS'",
+            ...explode("\n", rtrim(chunk_split(base64_encode((string) $file->text), 76, "\n"))),
+            'ANSWERS',
+        ];
     }
 
     /**

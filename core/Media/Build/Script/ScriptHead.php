@@ -67,6 +67,7 @@ final class ScriptHead
             'mcopy',
             '7zz',
             ...(self::hasExfat($plan) ? ['mkfs.exfat', 'od'] : []),
+            ...(self::hasAnswers($plan) ? ['base64'] : []),
         ];
     }
 
@@ -132,5 +133,10 @@ final class ScriptHead
             $plan->layout->partitions ?? [],
             static fn (PlannedPartition $partition): bool => $partition->fat32 === null,
         ) !== [];
+    }
+
+    private static function hasAnswers(StickPlan $plan): bool
+    {
+        return array_filter($plan->files, static fn (PlannedFile $file): bool => $file->text !== null) !== [];
     }
 }
