@@ -11,7 +11,10 @@ final class JobsWithAnswers
 {
     private const MOST = 40;
 
-    /** @return array<int, string> job => its title and the name its computer gets, the newest first */
+    /**
+     * @param  string  $system  its name, as an image's line says it
+     * @return array<int, string> job => its title and the name its computer gets, the newest first
+     */
     public static function of(string $system): array
     {
         if ($system === '') {
@@ -20,7 +23,8 @@ final class JobsWithAnswers
         $jobs = DB::table('jobs')
             ->join('current_paths', 'current_paths.job_id', '=', 'jobs.id')
             ->where('jobs.status', 'open')
-            ->whereRaw("current_paths.plan::jsonb -> 'assessment' -> 'answers' ->> 'system' = ?", [$system])
+            ->whereRaw("current_paths.plan::jsonb -> 'job' ->> 'system' = ?", [$system])
+            ->whereRaw("current_paths.plan::jsonb -> 'assessment' -> 'answers' ->> 'path' is not null")
             ->orderByDesc('jobs.id')
             ->limit(self::MOST)
             ->get(['jobs.id', 'jobs.title', 'jobs.computer_name']);

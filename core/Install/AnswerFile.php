@@ -113,8 +113,8 @@ final readonly class AnswerFile
             Presence::Hands,
             Estimate::minutes(0.5, 1, 4),
             [
-                "Take the answer file from this job and save it on the stick as `{$profile->path}`. A stick built on the "
-                    .'shelf with the answer file of this job has it already.',
+                "Take the answer file from this job and save it on the stick as `{$profile->path}`. "
+                    .'A stick built on the shelf with the answer file of this job has it already.',
                 'Read it back and compare its checksum with the page.',
                 'Leave the builder\'s own customising off: two answers to one question stop the installer.',
             ],

@@ -63,10 +63,10 @@ it('offers the answers of open jobs of the image\'s system on the page of ways',
     $job = $this->jobFrom('fairlead-13', $people['lead']);
     $this->shop->image('plain.iso');
     $row = ShelfFile::query()->create([
-        'name' => 'plain.iso', 'bytes' => 1, 'changed_at' => 1, 'about' => ['line' => 'tansy-desktop-7'],
+        'name' => 'plain.iso', 'bytes' => 1, 'changed_at' => 1, 'about' => ['line' => 'Tansy Desktop 7'],
     ]);
-    expect(App\Bridge\JobsWithAnswers::of('tansy-desktop-7'))->toBe([$job->id => "{$job->title}, QF-01"])
-        ->and(App\Bridge\JobsWithAnswers::of('skerry-rolling'))->toBe([])
+    expect(App\Bridge\JobsWithAnswers::of('Tansy Desktop 7'))->toBe([$job->id => "{$job->title}, QF-01"])
+        ->and(App\Bridge\JobsWithAnswers::of('Skerry Rolling'))->toBe([])
         ->and(App\Bridge\JobsWithAnswers::of(''))->toBe([]);
     $row->delete();
 });

@@ -10,9 +10,8 @@
 @foreach ($rows as $row)
 <tr>
 @foreach ($row as $head => $cell)
-<td class="{{ \App\View\RowWords::role($head) }}" @unless ($loop->first) data-label="{{ $head }}" @endunless>
-{{ $cell }}
-</td>
+<td class="{{ \App\View\RowWords::role($head) }}"
+ @unless ($loop->first) data-label="{{ $head }}" @endunless>{{ $cell }}</td>
 @endforeach
 </tr>
 @endforeach
