@@ -18,6 +18,8 @@ final readonly class SystemProfile
      * @param  array<array-key, Ceiling>  $ceilings  edition => what it uses
      * @param  list<Gap>  $gaps
      * @param  list<string>  $controllerModes
+     * @param  int|null  $installedBytes  what it takes of its partition once it is installed and updated, about
+     * @param  SwapProfile|null  $swap  null where it sees to it itself
      * @param  list<InstallerScreen>  $screens  pages of its installer up to the drive, in order
      * @param  AliasList  $brings  the devices it has drivers for by itself
      * @param  int|null  $build  of the version that the bench installs; an image may say another
@@ -53,6 +55,8 @@ final readonly class SystemProfile
         public bool $enforcesSignatures = false,
         public ?AnswerFileProfile $answerFile = null,
         public array $screens = [],
+        public ?SwapProfile $swap = null,
+        public ?int $installedBytes = null,
     ) {
     }
 
@@ -100,6 +104,8 @@ final readonly class SystemProfile
             $fields->optionalBool('enforces_signatures') ?? false,
             $fields->optional('answer_file', AnswerFileProfile::read(...)),
             $fields->each('screens', InstallerScreen::read(...)),
+            $fields->optional('swap', SwapProfile::read(...)),
+            $fields->optionalInt('installed_bytes'),
         );
     }
 

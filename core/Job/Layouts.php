@@ -6,6 +6,8 @@ namespace Cobblestone\Job;
 
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\PartitionPlan;
+use Cobblestone\Install\SpaceLeft;
+use Cobblestone\Install\SwapPlan;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
@@ -30,6 +32,7 @@ final class Layouts
         ?Drive $target,
         MediaPlan $media,
         bool $newDrive = false,
+        ?SwapPlan $swap = null,
     ): array {
         $stick = self::stick($media);
         $assumed = $machine->fact('drive_bytes')->value;
@@ -46,7 +49,7 @@ final class Layouts
                 $bytes,
                 $sector,
                 'target '.($target->serial ?? $machine->title),
-            )->toArray();
+            );
         } catch (LayoutImpossible $e) {
             return [
                 ['stick' => $stick, 'target' => null],
@@ -55,12 +58,11 @@ final class Layouts
             ];
         }
 
+        $decisions = [$decision, $swap?->decision, SpaceLeft::of($system, $after, $swap->size ?? Bytes::of(0))];
+
         return [
-            [
-                'stick' => $stick,
-                'target' => self::drawn($bytes, $sector, $target, $after),
-            ],
-            [$decision],
+            ['stick' => $stick, 'target' => self::drawn($bytes, $sector, $target, $after->toArray())],
+            array_values(array_filter($decisions)),
             [],
         ];
     }

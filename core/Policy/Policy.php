@@ -44,6 +44,11 @@ final readonly class Policy
             'off' => 'Off: nothing that does not come from the publisher or maker.',
             'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',
         ],
+        'swap' => [
+            'file' => 'A file as large as memory, 8 GiB at most.',
+            'none' => 'None.',
+            'hibernation' => 'Room to hibernate, where the system can.',
+        ],
         'account' => [
             'local-first' => 'Local first: an account of the machine where a way to it is known for the build; '
                 .'connecting it is the owner\'s later choice.',
@@ -85,6 +90,7 @@ final readonly class Policy
         'boot' => 'How the stick is started',
         'bypass' => 'Bypassing requirements',
         'extras' => 'What comes from elsewhere',
+        'swap' => 'Room that memory may be moved to',
         'account' => 'Account at the first start',
         'answers' => 'How the first start is answered',
         'diagnostics' => 'Diagnostic data',
@@ -102,6 +108,7 @@ final readonly class Policy
         'boot' => 'F1',
         'bypass' => 'A2',
         'extras' => 'A15',
+        'swap' => 'I3',
         'account' => 'I4',
         'answers' => 'I4',
         'diagnostics' => 'I4',

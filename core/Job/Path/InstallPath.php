@@ -20,6 +20,7 @@ use Cobblestone\Install\BeforeErasing;
 use Cobblestone\Install\InstallPace;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\OldDrive;
+use Cobblestone\Install\SwapPlan;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
@@ -118,7 +119,15 @@ final readonly class InstallPath
     {
         $context = $this->context;
         [$machine, $system, $swap] = [$context->machine, $context->system(), $this->swap];
-        [$layouts, $decisions, $blockers] = Layouts::of($machine, $system, $this->target->drive, $media, $swap);
+        $room = SwapPlan::of($machine, $system, $context->policy);
+        [$layouts, $decisions, $blockers] = Layouts::of(
+            $machine,
+            $system,
+            $this->target->drive,
+            $media,
+            $swap,
+            $room,
+        );
         $ports = InstallParts::ports($machine, $media, $context->brief, $this->protection, $this->new, $swap);
 
         return new PathDraft(
