@@ -18,6 +18,7 @@ final readonly class SystemProfile
      * @param  array<array-key, Ceiling>  $ceilings  edition => what it uses
      * @param  list<Gap>  $gaps
      * @param  list<string>  $controllerModes
+     * @param  int|null  $driverFetchMinutes  for so long it fetches drivers by itself once it is online
      * @param  int|null  $installedBytes  what it takes of its partition once it is installed and updated, about
      * @param  SwapProfile|null  $swap  null where it sees to it itself
      * @param  list<InstallerScreen>  $screens  pages of its installer up to the drive, in order
@@ -57,6 +58,7 @@ final readonly class SystemProfile
         public array $screens = [],
         public ?SwapProfile $swap = null,
         public ?int $installedBytes = null,
+        public ?int $driverFetchMinutes = null,
     ) {
     }
 
@@ -106,6 +108,7 @@ final readonly class SystemProfile
             $fields->each('screens', InstallerScreen::read(...)),
             $fields->optional('swap', SwapProfile::read(...)),
             $fields->optionalInt('installed_bytes'),
+            $fields->optionalInt('driver_fetch_minutes'),
         );
     }
 

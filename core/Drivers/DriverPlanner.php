@@ -41,18 +41,21 @@ final class DriverPlanner
         array_push($unresolved, ...self::left($matcher, $matches, $conflicts));
 
         $network = NetworkWay::of($machine, $system, $offline, $unresolved);
+        $nobodyRead = $machine->devices === [];
+        $set = new DriverSet($ordered, $offline, $unresolved, $nobodyRead, $system->driverFetchMinutes);
 
         return new DriverPlan(
             $ordered,
             $offline,
             $builtIn,
             $unresolved,
-            self::contribution($machine, $ordered, $offline, $unresolved, $policy, $network)
-                ->and(new Contribution(decisions: [
+            self::contribution($set, $policy, $network)->and(
+                new Contribution(decisions: [
                     ...$matcher->decisions($matches),
                     ...$conflicts->decisions(),
                     ...self::needsMissing($conflicts->missing($shelf)),
-                ])),
+                ]),
+            ),
             $network->because,
             $matches,
         );
@@ -170,23 +173,12 @@ final class DriverPlanner
         return $offline;
     }
 
-    /**
-     * @param  list<DriverPackage>  $ordered
-     * @param  list<DriverPackage>  $offline
-     * @param  list<Device>  $unresolved
-     */
-    private static function contribution(
-        Machine $machine,
-        array $ordered,
-        array $offline,
-        array $unresolved,
-        Policy $policy,
-        NetworkWay $network,
-    ): Contribution {
+    private static function contribution(DriverSet $set, Policy $policy, NetworkWay $network): Contribution
+    {
         $school = $policy->school('driver_order');
-        $names = array_map(static fn (DriverPackage $package): string => $package->name, $ordered);
+        $names = array_map(static fn (DriverPackage $package): string => $package->name, $set->ordered);
         $decisions = [];
-        if ($ordered !== []) {
+        if ($set->ordered !== []) {
             $others = array_diff(array_keys(Policy::SCHOOLS['driver_order']), [$school]);
             $decisions[] = new Decision(
                 'drivers.order',
@@ -194,7 +186,7 @@ final class DriverPlanner
                 implode(', then ', $names),
                 [
                     "The bench policy is \"{$school}\"; packages that need another come after it.",
-                    ...$offline === [] ? [] : ['What gets it online comes first, from the stick.'],
+                    ...$set->offline === [] ? [] : ['What gets it online comes first, from the stick.'],
                 ],
                 array_fill_keys($others, ['Another school; a job can depart from the policy.']),
                 ["policy driver_order = {$school}"],
@@ -203,7 +195,7 @@ final class DriverPlanner
         }
         $decisions[] = $network->decision;
 
-        return DriverSteps::for($ordered, $offline, $unresolved, $machine->devices === [])->and(
+        return DriverSteps::for($set)->and(
             new Contribution(decisions: $decisions, questions: $network->questions),
         );
     }

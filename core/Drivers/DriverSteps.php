@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Cobblestone\Drivers;
 
 use Cobblestone\Catalogue\DriverPackage;
-use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
@@ -21,13 +20,9 @@ use Cobblestone\Runbook\Waiting;
 /** The stones of driver setup: laid ready, installed one by one, looked over at the end. */
 final class DriverSteps
 {
-    /**
-     * @param  list<DriverPackage>  $ordered
-     * @param  list<DriverPackage>  $offline
-     * @param  list<Device>  $unresolved
-     */
-    public static function for(array $ordered, array $offline, array $unresolved, bool $devicesUnknown): Contribution
+    public static function for(DriverSet $set): Contribution
     {
+        [$ordered, $offline] = [$set->ordered, $set->offline];
         $offlineIds = array_map(static fn (DriverPackage $package): string => $package->id, $offline);
         $restarts = DriverOrder::restarts($ordered);
         $steps = $offline === [] ? [] : [self::stickInAgain($offline)];
@@ -42,7 +37,7 @@ final class DriverSteps
                 $package->id === $last,
             );
         }
-        $steps[] = LookOverStep::of($ordered, $unresolved, $devicesUnknown);
+        $steps[] = LookOverStep::of($set);
 
         return $ordered === []
             ? new Contribution($steps, initial: [PathFact::DRIVERS_FETCHED])

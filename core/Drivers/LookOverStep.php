@@ -22,19 +22,9 @@ use Cobblestone\Text\Counted;
 /** The stone at which no device may be left without a driver, or each that is left has its reason (rule D7). */
 final class LookOverStep
 {
-    /**
-     * @param  list<DriverPackage>  $ordered
-     * @param  list<Device>  $unresolved
-     */
-    public static function of(array $ordered, array $unresolved, bool $devicesUnknown): Step
+    public static function of(DriverSet $set): Step
     {
-        $open = array_map(
-            static fn (
-                Device $device,
-            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's "
-                .'page for exactly this model.',
-            $unresolved,
-        );
+        [$ordered, $unresolved] = [$set->ordered, $set->unresolved];
 
         return new Step(
             'drivers.audit',
@@ -42,12 +32,7 @@ final class LookOverStep
             'Look drivers over',
             Presence::Hands,
             Estimate::minutes(1, 3, 10),
-            [
-                'List the devices: none may be left without a driver.',
-                ...$devicesUnknown
-                    ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.']
-                    : $open,
-            ],
+            self::instructions($set),
             before: [
                 PathFact::ONLINE,
                 PathFact::UPDATED,
@@ -58,9 +43,35 @@ final class LookOverStep
             done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
             evidence: self::readings($unresolved),
             because: [
-                self::looked($devicesUnknown, $unresolved),
+                self::looked($set->devicesUnknown, $unresolved),
             ],
         );
+    }
+
+    /** @return list<string> */
+    private static function instructions(DriverSet $set): array
+    {
+        $open = array_map(
+            static fn (
+                Device $device,
+            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's "
+                .'page for exactly this model.',
+            $set->unresolved,
+        );
+
+        return [
+            ...$set->fetchMinutes === null
+                ? []
+                : [
+                    "Wait until it has been online for {$set->fetchMinutes} minutes: it fetches drivers by itself, "
+                        .'and what is missing before may be there then.',
+                ],
+            'List the devices: none may be left without a driver. Bring the list to this job\'s drivers, and it is '
+                .'counted.',
+            ...$set->devicesUnknown
+                ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.']
+                : $open,
+        ];
     }
 
     /**

@@ -23,7 +23,7 @@ final class SetupText
             default => $bytes,
         };
 
-        return mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+        return mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'CP1252');
     }
 
     /** Half a sign at the end, as a cut file has it, is left out. */

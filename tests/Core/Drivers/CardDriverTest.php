@@ -4,6 +4,7 @@ use Cobblestone\Brief\CardBlock;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Drivers\DriverOrder;
+use Cobblestone\Drivers\DriverSet;
 use Cobblestone\Drivers\DriverSteps;
 use Cobblestone\Drivers\NetworkWay;
 use Cobblestone\Machine\Device;
@@ -167,7 +168,7 @@ it('looks over at the end for exactly the devices that nothing is known for', fu
     string $remedy,
     string $because,
 ) {
-    $audit = DriverSteps::for([], [], $unresolved, $unknown)->steps[0];
+    $audit = DriverSteps::for(new DriverSet([], [], $unresolved, $unknown))->steps[0];
     expect($audit->id)
         ->toBe('drivers.audit')
         ->and($audit->evidence[0]->expected?->value)

@@ -213,3 +213,8 @@ it('asks for the stick again where drivers lie on it, and to pull it after the l
         ->and($plan->step('drivers.ostler-c8-chipset')?->instructions)->not->toContain('Pull the stick again.')
         ->and(Demo::plan('capstan-t3')->step('drivers.stick-in'))->toBeNull();
 });
+
+it('waits before it judges, where the system fetches drivers by itself', function () {
+    expect(Demo::plan('fairlead-13')->step('drivers.audit')?->instructions[0])->toContain('online for 10 minutes')
+        ->and(Demo::plan('capstan-t3')->step('drivers.audit')?->instructions[0])->not->toContain('minutes');
+});
