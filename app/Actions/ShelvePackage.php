@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Catalogue\CatalogueFolder;
 use App\Catalogue\CatalogueStore;
 use App\Devices\Packages\PackageArchive;
 use App\Devices\Packages\PackageReader;
 use App\Documents\SchemaCheck;
+use App\Documents\Schemas;
 use App\Models\BenchEvent;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\Setup\PackageDocument;
@@ -62,7 +62,7 @@ final class ShelvePackage
             'source' => $source,
             'day' => now()->format('Y-m-d'),
         ], $this->catalogue->catalogue()->systems()), ...$said];
-        $wrong = SchemaCheck::faults($document, CatalogueFolder::schema('drivers'));
+        $wrong = SchemaCheck::faults($document, Schemas::ofCatalogue('drivers'));
         if ($wrong !== []) {
             throw new RuntimeException(implode(' ', array_slice($wrong, 0, 3)));
         }

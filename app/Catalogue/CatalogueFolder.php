@@ -4,6 +4,7 @@ namespace App\Catalogue;
 
 use App\Documents\DocumentFault;
 use App\Documents\SchemaCheck;
+use App\Documents\Schemas;
 use App\Documents\YamlDocument;
 use Cobblestone\Catalogue\Catalogue;
 
@@ -56,11 +57,6 @@ final class CatalogueFolder
         return $this->faults === [] ? new Catalogue($this->entries) : throw DocumentFault::of($this->faults);
     }
 
-    public static function schema(string $kind): string
-    {
-        return base_path("catalogue/schema/{$kind}.schema.json");
-    }
-
     private function readKind(string $kind): void
     {
         $files = glob("{$this->path}/{$kind}/*.{yaml,yml}", GLOB_BRACE) ?: [];
@@ -77,7 +73,7 @@ final class CatalogueFolder
 
                 continue;
             }
-            $faults = SchemaCheck::faults($document, self::schema($kind));
+            $faults = SchemaCheck::faults($document, Schemas::ofCatalogue($kind));
             if (
                 $faults === [] &&
                 basename($file) !== $document['id'].'.yaml' &&

@@ -7,17 +7,20 @@ use PhpToken;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 
-/** Which part of the core names which other, read from the code itself. */
+/** Which part of a tree names which other, read from the code itself. */
 final class Imports
 {
-    private const PREFIX = 'Cobblestone\\';
+    public const CORE = 'Cobblestone\\';
+
+    public const APP = 'App\\';
 
     /** @param  array<string, array<string, list<string>>>  $edges  part => part it uses => the files that do */
     private function __construct(public readonly array $edges)
     {
     }
 
-    public static function of(string $core): self
+    /** @param  string  $prefix  of the names in that tree */
+    public static function of(string $core, string $prefix = self::CORE): self
     {
         $edges = [];
         $folder = new RecursiveDirectoryIterator($core, FilesystemIterator::SKIP_DOTS);
@@ -25,7 +28,7 @@ final class Imports
             $name = substr((string) $file, strlen($core) + 1);
             $part = explode('/', $name)[0];
             $edges[$part] ??= [];
-            foreach (self::named((string) file_get_contents((string) $file)) as $used) {
+            foreach (self::named((string) file_get_contents((string) $file), $prefix) as $used) {
                 if ($used !== $part) {
                     $edges[$part][$used][] = $name;
                 }
@@ -80,12 +83,12 @@ final class Imports
     }
 
     /** @return list<string> parts whose classes a file names */
-    private static function named(string $code): array
+    private static function named(string $code, string $prefix): array
     {
         $parts = [];
         foreach (PhpToken::tokenize($code) as $token) {
             $name = ltrim($token->text, '\\');
-            if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED]) && str_starts_with($name, self::PREFIX)) {
+            if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED]) && str_starts_with($name, $prefix)) {
                 $part = explode('\\', $name)[1];
                 $parts[$part] = true;
             }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Devices\Packages;
 
-use App\Catalogue\CatalogueFolder;
 use App\Documents\DocumentFault;
 use App\Documents\SchemaCheck;
+use App\Documents\Schemas;
 use App\Documents\YamlDocument;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Document\FieldFault;
@@ -97,7 +97,7 @@ final class ShelfFolder
     {
         try {
             $document = YamlDocument::fromFile("{$this->root}/{$path}", self::LARGEST_MANIFEST);
-            $faults = SchemaCheck::faults($document, CatalogueFolder::schema('drivers'));
+            $faults = SchemaCheck::faults($document, Schemas::ofCatalogue('drivers'));
             if ($faults === []) {
                 array_push($this->offers, ...PackageOffer::of(DriverPackage::fromArray($document), $path));
             }

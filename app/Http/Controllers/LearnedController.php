@@ -3,8 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
-use App\Catalogue\CatalogueFolder;
 use App\Documents\SchemaCheck;
+use App\Documents\Schemas;
 use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
 use App\Models\LearnedFact;
@@ -53,7 +53,7 @@ final class LearnedController
             $entry = $of->first();
             if ($take && $entry !== null) {
                 $document = self::with($entry->document, $fact);
-                $faults = SchemaCheck::faults($document, CatalogueFolder::schema('machines'));
+                $faults = SchemaCheck::faults($document, Schemas::ofCatalogue('machines'));
                 if ($faults !== []) {
                     throw ValidationException::withMessages([
                         'decision' => "The catalogue does not take this: {$faults[0]} Nothing was changed; let it go, "

@@ -60,6 +60,11 @@ it('allows what goes down', function () {
     )->toBe([]);
 });
 
+it('has no part of the application that comes back to itself', function () {
+    $app = Imports::of(Demo::root().'/app', Imports::APP);
+    expect($app->parts())->toContain('Devices', 'Catalogue', 'Models')->and($app->cycle())->toBeNull();
+});
+
 it('is drawn as it is', function () {
     $drawn = LayerPicture::of(Imports::of(Demo::root().'/core'));
     expect(file_get_contents(Demo::root().'/docs/house.svg'))
