@@ -109,6 +109,12 @@ final class References
             return $e->getMessage();
         }
 
+        foreach ($profile->answers ?? [] as $id) {
+            if (preg_match('/\{\{\s*'.preg_quote($id, '/').'\b/', $profile->template ?? '') !== 1) {
+                return "it says that it answers \"{$id}\", and {{ {$id} }} is not in it.";
+            }
+        }
+
         return null;
     }
 }

@@ -32,9 +32,15 @@ final readonly class AnswersPage
         return self::LIST;
     }
 
+    /** The one for these answers: an earlier one may stand before it, laid with others. */
     public function fileStone(): string
     {
-        return AnswerFile::STEP;
+        $stone = AnswerFile::STEP;
+        foreach ($this->plan->steps as $step) {
+            $stone = str_starts_with($step->id, AnswerFile::STEP) ? $step->id : $stone;
+        }
+
+        return $stone;
     }
 
     public function decision(): ?Decision

@@ -22,6 +22,12 @@ final readonly class Licence
     {
     }
 
+    /** How it is licensed, as the brief says it, else as somebody answered; empty where nobody has. */
+    public static function kindOf(Machine $machine, ?LicenceBlock $licence): string
+    {
+        return $licence->kind ?? $machine->fact('licence.kind')->text();
+    }
+
     /**
      * @param  list<string>  $after  facts that hold once the system is online and up to date
      */
@@ -35,7 +41,7 @@ final readonly class Licence
         if (! $system->activation) {
             return new self('not needed', new Contribution(initial: [PathFact::ACTIVATED]));
         }
-        $kind = $licence->kind ?? $machine->fact('licence.kind')->text();
+        $kind = self::kindOf($machine, $licence);
         $fits = $licence->edition ?? $machine->fact('licence.edition')->text();
         if (! isset(FactRegistry::offers('licence.kind')[$kind])) {
             return new self(

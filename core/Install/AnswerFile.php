@@ -29,16 +29,23 @@ use Cobblestone\Runbook\WorksOn;
  */
 final readonly class AnswerFile
 {
-    /** Where it is shown and taken from. */
+    /** The stone that puts it on the stick; a mark of the answers follows. */
     public const STEP = 'media.answers';
 
     /** @param  AnswerFileProfile|null  $profile  null where this job has none */
-    private function __construct(public ?AnswerFileProfile $profile, public Contribution $contribution)
-    {
+    private function __construct(
+        public ?AnswerFileProfile $profile,
+        public Contribution $contribution,
+        private string $mark = '',
+    ) {
     }
 
-    /** @param  bool  $copied  whether files are copied onto the stick; one written raw takes none */
-    public static function of(SystemProfile $system, bool $copied, Policy $policy): self
+    /**
+     * @param  bool  $copied  whether files are copied onto the stick; one written raw takes none
+     * @param  array<string, string|list<string>>  $values  what stands in it: other answers are another file, and the
+     *     stone that put the first one there does not speak for the next
+     */
+    public static function of(SystemProfile $system, bool $copied, Policy $policy, array $values = []): self
     {
         $profile = $system->answerFile;
         if ($profile === null) {
@@ -64,15 +71,17 @@ final readonly class AnswerFile
             'I4',
         );
 
+        $mark = self::mark($profile, $values);
+
         return $byHand === null
-            ? new self($profile, new Contribution([self::step($system, $profile)], [$decision]))
+            ? new self($profile, new Contribution([self::step($system, $profile, $mark)], [$decision]), $mark)
             : new self(null, new Contribution(decisions: [$decision]));
     }
 
     /** @return list<string> facts that hold before the drive is erased */
     public function waits(): array
     {
-        return $this->profile === null ? [] : [PathFact::ANSWERS_PLACED];
+        return $this->profile === null ? [] : [PathFact::answersPlaced($this->mark)];
     }
 
     /**
@@ -104,10 +113,18 @@ final readonly class AnswerFile
         ];
     }
 
-    private static function step(SystemProfile $system, AnswerFileProfile $profile): Step
+    /** @param  array<string, string|list<string>>  $values */
+    private static function mark(AnswerFileProfile $profile, array $values): string
+    {
+        return $values === []
+            ? ''
+            : substr(hash('sha256', $profile->template.json_encode($values, JSON_THROW_ON_ERROR)), 0, 8);
+    }
+
+    private static function step(SystemProfile $system, AnswerFileProfile $profile, string $mark): Step
     {
         return new Step(
-            self::STEP,
+            self::STEP.($mark === '' ? '' : "-{$mark}"),
             Stage::Media,
             'Put the answer file on the stick',
             Presence::Hands,
@@ -119,7 +136,7 @@ final readonly class AnswerFile
                 'Leave the builder\'s own customising off: two answers to one question stop the installer.',
             ],
             before: [PathFact::STICK_WRITTEN],
-            after: [PathFact::ANSWERS_PLACED],
+            after: [PathFact::answersPlaced($mark)],
             needs: ['stick', 'bench computer'],
             done: DoneWords::of('The answers to the first questions were prepared in a file'),
             acts: [Act::WriteStick],

@@ -12,12 +12,14 @@ final readonly class BeforeErasing
     /**
      * @param  list<Gate>  $gates
      * @param  list<string>  $waitsFor  facts that hold first
+     * @param  string  $licence  how it is licensed; empty where nobody has said
      */
     public function __construct(
         public array $gates,
         public array $waitsFor,
         public string $owner,
         public ?string $edition = null,
+        public string $licence = '',
     ) {
     }
 }

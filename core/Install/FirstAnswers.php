@@ -50,7 +50,12 @@ final readonly class FirstAnswers
         }
 
         return array_map(
-            static fn (FirstBootRow $row): FirstAnswer => $answers->answer($row, in_array($row->id, $inFile, true)),
+            static fn (FirstBootRow $row): FirstAnswer => $answers->answer(
+                $row,
+                in_array($row->id, $inFile, true)
+                    // A name that nobody has chosen stands in no file.
+                    && ($row->id !== 'computer_name' || $said->computerName !== null),
+            ),
             $system->firstBoot->rows,
         );
     }

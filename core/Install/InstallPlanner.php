@@ -36,7 +36,7 @@ final class InstallPlanner
         BeforeErasing $before,
         InstallPace $pace,
     ): Contribution {
-        $pages = (new InstallerPages($system, $machine, $before->edition, $target->drive))->step();
+        $pages = (new InstallerPages($system, $before->licence, $before->edition, $target->drive))->step();
         $detach = DetachSteps::for($machine, $target);
         $erase = EraseStep::erase(
             $machine,

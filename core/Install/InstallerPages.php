@@ -8,7 +8,6 @@ use Cobblestone\Catalogue\InstallerOption;
 use Cobblestone\Catalogue\InstallerScreen;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
-use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\PathFact;
@@ -24,12 +23,13 @@ use Cobblestone\Runbook\Step;
 final readonly class InstallerPages
 {
     /**
+     * @param  string  $licence  how it is licensed; empty where nobody has said
      * @param  string|null  $edition  that was wished for
      * @param  Drive|null  $target  null while it is not known
      */
     public function __construct(
         private SystemProfile $system,
-        private Machine $machine,
+        private string $licence,
         private ?string $edition,
         private ?Drive $target,
     ) {
@@ -77,12 +77,10 @@ final readonly class InstallerPages
     /** @return array{string, string} what is picked, and why */
     private function pick(InstallerScreen $screen): array
     {
-        $licence = $this->machine->fact('licence.kind')->text();
-
         return match ($screen->about) {
             'start' => [self::doing($screen, 'install'), 'the installer itself'],
             'purpose' => [self::doing($screen, 'erase'), 'the whole drive is laid out anew'],
-            'key' => match ($licence) {
+            'key' => match ($this->licence) {
                 'firmware-key' => ['it does not appear', 'the key in the firmware is read by itself'],
                 'retail' => [self::doing($screen, 'type'), 'the owner\'s key is for this edition'],
                 'entitlement' => [self::doing($screen, 'skip'), 'the licence comes with machine or account'],
@@ -90,7 +88,10 @@ final readonly class InstallerPages
                 default => [self::doing($screen, 'skip'), 'nobody has said how it is licensed; it can follow later'],
             },
             'edition' => match (true) {
-                $licence === 'firmware-key' => ['it does not appear', 'the key in the firmware picks the edition'],
+                $this->licence === 'firmware-key' => [
+                    'it does not appear',
+                    'the key in the firmware picks the edition',
+                ],
                 $this->edition === null => ['ask the owner which edition', 'nobody has said'],
                 default => [$this->edition, 'wished for on this job'],
             },

@@ -178,6 +178,12 @@ final class PathFact
         return "driver.{$package}";
     }
 
+    /** The fact that the file with exactly these answers is on the stick. */
+    public static function answersPlaced(string $mark): string
+    {
+        return self::ANSWERS_PLACED.($mark === '' ? '' : ".{$mark}");
+    }
+
     /** The fact that one put-back entry is closed. */
     public static function putBack(string $entry): string
     {
@@ -218,6 +224,7 @@ final class PathFact
             ) => 'the failure that the rehearsal predicts is settled or overruled',
             str_starts_with($fact, 'cleared.') => 'what stops it is settled',
             self::isAnswer($fact) => 'an open question of this job is answered',
+            str_starts_with($fact, self::ANSWERS_PLACED) => self::WORDS[self::ANSWERS_PLACED],
             str_starts_with($fact, 'put-back.') => 'put back: '.str_replace('-', ' ', substr($fact, 9)),
             default => str_replace(['.', '-'], ' ', $fact),
         };

@@ -24,9 +24,30 @@ final class Revision
         $open = array_values(
             array_filter($new->steps, static fn (Step $step): bool => ! in_array($step->id, $finished, true)),
         );
+        $open = array_values(array_filter(
+            $open,
+            static fn (Step $step): bool => ! self::isForNothing($step, $new, $finished),
+        ));
         $open = [...$open, ...self::stillOwed($old, $kept, $open, $finished)];
 
         return $new->withSteps([...$kept, ...Planner::order($open, $facts)]);
+    }
+
+    /**
+     * Whether a stone only writes the stick, and everything that would have waited for it is finished: the stick has
+     * done its work.
+     *
+     * @param  list<string>  $finished
+     */
+    private static function isForNothing(Step $step, Plan $new, array $finished): bool
+    {
+        $waiting = array_filter(
+            $new->steps,
+            static fn (Step $other): bool => array_intersect($step->after, $other->before) !== [],
+        );
+        $open = array_filter($waiting, static fn (Step $other): bool => ! in_array($other->id, $finished, true));
+
+        return $step->acts === [Act::WriteStick] && $waiting !== [] && $open === [];
     }
 
     /**

@@ -91,6 +91,20 @@ it('names a template that cannot be filled in when the catalogue is read', funct
         ->and($faults[0])->toContain('systems/tansy-desktop-7.yaml: answer_file.template: Template, line 3');
 });
 
+it('names an answer that a template promises and does not give', function () {
+    $folder = sys_get_temp_dir().'/answers-'.bin2hex(random_bytes(6));
+    File::copyDirectory(base_path('catalogue'), $folder);
+    $file = "{$folder}/systems/orrin-desktop-3.yaml";
+    $text = (string) file_get_contents($file);
+    file_put_contents($file, str_replace('keyboard: "{{ keyboard }}"', 'keyboard: "x"', $text));
+    $faults = CatalogueFolder::read($folder)->faults();
+    File::deleteDirectory($folder);
+    expect($faults)->toBe([
+        'systems/orrin-desktop-3.yaml: answer_file.template: it says that it answers "keyboard", and {{ keyboard }} is '
+            .'not in it.',
+    ]);
+});
+
 it('shows the file with what was worked out marked, and gives out the very bytes of the checksum shown', function () {
     $people = $this->bench();
     $job = $this->jobFrom('fairlead-13', $people['lead']);

@@ -113,25 +113,6 @@ final class InstallParts
         );
     }
 
-    /** @return array<string, mixed>|null what the answer file of this job is made from; null where it has none */
-    public static function answers(JobContext $context, AnswerFile $file, Requirements $requirements): ?array
-    {
-        $system = $context->system();
-
-        return $file->profile === null ? null : [
-            'system' => $system->id,
-            'path' => $file->profile->path,
-            'format' => $file->profile->format,
-            'values' => AnswerFile::values(
-                $system,
-                $context->brief->firstBoot,
-                $context->policy,
-                $context->brief->edition,
-                $requirements->bypassed(),
-            ),
-        ];
-    }
-
     public static function protecting(bool $new, Safeguards $protection, bool $swap, OldDrive $old): Contribution
     {
         return match (true) {

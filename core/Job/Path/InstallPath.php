@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\InstallWish;
+use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Safeguards;
@@ -15,7 +16,6 @@ use Cobblestone\Firmware\PortPower;
 use Cobblestone\Firmware\StickToStart;
 use Cobblestone\Hardware\DriveSwap;
 use Cobblestone\Hardware\FirstPower;
-use Cobblestone\Install\AnswerFile;
 use Cobblestone\Install\BeforeErasing;
 use Cobblestone\Install\InstallPace;
 use Cobblestone\Install\InstallPlanner;
@@ -31,7 +31,6 @@ use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlan;
-use Cobblestone\Media\WriteMode;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
@@ -75,7 +74,7 @@ final readonly class InstallPath
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $this->new, $context->brief->owner);
         $hardware = $this->hardware();
         $pace = InstallPace::of($machine, $context->image(), $media->stick, $this->target->drive, $context->policy);
-        $file = AnswerFile::of($system, $media->mode === WriteMode::FilesCopied, $context->policy);
+        $file = AnswerParts::file($context, $media, $requirements);
         $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras, $file), $pace);
         $gaps = SupportEnds::gaps($system, $context->brief->depends);
         $ends = [SupportEnds::of($system, $context->today())];
@@ -98,7 +97,7 @@ final readonly class InstallPath
             'support' => $ends,
             'depends' => $gaps,
             'drivers' => $drivers->found(),
-            'answers' => InstallParts::answers($context, $file, $requirements),
+            'answers' => AnswerParts::found($context, $file, $requirements),
         ]);
     }
 
@@ -201,7 +200,13 @@ final readonly class InstallPath
             $context->machine,
             $context->system(),
             $this->target,
-            new BeforeErasing($gates, $waits, $owner, $context->brief->edition),
+            new BeforeErasing(
+                $gates,
+                $waits,
+                $owner,
+                $context->brief->edition,
+                Licence::kindOf($context->machine, $context->brief->licence),
+            ),
             $pace,
         );
     }

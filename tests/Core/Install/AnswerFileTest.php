@@ -5,6 +5,9 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\AnswerFile;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Revision;
+use Tests\Support\Demo;
 use Tests\Support\Entries;
 
 /** @param  array<string, mixed>  $more */
@@ -78,4 +81,40 @@ it('asks for an account with the publisher where the known way does not work', f
         'local_account' => ['way' => 'w', 'as_of' => '2026-01-01', 'later' => 'l', 'to_build' => 7199],
     ]]);
     expect(AnswerFile::values($system, new FirstBootBlock(), Policy::of(), null, [])['account'])->toBe('online');
+});
+
+it('is another file, and another stone, where the answers or the template are others', function () {
+    $of = static fn (SystemProfile $system, array $values): string => AnswerFile::of(
+        $system,
+        true,
+        Policy::of(),
+        $values,
+    )->contribution->steps[0]->id;
+    $one = $of(answeringSystem(), ['region' => 'here']);
+    $template = ['format' => 'xml', 'path' => 'a.xml', 'as_of' => '2026-11-01', 'template' => '<b/>'];
+    expect($one)->toMatch('/^media\.answers-[0-9a-f]{8}$/')
+        ->and($of(answeringSystem(), ['region' => 'here']))->toBe($one)
+        ->and($of(answeringSystem(), ['region' => 'there']))->not->toBe($one)
+        ->and($of(answeringSystem(['answer_file' => $template]), ['region' => 'here']))->not->toBe($one);
+    $file = AnswerFile::of(answeringSystem(), true, Policy::of(), ['region' => 'here']);
+    expect($file->waits())->toBe($file->contribution->steps[0]->after)
+        ->and(PathFact::spoken($file->waits()[0]))->toBe('the answer file is on the stick');
+});
+
+it('asks for the file again where an answer changed meanwhile, and not once the drive is erased', function () {
+    $stones = static fn (Plan $plan): array => array_values(array_filter(
+        array_map(static fn ($step): string => $step->id, $plan->steps),
+        static fn (string $id): bool => str_starts_with($id, 'media.answers'),
+    ));
+    $old = Demo::plan('fairlead-13');
+    $new = Demo::plan('fairlead-13', ['first_boot' => ['region' => 'Skerry']]);
+    $ids = array_map(static fn ($step): string => $step->id, $old->steps);
+    $upTo = static fn (string $id): array => array_slice($ids, 0, array_search($id, $ids, true) + 1);
+    [$laid, $again] = [$stones($old)[0], $stones($new)[0]];
+    $before = Revision::keeping($old, $new, $upTo($laid));
+    expect($again)->not->toBe($laid)
+        ->and($stones($before))->toBe([$laid, $again])
+        ->and($before->step('target.erase')?->before)->toContain($before->step($again)?->after[0])
+        ->and($stones(Revision::keeping($old, $new, $upTo('target.erase'))))->toBe([$laid])
+        ->and($stones(Revision::keeping($old, $old, $upTo($laid))))->toBe([$laid]);
 });

@@ -152,3 +152,16 @@ it('goes on counting beyond two digits', function () {
     });
     expect($name)->toBe('QF-120')->and(count(array_unique($seen)))->toBe(120);
 });
+
+it('leaves out of the file a name that nobody has chosen', function () {
+    $system = Entries::system(['first_boot' => [
+        'minutes' => [1, 2, 3],
+        'rows' => [['ask' => 'Name', 'id' => 'computer_name'], ['ask' => 'Region', 'id' => 'region']],
+    ]]);
+    $inFile = static fn (FirstBootBlock $said): array => array_map(
+        static fn (FirstAnswer $of): bool => $of->inFile,
+        FirstAnswers::of($system, $said, Policy::of(), ['computer_name', 'region']),
+    );
+    expect($inFile(new FirstBootBlock()))->toBe([false, true])
+        ->and($inFile(new FirstBootBlock('QF-01')))->toBe([true, true]);
+});

@@ -2,11 +2,6 @@
 
 use Cobblestone\Install\InstallerPages;
 use Cobblestone\Machine\Drive;
-use Cobblestone\Machine\Fact;
-use Cobblestone\Machine\FactSheet;
-use Cobblestone\Machine\Kind;
-use Cobblestone\Machine\Machine;
-use Cobblestone\Machine\Source;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\PathFact;
 use Tests\Support\Demo;
@@ -29,10 +24,7 @@ function installerRows(?string $licence, ?string $edition = null, ?Drive $target
         static fn (string $of): array => ['about' => $of, 'title' => "Page {$of}", 'options' => $options[$of] ?? []],
         $about,
     )]);
-    $facts = $licence === null
-        ? FactSheet::empty()
-        : FactSheet::empty()->with(Fact::of('licence.kind', $licence, Source::Person, 'said'));
-    $rows = (new InstallerPages($system, new Machine('Mole', Kind::Laptop, $facts), $edition, $target))->rows();
+    $rows = (new InstallerPages($system, (string) $licence, $edition, $target))->rows();
 
     return array_combine($about, $rows);
 }
@@ -69,14 +61,9 @@ it('works key and edition out from the licence', function (
 it('stops where the drive is not known, and proposes nothing that a page does not have', function () {
     expect(installerRows(null)['drive']['pick'])->toBe('stop: which drive is not known yet');
     $bare = Entries::system(['screens' => [['about' => 'start', 'title' => 'Start', 'options' => []]]]);
-    $pages = new InstallerPages($bare, new Machine('Mole', Kind::Laptop, FactSheet::empty()), null, null);
+    $pages = new InstallerPages($bare, '', null, null);
     expect($pages->rows()[0]['pick'])->toBe('go on')
-        ->and((new InstallerPages(
-            Entries::system(),
-            new Machine('Mole', Kind::Laptop, FactSheet::empty()),
-            null,
-            null,
-        ))->step())->toBeNull();
+        ->and((new InstallerPages(Entries::system(), '', null, null))->step())->toBeNull();
 });
 
 it('comes after the start and before the drive is looked for', function () {
@@ -85,4 +72,15 @@ it('comes after the start and before the drive is looked for', function () {
         ->and($plan->step('target.find')?->before)->toContain(PathFact::PAGES_ANSWERED)
         ->and(Demo::plan('unknown-laptop')->step('install.pages'))->toBeNull()
         ->and(Demo::plan('unknown-laptop')->step('target.find')?->before)->not->toContain(PathFact::PAGES_ANSWERED);
+});
+
+it('reads how it is licensed from the brief too', function () {
+    $rows = static fn (array $more): array => array_column(
+        Demo::plan('fairlead-13', $more)->step('install.pages')->rows ?? [],
+        'pick',
+        'page',
+    );
+    expect($rows(['licence' => ['kind' => 'firmware-key', 'edition' => 'Dock']])['Product key'])
+        ->toBe('it does not appear')
+        ->and($rows(['licence' => ['kind' => 'retail', 'edition' => 'Dock']])['Product key'])->toBe('I have a key');
 });
