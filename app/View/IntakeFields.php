@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Policy\Policy;
+use Cobblestone\Policy\Schools;
 
 /** What a brief can say beyond the first questions, in groups under the words of the bench. */
 final class IntakeFields
@@ -136,11 +136,11 @@ final class IntakeFields
     private static function policy(array $departures): array
     {
         $fields = [];
-        foreach (Policy::SCHOOLS as $school => $options) {
+        foreach (Schools::all() as $school => $asked) {
             $fields[] = IntakeField::choice(
                 "policy_{$school}",
-                Policy::title($school),
-                ['' => 'as the bench does', ...$options],
+                $asked->title,
+                ['' => 'as the bench does', ...$asked->options],
                 $departures[$school] ?? '',
             );
         }

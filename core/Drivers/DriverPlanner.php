@@ -10,6 +10,7 @@ use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Policy\Schools;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -179,7 +180,7 @@ final class DriverPlanner
         $names = array_map(static fn (DriverPackage $package): string => $package->name, $set->ordered);
         $decisions = [];
         if ($set->ordered !== []) {
-            $others = array_diff(array_keys(Policy::SCHOOLS['driver_order']), [$school]);
+            $others = array_diff(array_keys(Schools::all()['driver_order']->options), [$school]);
             $decisions[] = new Decision(
                 'drivers.order',
                 'Order of drivers',

@@ -9,119 +9,10 @@ use Cobblestone\Brief\BriefFault;
 /** The bench's schools and default figures; every plan echoes what it used (rule M, introduction). */
 final readonly class Policy
 {
-    /** School => option => what it means, in one sentence. The first option is the default. */
-    public const SCHOOLS = [
-        'scheme' => [
-            'match' => 'Match the machine: GPT for a machine known to start by UEFI, MBR with both start paths '
-                .'otherwise.',
-            'widest' => 'Widest: always MBR, so that one stick starts the most machines.',
-            'modern' => 'Modern: always GPT; older machines get their own stick.',
-        ],
-        'stick' => [
-            'smallest' => 'Smallest that fits: large sticks stay free for large jobs.',
-            'next-up' => 'Next size up: room for drivers and the next version.',
-        ],
-        'driver_order' => [
-            'chipset-first' => 'Chipset first: its packages make other devices appear.',
-            'network-first' => 'Network first: the machine can fetch the rest itself.',
-            'graphics-first' => 'Graphics first: a readable screen for everything after.',
-            'free' => 'Free, one restart: any order that needs the fewest restarts.',
-        ],
-        'driver_channel' => [
-            'stable' => 'Stable: what its maker calls finished, the preview only where there is no other.',
-            'preview' => 'Preview: the newest that its maker gives out to try.',
-        ],
-        'boot' => [
-            'one-time-menu' => 'One-time menu: nothing is left to put back.',
-            'permanent-order' => 'Permanent order: stick first until the job is done, then put back.',
-        ],
-        'bypass' => [
-            'off' => 'Off: a system is installed only where the machine meets what its publisher asks for.',
-            'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the '
-                .'consequences and signs.',
-        ],
-        'extras' => [
-            'off' => 'Off: nothing that does not come from the publisher or maker.',
-            'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',
-        ],
-        'swap' => [
-            'file' => 'A file as large as memory, 8 GiB at most.',
-            'none' => 'None.',
-            'hibernation' => 'Room to hibernate, where the system can.',
-        ],
-        'account' => [
-            'local-first' => 'Local first: an account of the machine where a way to it is known for the build; '
-                .'connecting it is the owner\'s later choice.',
-            'online-first' => 'Online first: the owner\'s account with the publisher, as the system asks for it.',
-        ],
-        'answers' => [
-            'file' => 'By a file on the stick, where the system takes one and files are copied; the rest from the '
-                .'list.',
-            'list' => 'From the list alone, by hand.',
-        ],
-        'diagnostics' => [
-            'least' => 'As little as the system allows.',
-            'full' => 'All that it asks for; the owner has agreed.',
-        ],
-        'offers' => [
-            'no' => 'No offers, no advertising.',
-            'yes' => 'As the system proposes.',
-        ],
-        'setup_updates' => [
-            'later' => 'Later: after the network and its drivers, where they are counted.',
-            'during' => 'During set-up, where the system offers it.',
-        ],
-        'auto_encryption' => [
-            'owner-keeps-key' => 'On: new systems encrypt their drive where they do so by themselves, and the owner '
-                .'keeps the key.',
-            'off' => 'Off: it is switched off during the first start.',
-        ],
-        'keys' => [
-            'place-only' => 'Where the owner keeps it: the key itself is never written down here.',
-            'sealed' => 'Sealed: a key may be kept here encrypted until the handover, every showing logged.',
-        ],
-    ];
-
-    private const TITLES = [
-        'scheme' => 'Partition scheme of a stick',
-        'stick' => 'Which stick',
-        'driver_order' => 'Order of drivers',
-        'driver_channel' => 'Which drivers come first',
-        'boot' => 'How the stick is started',
-        'bypass' => 'Bypassing requirements',
-        'extras' => 'What comes from elsewhere',
-        'swap' => 'Room that memory may be moved to',
-        'account' => 'Account at the first start',
-        'answers' => 'How the first start is answered',
-        'diagnostics' => 'Diagnostic data',
-        'offers' => 'Offers and advertising',
-        'setup_updates' => 'Updates during set-up',
-        'auto_encryption' => 'Automatic drive encryption',
-        'keys' => 'Recovery and licence keys',
-    ];
-
-    private const RULES = [
-        'scheme' => 'M4',
-        'stick' => 'M7',
-        'driver_order' => 'D4',
-        'driver_channel' => 'D3',
-        'boot' => 'F1',
-        'bypass' => 'A2',
-        'extras' => 'A15',
-        'swap' => 'I3',
-        'account' => 'I4',
-        'answers' => 'I4',
-        'diagnostics' => 'I4',
-        'offers' => 'I4',
-        'setup_updates' => 'I4',
-        'auto_encryption' => 'A7',
-        'keys' => 'A7, A8',
-    ];
-
     public const TEXTS = BenchTexts::NAMES;
 
     /** Figures the rulebook calls default. */
-    private const FIGURES = [
+    public const FIGURES = [
         'backup_margin' => 0.1,
         'stick_spare' => 0.1,
         'part_mebibytes' => 3800,
@@ -152,22 +43,23 @@ final readonly class Policy
      */
     public static function of(array $chosen = []): self
     {
-        $schools = array_map(static fn (array $options): string => (string) array_key_first($options), self::SCHOOLS);
+        $known = Schools::all();
+        $schools = array_map(static fn (School $school): string => $school->usual(), $known);
         $texts = BenchTexts::DEFAULTS;
         foreach (array_intersect_key($chosen, self::TEXTS) as $name => $text) {
             $texts[$name] = BenchTexts::read($name, $text);
         }
         foreach (array_diff_key($chosen, self::TEXTS) as $school => $option) {
-            if (! isset(self::SCHOOLS[$school])) {
+            if (! isset($known[$school])) {
                 throw BriefFault::at(
                     "policy.{$school}",
-                    'there is no such school. Schools: '.implode(', ', array_keys(self::SCHOOLS)).'.',
+                    'there is no such school. Schools: '.implode(', ', array_keys($known)).'.',
                 );
             }
-            if (! is_string($option) || ! isset(self::SCHOOLS[$school][$option])) {
+            if (! is_string($option) || ! isset($known[$school]->options[$option])) {
                 throw BriefFault::at(
                     "policy.{$school}",
-                    'choose one of '.implode(', ', array_keys(self::SCHOOLS[$school])).'.',
+                    'choose one of '.implode(', ', array_keys($known[$school]->options)).'.',
                 );
             }
             $schools[$school] = $option;
@@ -191,14 +83,10 @@ final readonly class Policy
         return (float) $this->figures[$name];
     }
 
-    public static function title(string $school): string
+    /** What a school or a text of the bench is called on a screen. */
+    public static function title(string $name): string
     {
-        return self::TITLES[$school] ?? (string) strtok(self::TEXTS[$school], ':');
-    }
-
-    public static function rule(string $school): string
-    {
-        return self::RULES[$school];
+        return isset(self::TEXTS[$name]) ? (string) strtok(self::TEXTS[$name], ':') : Schools::all()[$name]->title;
     }
 
     /** @return array<string, string> */

@@ -17,9 +17,10 @@ final class Visible
      * Controls but tab and line ends; directional marks, embeddings, overrides and isolates; zero-width signs; line
      * and paragraph separators; tags.
      */
-    private const STEERING = '/[\x{00}-\x{08}\x{0B}\x{0C}\x{0E}-\x{1F}\x{7F}-\x{9F}'
-        .'\x{061C}\x{180E}\x{200B}\x{200E}\x{200F}\x{2028}-\x{202E}'
-        .'\x{2060}-\x{2069}\x{FEFF}\x{FFF9}-\x{FFFB}\x{E0000}-\x{E007F}]/u';
+    private const STEERING = <<<'SIGNS'
+        /[\x{00}-\x{08}\x{0B}\x{0C}\x{0E}-\x{1F}\x{7F}-\x{9F}\x{061C}\x{180E}\x{200B}\x{200E}\x{200F}]
+        |[\x{2028}-\x{202E}\x{2060}-\x{2069}\x{FEFF}\x{FFF9}-\x{FFFB}\x{E0000}-\x{E007F}]/ux
+        SIGNS;
 
     /** Text of several lines: line ends and tabs stay. */
     public static function of(string $text): string

@@ -165,4 +165,25 @@ abstract class BrowserTestCase extends TestCase
     {
         return self::underTest()->workshop();
     }
+
+    /** @return list<string> what is wrong with the page that is open, at this width and in these colours */
+    public function faultsOf(string $page, int $width, string $scheme): array
+    {
+        $faults = [];
+        $wide = (int) $this->browser()->executeScript('return document.documentElement.scrollWidth');
+        if ($wide > $width) {
+            $faults[] = "{$page} at {$width}: {$wide} wide";
+        }
+        // Dark colours and the narrow layout are the same for every page of a kind: one of each kind is enough there.
+        $oneOfEach = '#/(run|assessment|memory|intake|new|handover)$|^/$|^/jobs/\\d+$#';
+        foreach ($scheme === 'light' || preg_match($oneOfEach, $page) === 1 ? $this->axe() : [] as $fault) {
+            $faults[] = "{$page} {$scheme}: {$fault}";
+        }
+        $foreign = (array) $this->browser()->executeScript(
+            'return performance.getEntriesByType("resource").map((r) => r.name).filter((n) => '
+                .'!n.startsWith(location.origin) && !n.startsWith("data:"))',
+        );
+
+        return [...$faults, ...array_map(static fn (mixed $from): string => "{$page} loads {$from}", $foreign)];
+    }
 }

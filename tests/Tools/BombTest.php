@@ -35,8 +35,10 @@ it('says why the files of an image cannot be listed, within 20 seconds and its m
         ->assertSee('cannot be listed');
 });
 
-it('looks into the start of a file that expands without end, and no further', function (string $kind, string $name) {
-    Bombs::zeros($kind, $file = "{$this->shop->folder}/shelf/{$name}");
+/** Looks into a file that expands without end, and holds the look to its time and memory. */
+function lookIntoBomb(string $kind, string $file): void
+{
+    Bombs::zeros($kind, $file);
     $begun = microtime(true);
     $before = memory_get_peak_usage(true);
     $report = Inspection::of($file);
@@ -46,7 +48,16 @@ it('looks into the start of a file that expands without end, and no further', fu
         ->toBeLessThan(160_000_000)
         ->and($report->canBeRaw())
         ->toBeFalse();
-})->with([['gzip', 'a.img.gz'], ['bzip2', 'a.img.bz2'], ['xz', 'a.img.xz'], ['zstd', 'a.img.zst'], ['zip', 'a.zip']]);
+}
+
+it('looks into the start of a file that expands without end, and no further', function (string $kind, string $name) {
+    lookIntoBomb($kind, "{$this->shop->folder}/shelf/{$name}");
+})->with([['gzip', 'a.img.gz'], ['zip', 'a.zip']]);
+
+// Each of these takes its tool half a minute to make; what looks into them is the same.
+it('looks no further into such files of other tools', function (string $kind, string $name) {
+    lookIntoBomb($kind, "{$this->shop->folder}/shelf/{$name}");
+})->with([['bzip2', 'a.img.bz2'], ['xz', 'a.img.xz'], ['zstd', 'a.img.zst']])->group('matrix');
 
 it('opens no bundle beyond its limits', function () {
     file_put_contents("{$this->shop->folder}/inside", str_repeat('a', 200_000_000));

@@ -9,11 +9,12 @@ use App\House\Imports;
 use App\House\LayerPicture;
 use App\House\Layers;
 use App\House\Readable;
+use App\House\SchoolTable;
 use Illuminate\Console\Command;
 
 /**
- * Draws the layers of the core from its code, says what goes the wrong way, lists what is not readable yet, and the
- * facts.
+ * Draws the layers of the core from its code, says what goes the wrong way, lists what is not readable yet, the
+ * facts and the schools.
  */
 final class HouseCommand extends Command
 {
@@ -32,6 +33,7 @@ final class HouseCommand extends Command
         [$held, $grown] = Readable::held($listed, Readable::debts(base_path()));
         file_put_contents($list, json_encode($held, self::WRITTEN)."\n");
         file_put_contents(base_path('docs/guide/facts.md'), FactTable::markdown());
+        file_put_contents(base_path('docs/guide/schools.md'), SchoolTable::markdown());
         $faults = [...Layers::faults($imports), ...$grown];
         array_map($this->error(...), $faults);
         $this->info(count($imports->parts()).' parts in '.count(Layers::CORE).' layers: docs/house.svg');

@@ -7,6 +7,7 @@ use App\Models\BenchEvent;
 use App\Models\BenchPolicy;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Policy\Schools;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,6 +21,8 @@ final class PolicyController
         return view('policy.edit', [
             'lead' => $request->user()?->isLead() === true,
             'policy' => BenchPolicy::present(),
+            'schools' => Schools::all(),
+            'texts' => Policy::TEXTS,
             'version' => BenchPolicy::version(),
             'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get(),
         ]);
@@ -35,7 +38,7 @@ final class PolicyController
                 // What a form does not say stays as it is.
                 $policy = Policy::of([
                     ...$before->chosen(),
-                    ...$request->only(array_keys(Policy::SCHOOLS + Policy::TEXTS)),
+                    ...$request->only(array_keys(Schools::all() + Policy::TEXTS)),
                 ]);
             } catch (BriefFault $e) {
                 throw ValidationException::withMessages([$e->field => $e->getMessage()]);

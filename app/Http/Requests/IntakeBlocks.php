@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-use Cobblestone\Policy\Policy;
+use Cobblestone\Policy\Schools;
 
 /**
  * The parts of an intake that only some kinds of job ask for: reason of an update, the new card, licence, what the
@@ -90,7 +90,7 @@ final class IntakeBlocks
     /** @return array<string, array<string, string>> */
     private static function fields(): array
     {
-        $schools = array_keys(Policy::SCHOOLS);
+        $schools = array_keys(Schools::all());
 
         return [
             ...self::FIELDS,

@@ -9,7 +9,7 @@ use Closure;
 use Cobblestone\Brief\FirstBootBlock;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Machine\Facts\FactRegistry;
-use Cobblestone\Policy\Policy;
+use Cobblestone\Policy\Schools;
 use Cobblestone\Runbook\JobKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
@@ -89,7 +89,7 @@ final class IntakeRequest extends FormRequest
             ...self::cardRules(),
             ...self::firstBootRules(),
             ...array_fill_keys(
-                array_map(static fn (string $school): string => "policy_{$school}", array_keys(Policy::SCHOOLS)),
+                array_map(static fn (string $school): string => "policy_{$school}", array_keys(Schools::all())),
                 'nullable|string|max:40',
             ),
             'lsblk' => 'nullable|string',

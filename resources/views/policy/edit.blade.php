@@ -13,21 +13,20 @@ they are computed again.</p>
 @endif
 <form method="post" action="/policy">@csrf<input type="hidden" name="as_seen" value="{{ $version }}">
 <div class="cols even">
-@foreach (\Cobblestone\Policy\Policy::SCHOOLS as $school => $options)
+@foreach ($schools as $name => $school)
 <fieldset class="panel school" @disabled(! $lead)>
-<legend>{{ \Cobblestone\Policy\Policy::title($school) }} <span
- class="rule">{{ \Cobblestone\Policy\Policy::rule($school) }}</span></legend>
-@foreach ($options as $option => $words)
+<legend>{{ $school->title }} <span class="rule">{{ $school->rule }}</span></legend>
+@foreach ($school->options as $option => $words)
 <label>
-<input type="radio" name="{{ $school }}" value="{{ $option }}"
- @checked(old($school, $policy->school($school)) === $option)>
+<input type="radio" name="{{ $name }}" value="{{ $option }}"
+ @checked(old($name, $policy->school($name)) === $option)>
 <span>{{ $words }}</span></label>
 @endforeach
 </fieldset>
 @endforeach
 <fieldset class="panel school" @disabled(! $lead)>
 <legend>What the bench answers at a first start <span class="rule">I4</span></legend>
-@foreach (\Cobblestone\Policy\Policy::TEXTS as $name => $words)
+@foreach ($texts as $name => $words)
 <label class="form-label" for="t-{{ $name }}">{{ $words }}</label>
 <input id="t-{{ $name }}" name="{{ $name }}" class="form-control" maxlength="60"
  value="{{ old($name, $policy->text($name)) }}">

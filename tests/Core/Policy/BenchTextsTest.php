@@ -22,6 +22,13 @@ it('refuses a text that cannot be one', function (string $name, mixed $text) {
     ['name_pattern', 'QF_{n}'], ['name_pattern', 'a b{n}'],
 ]);
 
+it('says what it wants instead', function (string $name, string $text, string $says) {
+    expect(fn () => Policy::of([$name => $text]))->toThrow(BriefFault::class, "policy.{$name}: {$says}");
+})->with([
+    ['region', '', 'write it in one line of at most 60 signs, without brackets.'],
+    ['name_pattern', 'QF', 'letters, digits, hyphens and {n} once; {slot} if you like.'],
+]);
+
 it('takes sixty signs, and letters of any language', function () {
     expect(Policy::of(['region' => str_repeat('ä', 60)])->text('region'))->toBe(str_repeat('ä', 60));
 });
