@@ -12,6 +12,7 @@ use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DriverController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
+use App\Http\Controllers\GentlerController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobStateController;
@@ -98,6 +99,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::middleware(RequiresRole::class.':work')->group(function (): void {
         Route::get('/jobs/new', [JobController::class, 'create']);
         Route::post('/jobs', [JobController::class, 'store']);
+        Route::post('/jobs/gentler', [GentlerController::class, 'fresh']);
+        Route::post('/jobs/{job}/gentler', [GentlerController::class, 'changed']);
         Route::get('/jobs/{job}/intake', [IntakeController::class, 'edit']);
         Route::post('/jobs/{job}/intake', [IntakeController::class, 'update']);
         Route::post('/jobs/{job}/answers', [IntakeController::class, 'answer']);

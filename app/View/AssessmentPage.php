@@ -10,7 +10,6 @@ use Cobblestone\Findings\Findings;
 use Cobblestone\Findings\GapFound;
 use Cobblestone\Findings\MemoryFound;
 use Cobblestone\Findings\NeedFound;
-use Cobblestone\Findings\RungFound;
 use Cobblestone\Findings\SocketStage;
 use Cobblestone\Findings\SocketUse;
 use Cobblestone\Findings\SupportFound;
@@ -22,13 +21,6 @@ use Cobblestone\Runbook\Plan;
 /** What was assessed before anything is done: which way, whether it fits, drives, encryption, backup, memory. */
 final readonly class AssessmentPage
 {
-    private const STANDING = [
-        'recommended' => 'this one',
-        'out' => 'out',
-        'possible' => 'possible',
-        'harsher' => 'harsher',
-    ];
-
     private Findings $found;
 
     public function __construct(public Plan $plan)
@@ -71,6 +63,11 @@ final readonly class AssessmentPage
     public function harsher(): array
     {
         return array_slice($this->ladder(), $this->upTo() + 1);
+    }
+
+    public function gentlerWays(): ?GentlerWays
+    {
+        return GentlerWays::of($this->plan);
     }
 
     /** "Does Tansy Desktop 7 fit: it does"; null where there is nothing to hold against it. */
@@ -198,15 +195,7 @@ final readonly class AssessmentPage
     /** @return list<array<string, mixed>> */
     private function ladder(): array
     {
-        return array_map(static fn (RungFound $rung): array => [
-            'id' => $rung->id,
-            'title' => $rung->title,
-            'standing' => $rung->standing,
-            'says' => self::STANDING[$rung->standing],
-            'keeps' => $rung->keeps === [] ? 'keeps nothing' : 'keeps '.implode(', ', $rung->keeps),
-            'why' => implode(' ', $rung->why),
-            'triable' => in_array($rung->standing, ['recommended', 'possible'], true),
-        ], $this->found->route->ladder ?? []);
+        return array_map(RungRow::of(...), $this->found->route->ladder ?? []);
     }
 
     private function upTo(): int

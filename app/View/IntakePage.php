@@ -77,6 +77,14 @@ final readonly class IntakePage
         return IntakeField::choice('goal', 'Kind of job', $kinds, $this->brief['goal'] ?? $first)->wide('col-md-6');
     }
 
+    /** What it is set up anew for: only a fault can be mended by something gentler (rule A3). */
+    public function why(): IntakeField
+    {
+        $facts = $this->brief['machine']['facts'] ?? [];
+
+        return IntakeField::fact('wish.why', is_array($facts) ? $facts : [])->wide('col-md-6');
+    }
+
     public function ofKinds(): IntakeGroup
     {
         [$update, $card] = [$this->brief['update'] ?? [], $this->brief['card'] ?? []];

@@ -67,13 +67,29 @@ final readonly class Rung
         return ! in_array('files', $this->keeps, true);
     }
 
+    /** Whether somebody has tried it on this job, without success. */
+    public function isTried(FactSheet $facts): bool
+    {
+        $tried = $facts->get('tried')->value;
+
+        return in_array($this->id, is_array($tried) ? $tried : explode(', ', (string) $tried), true);
+    }
+
+    /** Likely minutes of its stones; null where it is a whole path. */
+    public function minutes(): ?float
+    {
+        $minutes = 0.0;
+        foreach ($this->steps as $step) {
+            $minutes += $step->estimate()->likely->inMinutes();
+        }
+
+        return $this->steps === [] ? null : $minutes;
+    }
+
     /** @return list<string> why it cannot be used; empty where nothing speaks against it yet */
     public function against(FactSheet $facts): array
     {
-        $tried = $facts->get('tried')->value;
-        $against = in_array($this->id, is_array($tried) ? $tried : explode(', ', (string) $tried), true)
-            ? ['Tried already, and it did not help.']
-            : [];
+        $against = $this->isTried($facts) ? ['Tried already, and it did not help.'] : [];
         foreach ($this->onlyIf as $condition) {
             if ($condition->holds($facts) === false) {
                 $against[] = $condition->else;

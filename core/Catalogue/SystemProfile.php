@@ -24,6 +24,7 @@ final readonly class SystemProfile
      * @param  list<InstallerScreen>  $screens  pages of its installer up to the drive, in order
      * @param  AliasList  $brings  the devices it has drivers for by itself
      * @param  int|null  $build  of the version that the bench installs; an image may say another
+     * @param  list<string>  $upgradesFrom  systems it is installed over in place, everything kept
      * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
      * @param  bool  $enforcesSignatures  whether it takes only drivers that are signed
      */
@@ -59,6 +60,7 @@ final readonly class SystemProfile
         public ?SwapProfile $swap = null,
         public ?int $installedBytes = null,
         public ?int $driverFetchMinutes = null,
+        public array $upgradesFrom = [],
     ) {
     }
 
@@ -109,6 +111,7 @@ final readonly class SystemProfile
             $fields->optional('swap', SwapProfile::read(...)),
             $fields->optionalInt('installed_bytes'),
             $fields->optionalInt('driver_fetch_minutes'),
+            $fields->strings('upgrades_from'),
         );
     }
 

@@ -42,6 +42,7 @@ final readonly class Findings
         public UpdateBlock $update,
         public array $drivers = [],
         public ?AnswersFound $answers = null,
+        public ?GentlerFound $gentler = null,
     ) {
     }
 
@@ -70,6 +71,7 @@ final readonly class Findings
             $fields->optional('update', UpdateBlock::read(...)) ?? new UpdateBlock(),
             $fields->each('drivers', PegFound::read(...)),
             $fields->optional('answers', AnswersFound::read(...)),
+            $fields->optional('gentler', GentlerFound::read(...)),
         );
     }
 

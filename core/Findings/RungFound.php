@@ -10,12 +10,13 @@ use Cobblestone\Document\Fields;
 /** One rung of the ladder of ways, as a path was computed with it. */
 final readonly class RungFound
 {
-    public const STANDINGS = ['recommended', 'possible', 'harsher', 'out'];
+    public const STANDINGS = ['recommended', 'possible', 'harsher', 'out', 'works', 'tried'];
 
     /**
-     * @param  string  $standing  recommended, possible, harsher or out
+     * @param  string  $standing  recommended, possible, harsher or out; before another kind of job also works, tried
      * @param  list<string>  $why
      * @param  list<string>  $keeps
+     * @param  float|null  $minutes  likely; null where nobody has counted them
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class RungFound
         public string $standing,
         public array $why,
         public array $keeps,
+        public ?float $minutes = null,
     ) {
     }
 
@@ -35,6 +37,7 @@ final readonly class RungFound
             $fields->oneOf('standing', self::STANDINGS),
             $fields->strings('why'),
             $fields->strings('keeps'),
+            $fields->has('minutes') ? (float) $fields->optionalNumber('minutes') : null,
         );
     }
 }

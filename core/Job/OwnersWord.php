@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Assessment\BackupPlan;
+use Cobblestone\Assessment\Route\GentlerWays;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\DoneWords;
@@ -21,6 +22,7 @@ final class OwnersWord
     /**
      * @param  BackupPlan|null  $backup  null where this kind of job copies nothing
      * @param  list<string>  $gaps  what the owner will miss on the new system
+     * @param  GentlerWays|null  $gentler  null where nothing is gentler than this job
      */
     public static function step(
         DriveFate $fate,
@@ -28,6 +30,7 @@ final class OwnersWord
         string $owner,
         ?BackupPlan $backup,
         array $gaps = [],
+        ?GentlerWays $gentler = null,
     ): Step {
         $fate = $fate === DriveFate::Erased && $drive?->isBlank() === true ? DriveFate::Empty : $fate;
         $nothing = $backup?->keep === 'nothing';
@@ -45,6 +48,7 @@ final class OwnersWord
                 self::told($fate, $drive, $owner, $copies),
                 ...$asks,
                 ...$notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.'],
+                ...self::gentler($gentler),
                 ...$gaps === [] ? [] : ['Say aloud what they will miss: '.implode('; ', $gaps).'.'],
             ],
             before: [PathFact::TAKEN_IN],
@@ -52,7 +56,7 @@ final class OwnersWord
                 ? [PathFact::OWNER_AGREED, PathFact::BACKUP_SETTLED]
                 : [PathFact::OWNER_AGREED],
             needs: ['hands'],
-            done: self::doneWords($fate, $nothing),
+            done: self::doneWords($fate, $nothing, $gentler?->tried() ?? []),
             because: self::because($fate),
             evidence: self::evidence(),
         );
@@ -71,14 +75,23 @@ final class OwnersWord
         };
     }
 
-    private static function doneWords(DriveFate $fate, bool $nothing): DoneWords
+    /** @return list<string> */
+    private static function gentler(?GentlerWays $ways): array
+    {
+        $untried = $ways?->untried() ?? [];
+
+        return $untried === [] ? [] : ['Say aloud what is gentler and was not tried: '.implode('; ', $untried).'.'];
+    }
+
+    /** @param  list<string>  $tried  gentler ways that did not help */
+    private static function doneWords(DriveFate $fate, bool $nothing, array $tried): DoneWords
     {
         return DoneWords::of(
             match (true) {
                 $fate === DriveFate::Erased && $nothing => 'You agreed that nothing had to be kept',
                 $fate === DriveFate::Erased => 'You agreed to what would be lost',
                 default => 'You were told what would be done',
-            },
+            }.($tried === [] ? '' : '; tried before, without success: '.lcfirst(implode(', ', $tried))),
             'agreed_by',
             'promised',
         );

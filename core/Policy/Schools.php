@@ -10,9 +10,7 @@ final class Schools
     /** @return array<string, School> by name */
     public static function all(): array
     {
-        static $all = null;
-
-        return $all ??= array_column(
+        return array_column(
             [...self::media(), ...self::drivers(), ...self::machine(), ...self::firstStart(), ...self::keys()],
             null,
             'name',

@@ -49,6 +49,21 @@ final class LadderWords
         return $rung === null ? 'none can work as things stand' : $rung->title;
     }
 
+    /**
+     * @param  list<string>  $keeps  files, programs, settings
+     * @return string  "keeps files and programs", "keeps nothing"
+     */
+    public static function keeps(array $keeps): string
+    {
+        $last = array_pop($keeps);
+
+        return 'keeps '.match (true) {
+            $last === null => 'nothing',
+            $keeps === [] => $last,
+            default => implode(', ', $keeps)." and {$last}",
+        };
+    }
+
     private static function keeping(Rung $rung): string
     {
         $loses = array_diff(['files', 'programs', 'settings'], $rung->keeps);

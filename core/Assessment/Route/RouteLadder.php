@@ -8,8 +8,10 @@ use Cobblestone\Catalogue\RouteQuestion;
 use Cobblestone\Catalogue\RouteTable;
 use Cobblestone\Catalogue\Rung;
 use Cobblestone\Machine\Fact;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Question;
 
 /** The gentlest way that can work, from the catalogue's rungs and the facts of the job (rule A3). */
@@ -82,19 +84,44 @@ final readonly class RouteLadder
     }
 
     /**
+     * Every rung gentler than a job of that kind, with how it stands: works, possible, tried or out.
+     *
+     * @return list<WeighedRung>|null  null where no rung is that kind
+     */
+    public function before(JobKind $kind, FactSheet $facts): ?array
+    {
+        $rows = [];
+        foreach ($this->rungs as $rung) {
+            if ($rung->path === $kind) {
+                return $rows;
+            }
+            [$against, $unknown] = [$rung->against($facts), $rung->unknown($facts)];
+            [$standing, $why] = match (true) {
+                $rung->isTried($facts) => [WeighedRung::TRIED, $against],
+                $against !== [] => [WeighedRung::OUT, $against],
+                $unknown !== [] => [WeighedRung::POSSIBLE, $this->unknownWords($unknown)],
+                default => [WeighedRung::WORKS, []],
+            };
+            $rows[] = new WeighedRung($rung->id, $rung->title, $standing, $why, $rung->keeps, $rung->minutes());
+        }
+
+        return null;
+    }
+
+    /**
      * @param  list<string>  $unknown
      * @return list<string>
      */
     private function unknownWords(array $unknown): array
     {
-        return array_map(
-            fn (string $fact): string => 'Not known: '.
-                lcfirst(
-                    rtrim($this->questions[$fact]->text ?? str_replace(['.', '_'], ' ', $fact), '?'),
-                ).
-                '.',
+        $asked = array_map(
+            fn (string $fact): string => lcfirst(
+                rtrim($this->questions[$fact]->text ?? FactRegistry::spoken($fact), '?'),
+            ),
             $unknown,
         );
+
+        return ['Not known: '.implode('; ', $asked).'.'];
     }
 
     /** Place of the first rung of which everything is known and nothing speaks against it. */

@@ -53,20 +53,16 @@ final class FactoryRestorePath
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $waits = [...$protection->erasingWaitsFor(), ...$ownerWaits];
         $way = $machine->fact('factory.image');
-        $questions = $way->isUnknown() ? [self::question()] : [];
-        $blockers = self::blockers($machine, $way, $target);
-        // The maker's image knows its own drive: only among several has somebody to say which.
-        $which = array_values(array_filter(
-            $target->questions,
-            static fn (Question $question): bool => $question->fact === TargetDrive::FACT,
-        ));
         $first = self::firstBoot($context);
+        $gentler = GentlerParts::of($context, $protection, null, $target->drive);
         $all = $protection->contribution()
             ->and($owner)
             ->and(PortPower::plan($machine, Duration::minutes(75)))
             ->and($first)
-            ->and(self::contribution($way, $questions, $which, $machine, $blockers, $target));
-        $word = OwnersWord::step(DriveFate::Erased, $target->drive, $brief->owner, $protection->backup);
+            ->and(GentlerParts::contribution($gentler, $context->goal))
+            ->and(self::contribution($way, $machine, $target));
+        [$drive, $backup] = [$target->drive, $protection->backup];
+        $word = OwnersWord::step(DriveFate::Erased, $drive, $brief->owner, $backup, gentler: $gentler);
         $steps = [
             ...IntakeSteps::first($machine, $word),
             IntakeSteps::gather($all->gather),
@@ -82,7 +78,20 @@ final class FactoryRestorePath
 
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+            assessment: [
+                ...$protection->toArray(),
+                'support' => [SupportEnds::of($system, $context->today())],
+                ...GentlerParts::found($gentler),
+            ]);
+    }
+
+    /** @return list<Question> the maker's image knows its own drive: only among several has somebody to say which */
+    private static function which(TargetDrive $target): array
+    {
+        return array_values(array_filter(
+            $target->questions,
+            static fn (Question $question): bool => $question->fact === TargetDrive::FACT,
+        ));
     }
 
     private static function firstBoot(JobContext $context): Contribution
@@ -128,25 +137,14 @@ final class FactoryRestorePath
         );
     }
 
-    /**
-     * @param  list<Question>  $questions
-     * @param  list<Question>  $which
-     * @param  list<Blocker>  $blockers
-     */
-    private static function contribution(
-        Fact $way,
-        array $questions,
-        array $which,
-        Machine $machine,
-        array $blockers,
-        TargetDrive $target,
-    ): Contribution {
+    private static function contribution(Fact $way, Machine $machine, TargetDrive $target): Contribution
+    {
         return new Contribution(
             decisions: [self::decision($way->is('media'))],
-            questions: [...$questions, ...$which],
+            questions: [...($way->isUnknown() ? [self::question()] : []), ...self::which($target)],
             gather: GatherList::forMachine($machine),
             initial: [PathFact::STICK_OUT, PathFact::DRIVERS_COMPLETE, PathFact::ACTIVATED],
-            blockers: [...$blockers, ...$target->blockers],
+            blockers: [...self::blockers($machine, $way, $target), ...$target->blockers],
         );
     }
 

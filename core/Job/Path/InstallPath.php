@@ -8,6 +8,7 @@ use Cobblestone\Assessment\InstallWish;
 use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
+use Cobblestone\Assessment\Route\GentlerWays;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Drivers\DriverPlanner;
@@ -70,6 +71,8 @@ final readonly class InstallPath
         $media = InstallParts::media($context, $drivers);
         $firmware = $this->firmware($media);
         $requirements = $this->requirements();
+        $held = $this->swap ? $this->old->drive : $this->target->drive;
+        $gentler = GentlerParts::of($context, $this->protection, $requirements->fit, $held);
         $extras = Ownership::extras($context->brief->extras, $context->policy->school('extras'));
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $this->new, $context->brief->owner);
         $hardware = $this->hardware();
@@ -87,8 +90,8 @@ final readonly class InstallPath
             ->and($firmware)
             ->and($install)
             ->and(InstallParts::afterCopying($context, $drivers, $firmware, $file))
-            ->and(self::besides($machine, $gaps, $ends));
-        $steps = $this->steps($all, InstallParts::proof($context, $this->target, $firmware, $drivers), $gaps);
+            ->and(GentlerParts::contribution($gentler, $context->goal)->and(self::besides($machine, $gaps, $ends)));
+        $steps = $this->steps($all, InstallParts::proof($context, $this->target, $firmware, $drivers), $gaps, $gentler);
 
         return $this->written($all->withSteps($steps), $media, [
             ...$this->protection->toArray(),
@@ -98,6 +101,7 @@ final readonly class InstallPath
             'depends' => $gaps,
             'drivers' => $drivers->found(),
             'answers' => AnswerParts::found($context, $file, $requirements),
+            ...GentlerParts::found($gentler),
         ]);
     }
 
@@ -215,7 +219,7 @@ final readonly class InstallPath
      * @param  list<array{what: string, standing: string, why: string}>  $gaps
      * @return list<Step>
      */
-    private function steps(Contribution $all, Step $proof, array $gaps): array
+    private function steps(Contribution $all, Step $proof, array $gaps, ?GentlerWays $gentler): array
     {
         $fate = match (true) {
             $this->new => DriveFate::Empty,
@@ -228,6 +232,7 @@ final readonly class InstallPath
             $this->context->brief->owner,
             $this->swap && ! $this->protection->health->rescueFirst() ? null : $this->protection->backup,
             SupportEnds::missing($gaps),
+            $gentler,
         );
 
         return [

@@ -5,20 +5,13 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
-use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Route\RouteAdvice;
 use Cobblestone\Assessment\Route\RouteLadder;
-use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Rung;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
-use Cobblestone\Job\RepairFacts;
-use Cobblestone\Machine\Fact;
-use Cobblestone\Machine\Fact as MachineFact;
-use Cobblestone\Machine\FactSheet;
-use Cobblestone\Machine\Source;
 use Cobblestone\Runbook\PathFact;
 
 /**
@@ -37,7 +30,7 @@ final class RepairPath
             $context->catalogue->routes()
                 ?? throw BriefFault::at('goal', 'the catalogue holds no route ladder to repair by.'),
         );
-        $known = self::facts($context, $protection, $requirements);
+        $known = LadderFacts::of($context, $protection, $requirements->fit, $context->system());
         $advice = $ladder->recommend($known);
         $rung = self::rung($ladder, $advice);
         $questions = RepairParts::questions($ladder, $known);
@@ -66,66 +59,6 @@ final class RepairPath
                 'route' => $advice->toArray(),
                 'support' => [SupportEnds::of($context->system(), $context->today())],
             ]);
-    }
-
-    /** The facts the ladder reads, with those that other parts of the assessment found. */
-    private static function facts(JobContext $context, Safeguards $protection, Requirements $requirements): FactSheet
-    {
-        $facts = RepairFacts::implied($context->machine->facts);
-        $facts = RepairFacts::image($facts, $context);
-        $found = ['system.family' => $context->system()->family ?? 'community', 'fit' => $requirements->fit->value];
-        if ($protection->health->target !== null) {
-            $found['drive.grade'] = $protection->health->target->grade->value;
-        }
-        if ($protection->memory !== null) {
-            $found['memory.verdict'] = $protection->memory->fact();
-        }
-        foreach ($found as $name => $value) {
-            $facts = $facts->with(MachineFact::of($name, $value, Source::Reading, 'assessment'));
-        }
-        foreach (['drive.grade' => 'unknown', 'memory.verdict' => 'untested'] as $name => $value) {
-            if ($facts->get($name)->isUnknown()) {
-                $facts = $facts->with(MachineFact::of($name, $value, Source::KindDefault, 'nobody has tested it'));
-            }
-        }
-        $build = $facts->get('present.build')->text();
-        $from = $context->system()->repairInstallFrom;
-        if ($build !== '' && $from !== null) {
-            $facts = $facts->with(MachineFact::of(
-                'present.build_reaches',
-                version_compare($build, $from, '>=') ? 'yes' : 'no',
-                Source::Reading,
-                "build {$build} against {$from}",
-            ));
-        } elseif ($from === null) {
-            $facts = $facts->with(self::unknownBuild());
-        }
-
-        return $facts->with(MachineFact::of(
-            'hardware.suspect',
-            self::hardwareSuspect($facts),
-            Source::Reading,
-            'symptoms and tests',
-        ));
-    }
-
-    private static function unknownBuild(): Fact
-    {
-        return MachineFact::of(
-            'present.build_reaches',
-            'no',
-            Source::KindDefault,
-            'no threshold on record',
-        );
-    }
-
-    private static function hardwareSuspect(FactSheet $facts): string
-    {
-        $dead = $facts->get('symptom.powers_up')->is('no') || $facts->get('symptom.picture')->is('no');
-
-        return $dead
-            || $facts->get('memory.verdict')->is('bad')
-            || $facts->get('drive.grade')->is('cable-first') ? 'yes' : 'no';
     }
 
     /**

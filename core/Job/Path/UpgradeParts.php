@@ -67,22 +67,16 @@ final class UpgradeParts
     }
 
     /**
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
-     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
-     * @param  list<Blocker>  $roomBlockers
+     * @param  list<Decision>  $decisions
+     * @param  list<Blocker>  $blockers
      */
-    public static function contribution(
-        int $days,
-        Decision $room,
-        array $gaps,
-        array $ends,
-        array $roomBlockers,
-    ): Contribution {
+    public static function contribution(array $decisions, array $blockers): Contribution
+    {
         return new Contribution(
-            decisions: [UpgradePath::decision($days), $room, SupportEnds::decision($gaps, $ends)],
+            decisions: $decisions,
             gather: [new GatherItem('charger and network', 'in for the whole upgrade')],
             initial: [PathFact::STICK_OUT, PathFact::DRIVERS_FETCHED, PathFact::SHUT_DOWN],
-            blockers: $roomBlockers,
+            blockers: $blockers,
         );
     }
 

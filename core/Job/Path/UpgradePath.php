@@ -13,11 +13,12 @@ use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
@@ -39,25 +40,24 @@ final class UpgradePath
         $requirements = UpgradeParts::requirements($machine, $system, $context->image(), $target, $brief, $context);
         $licence = UpgradeParts::licence($machine, $system, $brief);
         $extras = Ownership::extras($brief->extras, $context->policy->school('extras'));
-        $present = $machine->fact('present.system')->value;
-        $ends = array_values(array_filter([
-            is_string($present) ? self::presentEnds($context, $present) : null,
-            SupportEnds::of($system, $context->today()),
-        ]));
+        $ends = self::ends($context);
         $gaps = SupportEnds::gaps($system, $brief->depends);
         [$room, $roomBlockers] = self::room($context, $system);
-        $gates = $protection->gates();
+        $blockers = [...$roomBlockers, ...self::overWhat($context, $system)];
         $days = (int) ($system->rollbackDays ?? 10);
         $all = $protection->contribution()
             ->and($requirements->contribution)
             ->and($licence->contribution)
             ->and($extras)
-            ->and(UpgradeParts::contribution($days, $room, $gaps, $ends, $roomBlockers));
+            ->and(UpgradeParts::contribution(
+                [self::decision($system, $days), $room, SupportEnds::decision($gaps, $ends)],
+                $blockers,
+            ));
         $steps = [
             ...UpgradeParts::first($machine, $target, $brief, $protection, $gaps),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            ...self::upgrading($context, $gates, $protection, $requirements, $extras, $days),
+            ...self::upgrading($context, $protection, $requirements, $extras, $days),
             Acceptance::step(
                 new ProofSubject($machine, $system, $brief->edition),
                 [PathFact::UPDATED, PathFact::ACTIVATED],
@@ -69,13 +69,9 @@ final class UpgradePath
             assessment: UpgradeParts::assessed($protection, $requirements, $ends, $gaps, $days));
     }
 
-    /**
-     * @param  list<Gate>  $gates
-     * @return list<Step>
-     */
+    /** @return list<Step> */
     private static function upgrading(
         JobContext $context,
-        array $gates,
         Safeguards $protection,
         Requirements $requirements,
         Contribution $extras,
@@ -83,23 +79,31 @@ final class UpgradePath
     ): array {
         return UpgradeSteps::steps(
             $context,
-            $gates,
+            $protection->gates(),
             UpgradeParts::waitsFor($protection, $requirements, $extras),
             $days,
         );
     }
 
-    public static function decision(int $days): Decision
+    /** In place against clean: what each keeps, and what it costs in time (rule A3). */
+    public static function decision(SystemProfile $system, int $days): Decision
     {
+        $installing = UpgradeSteps::installing($system)->likely;
+        $anew = $installing->plus(Estimate::fromMinutes($system->firstBoot->minutes)->likely);
+
         return new Decision(
             'install.upgrade',
             'In place or clean',
             'in place',
-            ['Files, programs and settings stay, and for '.Counted::of($days, 'day').' it can be taken back.'],
+            [
+                'Files, programs and settings stay, and for '.Counted::of($days, 'day').' it can be taken back.',
+                "Installing takes about {$installing->label()}.",
+            ],
             [
                 'clean install' => [
-                    'Programs and settings would have to be set up again. It is the choice where the present system '
-                        .'is in trouble.',
+                    "It keeps nothing: about {$anew->label()} until its first start is answered, and then drivers, "
+                        .'programs and settings anew.',
+                    'It is the choice where the present system is in trouble.',
                 ],
             ],
             ["rollback_days = {$days}"],
@@ -107,12 +111,40 @@ final class UpgradePath
         );
     }
 
-    /** @return array{name: string, ends: string|null, days: int|null, sentence: string}|null */
-    private static function presentEnds(JobContext $context, string $id): ?array
+    /** @return list<Blocker> */
+    private static function overWhat(JobContext $context, SystemProfile $system): array
     {
-        $entry = $context->catalogue->systems()[$id] ?? null;
+        $present = $context->machine->fact('present.system')->text();
+        if ($present === '' || $system->upgradesFrom === [] || in_array($present, $system->upgradesFrom, true)) {
+            return [];
+        }
+        $systems = $context->catalogue->systems();
+        $from = array_map(static fn (string $id): string => $systems[$id]->name ?? $id, $system->upgradesFrom);
+        $is = $systems[$present]->name ?? 'what is on it now';
 
-        return $entry === null ? null : SupportEnds::of($entry, $context->today());
+        return [
+            Blocker::stop(
+                'upgrade-over',
+                "{$system->name} is not installed over {$is}; it is over ".implode(', ', $from).'. What is left is a '
+                    .'job of another kind: "'.JobKind::CleanInstall->title().'".',
+                'A3',
+                ["present.system = {$present}"],
+            ),
+        ];
+    }
+
+    /**
+     * @return list<array{name: string, ends: string|null, days: int|null, sentence: string}> of the present system, as
+     *     far as it is known, and of the wanted one
+     */
+    private static function ends(JobContext $context): array
+    {
+        $present = $context->catalogue->systems()[$context->machine->fact('present.system')->text()] ?? null;
+
+        return array_map(
+            static fn (SystemProfile $system): array => SupportEnds::of($system, $context->today()),
+            array_values(array_filter([$present, $context->system()])),
+        );
     }
 
     /** @return array{0: Decision, 1: list<Blocker>} */

@@ -35,11 +35,7 @@ final class UpgradeSteps
     public static function steps(JobContext $context, array $gates, array $waits, int $days): array
     {
         [$system, $image] = [$context->system(), $context->image()];
-        $minutes = array_reduce(
-            $system->install->phases,
-            static fn (Estimate $sum, InstallPhase $phase): Estimate => $sum->plus($phase->estimate()),
-            Estimate::minutes(10, 20, 45),
-        );
+        $minutes = self::installing($system);
         $restarts = count(array_filter(
             $system->install->phases,
             static fn (InstallPhase $phase): bool => $phase->restart,
@@ -68,6 +64,16 @@ final class UpgradeSteps
             self::gettingOnline(),
             self::updating($system),
         ];
+    }
+
+    /** All phases of the installer, and what it looks through before the first of them (default). */
+    public static function installing(SystemProfile $system): Estimate
+    {
+        return array_reduce(
+            $system->install->phases,
+            static fn (Estimate $sum, InstallPhase $phase): Estimate => $sum->plus($phase->estimate()),
+            Estimate::minutes(10, 20, 45),
+        );
     }
 
     /**

@@ -66,6 +66,19 @@ final class FactsOfOwner
                 ),
             ),
             new FactDefinition('wish.original', FactType::YesNo, FactOwner::Owner),
+            new FactDefinition(
+                'wish.why', FactType::Choice, FactOwner::Owner,
+                answers: [
+                    'fault' => 'something does not work as it should',
+                    'fresh' => 'a fresh start, or another owner',
+                    'other-system' => 'another system or version is wanted',
+                ],
+                spoken: 'what it is set up anew for',
+                asking: new Asking(
+                    'What is it set up anew for?',
+                    'Where something does not work, gentler ways are weighed first.',
+                ),
+            ),
         ];
     }
 }

@@ -25,6 +25,18 @@
 @endif
 </x-panel>
 @endif
+@if ($gentler = $page->gentlerWays())
+<x-panel :title="$gentler->title()" id="gentler">
+<p>{{ $gentler->sentence() }} <span class="rule">A3</span></p>
+@includeWhen($gentler->rungs() !== [], 'jobs.rungs', ['rungs' => $gentler->rungs()])
+@if ($gentler->out() !== [])
+<details class="more">
+<summary>Out on this machine: {{ count($gentler->out()) }}</summary>
+@include('jobs.rungs', ['rungs' => $gentler->out()])
+</details>
+@endif
+</x-panel>
+@endif
 @if ($page->fits() !== null)
 <x-panel :title="$page->fits()">
 <div class="table-responsive" tabindex="0">

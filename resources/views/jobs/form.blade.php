@@ -16,6 +16,12 @@ Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” f
 </div>
 <x-field :field="$form->image()"/>
 <x-field :field="$form->kind()"/>
+<x-field :field="$form->why()"/>
+<div class="col-12" hx-post="{{ $gentlerAt }}" hx-include="closest form"
+ hx-trigger="load, change from:#goal, change from:#facts-wish-why, change from:#image, change from:#machine"
+ hx-target="find #gentler" hx-select="#gentler" hx-swap="outerHTML" hx-select-oob="unset">
+<div id="gentler"></div>
+</div>
 </div>
 <x-fields :group="$form->ofKinds()"/>
 <x-fields :group="$form->notHeld()"/>

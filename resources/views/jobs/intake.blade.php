@@ -38,7 +38,7 @@ mokutil --sb-state, a list of devices">{{ old('output') }}</textarea>
 </div>
 </x-act>
 <x-act :to="'/jobs/'.$job->id.'/intake'" :seen="old('seen', $job->last_entry)" class="panel intake">
-@include('jobs.form')
+@include('jobs.form', ['gentlerAt' => "/jobs/{$job->id}/gentler"])
 @include('jobs.facts')
 @if ($page->notes() !== [])
 <details class="more" open>

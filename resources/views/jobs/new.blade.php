@@ -6,7 +6,7 @@
 </header>
 <form method="post" action="/jobs" class="panel intake">
 @csrf
-@include('jobs.form')
+@include('jobs.form', ['gentlerAt' => '/jobs/gentler'])
 <div class="acts">
 <button class="btn go">Show the path <kbd>Enter</kbd></button>
 <span class="fine">Only machine and image are needed. The rest can follow when a rule asks for it.</span>

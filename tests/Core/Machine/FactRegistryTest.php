@@ -45,7 +45,7 @@ it('says a fact as a person does', function (string $name, string $spoken) {
     ['firmware.secure_boot', 'Secure Boot'],
     ['loader.signature', 'whether this machine trusts the loader\'s signature'],
     ['firmware.kind', 'whether it has UEFI firmware'],
-    ['present.system', 'present system'],
+    ['present.system', 'system that is on it now'],
     ['firmware.own_word', 'own word'],
 ]);
 

@@ -1,0 +1,31 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Bridge\JobBridge;
+use App\Http\Requests\IntakeRequest;
+use App\Models\Job;
+use App\View\GentlerWays;
+use Illuminate\Contracts\View\View;
+
+/** What would do with less, told while the kind of job is chosen: the form as it stands, planned and not kept. */
+final class GentlerController
+{
+    public function fresh(IntakeRequest $request, JobBridge $bridge): View
+    {
+        return self::told($request, $bridge, []);
+    }
+
+    public function changed(Job $job, IntakeRequest $request, JobBridge $bridge): View
+    {
+        return self::told($request, $bridge, $bridge->brief($job));
+    }
+
+    /** @param  array<string, mixed>  $before */
+    private static function told(IntakeRequest $request, JobBridge $bridge, array $before): View
+    {
+        $plan = $request->guarded(fn () => $bridge->plan($request->brief($before)));
+
+        return view('jobs.gentler', ['gentler' => GentlerWays::of($plan)]);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+use App\Models\Job;
+
+beforeEach(function () {
+    $this->people = $this->bench();
+    $this->actingAs($this->people['lead']);
+});
+
+it('tells beside the kind of job what would do with less, and keeps nothing', function () {
+    $this->post('/jobs/gentler', ['machine' => 'd 13', 'goal' => 'clean-install'])
+        ->assertOk()
+        ->assertSee('Gentler than “clean install from a stick”')
+        ->assertSee('Say what it is set up anew for');
+    $this->post('/jobs/gentler', [
+        'machine' => 'd 13', 'goal' => 'clean-install', 'facts' => ['wish.why' => 'fault'],
+    ])
+        ->assertOk()
+        ->assertSee('Start-up repair from the recovery environment')
+        ->assertSee('keeps files, programs and settings · about 16 min')
+        ->assertSee('more that may do');
+    expect(Job::query()->count())->toBe(0);
+});
+
+it('has nothing to tell of a job that loses nothing', function () {
+    $this->post('/jobs/gentler', ['machine' => 'd 13', 'goal' => 'upgrade'])
+        ->assertOk()
+        ->assertDontSee('Gentler than');
+});
+
+it('reads what is known of a job, and says what was tried', function () {
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    $this->post("/jobs/{$job->id}/intake", [
+        'seen' => $job->last_entry, 'machine' => 'norrel-fairlead-13', 'goal' => 'clean-install',
+        'image' => 'tansy-desktop-7-dock', 'facts' => ['wish.why' => 'fault', 'symptom.starts' => 'recovery'],
+    ])->assertSessionHasNoErrors();
+    $this->get("/jobs/{$job->id}/assessment")->assertSee('Gentler than')->assertSee('can work')
+        ->assertSee('Wanted because: something does not work as it should.');
+    $this->post("/jobs/{$job->id}/tried", ['seen' => $job->refresh()->last_entry, 'rung' => 'startup-repair']);
+    $this->get("/jobs/{$job->id}/assessment")->assertSee('Tried already, and it did not help.');
+    $this->post("/jobs/{$job->id}/gentler", [
+        'machine' => 'norrel-fairlead-13', 'goal' => 'factory-restore', 'image' => 'tansy-desktop-7-dock',
+    ])
+        ->assertOk()->assertSee('Gentler than “put the factory image back”')->assertSee('tried');
+});
+
+it('answers what cannot be planned with a sentence, not with a fault', function () {
+    $this->post('/jobs/gentler', ['machine' => 'no such machine at all'])->assertSessionHasErrors('machine');
+    $this->actingAs($this->people['viewer'])->post('/jobs/gentler', ['machine' => 'd 13'])->assertForbidden();
+});
