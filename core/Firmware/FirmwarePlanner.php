@@ -31,6 +31,7 @@ final class FirmwarePlanner
 {
     /**
      * @param  list<Gate>  $gates  what a change of settings has to wait for, empty where it is harmless
+     * @param  bool  $inside  whether the setup is open already, because a new part has just been seen there
      */
     public static function plan(
         Machine $machine,
@@ -38,6 +39,7 @@ final class FirmwarePlanner
         StickToStart $stick,
         Policy $policy,
         array $gates,
+        bool $inside = false,
     ): Contribution {
         $image = $stick->image;
         $secureBoot = SecureBootChoice::decide($machine, $system, $image, $stick->signer);
@@ -50,7 +52,7 @@ final class FirmwarePlanner
         $open = $changes->openConflicts($machine);
         $looked = ! $changes->isEmpty() || $changes->looks !== [];
         $steps = [
-            ...($looked ? [SettingSteps::snapshot($machine, $changes)] : []),
+            ...($looked ? [SettingSteps::snapshot($machine, $changes, $inside)] : []),
             ...($changes->isEmpty() ? [] : [SettingSteps::set($machine, $changes, $secureBoot, $gates, $opens)]),
         ];
         $steps[] = self::start($machine, $image, $stick->connector, $permanent);
@@ -65,7 +67,10 @@ final class FirmwarePlanner
         ];
         $decisions = self::decisions($secureBoot, $machine, $permanent, $changes);
 
-        return self::contribution($steps, $decisions, $open, $machine, $changes, $looked);
+        $asked = $inside ? MemoryNeed::questions($machine) : [];
+
+        return self::contribution($steps, $decisions, $open, $machine, $changes, $looked)
+            ->and(new Contribution(questions: $asked));
     }
 
     /**

@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Waiting;
 
 /** Memory that can do more than it is set to, on a board that has a profile for it (rule F4). */
 final class MemoryNeed
 {
+    public const PRINTED = 'memory.printed_rate';
+
     private const SETTING = 'memory_profile';
+
+    /** Million transfers a second that a module can be rated at. */
+    private const LEAST = 200;
+
+    private const MOST = 20_000;
 
     /** @return list<Need> */
     public static function of(Machine $machine): array
@@ -64,12 +73,31 @@ final class MemoryNeed
             : null;
     }
 
-    /** The rate that all modules can do, in million transfers a second; null where one does not say. */
+    /**
+     * Where no system can be read yet, the modules themselves say what they can do.
+     *
+     * @return list<Question>
+     */
+    public static function questions(Machine $machine): array
+    {
+        $hasProfile = in_array('rated', $machine->setting(self::SETTING)->values ?? [], true);
+
+        return $hasProfile && self::rated($machine) === null
+            ? [FactQuestion::about(self::PRINTED, 'which memory profile is set', 'F4', 45)]
+            : [];
+    }
+
+    /** The rate that all modules can do, in million transfers a second; null where neither reading nor label says. */
     private static function rated(Machine $machine): ?int
     {
         $fitted = array_filter($machine->modules, static fn (MemoryModule $module): bool => ! $module->isEmpty());
         $rates = array_map(static fn (MemoryModule $module): ?int => $module->ratedTransfers, $fitted);
 
-        return $rates === [] || in_array(null, $rates, true) ? null : (int) min($rates);
+        if ($rates !== [] && ! in_array(null, $rates, true)) {
+            return (int) min($rates);
+        }
+        $printed = $machine->fact(self::PRINTED)->value;
+
+        return is_numeric($printed) && $printed >= self::LEAST && $printed <= self::MOST ? (int) $printed : null;
     }
 }

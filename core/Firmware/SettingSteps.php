@@ -21,7 +21,8 @@ use Cobblestone\Runbook\Wants;
 /** The stones that record settings and change them. */
 final class SettingSteps
 {
-    public static function snapshot(Machine $machine, ChangePlan $changes): Step
+    /** @param  bool  $inside  whether the setup is open already: then it is the same visit, not started once more */
+    public static function snapshot(Machine $machine, ChangePlan $changes, bool $inside): Step
     {
         $way = WayIn::setup($machine);
         $besides = [
@@ -36,12 +37,14 @@ final class SettingSteps
             Presence::Hands,
             Estimate::minutes(2, 4, 10),
             [
-                ...$way->instructions('the setup'),
+                ...($inside ? ['Stay in the setup: this is the same visit.'] : $way->instructions('the setup')),
                 $changes->isEmpty()
                     ? 'Read every page and write down each setting: on what is known, none has to be changed.'
                     : 'Read every page and write down each setting before anything is changed.',
             ],
-            before: [PathFact::SHUT_DOWN], after: [PathFact::FIRMWARE_RECORDED], needs: ['hands', 'slot'],
+            before: [$inside ? PathFact::PART_SEEN : PathFact::SHUT_DOWN],
+            after: [PathFact::FIRMWARE_RECORDED],
+            needs: ['hands', 'slot'],
             because: [
                 new Reason(
                     'What was set is the only way back, and shows what the plan assumed wrongly.',
@@ -50,8 +53,8 @@ final class SettingSteps
                 ),
             ],
             evidence: SettingsEvidence::recorded($machine, $besides),
-            boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
-            opensWith: Wants::Setup,
+            boots: $inside ? [] : [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+            opensWith: $inside ? null : Wants::Setup,
         );
     }
 

@@ -41,18 +41,19 @@ final class DriveSwap
         $carried = new CarryOver($rescued ? null : $name, $old, $wish, ! $rescued && $locked);
         $steps = [
             ...array_filter([$decrypt]),
-            DriveSwapSteps::swap($name, $old, $new, $decrypt->after ?? [], $machine->kind),
+            DriveSwapSteps::swap($name, $old, $new, $decrypt->after ?? [], $machine),
+            SeenInSetup::step($machine, $new),
             DriveSwapSteps::close(),
             ...$backup->somethingToKeep() ? [$carried->step($policy)] : [],
             DriveSwapSteps::giveBack($name, $backup->somethingToKeep()),
         ];
 
-        return new Contribution(
+        return DriveFit::of($machine, new Opening($machine->model))->and(new Contribution(
             $steps,
             [self::decision($name)],
             gather: self::gather($new, $backup->somethingToKeep()),
             initial: $rescued ? [] : [PathFact::BACKUP_SETTLED, PathFact::BACKUP_DETACHED],
-        );
+        ));
     }
 
     private static function decision(string $name): Decision

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Hardware;
 
 use Cobblestone\Machine\Drive;
-use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -18,7 +18,6 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Wants;
 
 /** The stones of a drive that comes out whole and one that goes in (rules H1–H3, I1). */
 final class DriveSwapSteps
@@ -31,8 +30,9 @@ final class DriveSwapSteps
     ];
 
     /** @param  list<string>  $decrypted  facts that have to hold before an encrypted drive leaves its machine */
-    public static function swap(string $name, ?Drive $old, ?Drive $new, array $decrypted, Kind $kind): Step
+    public static function swap(string $name, ?Drive $old, ?Drive $new, array $decrypted, Machine $machine): Step
     {
+        $opening = new Opening($machine->model);
         $out = ucfirst($old?->title() ?? 'the old drive');
 
         return new Step(
@@ -41,12 +41,7 @@ final class DriveSwapSteps
             'Swap the drive',
             Presence::Hands,
             Estimate::minutes(6, 12, 40),
-            [
-                "Take out {$name}. Label it with the job and \"do not erase\".",
-                'New drive: same form and keying, height with its spreader, and an interface the slot really has.',
-                $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.",
-                'Note where every screw came from.',
-            ],
+            self::exchanged($name, $new, $opening),
             before: [PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED, ...$decrypted],
             after: [PathFact::PART_FITTED],
             needs: ['hands', 'screwdriver'],
@@ -55,9 +50,13 @@ final class DriveSwapSteps
                 "{$out} was taken out and kept as it was; the new drive was fitted.",
             ),
             acts: [Act::OpenMachine, Act::FitPart],
-            because: [new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1')],
-            cautions: OpenedCase::cautions($kind),
-            evidence: [Screws::out()],
+            because: [
+                new Reason('The old drive is not erased: it comes out.', 'H1, H2, I1'),
+                ...$opening->because(),
+            ],
+            cautions: OpenedCase::cautions($machine->kind),
+            evidence: [Screws::out($opening)],
+            rows: $opening->rows(),
             opens: [
                 new PutBack(
                     'old-drive',
@@ -70,6 +69,23 @@ final class DriveSwapSteps
         );
     }
 
+    /** @return list<string> */
+    private static function exchanged(string $name, ?Drive $new, Opening $opening): array
+    {
+        $takes = $opening->baySaid()
+            ?? 'same form and keying, height with its spreader, and an interface the slot really has';
+
+        return [
+            ...$opening->lines(),
+            "Take out {$name}. Label it with the job and \"do not erase\".",
+            "New drive: {$takes}.",
+            $new === null ? 'Note serial and exact bytes from its label.' : "Put in {$new->title()}.",
+            $opening->rows() === []
+                ? 'Note where every screw came from.'
+                : 'Screws into the tray under their letters.',
+        ];
+    }
+
     public static function close(): Step
     {
         return new Step(
@@ -79,15 +95,13 @@ final class DriveSwapSteps
             Presence::Hands,
             Estimate::minutes(3, 6, 15),
             [
-                'Before any screw: start once and see the new drive with its size in the setup.',
-                'Then power off and close; screws in by type as they came out.',
+                'Power off, charger out, close; screws in by type as they came out.',
             ],
-            before: [PathFact::PART_FITTED],
+            before: [PathFact::PART_SEEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY],
             after: [PathFact::CASE_CLOSED],
             needs: ['hands', 'screwdriver'],
             acts: [Act::CloseMachine],
-            because: [new Reason('What is not seen in setup is not fitted.', 'H3')],
-            boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+            because: [new Reason('The drive was seen in the setup, and nothing there is left to be done.', 'H3')],
             evidence: [Screws::in('hardware.swap-drive')],
         );
     }

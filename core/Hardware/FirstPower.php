@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Hardware;
 
+use Cobblestone\Firmware\WayIn;
+use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
@@ -23,7 +25,18 @@ use Cobblestone\Runbook\Wants;
 /** A new build gets power for the first time: looked over, started, its parts counted in setup (rules H3, F4). */
 final class FirstPower
 {
-    public static function plan(Machine $machine): Contribution
+    /** @param  Drive|null  $new  the drive it gets its system on, as far as it is known */
+    public static function plan(Machine $machine, ?Drive $new): Contribution
+    {
+        return new Contribution(
+            [self::lookOver($machine), self::firstPower($machine, $new), self::close()],
+            gather: [new GatherItem('screwdriver and a tray', 'the case is open; screws out = screws in')],
+            initial: [PathFact::SHUT_DOWN],
+        );
+    }
+
+    /** @return list<array<string, string>> */
+    private static function counted(Machine $machine, ?Drive $new): array
     {
         $rows = [];
         foreach (['memory_bytes' => 'Memory', 'cores' => 'Cores'] as $fact => $title) {
@@ -35,31 +48,33 @@ final class FirstPower
                 ];
             }
         }
-        $rows[] = ['seen in setup' => 'Drive', 'must be' => 'listed, with its size'];
+        $size = $new === null ? 'with its size' : "{$new->size->decimal()} ({$new->size->binary()})";
+        $rows[] = ['seen in setup' => 'Drive', 'must be' => "listed, {$size}"];
         $rows[] = [
             'seen in setup' => 'Processor temperature',
             'must be' => 'standing still below 60 °C after five minutes',
         ];
 
-        return new Contribution(
+        return $rows;
+    }
+
+    private static function close(): Step
+    {
+        return new Step(
+            'hardware.close',
+            Stage::Hardware,
+            'Close the case',
+            Presence::Hands,
+            Estimate::minutes(2, 4, 10),
             [
-                self::lookOver($machine),
-                self::firstPower($rows),
-                new Step(
-                    'hardware.close',
-                    Stage::Hardware,
-                    'Close the case',
-                    Presence::Hands,
-                    Estimate::minutes(2, 4, 10),
-                    ['Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.'],
-                    before: [PathFact::POWERED_ONCE],
-                    after: [PathFact::CASE_CLOSED],
-                    needs: ['hands', 'screwdriver'],
-                    acts: [Act::CloseMachine],
-                    because: [new Reason('It is closed only once everything was seen in setup.', 'H3')],
-                ),
+                'Shut down and power off.',
+                'Side panels on, leads away from fans, screws out are screws in by type. Take a photo before.',
             ],
-            gather: [new GatherItem('screwdriver and a tray', 'the case is open; screws out = screws in')],
+            before: [PathFact::POWERED_ONCE, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY],
+            after: [PathFact::CASE_CLOSED],
+            needs: ['hands', 'screwdriver'],
+            acts: [Act::CloseMachine],
+            because: [new Reason('It is closed only once everything was seen in setup.', 'H3')],
         );
     }
 
@@ -91,11 +106,10 @@ final class FirstPower
         );
     }
 
-    /**
-     * @param  list<array<string, string>>  $rows
-     */
-    private static function firstPower(array $rows): Step
+    private static function firstPower(Machine $machine, ?Drive $new): Step
     {
+        $way = WayIn::setup($machine);
+
         return new Step(
             'hardware.first-power',
             Stage::Hardware,
@@ -103,17 +117,18 @@ final class FirstPower
             Presence::StayNear,
             Estimate::minutes(1, 5, 15),
             [
-                'Power on and watch. Smoke, sparks or a fan that stands still: cut the power at once.',
-                'Go into the setup and compare the table.',
-                'Then shut down and power off.',
+                ...$way->instructions('the setup'),
+                'Smoke, sparks or a fan that stands still: cut the power at once.',
+                'Compare the table, and stay in the setup.',
             ],
             before: ['hardware.looked-over'],
-            after: [PathFact::POWERED_ONCE, PathFact::SHUT_DOWN],
+            after: [PathFact::POWERED_ONCE, PathFact::PART_SEEN],
             needs: ['slot', 'power'],
             done: DoneWords::of('It was started for the first time, and its parts were counted'),
             acts: [Act::FitPart],
             because: [new Reason('The parts are counted before a system hides what is missing.', 'H3')],
-            rows: $rows,
+            rows: self::counted($machine, $new),
+            evidence: [SeenInSetup::size($new)],
             waiting: new Waiting(
                 [
                     'black for several minutes while memory is tried out',
@@ -123,6 +138,7 @@ final class FirstPower
                 1,
             ),
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY)],
+            opensWith: Wants::Setup,
         );
     }
 }

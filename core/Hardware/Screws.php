@@ -11,9 +11,20 @@ use Cobblestone\Runbook\Expected;
 /** Screws by type: what came out goes in (rule H3). */
 final class Screws
 {
-    public static function out(): Evidence
+    /** Compared with what the entry of the model counts, where it does: a machine may come with one missing. */
+    public static function out(?Opening $opening = null): Evidence
     {
-        return new Evidence('screws_out', 'Screws taken out, by type', EvidenceKind::Tally);
+        $counted = $opening?->tally() ?? '';
+
+        return new Evidence(
+            'screws_out',
+            $counted === '' ? 'Screws taken out, by type' : 'Screws taken out, by letter',
+            EvidenceKind::Tally,
+            hint: $counted === '' ? null : 'such as "6 × A, 2 × B"',
+            expected: $counted === '' ? null : new Expected($counted, source: Expected::CATALOGUE),
+            overruledBy: ['technician', 'lead'],
+            remedy: $counted === '' ? '' : 'Count again. Was one missing when it came, accept it and say so.',
+        );
     }
 
     /** @param  string  $opened  id of the step that took them out */

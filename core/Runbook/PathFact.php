@@ -93,6 +93,8 @@ final class PathFact
 
     public const PART_FITTED = 'hardware.part-fitted';
 
+    public const PART_SEEN = 'hardware.part-seen';
+
     public const SAFE_MODE = 'system.safe-mode';
 
     public const OLD_DRIVER_GONE = 'drivers.old-gone';
@@ -158,7 +160,8 @@ final class PathFact
         self::EXTRAS_RECORDED => 'what comes from elsewhere is recorded',
         self::ACCOUNT_OUT => 'the owner is signed out of the account lock',
         self::POWERED_ONCE => 'the new build has started once',
-        self::PART_FITTED => 'the new part is fitted and seen in setup',
+        self::PART_FITTED => 'the new part is fitted',
+        self::PART_SEEN => 'the new part was seen in the setup',
         self::SAFE_MODE => 'the old system runs in its safe mode',
         self::OLD_DRIVER_GONE => 'the old card\'s driver is removed',
         self::CASE_CLOSED => 'the case is closed, screws out are in',

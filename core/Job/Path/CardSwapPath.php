@@ -52,7 +52,7 @@ final class CardSwapPath
             ...$all->steps,
             $driver->fetch(),
             ...CardSwapSteps::before($card),
-            ...CardSwapSteps::swap($card, $machine->kind),
+            ...CardSwapSteps::swap($card, $machine),
             ...CardSwapSteps::after($driver),
             Acceptance::step(
                 new ProofSubject($machine, $context->system, $context->brief->edition),

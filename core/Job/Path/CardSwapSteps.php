@@ -7,8 +7,9 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Brief\CardBlock;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Hardware\OpenedCase;
+use Cobblestone\Hardware\Opening;
 use Cobblestone\Hardware\Screws;
-use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -33,9 +34,9 @@ final class CardSwapSteps
     }
 
     /** @return list<Step> */
-    public static function swap(CardBlock $card, Kind $kind): array
+    public static function swap(CardBlock $card, Machine $machine): array
     {
-        return [self::swapCard($card, $kind), self::firstStart(), self::closeCase()];
+        return [self::swapCard($card, $machine), self::firstStart(), self::closeCase()];
     }
 
     /** @return list<Step> */
@@ -116,8 +117,10 @@ final class CardSwapSteps
         );
     }
 
-    private static function swapCard(CardBlock $card, Kind $kind): Step
+    private static function swapCard(CardBlock $card, Machine $machine): Step
     {
+        $opening = new Opening($machine->model);
+
         return new Step(
             'hardware.swap-card',
             Stage::Hardware,
@@ -125,6 +128,7 @@ final class CardSwapSteps
             Presence::Hands,
             Estimate::minutes(8, 15, 40),
             [
+                ...$opening->lines(),
                 'Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.',
                 "{$card->new}: length and slots measured, in until the catch clicks, screwed at the ".
                 'bracket.',
@@ -141,9 +145,11 @@ final class CardSwapSteps
                     'Supply and leads were compared before; length and slots are measured here.',
                     'H5, H1',
                 ),
+                ...$opening->because(),
             ],
-            cautions: OpenedCase::cautions($kind),
-            evidence: [Screws::out()],
+            cautions: OpenedCase::cautions($machine->kind),
+            evidence: [Screws::out($opening)],
+            rows: $opening->rows(),
         );
     }
 

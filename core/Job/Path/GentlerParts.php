@@ -15,11 +15,15 @@ use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\Kind\Upgrade;
 use Cobblestone\Runbook\Question;
 
 /** What is gentler than a job that loses what is on the machine, from what the job brings (rule A3). */
 final class GentlerParts
 {
+    /** As a rung that may be tried, although it is a kind of job of its own. */
+    private const UPGRADE = 'upgrade';
+
     /**
      * @param  Fit|null  $fit  of the wanted system; null where that was not asked
      * @param  Drive|null  $held  what holds the present system, as far as it is known
@@ -89,7 +93,7 @@ final class GentlerParts
         $minutes = UpgradeSteps::installing($wanted)->likely->inMinutes();
         $tried = explode(', ', $context->machine->fact('tried')->text());
         [$standing, $why] = match (true) {
-            in_array(JobKind::Upgrade->value, $tried, true) => [
+            in_array(self::UPGRADE, $tried, true) => [
                 WeighedRung::TRIED,
                 ['Tried already, and it did not help.'],
             ],
@@ -97,9 +101,9 @@ final class GentlerParts
             in_array($present, $wanted->upgradesFrom, true) => [WeighedRung::WORKS, []],
             default => [WeighedRung::OUT, ["{$wanted->name} is not installed over what is on it now."]],
         };
-        $title = ucfirst(JobKind::Upgrade->title());
+        $title = ucfirst((new Upgrade)->title());
         $keeps = ['files', 'programs', 'settings'];
 
-        return [new WeighedRung(JobKind::Upgrade->value, $title, $standing, $why, $keeps, $minutes)];
+        return [new WeighedRung(self::UPGRADE, $title, $standing, $why, $keeps, $minutes)];
     }
 }

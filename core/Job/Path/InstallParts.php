@@ -184,8 +184,8 @@ final class InstallParts
         );
     }
 
-    /** What comes out comes out before the case is closed (rules H3, I1). */
-    public static function closedLast(Contribution $hardware, Contribution $install): Contribution
+    /** What comes out comes out while the machine is off, before it is started to see the new part (rules H3, I1). */
+    public static function detachedFirst(Contribution $hardware, Contribution $install): Contribution
     {
         $detaches = array_filter(
             $install->steps,
@@ -196,7 +196,7 @@ final class InstallParts
         }
 
         return $hardware->withSteps(array_map(
-            static fn (Step $step): Step => in_array(PathFact::CASE_CLOSED, $step->after, true)
+            static fn (Step $step): Step => in_array(PathFact::PART_SEEN, $step->after, true)
                 ? $step->waitingFor(PathFact::DRIVES_DETACHED)
                 : $step,
             $hardware->steps,

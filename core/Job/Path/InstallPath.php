@@ -84,7 +84,7 @@ final readonly class InstallPath
         $all = InstallParts::protecting($this->new, $this->protection, $this->swap, $this->old)->and($owner)
             ->and($requirements->contribution)
             ->and($extras)
-            ->and(InstallParts::closedLast($hardware, $install))
+            ->and(InstallParts::detachedFirst($hardware, $install))
             ->and($media->contribution)
             ->and(PortPower::plan($machine, InstallPlanner::stickStaysIn($system, $pace)))
             ->and($firmware)
@@ -149,7 +149,7 @@ final readonly class InstallPath
 
         return match (true) {
             $this->swap => DriveSwap::plan($machine, $old, $fitted, $this->protection, $wish, $policy),
-            $this->new => FirstPower::plan($machine),
+            $this->new => FirstPower::plan($machine, $fitted),
             default => new Contribution,
         };
     }
@@ -165,6 +165,7 @@ final readonly class InstallPath
             new StickToStart($context->image(), $media->stick?->connector, $context->imageSigner()),
             $context->policy,
             $waits ? $this->protection->backup->gates : [],
+            $this->swap || $this->new,
         );
     }
 

@@ -18,7 +18,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\JobKind;
+use Cobblestone\Runbook\Kind\CleanInstall;
 use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
@@ -126,7 +126,7 @@ final class UpgradePath
             Blocker::stop(
                 'upgrade-over',
                 "{$system->name} is not installed over {$is}; it is over ".implode(', ', $from).'. What is left is a '
-                    .'job of another kind: "'.JobKind::CleanInstall->title().'".',
+                    .'job of another kind: "'.(new CleanInstall)->title().'".',
                 'A3',
                 ["present.system = {$present}"],
             ),

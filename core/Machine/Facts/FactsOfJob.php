@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine\Facts;
 
+use Cobblestone\Machine\Model\DriveBay;
+
 /** What one job brings with it (rule A1). */
 final class FactsOfJob
 {
     /** @return list<FactDefinition> */
     public static function all(): array
     {
-        return [...self::ofTheCard(), ...self::cToF(), ...self::fToI(), ...self::nToU()];
+        return [...self::ofTheCard(), ...self::cToF(), ...self::fitted(), ...self::fToI(), ...self::nToU()];
     }
 
     /** @return list<FactDefinition> */
@@ -44,6 +46,29 @@ final class FactsOfJob
             new FactDefinition(
                 'card.watts', FactType::Measure, FactOwner::Job,
                 asking: new Asking('How many watts does the new card draw?'),
+            ),
+        ];
+    }
+
+    /** @return list<FactDefinition> of a drive that is bought for the job (rule H2) */
+    private static function fitted(): array
+    {
+        return [
+            new FactDefinition(
+                'fitted.form', FactType::Choice, FactOwner::Job,
+                answers: DriveBay::FORMS,
+                spoken: 'form of the new drive',
+                asking: new Asking('Which form has the new drive?', 'It stands on its label or box.'),
+            ),
+            new FactDefinition(
+                'fitted.height_mm', FactType::Measure, FactOwner::Job,
+                spoken: 'height of the new drive',
+            ),
+            new FactDefinition(
+                'fitted.interface', FactType::Choice, FactOwner::Job,
+                answers: DriveBay::INTERFACES,
+                spoken: 'interface of the new drive',
+                asking: new Asking('Which interface has the new drive?', 'It stands on its label or box.'),
             ),
         ];
     }

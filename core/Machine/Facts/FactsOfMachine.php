@@ -10,7 +10,7 @@ final class FactsOfMachine
     /** @return list<FactDefinition> */
     public static function all(): array
     {
-        return [...self::bToL(), ...self::lToS()];
+        return [...self::bToL(), ...self::lToM(), ...self::oToS()];
     }
 
     /** @return list<FactDefinition> */
@@ -52,7 +52,7 @@ final class FactsOfMachine
     }
 
     /** @return list<FactDefinition> */
-    private static function lToS(): array
+    private static function lToM(): array
     {
         return [
             new FactDefinition('licence.firmware_edition', FactType::Text, FactOwner::Machine),
@@ -65,8 +65,23 @@ final class FactsOfMachine
             new FactDefinition('machine.cards', FactType::Text, FactOwner::Machine),
             new FactDefinition('machine.serial', FactType::Text, FactOwner::Machine, givenBy: ['dmidecode', 'lshw']),
             new FactDefinition('memory.pool_size', FactType::Count, FactOwner::Machine),
+            new FactDefinition(
+                'memory.printed_rate', FactType::Count, FactOwner::Machine,
+                spoken: 'rate printed on the memory modules',
+                asking: new Asking(
+                    'Which rate is printed on the memory modules?',
+                    'Million transfers a second, such as 6000; of several the lowest.',
+                ),
+            ),
             new FactDefinition('memory.trusted', FactType::YesNo, FactOwner::Machine),
             new FactDefinition('memory.verdict', FactType::Text, FactOwner::Machine),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function oToS(): array
+    {
+        return [
             new FactDefinition('old_system.starts', FactType::YesNo, FactOwner::Machine),
             new FactDefinition('present.build', FactType::Text, FactOwner::Machine),
             new FactDefinition(

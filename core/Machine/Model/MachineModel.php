@@ -47,6 +47,7 @@ final readonly class MachineModel
         public ?MemoryBoard $memory = null,
         public ?CableRecovery $recovery = null,
         public ?string $processor = null,
+        public ?OpeningGuide $opening = null,
     ) {
     }
 
@@ -88,6 +89,7 @@ final readonly class MachineModel
             $fields->optional('memory', MemoryBoard::read(...)),
             $fields->optional('recovery', CableRecovery::read(...)),
             $fields->optionalString('processor'),
+            $fields->optional('opening', OpeningGuide::read(...)),
         );
     }
 

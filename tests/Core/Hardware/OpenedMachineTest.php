@@ -61,7 +61,7 @@ it('opens, fits and closes a machine in an order that can be undone', function (
         ->and($plan->step('put-back.old-drive')->after)
         ->toBe([PathFact::putBack('old-drive')])
         ->and($plan->step('hardware.close')->before)
-        ->toBe([PathFact::PART_FITTED])
+        ->toBe([PathFact::PART_SEEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY])
         ->and($plan->step('install.carry-over')->presence)
         ->toBe(Presence::WalkAway);
 });
@@ -146,10 +146,10 @@ it('counts the parts of a new build before a system hides what is missing', func
     $plan = partsPlan('new-capstan');
     $rows = $plan->step('hardware.first-power')->rows;
     expect(array_column($rows, 'must be', 'seen in setup'))
-        ->toMatchArray(['Drive' => 'listed, with its size'])
+        ->toMatchArray(['Drive' => 'listed, 512.1 GB (476.9 GiB)'])
         ->toHaveKeys(['Memory', 'Cores', 'Processor temperature'])
         ->and($plan->step('hardware.first-power')->presence)
         ->toBe(Presence::StayNear)
         ->and($plan->step('hardware.close')->before)
-        ->toBe([PathFact::POWERED_ONCE]);
+        ->toBe([PathFact::POWERED_ONCE, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY]);
 });
