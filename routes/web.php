@@ -22,6 +22,7 @@ use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MemoryController;
 use App\Http\Controllers\PackageController;
 use App\Http\Controllers\PaperController;
+use App\Http\Controllers\PartitionController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
 use App\Http\Controllers\ReadingController;
@@ -111,6 +112,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/ways-in', [WayInController::class, 'tried']);
         Route::post('/jobs/{job}/rehearsal', [RehearsalController::class, 'seen']);
         Route::post('/jobs/{job}/drivers', [DriverController::class, 'store']);
+        Route::post('/jobs/{job}/partitions', [PartitionController::class, 'update']);
         Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);
         Route::post('/jobs/{job}/memory', [MemoryController::class, 'update']);
         Route::post('/jobs/{job}/memory/tests', [MemoryController::class, 'test']);
@@ -130,6 +132,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/ways-in', [WayInController::class, 'show']);
     Route::get('/jobs/{job}/rehearsal', [RehearsalController::class, 'show']);
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
+    Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
     Route::get('/jobs/{job}/answer-file', [AnswerController::class, 'file']);
     Route::get('/jobs/{job}/memory', [MemoryController::class, 'show']);

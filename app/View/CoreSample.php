@@ -46,7 +46,7 @@ final class CoreSample
     {
         $now = match (true) {
             $target->now !== null => array_map(
-                static fn (PartFound $part): array => self::part($part, $target->sectorBytes, 'old', true),
+                static fn (PartFound $part): array => self::part($part, $target->sectorBytes, 'old', ! $part->stays),
                 $target->now,
             ),
             $target->assumed => null,

@@ -12,7 +12,9 @@ use Cobblestone\Document\Written;
 final readonly class InstallerOption
 {
     /** What picking it comes to. */
-    public const DOES = ['install', 'live', 'repair', 'keep', 'erase', 'beside', 'skip', 'type', 'go-on', 'other'];
+    public const DOES = [
+        'install', 'live', 'repair', 'keep', 'erase', 'beside', 'by-hand', 'skip', 'type', 'go-on', 'other',
+    ];
 
     public function __construct(public string $words, public string $does, public string $then)
     {

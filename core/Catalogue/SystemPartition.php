@@ -15,6 +15,7 @@ final readonly class SystemPartition
 
     /**
      * @param  int|null  $mebibytes  null: what is left
+     * @param  int|null  $keptMebibytes  the least of one that stays and is shared; null: as much as of a new one
      */
     public function __construct(
         public string $name,
@@ -22,6 +23,7 @@ final readonly class SystemPartition
         public string $type,
         public string $fileSystem,
         public ?int $mebibytes = null,
+        public ?int $keptMebibytes = null,
     ) {
     }
 
@@ -34,6 +36,7 @@ final readonly class SystemPartition
             $fields->oneOf('type', ['efi-system', 'basic-data', 'reserved', 'recovery', 'linux-filesystem']),
             $fields->oneOf('file_system', self::FILE_SYSTEMS),
             $fields->optionalInt('mebibytes'),
+            $fields->optionalInt('kept_mebibytes'),
         );
     }
 

@@ -12,6 +12,7 @@ final readonly class PartFound
 {
     /**
      * @param  string  $role  what it is for; empty where nobody knows
+     * @param  bool  $stays  whether it is to stay on a drive that is otherwise laid out anew
      * @param  int|null  $firstSector  null where it stands nowhere in particular
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class PartFound
         public ?int $sectors,
         public int $bytes,
         public ?string $fileSystem,
+        public bool $stays = false,
     ) {
     }
 
@@ -34,6 +36,7 @@ final readonly class PartFound
             $fields->optionalInt('sectors'),
             $fields->int('bytes'),
             $fields->optionalString('file_system'),
+            $fields->optionalBool('stays') ?? false,
         );
     }
 }

@@ -47,7 +47,6 @@ final class EraseStep
         $drive = $target->drive;
         $blank = $drive?->isBlank() === true;
         $bytes = $drive !== null ? $drive->size : Bytes::of((int) $machine->fact('drive_bytes')->value);
-        $free = self::freeSpace($drive);
 
         return new Step(
             'target.erase',
@@ -55,7 +54,7 @@ final class EraseStep
             $blank ? 'Lay out the drive' : 'Erase the drive',
             Presence::Hands,
             Estimate::minutes(0.5, 1, 4),
-            self::instructions($blank, $free, $system),
+            self::instructions($blank, self::freeSpace($drive), $system),
             before: [
                 PathFact::MEDIUM_STARTED, PathFact::TARGET_NAMED, PathFact::OWNER_AGREED, PathFact::POWER_SAFE,
                 ...$waitsFor,

@@ -12,6 +12,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\DoneWords;
@@ -36,7 +37,9 @@ final class InstallPlanner
         BeforeErasing $before,
         InstallPace $pace,
     ): Contribution {
-        $pages = (new InstallerPages($system, $before->licence, $before->edition, $target->drive))->step();
+        [$drive, $keeping] = [$target->drive, $target->keeping];
+        $screens = new InstallerPages($system, $before->licence, $before->edition, $drive, $keeping);
+        $pages = $screens->step();
         $detach = DetachSteps::for($machine, $target);
         $erase = EraseStep::erase(
             $machine,
@@ -52,12 +55,23 @@ final class InstallPlanner
                 [
                     ...array_filter([$pages]),
                     TargetSteps::find($target, $pages === null ? [] : [PathFact::PAGES_ANSWERED]),
-                    $erase,
+                    $keeping === null ? $erase : RoomStep::insteadOf($erase, $keeping, $system),
                     ...self::phases($system, $machine->kind, $pace)],
                 $target->decisions,
                 $target->questions,
-                blockers: $target->blockers,
+                blockers: [...$target->blockers, ...$screens->takesAll() ? [self::takesAll($system)] : []],
             ),
+        );
+    }
+
+    private static function takesAll(SystemProfile $system): Blocker
+    {
+        return Blocker::narrow(
+            'stays-installer-takes-all',
+            "Something on the drive is to stay, and the installer of {$system->name} offers only the whole drive.",
+            'I8',
+            [Act::Erase, Act::WriteSystem],
+            [$system->dated()],
         );
     }
 

@@ -22,6 +22,8 @@ use Cobblestone\Runbook\Step;
  */
 final readonly class InstallerPages
 {
+    private const TAKES_ALL = 'stop: this page offers only the whole drive';
+
     /**
      * @param  string  $licence  how it is licensed; empty where nobody has said
      * @param  string|null  $edition  that was wished for
@@ -32,6 +34,7 @@ final readonly class InstallerPages
         private string $licence,
         private ?string $edition,
         private ?Drive $target,
+        private ?Keeping $keeping = null,
     ) {
     }
 
@@ -79,7 +82,9 @@ final readonly class InstallerPages
     {
         return match ($screen->about) {
             'start' => [self::doing($screen, 'install'), 'the installer itself'],
-            'purpose' => [self::doing($screen, 'erase'), 'the whole drive is laid out anew'],
+            'purpose' => $this->stays()
+                ? [self::found($screen, 'by-hand', 'go-on') ?? self::TAKES_ALL, 'something on the drive stays']
+                : [self::doing($screen, 'erase', 'go-on'), 'the whole drive is laid out anew'],
             'key' => match ($this->licence) {
                 'firmware-key' => ['it does not appear', 'the key in the firmware is read by itself'],
                 'retail' => [self::doing($screen, 'type'), 'the owner\'s key is for this edition'],
@@ -95,25 +100,55 @@ final readonly class InstallerPages
                 $this->edition === null => ['ask the owner which edition', 'nobody has said'],
                 default => [$this->edition, 'wished for on this job'],
             },
-            'drive' => [
-                $this->target === null
-                    ? 'stop: which drive is not known yet'
-                    : "the drive of {$this->target->size->decimal()}, or {$this->target->size->binary()}",
-                'found by size and serial at the next stone',
-            ],
+            'drive' => [$this->drive(), 'found by size and serial at the next stone'],
             default => [$screen->options[0]->words ?? 'go on', 'as it proposes'],
         };
     }
 
-    private static function doing(InstallerScreen $screen, string $does): string
+    /** Whether this installer offers no way around the whole drive although something on it stays. */
+    public function takesAll(): bool
     {
-        foreach ($screen->options as $option) {
-            if ($option->does === $does) {
-                return $option->words;
+        foreach ($this->stays() ? $this->system->screens : [] as $screen) {
+            if ($screen->about === 'purpose' && self::found($screen, 'by-hand', 'go-on') === null) {
+                return true;
             }
         }
 
-        return $screen->options[0]->words ?? 'go on';
+        return false;
+    }
+
+    private function stays(): bool
+    {
+        return $this->keeping !== null;
+    }
+
+    private function drive(): string
+    {
+        return match (true) {
+            $this->target === null => 'stop: which drive is not known yet',
+            $this->keeping !== null => "the free room of {$this->keeping->free->decimal()} on it, "
+                .'once it is made; never the drive itself',
+            default => "the drive of {$this->target->size->decimal()}, or {$this->target->size->binary()}",
+        };
+    }
+
+    private static function doing(InstallerScreen $screen, string ...$does): string
+    {
+        return self::found($screen, ...$does) ?? $screen->options[0]->words ?? 'go on';
+    }
+
+    /** The first option that comes to one of these, the first of them first. */
+    private static function found(InstallerScreen $screen, string ...$does): ?string
+    {
+        foreach ($does as $wanted) {
+            foreach ($screen->options as $option) {
+                if ($option->does === $wanted) {
+                    return $option->words;
+                }
+            }
+        }
+
+        return null;
     }
 
     private static function others(InstallerScreen $screen, string $pick): string

@@ -51,6 +51,26 @@ final class SpaceLeft
         );
     }
 
+    /** The same in the room made between what stays; null where there is none, or nobody knows what it takes. */
+    public static function inRoom(SystemProfile $system, ?Bytes $room, Bytes $swap): ?Decision
+    {
+        if ($system->installedBytes === null || $room === null) {
+            return null;
+        }
+        $takes = Bytes::of($system->installedBytes)->plus($swap);
+        $left = $takes->isMoreThan($room) ? null : $room->minus($takes);
+
+        return new Decision(
+            'install.left',
+            'What is left after the install',
+            $left === null ? 'nothing: it does not fit' : "about {$left->binary()}",
+            ["{$room->binary()} for the new system, {$takes->binary()} taken."],
+            [],
+            [$system->dated()],
+            'I9',
+        );
+    }
+
     private static function bytes(PlannedPartition $partition, Layout $layout): Bytes
     {
         return Bytes::of($partition->extent->count * $layout->sector->value);

@@ -26,6 +26,7 @@ final readonly class TargetDrive
      * @param  list<Decision>  $decisions
      * @param  list<Question>  $questions
      * @param  list<Blocker>  $blockers
+     * @param  Keeping|null  $keeping  null where the whole drive is laid out anew
      */
     private function __construct(
         public ?Drive $drive,
@@ -34,7 +35,21 @@ final readonly class TargetDrive
         public array $decisions,
         public array $questions,
         public array $blockers = [],
+        public ?Keeping $keeping = null,
     ) {
+    }
+
+    /**
+     * The same with what stays on it; null where that cannot be, and the blockers say why.
+     *
+     * @param  list<Decision>  $decisions
+     * @param  list<Blocker>  $blockers
+     */
+    public function keeping(?Keeping $keeping, array $decisions, array $blockers): self
+    {
+        [$all, $against] = [[...$this->decisions, ...$decisions], [...$this->blockers, ...$blockers]];
+
+        return new self($this->drive, $this->others, $this->out, $all, $this->questions, $against, $keeping);
     }
 
     public static function choose(Machine $machine): self
@@ -49,22 +64,17 @@ final readonly class TargetDrive
         }
         if ($named->drive !== null || count($internal) === 1) {
             $drive = $named->drive ?? $internal[0];
-            $others = array_values(array_filter($internal, static fn (Drive $other): bool => $other !== $drive));
-            $because = match (true) {
-                $others === [] => 'It is the only internal drive in the reading.',
-                default => 'Chosen among it and '.count($others)." more: {$named->by}.",
-            };
+            $others = self::without($internal, $drive);
+            $because = $others === []
+                ? 'It is the only internal drive in the reading.'
+                : 'Chosen among it and '.count($others)." more: {$named->by}.";
 
             return self::chosen($drive, $others, $machine, $because);
         }
 
-        return new self(
-            null,
-            $internal,
-            [],
-            [],
-            [self::which($internal, 'Which drive is to be erased?', self::FACT, [Act::Erase])],
-        );
+        $which = self::which($internal, 'Which drive is to be erased?', self::FACT, [Act::Erase]);
+
+        return new self(null, $internal, [], [], [$which]);
     }
 
     /**
@@ -93,9 +103,7 @@ final readonly class TargetDrive
         }
         foreach ($others as $other) {
             if ($other->isNamed((string) $drive->serial)) {
-                $rest = self::without($others, $other);
-
-                return self::chosen($other, $rest, $machine, 'Its serial is the one that was typed.');
+                return self::chosen($other, self::without($others, $other), $machine, 'Its serial was typed.');
             }
         }
 
@@ -114,9 +122,9 @@ final readonly class TargetDrive
     /** @param  list<Drive>  $others */
     private static function asked(array $others, string $text, string $decides): self
     {
-        $question = new Question(Question::DRIVE_READING, $text, [], $decides, 'A1, I1', 90, [Act::Erase]);
+        $asked = new Question(Question::DRIVE_READING, $text, [], $decides, 'A1, I1', 90, [Act::Erase]);
 
-        return new self(null, $others, [], [], [$question]);
+        return new self(null, $others, [], [], [$asked]);
     }
 
     /**
@@ -150,12 +158,10 @@ final readonly class TargetDrive
     /** @param  list<Drive>  $others */
     private static function chosen(Drive $drive, array $others, Machine $machine, string $because): self
     {
-        $attached = array_values(
-            array_filter(
-                self::without($machine->drives, $drive),
-                static fn (Drive $other): bool => ! in_array($other, $others, true) && ! $other->isInternal(),
-            ),
-        );
+        $attached = array_values(array_filter(
+            self::without($machine->drives, $drive),
+            static fn (Drive $other): bool => ! in_array($other, $others, true) && ! $other->isInternal(),
+        ));
         $alike = array_filter(
             [...$others, ...$attached],
             static fn (Drive $other): bool => $other->size->count === $drive->size->count,

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\Keeping;
 use Cobblestone\Install\PartitionPlan;
 use Cobblestone\Install\SpaceLeft;
 use Cobblestone\Install\SwapPlan;
+use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
@@ -17,6 +19,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Storage\LayoutImpossible;
+use Cobblestone\Storage\Scheme;
 
 /** The stick and the target drive, now and after, in bytes and sectors. */
 final class Layouts
@@ -29,27 +32,25 @@ final class Layouts
     public static function of(
         Machine $machine,
         SystemProfile $system,
-        ?Drive $target,
+        TargetDrive $aim,
         MediaPlan $media,
         bool $newDrive = false,
         ?SwapPlan $swap = null,
     ): array {
-        $stick = self::stick($media);
+        [$stick, $target] = [self::stick($media), $aim->drive];
         $assumed = $machine->fact('drive_bytes')->value;
         $bytes = $target !== null ? $target->size : (is_int($assumed) && ! $newDrive ? Bytes::of($assumed) : null);
         if ($bytes === null) {
             return [['stick' => $stick, 'target' => null], [], []];
         }
         [$scheme, $decision] = PartitionPlan::scheme($machine, $system, $bytes);
+        if ($target !== null && $aim->keeping !== null) {
+            return self::beside($stick, $system, $target, $aim->keeping, $scheme, $swap);
+        }
         $sector = $target !== null ? $target->logicalSector : 512;
+        $seed = 'target '.($target->serial ?? $machine->title);
         try {
-            $after = PartitionPlan::wipe(
-                $system,
-                $scheme,
-                $bytes,
-                $sector,
-                'target '.($target->serial ?? $machine->title),
-            );
+            $after = PartitionPlan::wipe($system, $scheme, $bytes, $sector, $seed);
         } catch (LayoutImpossible $e) {
             return [
                 ['stick' => $stick, 'target' => null],
@@ -65,6 +66,28 @@ final class Layouts
             array_values(array_filter($decisions)),
             [],
         ];
+    }
+
+    /**
+     * The drive where something on it stays: its table is as it was.
+     *
+     * @param  array<string, mixed>|null  $stick
+     * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<Blocker>}
+     */
+    private static function beside(
+        ?array $stick,
+        SystemProfile $system,
+        Drive $target,
+        Keeping $keeping,
+        Scheme $scheme,
+        ?SwapPlan $swap,
+    ): array {
+        $after = $keeping->layout($scheme, $target);
+        $drawn = self::drawn($target->size, $target->logicalSector, $target, $after);
+        $drawn['now'] = self::now($target, $keeping->kept);
+        $left = SpaceLeft::inRoom($system, $keeping->room(), $swap->size ?? Bytes::of(0));
+
+        return [['stick' => $stick, 'target' => $drawn], array_values(array_filter([$swap?->decision, $left])), []];
     }
 
     /**
@@ -99,8 +122,11 @@ final class Layouts
             ];
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function now(Drive $drive): array
+    /**
+     * @param  list<Partition>  $kept
+     * @return list<array<string, mixed>>
+     */
+    private static function now(Drive $drive, array $kept = []): array
     {
         return array_map(
             static fn (Partition $partition): array => [
@@ -110,6 +136,7 @@ final class Layouts
                 'bytes' => $partition->size->count,
                 'file_system' => $partition->fileSystem,
                 'encrypted' => $partition->encrypted,
+                ...in_array($partition, $kept, true) ? ['stays' => true] : [],
             ],
             $drive->partitions,
         );

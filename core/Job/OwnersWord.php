@@ -6,7 +6,6 @@ namespace Cobblestone\Job;
 
 use Cobblestone\Assessment\BackupPlan;
 use Cobblestone\Assessment\Route\GentlerWays;
-use Cobblestone\Machine\Drive;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
@@ -25,14 +24,13 @@ final class OwnersWord
      * @param  GentlerWays|null  $gentler  null where nothing is gentler than this job
      */
     public static function step(
-        DriveFate $fate,
-        ?Drive $drive,
+        OwnersLoss $loss,
         string $owner,
         ?BackupPlan $backup,
         array $gaps = [],
         ?GentlerWays $gentler = null,
     ): Step {
-        $fate = $fate === DriveFate::Erased && $drive?->isBlank() === true ? DriveFate::Empty : $fate;
+        $fate = $loss->fate;
         $nothing = $backup?->keep === 'nothing';
         $copies = $backup !== null && $backup->copies();
         $notCopied = $copies ? $backup->notCoveredAtAll() : [];
@@ -45,7 +43,7 @@ final class OwnersWord
             Presence::Hands,
             Estimate::minutes(1, 3, 10),
             [
-                self::told($fate, $drive, $owner, $copies),
+                self::told($loss, $owner, $copies),
                 ...$asks,
                 ...$notCopied === [] ? [] : ['Say aloud what is not copied: '.implode('; ', $notCopied).'.'],
                 ...self::gentler($gentler),
@@ -88,8 +86,8 @@ final class OwnersWord
     {
         return DoneWords::of(
             match (true) {
-                $fate === DriveFate::Erased && $nothing => 'You agreed that nothing had to be kept',
-                $fate === DriveFate::Erased => 'You agreed to what would be lost',
+                $fate->loses() && $nothing => 'You agreed that nothing had to be kept',
+                $fate->loses() => 'You agreed to what would be lost',
                 default => 'You were told what would be done',
             }.($tried === [] ? '' : '; tried before, without success: '.lcfirst(implode(', ', $tried))),
             'agreed_by',
@@ -104,7 +102,7 @@ final class OwnersWord
     {
         return [
             new Reason(
-                $fate === DriveFate::Erased
+                $fate->loses()
                     ? 'A drive is erased only after its owner has agreed, and the record says who, when and how.'
                     : 'What was promised is on record: who agreed, when and how.',
                 'J9',
@@ -128,11 +126,13 @@ final class OwnersWord
         ];
     }
 
-    private static function told(DriveFate $fate, ?Drive $drive, string $owner, bool $copies): string
+    private static function told(OwnersLoss $loss, string $owner, bool $copies): string
     {
+        $drive = $loss->drive;
         $on = $drive === null || $drive->partitions === [] ? 'the drive' : $drive->title();
 
-        return match ($fate) {
+        return match ($loss->fate) {
+            DriveFate::PartlyErased => self::partly($loss, $owner),
             DriveFate::Stays => "Tell {$owner} what is done and what could go wrong; files and programs are meant "
                 .'to stay.',
             DriveFate::Empty => "Tell {$owner} what is done. Nothing of theirs is on the drive.",
@@ -143,5 +143,14 @@ final class OwnersWord
                     ? ' that is not copied before: programs, settings, sign-ins, and files outside the agreed folders.'
                     : ': programs, settings, sign-ins and files.'),
         };
+    }
+
+    private static function partly(OwnersLoss $loss, string $owner): string
+    {
+        $stays = 'Meant to stay: '.implode(', ', $loss->kept()).'. Nobody can promise that: one wrong pick deletes it.';
+
+        return $loss->deleted() === []
+            ? "Tell {$owner}: nothing is deleted; the new system goes into the free room. {$stays}"
+            : "Tell {$owner}: lost is all of ".implode(', ', $loss->deleted()).". {$stays}";
     }
 }

@@ -30,6 +30,11 @@ final readonly class Confirmation
     ) {
     }
 
+    public function losing(string $loses): self
+    {
+        return new self($this->device, $this->bytes, $this->serial, $loses, $this->forWhom, $this->typed);
+    }
+
     /** Bytes in groups of three, as lsblk and labels are compared. */
     public function exact(): string
     {

@@ -83,6 +83,14 @@ final readonly class Step
         return Copy::of($this, get_object_vars($this), ['before' => [...$this->before, $fact]]);
     }
 
+    /**
+     * @param  array<string, mixed>  $changes  of its properties, by name
+     */
+    public function with(array $changes): self
+    {
+        return Copy::of($this, get_object_vars($this), $changes);
+    }
+
     /** The same with the words the owner reads of it. */
     public function saying(DoneWords $done): self
     {

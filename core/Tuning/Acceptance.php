@@ -32,6 +32,7 @@ final class Acceptance
             ...($of->target === null ? [] : [AcceptanceRows::driveSize($of->target)]),
             ...($of->system === null || $isFirmware ? [] : [AcceptanceRows::system($of->system, $of->edition)]),
             ...($isFirmware ? self::asBefore() : AcceptanceRows::functions($of->machine, $of->unresolved)),
+            ...($of->other === null ? [] : [AcceptanceRows::bothStart($of->other)]),
             ...($scope === ProofScope::Whole ? self::updates() : []),
         ];
 

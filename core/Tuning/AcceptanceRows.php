@@ -148,6 +148,12 @@ final class AcceptanceRows
         );
     }
 
+    /** Two systems on one drive are both started before anybody says that both are there (rule I8). */
+    public static function bothStart(string $other): Evidence
+    {
+        return self::choice('other_starts', ucfirst("{$other} starts too"), ['yes' => 'yes', 'no' => 'no'], 'yes');
+    }
+
     /** @param  array<string, string>  $options */
     public static function choice(string $id, string $label, array $options, string $expected): Evidence
     {

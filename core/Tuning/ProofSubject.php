@@ -15,6 +15,7 @@ final readonly class ProofSubject
     /**
      * @param  Drive|null  $target  where the system was put, if it was
      * @param  Bytes|null  $graphics  what the graphics take of the memory
+     * @param  string|null  $other  the system that stays on the drive beside the new one
      * @param  int  $unresolved  devices that no package is known for
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class ProofSubject
         public ?Drive $target = null,
         public ?Bytes $graphics = null,
         public int $unresolved = 0,
+        public ?string $other = null,
     ) {
     }
 }

@@ -137,14 +137,14 @@ it('holds a stone whose evidence differs until a lead says why, and asks once of
     }
     $this->ranBefore($job, 'hardware.close');
     $this->visit("/jobs/{$job->id}/run");
-    $this->fillEvidence(['screws_in' => '3 × short']);
-    $this->see('short: 3, not 4');
-    expect($this->browser()->findElement(WebDriverBy::id('e-screws_in'))->getAttribute('value'))->toBe('3 × short');
+    $this->fillEvidence(['screws_in' => '1 × A, 2 × B']);
+    $this->see('a: 1, not 2');
+    expect($this->browser()->findElement(WebDriverBy::id('e-screws_in'))->getAttribute('value'))->toBe('1 × A, 2 × B');
     $this->browser()
         ->findElement(WebDriverBy::id('a-screws_in'))
         ->sendKeys('one was missing when it came'.WebDriverKeys::ENTER);
     $this->see('Close the case is done.');
     $this->visit("/jobs/{$job->id}/handover");
     $this->see('What differs and was accepted');
-    expect($this->text())->toContain('short: 3, not 4')->toContain('one was missing when it came');
+    expect($this->text())->toContain('a: 1, not 2')->toContain('one was missing when it came');
 });

@@ -23,6 +23,7 @@ final class ReadableInput
         'files' => 1,
         'placed' => 1,
         'settings' => 1,
+        'stays' => 1,
     ];
 
     public function handle(Request $request, Closure $next): Response

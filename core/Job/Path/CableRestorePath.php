@@ -16,6 +16,7 @@ use Cobblestone\Install\FirstStart;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\CableRecovery;
@@ -150,8 +151,7 @@ final class CableRestorePath
         return IntakeSteps::first(
             $machine,
             OwnersWord::step(
-                $restores ? DriveFate::Erased : DriveFate::Stays,
-                null,
+                new OwnersLoss($restores ? DriveFate::Erased : DriveFate::Stays, null),
                 $brief->owner,
                 $restores ? $protection->backup : null,
             ),

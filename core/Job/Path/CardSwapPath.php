@@ -14,6 +14,7 @@ use Cobblestone\Hardware\CardPower;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\GatherItem;
@@ -47,7 +48,10 @@ final class CardSwapPath
             ->and(CardPower::judge($machine, $card))
             ->and(self::brought($card));
         $steps = [
-            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
+            ...IntakeSteps::first(
+                $machine,
+                OwnersWord::step(new OwnersLoss(DriveFate::Stays, $drive), $context->brief->owner, null),
+            ),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             $driver->fetch(),

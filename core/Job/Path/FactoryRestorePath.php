@@ -17,6 +17,7 @@ use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Fact;
@@ -62,7 +63,7 @@ final class FactoryRestorePath
             ->and(GentlerParts::contribution($gentler, $context->goal))
             ->and(self::contribution($way, $machine, $target));
         [$drive, $backup] = [$target->drive, $protection->backup];
-        $word = OwnersWord::step(DriveFate::Erased, $drive, $brief->owner, $backup, gentler: $gentler);
+        $word = OwnersWord::step(new OwnersLoss(DriveFate::Erased, $drive), $brief->owner, $backup, gentler: $gentler);
         $steps = [
             ...IntakeSteps::first($machine, $word),
             IntakeSteps::gather($all->gather),

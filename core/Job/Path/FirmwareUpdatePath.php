@@ -12,6 +12,7 @@ use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
@@ -52,7 +53,10 @@ final class FirmwareUpdatePath
             ->and($supply)
             ->and(self::contribution($decision, $questions, $blockers));
         $steps = [
-            ...IntakeSteps::first($machine, OwnersWord::step(DriveFate::Stays, $drive, $context->brief->owner, null)),
+            ...IntakeSteps::first(
+                $machine,
+                OwnersWord::step(new OwnersLoss(DriveFate::Stays, $drive), $context->brief->owner, null),
+            ),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...$recovery,

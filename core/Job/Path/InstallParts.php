@@ -17,6 +17,7 @@ use Cobblestone\Firmware\GraphicsShare;
 use Cobblestone\Install\AnswerFile;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\FirstStart;
+use Cobblestone\Install\KeepingWords;
 use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\JobContext;
@@ -49,19 +50,39 @@ final class InstallParts
             $context,
             $protected,
             $target->others,
-            static fn (bool $keep): EncryptionIntent => new EncryptionIntent(
-                false,
-                $swap
-                    ? [Trigger::DriveMoved]
-                    : [
-                        Trigger::SecureBootState,
-                        ...($policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : []),
-                    ],
-                0,
+            static fn (bool $keep): EncryptionIntent => self::aroundEncryption(
+                $target,
+                $swap,
+                $policy,
                 $keep && ! $new,
             ),
             ! $swap,
         );
+    }
+
+    /** The drive that is written to, with what stays on it. */
+    public static function target(JobContext $context): TargetDrive
+    {
+        [$machine, $systems] = [$context->machine, $context->catalogue->systems()];
+
+        return KeepingWords::on(TargetDrive::choose($machine), $machine, $context->system(), $systems);
+    }
+
+    /** A system that stays beside the new one is still asked for its key: its start changes under it. */
+    private static function aroundEncryption(
+        TargetDrive $target,
+        bool $swap,
+        Policy $policy,
+        bool $keep,
+    ): EncryptionIntent {
+        $stays = $target->keeping?->other !== null;
+        $triggers = $swap ? [Trigger::DriveMoved] : [
+            Trigger::SecureBootState,
+            ...($stays ? [Trigger::Loader, Trigger::BootOrder] : []),
+            ...(! $stays && $policy->school('boot') === 'permanent-order' ? [Trigger::BootOrder] : []),
+        ];
+
+        return new EncryptionIntent($stays, $triggers, 0, $keep);
     }
 
     public static function media(JobContext $context, DriverPlan $drivers): MediaPlan
@@ -144,6 +165,7 @@ final class InstallParts
             $target->drive,
             GraphicsShare::after($context->machine, $firmware->steps),
             count($drivers->unresolved),
+            $target->keeping?->other,
         ));
     }
 

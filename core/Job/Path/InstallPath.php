@@ -28,6 +28,7 @@ use Cobblestone\Job\GatherList;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\Layouts;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
@@ -57,7 +58,7 @@ final readonly class InstallPath
         $old = OldDrive::of($machine);
         $target = $swap || $new
             ? TargetDrive::fitted($machine, $swap ? null : $machine->internalDrives(), $swap ? $old->drive : null)
-            : TargetDrive::choose($machine);
+            : InstallParts::target($context);
         $protected = $swap ? $old->drive : $target->drive;
         $protection = InstallParts::safeguards($context, $protected, $target, $swap, $context->policy, $new);
 
@@ -126,7 +127,7 @@ final readonly class InstallPath
         [$layouts, $decisions, $blockers] = Layouts::of(
             $machine,
             $system,
-            $this->target->drive,
+            $this->target,
             $media,
             $swap,
             $room,
@@ -228,8 +229,7 @@ final readonly class InstallPath
             default => DriveFate::Erased,
         };
         $word = OwnersWord::step(
-            $fate,
-            $this->swap ? $this->old->drive : $this->target->drive,
+            new OwnersLoss($fate, $this->swap ? $this->old->drive : $this->target->drive, $this->target->keeping),
             $this->context->brief->owner,
             $this->swap && ! $this->protection->health->rescueFirst() ? null : $this->protection->backup,
             SupportEnds::missing($gaps),

@@ -15,6 +15,7 @@ use Cobblestone\Catalogue\Rung;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\FactSheet;
@@ -127,8 +128,7 @@ final class RepairParts
         return IntakeSteps::first(
             $machine,
             OwnersWord::step(
-                DriveFate::Stays,
-                $drive,
+                new OwnersLoss(DriveFate::Stays, $drive),
                 $context->brief->owner,
                 $rung->writes ? $protection->backup : null,
             ),

@@ -19,6 +19,7 @@ use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Blocker;
@@ -94,8 +95,7 @@ final class UpgradeParts
         return IntakeSteps::first(
             $machine,
             OwnersWord::step(
-                DriveFate::Stays,
-                $target->drive,
+                new OwnersLoss(DriveFate::Stays, $target->drive),
                 $brief->owner,
                 $protection->backup,
                 SupportEnds::missing($gaps),

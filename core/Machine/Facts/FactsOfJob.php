@@ -167,8 +167,16 @@ final class FactsOfJob
             new FactDefinition('swap.serial', FactType::Text, FactOwner::Job),
             new FactDefinition('target.bytes', FactType::Measure, FactOwner::Job),
             new FactDefinition('target.drive', FactType::Text, FactOwner::Job),
+            new FactDefinition(
+                'target.other_system', FactType::Text, FactOwner::Job,
+                spoken: 'system that stays beside the new one',
+            ),
             new FactDefinition('target.path', FactType::Text, FactOwner::Job),
             new FactDefinition('target.serial', FactType::Text, FactOwner::Job),
+            new FactDefinition(
+                'target.stays', FactType::Text, FactOwner::Job,
+                spoken: 'first sectors of what stays on the target drive',
+            ),
             new FactDefinition('tried', FactType::Text, FactOwner::Job),
             new FactDefinition('ups.usable_wh', FactType::Measure, FactOwner::Job),
         ];

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Install;
+
+use Cobblestone\Catalogue\SystemPartition;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Partition;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Storage\Extent;
+use Cobblestone\Storage\PartitionType;
+use Cobblestone\Storage\Scheme;
+use Cobblestone\Storage\SectorSize;
+
+/** What has to hold so that something may stay on a drive beside the new system (rules I2, I8). */
+final readonly class KeepingRules
+{
+    /** Room that another system's start files take in an EFI system partition that is shared (default). */
+    private const LOADER_MIB = 32;
+
+    private const TABLES = ['gpt' => Scheme::Gpt, 'dos' => Scheme::Mbr];
+
+    /**
+     * @param  list<Partition>  $kept  in the order on the drive, each with its first sector
+     * @param  list<Partition>  $deleted
+     */
+    public function __construct(
+        private SystemProfile $system,
+        private Drive $drive,
+        private Scheme $scheme,
+        private array $kept,
+        private array $deleted,
+    ) {
+    }
+
+    /** The EFI system partition that stays; null where none does. */
+    public function efi(): ?Partition
+    {
+        return $this->first($this->kept, PartitionType::EfiSystem);
+    }
+
+    /** @return list<SystemPartition> what the profile makes and nothing that stays does already */
+    public function wanted(): array
+    {
+        $has = [
+            'efi' => $this->scheme === Scheme::Mbr || $this->efi() !== null,
+            'reserved' => $this->scheme === Scheme::Mbr ||
+                $this->first($this->kept, PartitionType::Reserved) !== null,
+        ];
+
+        return array_values(array_filter(
+            $this->system->partitions,
+            static fn (SystemPartition $one): bool => ! ($has[$one->role] ?? false),
+        ));
+    }
+
+    /** The largest room between what stays, in whole MiB; of several as large the first; null where there is none. */
+    public function largestGap(): ?Extent
+    {
+        $sector = SectorSize::from($this->drive->logicalSector);
+        $mebi = $sector->perMebi();
+        $at = $mebi;
+        $largest = null;
+        $end = $this->scheme->lastUsable($sector, $sector->sectorsIn($this->drive->size)) + 1;
+        foreach ([...$this->kept, null] as $next) {
+            $until = intdiv($next === null ? $end : (int) $next->startSector, $mebi) * $mebi;
+            if ($until - $at > ($largest->count ?? 0)) {
+                $largest = new Extent($at, $until - $at);
+            }
+            $sectors = $next === null ? 0 : intdiv($next->size->count, $this->drive->logicalSector);
+            $past = intdiv((int) $next?->startSector + $sectors + $mebi - 1, $mebi) * $mebi;
+            // An extended partition holds others: what begins inside it does not make room before its end.
+            $at = max($at, $past);
+        }
+
+        return $largest;
+    }
+
+    public function noRoom(?Extent $gap): Blocker
+    {
+        $mebi = array_sum(array_map(static fn (SystemPartition $one): int => $one->mebibytes ?? 1, $this->wanted()));
+        $has = Bytes::of(($gap->count ?? 0) * $this->drive->logicalSector);
+
+        return $this->shut(
+            'stays-no-room',
+            "Between what stays the largest room is {$has->binary()}; {$this->system->name} wants at least "
+                .Bytes::mebi((int) $mebi)->binary().'. Delete more, or lay out the whole drive.',
+            ["room = {$has->exact()}"],
+        );
+    }
+
+    /**
+     * @param  string|null  $other  the system that stays
+     * @return list<Blocker>
+     */
+    public function blockers(?string $other): array
+    {
+        $lost = $this->first($this->deleted, PartitionType::EfiSystem);
+        $table = self::TABLES[strtolower($this->drive->table ?? '')] ?? null;
+
+        return array_values(array_filter([
+            $table === $this->scheme ? null : $this->otherTable($table),
+            $other !== null && $lost !== null && $this->efi() === null ? $this->loaderLost($lost) : null,
+            $this->tooSmall(),
+        ]));
+    }
+
+    private function otherTable(?Scheme $table): Blocker
+    {
+        $is = $table === null ? 'no table that can be read' : $table->title();
+
+        return $this->shut(
+            'stays-other-table',
+            "The drive has {$is}, and {$this->system->name} starts here from {$this->scheme->title()}: nothing can "
+                .'stay. Lay out the whole drive, after a copy of what is wanted.',
+            ['drive.table = '.($this->drive->table ?? 'unknown')],
+        );
+    }
+
+    private function loaderLost(Partition $efi): Blocker
+    {
+        return $this->shut(
+            'stays-loader-lost',
+            "The other system stays, and the partition it starts from ({$efi->title()}, {$efi->size->binary()}) would "
+                .'be deleted: it would not start any more. Let that one stay too.',
+            [Keeping::OTHER],
+        );
+    }
+
+    /** A shared EFI system partition has to be as large as the profile wants, with room for one more loader. */
+    private function tooSmall(): ?Blocker
+    {
+        $efi = $this->efi();
+        $wanted = null;
+        foreach ($this->system->partitions as $one) {
+            $wanted = $one->role === 'efi' ? $one : $wanted;
+        }
+        if ($efi === null || $wanted === null || $this->scheme === Scheme::Mbr) {
+            return null;
+        }
+        $least = Bytes::mebi($wanted->keptMebibytes ?? $wanted->mebibytes ?? 0);
+        $left = $efi->used === null ? null : max(0, $efi->size->count - $efi->used->count);
+        $short = match (true) {
+            $least->isMoreThan($efi->size) => "it has {$efi->size->binary()}, {$least->binary()} are wanted",
+            $left !== null && $left < Bytes::mebi(self::LOADER_MIB)->count => Bytes::of($left)->binary()
+                .' of it are free, '.self::LOADER_MIB.' MiB are wanted',
+            default => null,
+        };
+
+        return $short === null ? null : $this->shut(
+            'stays-efi-too-small',
+            "The EFI system partition that stays is too small for one more system: {$short}.",
+            [$this->system->dated()],
+        );
+    }
+
+    /** @param  list<string>  $facts */
+    private function shut(string $id, string $reason, array $facts): Blocker
+    {
+        return Blocker::narrow($id, $reason, 'I2, I8', [Act::Erase, Act::WriteSystem], $facts, OpensBy::Answer);
+    }
+
+    /** @param  list<Partition>  $among */
+    private function first(array $among, PartitionType $type): ?Partition
+    {
+        foreach ($among as $one) {
+            $is = PartitionType::fromGuid((string) $one->type);
+            if ($is === $type || ($type === PartitionType::EfiSystem && (string) $one->type === '0xef')) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+}
