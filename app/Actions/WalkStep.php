@@ -38,6 +38,9 @@ final class WalkStep
             }
             $walk = new Walk($this->bridge->progress($job));
             $step = $walk->step($stepId);
+            if ($action === 'retry') {
+                $this->bridge->detour($job, $step->id)?->mayGoOn($user->role);
+            }
             [$kind, $data] = $this->what($walk, $step, $action, $input, $user);
             if ($kind === EntryKind::Done) {
                 RecordReality::laid($job, $user, $step->id);

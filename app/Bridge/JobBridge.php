@@ -9,6 +9,7 @@ use App\Models\CurrentPath;
 use App\Models\Job;
 use App\Models\LogRecord;
 use Cobblestone\Assessment\Memory\MemorySheet;
+use Cobblestone\Assessment\Symptom\Detour;
 use Cobblestone\Assessment\Symptom\SymptomIndex;
 use Cobblestone\Bench\JobSummary;
 use Cobblestone\Brief\Brief;
@@ -79,7 +80,19 @@ final class JobBridge
 
     public function symptoms(): SymptomIndex
     {
-        return SymptomIndex::of(array_map(Symptom::fromArray(...), array_values($this->catalogue->kind('issues'))));
+        return SymptomIndex::of($this->known());
+    }
+
+    /** The way round what went wrong at a stone; null where nothing is open there. */
+    public function detour(Job $job, string $step): ?Detour
+    {
+        return Detour::at($step, $job->log(), $this->known());
+    }
+
+    /** @return list<Symptom> */
+    private function known(): array
+    {
+        return array_map(Symptom::fromArray(...), array_values($this->catalogue->kind('issues')));
     }
 
     public function progress(Job $job): Progress

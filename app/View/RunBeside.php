@@ -17,12 +17,14 @@ final readonly class RunBeside
      *     overdue: bool}>  $others  other jobs that need hands
      * @param  list<Symptom>  $symptoms  seen at this stone before
      * @param  Collection<int, ShelfFile>  $shelf
+     * @param  DetourCard|null  $detour  the way round what went wrong here; null where nothing known did
      */
     public function __construct(
         public array $starts,
         public array $others,
         public array $symptoms,
         public Collection $shelf,
+        public ?DetourCard $detour = null,
     ) {
     }
 }

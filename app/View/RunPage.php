@@ -186,15 +186,28 @@ final readonly class RunPage
                 ($waiting->restarts > 0 ? " Restarts: {$waiting->restarts}." : '');
     }
 
+    /** Only a stone that is under way or in trouble raises the question what is normal; a detour has asked already. */
+    public function raisesWhatIsNormal(): bool
+    {
+        return $this->beside->symptoms !== [] && $this->beside->detour === null &&
+            ($this->progress->startedAt($this->step) !== null || $this->trouble() !== null);
+    }
+
+    /** Whether something has to be done before this stone may even be read. */
+    public function isStopped(): bool
+    {
+        return ($this->beside->detour?->first() ?? []) !== [];
+    }
+
     public function trouble(): ?string
     {
         return $this->progress->trouble($this->step);
     }
 
-    /** The confirmation that is still asked for. */
+    /** The confirmation that is still asked for; nothing is begun while a problem is open. */
     public function confirmation(): ?Confirmation
     {
-        return $this->progress->isConfirmed($this->step) ? null : $this->step->confirmation;
+        return $this->inTrouble || $this->progress->isConfirmed($this->step) ? null : $this->step->confirmation;
     }
 
     public function asksEvidence(): bool

@@ -20,6 +20,8 @@ final readonly class Symptom
      * @param  list<string>  $steps  identifiers of steps it belongs to, or their beginnings
      * @param  list<Condition>  $appliesIf
      * @param  list<Condition>  $notIf
+     * @param  list<string>  $first  what is done before any cause is looked for
+     * @param  string|null  $release  who alone may go on afterwards; null where anybody may
      */
     public function __construct(
         public string $id,
@@ -34,6 +36,8 @@ final readonly class Symptom
         public ?string $nextTest = null,
         public array $appliesIf = [],
         public array $notIf = [],
+        public array $first = [],
+        public ?string $release = null,
     ) {
     }
 
@@ -65,6 +69,8 @@ final readonly class Symptom
             $fields->optionalString('next_test'),
             $fields->each('applies_if', Condition::read(...)),
             $fields->each('not_if', Condition::read(...)),
+            $fields->strings('first'),
+            $fields->optionalOneOf('release', ['lead']),
         );
     }
 

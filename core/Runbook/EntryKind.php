@@ -16,6 +16,10 @@ enum EntryKind: string
     case TakenBack = 'taken-back';
     case Problem = 'problem';
     case Retry = 'retry';
+    /** On a detour: what comes first was done, a fix did not help, a fix helped. */
+    case DidFirst = 'did-first';
+    case DidNotHelp = 'did-not-help';
+    case Helped = 'helped';
     case Note = 'note';
     case Waived = 'waived';
     case Waiting = 'waiting';
@@ -39,6 +43,8 @@ enum EntryKind: string
             self::WalkedAway => 'walked away',
             self::Confirmed => 'one-way step confirmed',
             self::TakenBack => 'taken back',
+            self::DidFirst => 'what comes first was done',
+            self::DidNotHelp => 'tried, did not help',
             self::Waived => 'gate waived',
             self::Waiting => 'waits for somebody',
             self::Resumed => 'goes on',

@@ -105,6 +105,7 @@ final class StoneRecord
             case EntryKind::Problem:
                 $this->trouble[$id] = $entry->said('text');
                 break;
+            case EntryKind::Helped:
             case EntryKind::Retry:
                 unset($this->trouble[$id], $this->away[$id]);
                 $this->started[$id] = $entry->at;

@@ -41,6 +41,7 @@ final class Walk
     public function confirm(Step $step, string $typed, string $readFrom = ''): array
     {
         $this->mustBeOpen($step);
+        $this->mustBeWithoutTrouble($step);
         if ($step->confirmation === null || ! $step->confirmation->accepts($typed)) {
             throw Refused::wrongSerial();
         }
@@ -82,9 +83,7 @@ final class Walk
         bool $beforeClock = false,
     ): array {
         $this->start($step);
-        if ($this->progress->state($step) === StepState::Trouble) {
-            throw Refused::inTrouble($step);
-        }
+        $this->mustBeWithoutTrouble($step);
         $kept = WrittenDown::at($step, $evidence, $accepted, $role, $this->progress->evidence());
         $quick = $now !== null && $this->progress->isQuick($step, $now);
         if ($quick && ! $beforeClock) {
@@ -92,6 +91,14 @@ final class Walk
         }
 
         return $quick ? [...$kept, 'before_clock' => true] : $kept;
+    }
+
+    /** @throws Refused */
+    private function mustBeWithoutTrouble(Step $step): void
+    {
+        if ($this->progress->state($step) === StepState::Trouble) {
+            throw Refused::inTrouble($step);
+        }
     }
 
     /**

@@ -2,14 +2,17 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\WalkDetour;
 use App\Actions\WalkStep;
 use App\Bridge\BellBridge;
 use App\Bridge\FirmwareBridge;
+use App\Bridge\Incidents;
 use App\Bridge\JobBridge;
 use App\Drawing\PressDrawing;
 use App\Http\Asked;
 use App\Models\Job;
 use App\View\BecauseColumn;
+use App\View\DetourCard;
 use App\View\RunBeside;
 use App\View\RunPage;
 use App\View\ShelfFor;
@@ -49,8 +52,9 @@ final class RunController
                 new RunBeside(
                     StartLine::of($job, $progress->plan, $step),
                     array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
-                    self::wantsSymptoms($progress, $step) ? $bridge->symptomsFor($progress->plan, $step->id) : [],
+                    $closed ? [] : $bridge->symptomsFor($progress->plan, $step->id),
                     $shelf,
+                    self::detour($job, $progress, $step, $bridge),
                 ),
             ),
             'progress' => $progress,
@@ -72,18 +76,30 @@ final class RunController
         return $step;
     }
 
-    /** Only a stone that is under way or in trouble raises the question what is normal. */
-    private static function wantsSymptoms(Progress $progress, Step $step): bool
+    private static function detour(Job $job, Progress $progress, Step $step, JobBridge $bridge): ?DetourCard
     {
-        return ! $progress->state($step)->isClosed() &&
-            ($progress->startedAt($step) !== null || $progress->trouble($step) !== null);
+        $detour = $progress->trouble($step) === null ? null : $bridge->detour($job, $step->id);
+
+        return $detour === null ? null : new DetourCard(
+            $detour,
+            (new Incidents)->helped($detour->symptom->id),
+            (int) now()->timestamp,
+        );
     }
 
-    public function act(Job $job, string $step, string $action, Request $request, WalkStep $walk): RedirectResponse
-    {
-        $walk->handle($job, $request->user(), $step, $action, $request->all(), (int) $request->input('seen', 0));
-        $stay = in_array($action, ['start', 'problem', 'retry', 'note', 'confirm', 'waive', 'take-back'], true);
+    public function act(
+        Job $job,
+        string $step,
+        string $action,
+        Request $request,
+        WalkStep $walk,
+        WalkDetour $detour,
+    ): RedirectResponse {
+        $way = in_array($action, WalkDetour::ACTIONS, true) ? $detour : $walk;
+        $way->handle($job, $request->user(), $step, $action, $request->all(), (int) $request->input('seen', 0));
+        $stays = [...WalkDetour::ACTIONS, 'start', 'problem', 'retry', 'note', 'confirm', 'waive', 'take-back'];
+        $at = in_array($action, $stays, true) ? "?stone={$step}" : '';
 
-        return redirect("/jobs/{$job->id}/run".($stay ? "?stone={$step}" : ''), 303)->with('did', $action);
+        return redirect("/jobs/{$job->id}/run{$at}", 303)->with('did', $action);
     }
 }

@@ -24,8 +24,6 @@
 </x-act>
 @endif
 @endif
-@if ($page->confirmation() === null)
 <button class="btn" type="button" data-opens="problem" data-key="p">Problem <kbd>p</kbd></button>
-@endif
 @include('run.says')
 </div>

@@ -23,7 +23,9 @@
 @elseif ($page->usual() !== null)
 <p class="normal"><b>Is this normal?</b> {{ $page->usual() }}</p>
 @endif
-@if ($page->trouble() !== null)
+@if ($page->beside->detour !== null)
+@include('run.detour', ['detour' => $page->beside->detour])
+@elseif ($page->trouble() !== null)
 <div class="wrong trouble"><b>Problem:</b> {{ $page->trouble() }}
 @if ($step->waiting)
 <br><b>Next test:</b> {{ $step->waiting->nextTest }}
@@ -31,7 +33,9 @@
 </div>
 @endif
 @include('run.symptoms')
-@if ($core = $page->core())
+@if ($page->isStopped())
+<p class="fine">What this stone asks is left out until what comes first is done.</p>
+@elseif ($core = $page->core())
 <div class="run-split"><div>@include('parts.step')</div><div class="run-core">@include('parts.core')</div></div>
 @else
 @include('parts.step')
@@ -59,11 +63,14 @@
 @else
 <div class="acts">@include('run.says')</div>
 @endif
-<x-act :to="$page->action('problem')" :seen="$job->last_entry" class="words" id="problem" hidden>
+<div id="problem" class="words" hidden>
+@include('run.seen')
+<x-act :to="$page->action('problem')" :seen="$job->last_entry">
 <label for="problem-text">What is wrong? What is seen, in a few words</label>
 <textarea id="problem-text" name="text" class="form-control" rows="2" maxlength="4000" required></textarea>
 <button class="btn stop">Note the problem</button>
 </x-act>
+</div>
 @else
 <div class="acts">
 @include('run.says')
