@@ -8,6 +8,7 @@ use Cobblestone\Assessment\Requirement;
 use Cobblestone\Findings\DriveFound;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Findings\GapFound;
+use Cobblestone\Findings\KnownFound;
 use Cobblestone\Findings\MemoryFound;
 use Cobblestone\Findings\NeedFound;
 use Cobblestone\Findings\SocketStage;
@@ -63,6 +64,12 @@ final readonly class AssessmentPage
     public function harsher(): array
     {
         return array_slice($this->ladder(), $this->upTo() + 1);
+    }
+
+    /** @return list<KnownFound> what does not work on this model with this system */
+    public function known(): array
+    {
+        return $this->found->known;
     }
 
     public function gentlerWays(): ?GentlerWays

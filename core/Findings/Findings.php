@@ -24,6 +24,7 @@ final readonly class Findings
      * @param  list<ContradictionFound>  $contradictions
      * @param  list<KindFound>  $kinds
      * @param  list<StartFound>  $rehearsal
+     * @param  list<KnownFound>  $known  what does not work on this model with this system
      * @param  list<PegFound>  $drivers  every device with its decision
      */
     private function __construct(
@@ -43,6 +44,7 @@ final readonly class Findings
         public array $drivers = [],
         public ?AnswersFound $answers = null,
         public ?GentlerFound $gentler = null,
+        public array $known = [],
     ) {
     }
 
@@ -72,6 +74,7 @@ final readonly class Findings
             $fields->each('drivers', PegFound::read(...)),
             $fields->optional('answers', AnswersFound::read(...)),
             $fields->optional('gentler', GentlerFound::read(...)),
+            $fields->each('known', KnownFound::read(...)),
         );
     }
 

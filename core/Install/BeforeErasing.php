@@ -12,6 +12,7 @@ final readonly class BeforeErasing
     /**
      * @param  list<Gate>  $gates
      * @param  list<string>  $waitsFor  facts that hold first
+     * @param  TryLive|null  $live  null where it is not tried from the stick
      * @param  string  $licence  how it is licensed; empty where nobody has said
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class BeforeErasing
         public string $owner,
         public ?string $edition = null,
         public string $licence = '',
+        public ?TryLive $live = null,
     ) {
     }
 }

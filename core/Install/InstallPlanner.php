@@ -38,7 +38,8 @@ final class InstallPlanner
         InstallPace $pace,
     ): Contribution {
         [$drive, $keeping] = [$target->drive, $target->keeping];
-        $screens = new InstallerPages($system, $before->licence, $before->edition, $drive, $keeping);
+        [$licence, $edition, $live] = [$before->licence, $before->edition, $before->live?->step()];
+        $screens = new InstallerPages($system, $licence, $edition, $drive, $keeping, $live !== null);
         $pages = $screens->step();
         $detach = DetachSteps::for($machine, $target);
         $erase = EraseStep::erase(
@@ -53,7 +54,7 @@ final class InstallPlanner
         return $detach->and(
             new Contribution(
                 [
-                    ...array_filter([$pages]),
+                    ...array_filter([$live, $pages]),
                     TargetSteps::find($target, $pages === null ? [] : [PathFact::PAGES_ANSWERED]),
                     $keeping === null ? $erase : RoomStep::insteadOf($erase, $keeping, $system),
                     ...self::phases($system, $machine->kind, $pace)],

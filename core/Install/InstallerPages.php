@@ -28,6 +28,7 @@ final readonly class InstallerPages
      * @param  string  $licence  how it is licensed; empty where nobody has said
      * @param  string|null  $edition  that was wished for
      * @param  Drive|null  $target  null while it is not known
+     * @param  bool  $live  whether the system runs from the stick already
      */
     public function __construct(
         private SystemProfile $system,
@@ -35,6 +36,7 @@ final readonly class InstallerPages
         private ?string $edition,
         private ?Drive $target,
         private ?Keeping $keeping = null,
+        private bool $live = false,
     ) {
     }
 
@@ -51,7 +53,7 @@ final readonly class InstallerPages
             Presence::Hands,
             Estimate::minutes(1, 2, 6),
             ['Pick on each page what stands here; stop before the page on which the drive is erased.'],
-            before: [PathFact::MEDIUM_STARTED],
+            before: [$this->live ? PathFact::TRIED_LIVE : PathFact::MEDIUM_STARTED],
             after: [PathFact::PAGES_ANSWERED],
             needs: ['hands'],
             acts: [Act::WriteSystem],
@@ -81,7 +83,9 @@ final readonly class InstallerPages
     private function pick(InstallerScreen $screen): array
     {
         return match ($screen->about) {
-            'start' => [self::doing($screen, 'install'), 'the installer itself'],
+            'start' => $this->live
+                ? ['the installer on its desktop', 'it was tried live: it runs already']
+                : [self::doing($screen, 'install'), 'the installer itself'],
             'purpose' => $this->stays()
                 ? [self::found($screen, 'by-hand', 'go-on') ?? self::TAKES_ALL, 'something on the drive stays']
                 : [self::doing($screen, 'erase', 'go-on'), 'the whole drive is laid out anew'],

@@ -64,6 +64,11 @@ final class Schools
                 'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the '
                     .'consequences and signs.',
             ]),
+            new School('try_live', 'Trying a system from its stick', 'T6', [
+                'where-offered' => 'Where the medium offers it: what fails is seen before anything is written.',
+                'where-known' => 'Only where something is known not to work on the model.',
+                'never' => 'Never: the bench knows its machines.',
+            ]),
             new School('extras', 'What comes from elsewhere', 'A15', [
                 'off' => 'Off: nothing that does not come from the publisher or maker.',
                 'recorded' => 'Allowed, with a record: source, checksum and reason, signed by the owner.',

@@ -47,6 +47,8 @@ final class PathFact
 
     public const MEDIUM_STARTED = 'medium.started';
 
+    public const TRIED_LIVE = 'installer.tried-live';
+
     public const PAGES_ANSWERED = 'installer.answered';
 
     public const TARGET_NAMED = 'target.named';
@@ -124,6 +126,7 @@ final class PathFact
         self::BACKUP_COPIED => 'the backup is copied',
         self::BACKUP_SETTLED => 'the backup is verified or waived in writing',
         self::STICK_IN_AGAIN => 'the stick with the drivers is in again',
+        self::TRIED_LIVE => 'it was tried from the stick',
         self::PAGES_ANSWERED => 'the installer stands before its page of drives',
         self::ANSWERS_PLACED => 'the answer file is on the stick',
         self::BACKUP_DETACHED => 'the backup drive is detached',

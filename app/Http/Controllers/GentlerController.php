@@ -6,9 +6,10 @@ use App\Bridge\JobBridge;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\View\GentlerWays;
+use Cobblestone\Findings\Findings;
 use Illuminate\Contracts\View\View;
 
-/** What would do with less, told while the kind of job is chosen: the form as it stands, planned and not kept. */
+/** What would do with less and what is known not to work, told while a job is chosen: planned, and not kept. */
 final class GentlerController
 {
     public function fresh(IntakeRequest $request, JobBridge $bridge): View
@@ -26,6 +27,9 @@ final class GentlerController
     {
         $plan = $request->guarded(fn () => $bridge->plan($request->brief($before)));
 
-        return view('jobs.gentler', ['gentler' => GentlerWays::of($plan)]);
+        return view('jobs.gentler', [
+            'gentler' => GentlerWays::of($plan),
+            'known' => Findings::of($plan)->known,
+        ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\InstallWish;
+use Cobblestone\Assessment\KnownTroubles;
 use Cobblestone\Assessment\Licence;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
@@ -15,14 +16,13 @@ use Cobblestone\Drivers\DriverPlanner;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Firmware\StickToStart;
-use Cobblestone\Hardware\DriveSwap;
-use Cobblestone\Hardware\FirstPower;
 use Cobblestone\Install\BeforeErasing;
 use Cobblestone\Install\InstallPace;
 use Cobblestone\Install\InstallPlanner;
 use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\SwapPlan;
 use Cobblestone\Install\TargetDrive;
+use Cobblestone\Install\TryLive;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
 use Cobblestone\Job\IntakeSteps;
@@ -31,7 +31,6 @@ use Cobblestone\Job\Layouts;
 use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
-use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlan;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
@@ -47,6 +46,7 @@ final readonly class InstallPath
         private OldDrive $old,
         private TargetDrive $target,
         private Safeguards $protection,
+        private KnownTroubles $known,
     ) {
     }
 
@@ -62,7 +62,9 @@ final readonly class InstallPath
         $protected = $swap ? $old->drive : $target->drive;
         $protection = InstallParts::safeguards($context, $protected, $target, $swap, $context->policy, $new);
 
-        return (new self($context, $swap, $new, $old, $target, $protection))->path();
+        $known = KnownTroubles::of($machine, $context->system(), $context->image);
+
+        return (new self($context, $swap, $new, $old, $target, $protection, $known))->path();
     }
 
     private function path(): PathDraft
@@ -72,11 +74,10 @@ final readonly class InstallPath
         $media = InstallParts::media($context, $drivers);
         $firmware = $this->firmware($media);
         $requirements = $this->requirements();
-        $held = $this->swap ? $this->old->drive : $this->target->drive;
-        $gentler = GentlerParts::of($context, $this->protection, $requirements->fit, $held);
+        $gentler = $this->gentler($requirements);
         $extras = Ownership::extras($context->brief->extras, $context->policy->school('extras'));
         [$owner, $ownerWaits] = Ownership::assess($machine, ! $this->new, $context->brief->owner);
-        $hardware = $this->hardware();
+        $hardware = FittedParts::of($context, $this->old, $this->target, $this->protection);
         $pace = InstallPace::of($machine, $context->image(), $media->stick, $this->target->drive, $context->policy);
         $file = AnswerParts::file($context, $media, $requirements);
         $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras, $file), $pace);
@@ -91,7 +92,7 @@ final readonly class InstallPath
             ->and($firmware)
             ->and($install)
             ->and(InstallParts::afterCopying($context, $drivers, $firmware, $file))
-            ->and(GentlerParts::contribution($gentler, $context->goal)->and(self::besides($machine, $gaps, $ends)));
+            ->and(GentlerParts::contribution($gentler, $context->goal)->and($this->besides($gaps, $ends)));
         $steps = $this->steps($all, InstallParts::proof($context, $this->target, $firmware, $drivers), $gaps, $gentler);
 
         return $this->written($all->withSteps($steps), $media, [
@@ -103,6 +104,7 @@ final readonly class InstallPath
             'drivers' => $drivers->found(),
             'answers' => AnswerParts::found($context, $file, $requirements),
             ...GentlerParts::found($gentler),
+            'known' => $this->known->toArray(),
         ]);
     }
 
@@ -110,11 +112,13 @@ final readonly class InstallPath
      * @param  list<array{what: string, standing: string, why: string}>  $gaps
      * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
      */
-    private static function besides(Machine $machine, array $gaps, array $ends): Contribution
+    private function besides(array $gaps, array $ends): Contribution
     {
+        $support = $ends[0]['ends'] === null && $gaps === [] ? null : SupportEnds::decision($gaps, $ends);
+
         return new Contribution(
-            decisions: $ends[0]['ends'] === null && $gaps === [] ? [] : [SupportEnds::decision($gaps, $ends)],
-            gather: GatherList::forMachine($machine),
+            decisions: array_values(array_filter([$support, $this->known->decision()])),
+            gather: GatherList::forMachine($this->context->machine),
         );
     }
 
@@ -142,17 +146,11 @@ final readonly class InstallPath
         );
     }
 
-    private function hardware(): Contribution
+    private function gentler(Requirements $requirements): ?GentlerWays
     {
-        [$context, $machine] = [$this->context, $this->context->machine];
-        [$policy, $wish] = [$context->policy, $context->brief->backup];
-        [$old, $fitted] = [$this->old->drive, $this->target->drive];
+        $held = $this->swap ? $this->old->drive : $this->target->drive;
 
-        return match (true) {
-            $this->swap => DriveSwap::plan($machine, $old, $fitted, $this->protection, $wish, $policy),
-            $this->new => FirstPower::plan($machine, $fitted),
-            default => new Contribution,
-        };
+        return GentlerParts::of($this->context, $this->protection, $requirements->fit, $held);
     }
 
     private function firmware(MediaPlan $media): Contribution
@@ -212,6 +210,7 @@ final readonly class InstallPath
                 $owner,
                 $context->brief->edition,
                 Licence::kindOf($context->machine, $context->brief->licence),
+                TryLive::of($context->system(), $context->machine->kind, $this->known, $context->policy),
             ),
             $pace,
         );
@@ -232,7 +231,7 @@ final readonly class InstallPath
             new OwnersLoss($fate, $this->swap ? $this->old->drive : $this->target->drive, $this->target->keeping),
             $this->context->brief->owner,
             $this->swap && ! $this->protection->health->rescueFirst() ? null : $this->protection->backup,
-            SupportEnds::missing($gaps),
+            [...SupportEnds::missing($gaps), ...$this->known->missed()],
             $gentler,
         );
 

@@ -21,6 +21,7 @@ final readonly class MachineModel
     /**
      * @param  list<Port>  $ports
      * @param  list<Device>  $devices
+     * @param  list<KnownTrouble>  $known  what does not work with some system (rule T4)
      */
     public function __construct(
         public string $id,
@@ -48,6 +49,7 @@ final readonly class MachineModel
         public ?CableRecovery $recovery = null,
         public ?string $processor = null,
         public ?OpeningGuide $opening = null,
+        public array $known = [],
     ) {
     }
 
@@ -90,6 +92,7 @@ final readonly class MachineModel
             $fields->optional('recovery', CableRecovery::read(...)),
             $fields->optionalString('processor'),
             $fields->optional('opening', OpeningGuide::read(...)),
+            $fields->each('known', KnownTrouble::read(...)),
         );
     }
 

@@ -37,6 +37,11 @@
 @endif
 </x-panel>
 @endif
+@if ($page->known() !== [])
+<x-panel title="What is known not to work" id="known">
+@include('jobs.known', ['known' => $page->known()])
+</x-panel>
+@endif
 @if ($page->fits() !== null)
 <x-panel :title="$page->fits()">
 <div class="table-responsive" tabindex="0">

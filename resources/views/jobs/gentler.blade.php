@@ -1,4 +1,10 @@
 <div id="gentler" aria-live="polite">
+@if ($known !== [])
+<div class="gentler">
+<h3>What is known not to work on it <span class="rule">T4</span></h3>
+@include('jobs.known', ['known' => $known])
+</div>
+@endif
 @if ($gentler !== null)
 <div class="gentler">
 <h3>{{ $gentler->title() }} <span class="rule">A3</span></h3>
