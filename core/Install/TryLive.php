@@ -65,7 +65,7 @@ final readonly class TryLive
         $evidence = array_map($this->row(...), $this->functions());
 
         return new Step(
-            'install.try-live',
+            'try-live.look',
             Stage::TryLive,
             'Try it live',
             Presence::Hands,

@@ -72,16 +72,16 @@ function aroundTrying(Plan $plan): array
 it('tries the system before the one-way step where its medium offers it', function () {
     $plan = Demo::plan('capstan-t3');
     expect(aroundTrying($plan))
-        ->toBe(['boot.start', 'install.try-live', 'install.pages', 'target.find', 'target.erase'])
-        ->and($plan->step('install.try-live')?->instructions[0])->toBe('In the start list pick "Look first".')
+        ->toBe(['boot.start', 'try-live.look', 'install.pages', 'target.find', 'target.erase'])
+        ->and($plan->step('try-live.look')?->instructions[0])->toBe('In the start list pick "Look first".')
         ->and(array_column($plan->step('install.pages')->rows ?? [], 'pick', 'page')['Start list of the stick'])
         ->toBe('the installer on its desktop');
-    expect(aroundTrying(Demo::plan('fairlead-13')))->not->toContain('install.try-live');
+    expect(aroundTrying(Demo::plan('fairlead-13')))->not->toContain('try-live.look');
 });
 
 it('is tried as often as the bench wants', function (string $school, string $brief, bool $tried) {
     $plan = Demo::plan($brief, policy: ['try_live' => $school]);
-    expect($plan->step('install.try-live') !== null)->toBe($tried);
+    expect($plan->step('try-live.look') !== null)->toBe($tried);
 })->with([
     ['where-offered', 'capstan-t3', true], ['never', 'capstan-t3', false], ['where-known', 'capstan-t3', true],
     ['where-known', 'fairlead-13', false], ['where-offered', 'fairlead-13', false],
@@ -103,7 +103,7 @@ it('holds where something fails, says what is known of it, and goes on with a re
     string $given,
     FindingVerdict $verdict,
 ) {
-    $evidence = array_column(Demo::plan('capstan-t3')->step('install.try-live')->evidence ?? [], null, 'id');
+    $evidence = array_column(Demo::plan('capstan-t3')->step('try-live.look')->evidence ?? [], null, 'id');
     expect(EvidenceJudge::judge($evidence['live_sound'], $given, [])->verdict)->toBe($verdict)
         ->and($evidence['live_sound']->remedy)->toStartWith('Known: The front sockets bring no sound.')
         ->and($evidence['live_network']->remedy)->toStartWith('Nothing is known of it on this model.')
