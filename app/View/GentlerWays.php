@@ -33,6 +33,11 @@ final readonly class GentlerWays
         return "Gentler than “{$this->kind->title()}”";
     }
 
+    public function isSaid(): bool
+    {
+        return $this->found->why !== null;
+    }
+
     /** What it rests on, and how many of them may still do. */
     public function sentence(): string
     {

@@ -13,9 +13,10 @@ use Cobblestone\Quantity\Estimate;
 final readonly class UpdateProfile
 {
     /**
-     * @param  list<int|float>  $minutes  least, likely, most
+     * @param  list<int|float>  $minutes  least, likely, most; where nobody knows how large they are
+     * @param  int|null  $bytes  about what the first updates of a fresh install load
      */
-    public function __construct(public array $minutes, public ?int $restarts = null)
+    public function __construct(public array $minutes, public ?int $restarts = null, public ?int $bytes = null)
     {
     }
 
@@ -24,7 +25,7 @@ final readonly class UpdateProfile
     {
         $fields->wants('minutes');
 
-        return new self($fields->numbers('minutes'), $fields->optionalInt('restarts'));
+        return new self($fields->numbers('minutes'), $fields->optionalInt('restarts'), $fields->optionalInt('bytes'));
     }
 
     public function estimate(): Estimate

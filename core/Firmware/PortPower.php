@@ -8,19 +8,13 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\Hub;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
-use Cobblestone\Quantity\Estimate;
 use Cobblestone\Quantity\Power;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
-use Cobblestone\Runbook\Presence;
-use Cobblestone\Runbook\Stage;
-use Cobblestone\Runbook\Step;
 
 /** Whether power lasts while the stick takes the socket the charger needs, with the figures shown (rules F8, J5). */
 final class PortPower
@@ -29,12 +23,6 @@ final class PortPower
     public const UNKNOWN_DRAW_PERCENT = 40;
 
     private const HUB = 'hub with a power input';
-
-    private const UNPLUG = 'Then unplug the charger: the stick needs its socket. After the copy, pull the stick and '
-        .'charge again before long downloads.';
-
-    private const SWOLLEN = 'A swollen or hot battery: stop, do not charge, keep it away from people, follow the '
-        .'local disposal rules.';
 
     /** @param  Duration  $stickIn how long the stick stays in the machine */
     public static function plan(Machine $machine, Duration $stickIn): Contribution
@@ -207,43 +195,16 @@ final class PortPower
         };
         $said = "charge {$read} %: {$machine->fact('battery.percent')->origin}";
         $facts = ['one port', $machine->title, ...$read === null ? [] : [$said]];
+        $charging = $read === null || $read >= $percent ? null : Charging::of($machine, $read, $percent);
+        $reasons = $charging === null ? $reasons : [...$reasons, $charging->sentence()];
         $decision = self::source($chosen, $reasons, $refused, $facts, 'F8');
 
         return new Contribution(
-            steps: [self::charge($percent, $read !== null && $read >= $percent, $decision)],
+            steps: [ChargeStep::of($percent, $read !== null && $read >= $percent, $decision, $charging?->time())],
             decisions: [$decision],
             gather: [
                 new GatherItem('charger', "to reach {$percent} % before the stick goes in, and again after it is out"),
                 new GatherItem(self::HUB, 'if the charge is too low; a wired keyboard can share it'),
-            ],
-        );
-    }
-
-    private static function charge(int $percent, bool $enough, Decision $decision): Step
-    {
-        $read = $enough
-            ? "Read the charge once more: at least {$percent} %."
-            : "Read the charge. Below {$percent} %: leave the charger in until it is there.";
-
-        return new Step(
-            'firmware.charge',
-            Stage::Firmware,
-            $enough ? 'Onto the battery' : "Charge to {$percent} %",
-            Presence::Hands,
-            $enough ? Estimate::minutes(0.2, 0.5, 2) : Estimate::minutes(0.5, 1, 60),
-            [$read, self::UNPLUG],
-            after: [PathFact::POWER_SAFE],
-            needs: ['hands', 'power'],
-            because: [$decision->asReason()],
-            cautions: [self::SWOLLEN],
-            evidence: [
-                new Evidence(
-                    'charge',
-                    'Charge read',
-                    EvidenceKind::Percent,
-                    hint: "at least {$percent}",
-                    least: $percent,
-                ),
             ],
         );
     }

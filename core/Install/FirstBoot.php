@@ -41,7 +41,7 @@ final class FirstBoot
                 $start->online,
                 $system->autoEncryption && $autoEncryption === 'owner-keeps-key',
             ),
-            self::systemUpdates($system),
+            self::systemUpdates($start),
         ];
         if (! $system->autoEncryption) {
             return new Contribution($steps);
@@ -89,12 +89,12 @@ final class FirstBoot
         ];
     }
 
-    private static function systemUpdates(SystemProfile $system): Step
+    private static function systemUpdates(FirstStart $start): Step
     {
-        $restarts = $system->updates->restarts ?? 1;
+        $restarts = $start->system->updates->restarts ?? 1;
 
         return UpdatesStep::of(
-            $system,
+            new UpdatePace($start->system, $start->policy),
             'Look for updates once more: it must find none.',
             'Updates come before drivers that depend on them.',
             ['the same percentage twice', 'a restart in between'],

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Cobblestone\Install;
 
-use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\DoneWords;
@@ -25,7 +24,7 @@ final class UpdatesStep
      * @param  list<BootEvent>  $boots  restarts that are part of it
      */
     public static function of(
-        SystemProfile $system,
+        UpdatePace $pace,
         string $besides,
         string $because,
         array $usual,
@@ -37,14 +36,14 @@ final class UpdatesStep
             Stage::Updates,
             'System updates',
             Presence::WalkAway,
-            $system->updates->estimate(),
+            $pace->estimate(),
             ['Start the update, let it restart as often as it wants.', $besides],
             before: [PathFact::ONLINE],
             after: [PathFact::UPDATED],
             needs: ['network', 'power'],
             acts: [Act::WriteSystem],
             done: DoneWords::of('System updates were installed'),
-            because: [new Reason($because, 'J2', $system->dated())],
+            because: [new Reason($because, 'J2', $pace->system->dated()), ...array_filter([$pace->because()])],
             waiting: new Waiting($usual, 'Restart once and look again.', $restarts),
             boots: $boots,
         );

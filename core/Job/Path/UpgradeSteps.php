@@ -6,6 +6,7 @@ namespace Cobblestone\Job\Path;
 
 use Cobblestone\Catalogue\InstallPhase;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Install\UpdatePace;
 use Cobblestone\Install\UpdatesStep;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Quantity\DataRate;
@@ -62,7 +63,7 @@ final class UpgradeSteps
             self::starting($waits, $gates, $system),
             self::upgrading($system, $minutes, $restarts, $days),
             self::gettingOnline(),
-            self::updating($system),
+            self::updating($context),
         ];
     }
 
@@ -159,10 +160,10 @@ final class UpgradeSteps
         );
     }
 
-    private static function updating(SystemProfile $system): Step
+    private static function updating(JobContext $context): Step
     {
         return UpdatesStep::of(
-            $system,
+            new UpdatePace($context->system(), $context->policy),
             'Do not let any tool remove the old system\'s folder: with it the way back is gone.',
             'Updates come before the drivers and before proof.',
             ['the same percentage twice'],

@@ -27,7 +27,11 @@
 @endif
 @if ($gentler = $page->gentlerWays())
 <x-panel :title="$gentler->title()" id="gentler">
-<p>{{ $gentler->sentence() }} <span class="rule">A3</span></p>
+<p>{{ $gentler->sentence() }} <span class="rule">A3</span>
+@if (! $gentler->isSaid() && auth()->user()->mayWork() && $job->isOpen())
+<a href="/jobs/{{ $job->id }}/intake#facts-wish-why">Say it on the intake page</a>
+@endif
+</p>
 @includeWhen($gentler->rungs() !== [], 'jobs.rungs', ['rungs' => $gentler->rungs()])
 @if ($gentler->out() !== [])
 <details class="more">

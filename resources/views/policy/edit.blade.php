@@ -25,7 +25,7 @@ they are computed again.</p>
 </fieldset>
 @endforeach
 <fieldset class="panel school" @disabled(! $lead)>
-<legend>What the bench answers at a first start <span class="rule">I4</span></legend>
+<legend>What the bench answers at a first start, and its line <span class="rule">I4, I5</span></legend>
 @foreach ($texts as $name => $words)
 <label class="form-label" for="t-{{ $name }}">{{ $words }}</label>
 <input id="t-{{ $name }}" name="{{ $name }}" class="form-control" maxlength="60"
