@@ -19,7 +19,8 @@ final class References
     /** Kind => field => kind of the entries it names. */
     private const NAMES = [
         'images' => ['system' => 'systems', 'loader.signer' => 'signers'],
-        'systems' => ['firmware.signer' => 'signers'],
+        'systems' => ['firmware.signer' => 'signers', 'upgrades_from' => 'systems'],
+        'apps' => ['systems' => 'systems'],
         'machines' => ['firmware.trusts' => 'signers', 'usual_image' => 'images'],
         'drivers' => ['systems' => 'systems', 'needs' => 'drivers', 'models' => 'machines'],
     ];

@@ -10,17 +10,8 @@ use Cobblestone\Machine\Model\MachineModel;
 final class Catalogue
 {
     public const KINDS = [
-        'systems',
-        'machines',
-        'sticks',
-        'images',
-        'drivers',
-        'health',
-        'routes',
-        'issues',
-        'signers',
-        'makers',
-        'encryption',
+        'systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers',
+        'encryption', 'apps',
     ];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
@@ -154,6 +145,12 @@ final class Catalogue
     public function signers(): array
     {
         return $this->each('signers', Signer::class, Signer::fromArray(...));
+    }
+
+    /** @return array<string, AppSet> by identifier */
+    public function appSets(): array
+    {
+        return $this->each('apps', AppSet::class, AppSet::fromArray(...));
     }
 
     /** @return list<Symptom> */

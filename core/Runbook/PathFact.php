@@ -97,6 +97,10 @@ final class PathFact
 
     public const PART_SEEN = 'hardware.part-seen';
 
+    public const SOURCES_TRIED = 'system.sources-tried';
+
+    public const PROGRAMS_READY = 'system.programs';
+
     public const SAFE_MODE = 'system.safe-mode';
 
     public const OLD_DRIVER_GONE = 'drivers.old-gone';
@@ -165,6 +169,8 @@ final class PathFact
         self::POWERED_ONCE => 'the new build has started once',
         self::PART_FITTED => 'the new part is fitted',
         self::PART_SEEN => 'the new part was seen in the setup',
+        self::SOURCES_TRIED => 'the software sources were tried',
+        self::PROGRAMS_READY => 'the programs are set up',
         self::SAFE_MODE => 'the old system runs in its safe mode',
         self::OLD_DRIVER_GONE => 'the old card\'s driver is removed',
         self::CASE_CLOSED => 'the case is closed, screws out are in',

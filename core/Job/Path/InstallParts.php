@@ -33,6 +33,7 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\Programs;
 use Cobblestone\Tuning\ProofSubject;
 
 /** What an installation asks of its parts: safeguards, media, first boot, proof and ports. */
@@ -110,6 +111,7 @@ final class InstallParts
             ->and($file->contribution)
             ->and($drivers->contribution)
             ->and(Licence::assess($machine, $context->system(), $brief->edition, $brief->licence)->contribution)
+            ->and(Programs::plan($machine, $context->system(), $context->catalogue->appSets()))
             ->and(self::imageQuestions($context));
     }
 

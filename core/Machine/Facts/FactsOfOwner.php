@@ -10,7 +10,7 @@ final class FactsOfOwner
     /** @return list<FactDefinition> */
     public static function all(): array
     {
-        return [...self::eToL(), ...self::mToW()];
+        return [...self::eToL(), ...self::mToO(), ...self::wishes()];
     }
 
     /** @return list<FactDefinition> */
@@ -42,7 +42,7 @@ final class FactsOfOwner
     }
 
     /** @return list<FactDefinition> */
-    private static function mToW(): array
+    private static function mToO(): array
     {
         return [
             new FactDefinition('machine.managed', FactType::YesNo, FactOwner::Owner),
@@ -64,6 +64,17 @@ final class FactsOfOwner
                         'signed-out' => 'the owner has signed out',
                     ],
                 ),
+            ),
+        ];
+    }
+
+    /** @return list<FactDefinition> what the owner wants */
+    private static function wishes(): array
+    {
+        return [
+            new FactDefinition(
+                'owner.programs', FactType::Text, FactOwner::Owner,
+                spoken: 'programs that are set up',
             ),
             new FactDefinition('wish.original', FactType::YesNo, FactOwner::Owner),
             new FactDefinition(

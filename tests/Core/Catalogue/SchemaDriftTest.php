@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Catalogue\AppSet;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\EncryptionWords;
 use Cobblestone\Catalogue\HealthTable;
@@ -16,6 +17,7 @@ use Tests\Support\Demo;
 use Tests\Support\SchemaSamples;
 
 const TYPES = [
+    'apps' => AppSet::class,
     'drivers' => DriverPackage::class,
     'encryption' => EncryptionWords::class,
     'health' => HealthTable::class,
