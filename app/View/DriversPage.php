@@ -14,6 +14,7 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Identifier\HardwareIdentifier;
 use Cobblestone\Machine\Identifier\IdentifierNames;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Text\Counted;
@@ -52,6 +53,27 @@ final readonly class DriversPage
             fn (PegFound $found): DriverPeg => new DriverPeg($found, $seen[$found->id] ?? null, $machine, $names),
             $this->found,
         );
+    }
+
+    /** @return list<string> the packages that travel on the stick */
+    public function carries(): array
+    {
+        $carried = array_filter($this->found, static fn (PegFound $of): bool => $of->hangs === 'carried');
+
+        return array_values(array_unique(array_map(static fn (PegFound $of): string => $of->package, $carried)));
+    }
+
+    /** @param  array{files: int, bytes: int, missing: list<string>, folder: string}  $laid */
+    public function laidWords(array $laid): string
+    {
+        $missing = $laid['missing'] === []
+            ? ''
+            : ' Not on this shelf as archives, so not in it: '.implode(', ', $laid['missing']).'.';
+
+        return $laid['files'] === 0
+            ? "Nothing was unpacked.{$missing}"
+            : Counted::of($laid['files'], 'file').' of '.Bytes::of($laid['bytes'])->decimal()
+                ." lie in the folder \"{$laid['folder']}\": choose it where the stick is made.{$missing}";
     }
 
     /** "6 devices: 3 packages lie ready, 1 travels on the stick, 1 the system brings, 1 has nothing yet" */

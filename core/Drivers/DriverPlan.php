@@ -65,6 +65,7 @@ final readonly class DriverPlan
                     default => 'hung',
                 },
                 'package' => $package?->title() ?? '',
+                'package_id' => $package->id ?? '',
                 'setup_file' => $match->package->setupFile ?? '',
                 'step' => $package === null ? '' : "drivers.{$package->id}",
                 'identifier' => (string) $match->identifier,

@@ -32,6 +32,7 @@ final readonly class PegFound
         public string $step,
         public string $identifier,
         public array $refused,
+        public string $packageId = '',
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class PegFound
             $fields->string('step'),
             $fields->string('identifier'),
             $fields->each('refused', RefusedFound::read(...)),
+            $fields->optionalString('package_id') ?? '',
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CountDevices;
+use App\Actions\LayDrivers;
 use App\Bridge\FirmwareBridge;
 use App\Devices\NameLists;
 use App\Http\Requests\ReadingRequest;
@@ -14,6 +15,8 @@ use App\View\DriversPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use RuntimeException;
 
 /** The drivers of a job: what hangs ready for which device, and what each look at the devices shows. */
 final class DriverController
@@ -32,6 +35,20 @@ final class DriverController
                 NameLists::read(),
             ),
         ]);
+    }
+
+    /** The packages for the stick, unpacked into a folder that its build can take along. */
+    public function lay(Job $job, LayDrivers $lay): RedirectResponse
+    {
+        try {
+            $laid = $lay->handle($job);
+        } catch (RuntimeException $e) {
+            throw ValidationException::withMessages(['lay' => $e->getMessage()]);
+        }
+
+        $laid['folder'] = LayDrivers::folderOf($job);
+
+        return redirect("/jobs/{$job->id}/drivers", 303)->with('laid', $laid);
     }
 
     public function store(Job $job, ReadingRequest $request, CountDevices $count): RedirectResponse

@@ -19,6 +19,7 @@
 </li>
 @endforeach
 </ul>
+@include('jobs.laid')
 <table class="plain stack">
 <thead><tr><th>device</th><th>identifier</th><th>driver</th><th>why this one</th></tr></thead>
 <tbody>

@@ -1,0 +1,61 @@
+<?php
+
+use App\Actions\LayDrivers;
+use App\Actions\ShelvePackage;
+use App\Devices\DriverFolders;
+use Illuminate\Support\Facades\File;
+use Tests\Support\Workshop;
+
+beforeEach(function () {
+    $this->shop = new Workshop;
+    config(['cobblestone.packages' => "{$this->shop->folder}/packages", 'cobblestone.drivers' => "{$this->shop->folder}/drv"]);
+    File::ensureDirectoryExists("{$this->shop->folder}/drv");
+    $this->people = $this->bench();
+    $this->actingAs($this->people['lead']);
+    // A wireless package as a real archive, newer than the manifest of the demo world.
+    File::ensureDirectoryExists($this->made = "{$this->shop->folder}/made/W2");
+    file_put_contents("{$this->made}/w2.inf", implode("\r\n", [
+        '[Version]', 'Signature = "$Quillport$"', 'Class = Net', 'Provider = Quarrel', 'DriverVer = 11/20/2026,9.1.0.0',
+        'CatalogFile = w2.cat', '[Manufacturer]', 'Quarrel = Quarrel, NTamd64', '[Quarrel.NTamd64]',
+        '"Quarrel W2 wireless" = Install, PCI\VEN_51A2&DEV_0202', '',
+    ]));
+    file_put_contents("{$this->made}/w2.cat", 'seal');
+    file_put_contents("{$this->made}/w2.sys", str_repeat('x', 5000));
+    exec('cd '.escapeshellarg("{$this->shop->folder}/made").' && zip -qr '.escapeshellarg("{$this->shop->folder}/w2-new.zip").' W2');
+    $this->package = app(ShelvePackage::class)->handle("{$this->shop->folder}/w2-new.zip", 'w2-new.zip', 'its maker', null)[0];
+    $this->job = $this->jobFrom('fairlead-13', $this->people['lead']);
+});
+afterEach(fn () => $this->shop->clear());
+
+it('unpacks what travels on the stick into a folder that its build can take along', function () {
+    expect(array_map(fn ($one) => $one->id, app(LayDrivers::class)->carried($this->job)))->toBe([$this->package->id]);
+    $this->get("/jobs/{$this->job->id}/drivers")->assertOk()->assertSee('For the stick:');
+    $this->post("/jobs/{$this->job->id}/drivers/lay")->assertSessionHasNoErrors();
+    $folder = LayDrivers::folderOf($this->job);
+    expect(DriverFolders::names())->toBe([$folder])
+        ->and(filesize(DriverFolders::path($folder)."/{$this->package->id}/W2/w2.sys"))->toBe(5000);
+    $this->get("/jobs/{$this->job->id}/drivers")->assertSee('choose it where the stick is made');
+});
+
+it('does it again without leaving anything of before', function () {
+    app(LayDrivers::class)->handle($this->job);
+    $folder = DriverFolders::path(LayDrivers::folderOf($this->job));
+    file_put_contents("{$folder}/old", 'x');
+    expect(app(LayDrivers::class)->handle($this->job))->toMatchArray(['files' => 3, 'missing' => []])
+        ->and(is_file("{$folder}/old"))->toBeFalse()
+        ->and(array_values(array_diff(scandir(dirname($folder)), ['.', '..'])))->toBe([basename($folder)]);
+});
+
+it('takes nothing that is not what was shelved, and leaves what lies there', function () {
+    app(LayDrivers::class)->handle($this->job);
+    file_put_contents("{$this->shop->folder}/packages/w2-new.zip", 'changed');
+    $this->post("/jobs/{$this->job->id}/drivers/lay")->assertSessionHasErrors('lay');
+    expect(is_dir((string) DriverFolders::path(LayDrivers::folderOf($this->job))))->toBeTrue();
+});
+
+it('says which are no archives here', function () {
+    unlink("{$this->shop->folder}/packages/w2-new.zip");
+    expect(app(LayDrivers::class)->handle($this->job))->toMatchArray([
+        'files' => 0, 'missing' => [$this->package->title()],
+    ])->and(DriverFolders::names())->toBe([]);
+});
