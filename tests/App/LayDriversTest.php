@@ -4,11 +4,15 @@ use App\Actions\LayDrivers;
 use App\Actions\ShelvePackage;
 use App\Devices\DriverFolders;
 use Illuminate\Support\Facades\File;
+use Symfony\Component\Process\Process;
 use Tests\Support\Workshop;
 
 beforeEach(function () {
     $this->shop = new Workshop;
-    config(['cobblestone.packages' => "{$this->shop->folder}/packages", 'cobblestone.drivers' => "{$this->shop->folder}/drv"]);
+    config([
+        'cobblestone.packages' => "{$this->shop->folder}/packages",
+        'cobblestone.drivers' => "{$this->shop->folder}/drv",
+    ]);
     File::ensureDirectoryExists("{$this->shop->folder}/drv");
     $this->people = $this->bench();
     $this->actingAs($this->people['lead']);
@@ -21,8 +25,9 @@ beforeEach(function () {
     ]));
     file_put_contents("{$this->made}/w2.cat", 'seal');
     file_put_contents("{$this->made}/w2.sys", str_repeat('x', 5000));
-    exec('cd '.escapeshellarg("{$this->shop->folder}/made").' && zip -qr '.escapeshellarg("{$this->shop->folder}/w2-new.zip").' W2');
-    $this->package = app(ShelvePackage::class)->handle("{$this->shop->folder}/w2-new.zip", 'w2-new.zip', 'its maker', null)[0];
+    $zip = "{$this->shop->folder}/w2-new.zip";
+    (new Process(['zip', '-qr', $zip, 'W2'], "{$this->shop->folder}/made"))->mustRun();
+    $this->package = app(ShelvePackage::class)->handle($zip, 'w2-new.zip', 'its maker', null)[0];
     $this->job = $this->jobFrom('fairlead-13', $this->people['lead']);
 });
 afterEach(fn () => $this->shop->clear());
