@@ -4,27 +4,19 @@ declare(strict_types=1);
 
 namespace Cobblestone\Firmware;
 
-use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Policy\Policy;
-use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
-use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\PathFact;
-use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
-use Cobblestone\Runbook\Reason;
-use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Waiting;
-use Cobblestone\Runbook\Wants;
 
 /** Settings, start of the stick, and what is put back afterwards (rules F1–F3, F6, J4). */
 final class FirmwarePlanner
@@ -44,32 +36,31 @@ final class FirmwarePlanner
         $image = $stick->image;
         $secureBoot = SecureBootChoice::decide($machine, $system, $image, $stick->signer);
         $permanent = $policy->school('boot') === 'permanent-order';
+        $defaults = DefaultsFirst::of($machine, $policy);
         $changes = ChangePlan::of(
-            $machine,
+            $defaults->loaded($machine),
             FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent),
         );
         $opens = FirmwarePutBack::entries($changes, $system);
         $open = $changes->openConflicts($machine);
-        $looked = ! $changes->isEmpty() || $changes->looks !== [];
+        $looked = ! $changes->isEmpty() || $changes->looks !== [] || $defaults->isMeant();
+        $set = $changes->isEmpty() && ! $defaults->isMeant()
+            ? null
+            : SettingSteps::set($machine, $changes, $secureBoot, $gates, $opens);
         $steps = [
             ...($looked ? [SettingSteps::snapshot($machine, $changes, $inside)] : []),
-            ...($changes->isEmpty() ? [] : [SettingSteps::set($machine, $changes, $secureBoot, $gates, $opens)]),
+            ...($set === null ? [] : [$defaults->isMeant() ? $defaults->before($set, $changes) : $set]),
         ];
-        $steps[] = self::start($machine, $image, $stick->connector, $permanent);
+        $binds = $system->autoEncryption && $policy->school('auto_encryption') !== 'off';
         $steps = [
             ...$steps,
-            ...FirmwarePutBack::steps(
-                $machine,
-                $opens,
-                $changes->before(),
-                $system->autoEncryption && $policy->school('auto_encryption') !== 'off',
-            ),
+            StickStart::step($machine, $image, $stick->connector, $permanent),
+            ...FirmwarePutBack::steps($machine, $opens, $changes->before(), $binds),
         ];
-        $decisions = self::decisions($secureBoot, $machine, $permanent, $changes);
-
+        $decided = [...$defaults->decisions(), ...self::decisions($secureBoot, $machine, $permanent, $changes)];
         $asked = $inside ? MemoryNeed::questions($machine) : [];
 
-        return self::contribution($steps, $decisions, $open, $machine, $changes, $looked)
+        return self::contribution($steps, $decided, $open, $machine, $changes, [$looked, $set !== null])
             ->and(new Contribution(questions: $asked));
     }
 
@@ -84,7 +75,7 @@ final class FirmwarePlanner
     ): array {
         return [
             $secureBoot->decision,
-            self::bootDecision($machine, $permanent),
+            StickStart::decision($machine, $permanent),
             ...array_map(
                 static fn (NeedConflict $conflict): Decision => $conflict->decision($machine),
                 $changes->conflicts,
@@ -96,6 +87,7 @@ final class FirmwarePlanner
      * @param  list<Step>  $steps
      * @param  list<Decision>  $decisions
      * @param  list<NeedConflict>  $open
+     * @param  array{bool, bool}  $done  whether settings are recorded, and whether any is set
      */
     private static function contribution(
         array $steps,
@@ -103,8 +95,10 @@ final class FirmwarePlanner
         array $open,
         Machine $machine,
         ChangePlan $changes,
-        bool $looked,
+        array $done,
     ): Contribution {
+        [$looked, $sets] = $done;
+
         return new Contribution(
             $steps,
             $decisions,
@@ -112,7 +106,7 @@ final class FirmwarePlanner
             blockers: self::lockedOut($machine, $changes),
             initial: [
                 ...($looked ? [] : [PathFact::FIRMWARE_RECORDED]),
-                ...($changes->isEmpty() ? [PathFact::FIRMWARE_READY] : []),
+                ...($sets ? [] : [PathFact::FIRMWARE_READY]),
             ],
         );
     }
@@ -139,70 +133,6 @@ final class FirmwarePlanner
             ] : [];
     }
 
-    private static function start(Machine $machine, Image $image, ?string $stickConnector, bool $permanent): Step
-    {
-        $way = WayIn::menu($machine);
-        $port = self::portFor($machine, $stickConnector);
-        $plug = $port === null ? 'Plug the stick in.' : "Plug the stick into {$port->connector}, {$port->where}.";
-        $lines = $permanent
-            ? ['Power on: the stick is first in the order.']
-            : $way->instructions('the list of devices');
-        $uefi = $image->kind === 'optical-hybrid'
-            || $image->hasLegacyLoader() ? ['Two lines for one stick: take the one marked UEFI.'] : [];
-
-        return new Step(
-            'boot.start',
-            Stage::Boot,
-            $permanent ? 'Start the stick' : 'Start from the stick',
-            Presence::Hands,
-            Estimate::minutes(1, 2, 8),
-            [$plug, ...$lines, ...($permanent ? [] : ['Choose the stick.']), ...$uefi],
-            before: [
-                PathFact::STICK_PROVEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY, PathFact::SHUT_DOWN,
-                PathFact::POWER_SAFE, PathFact::GATHERED,
-            ],
-            after: [PathFact::MEDIUM_STARTED],
-            needs: ['hands', 'slot', 'stick'],
-            acts: [Act::StartMedium],
-            because: self::because($permanent, $way),
-            cautions: $way->forThisModel
-                ? []
-                : ['Nobody has confirmed a key for this model yet: several tries are normal.'],
-            waiting: self::waiting(),
-            boots: [
-                BootEvent::change(['stick' => 'in']),
-                BootEvent::start(Wants::Installer, $permanent ? BootEvent::BY_ORDER : BootEvent::BY_MENU),
-            ],
-            opensWith: $permanent ? null : Wants::Installer,
-        );
-    }
-
-    /**
-     * @return list<Reason>
-     */
-    private static function because(bool $permanent, WayIn $way): array
-    {
-        return [
-            new Reason(
-                $permanent
-                    ? 'The bench policy starts sticks by permanent order.'
-                    : 'The one-time menu leaves nothing to put back.',
-                'F1',
-                $way->source,
-            ),
-        ];
-    }
-
-    private static function waiting(): Waiting
-    {
-        return new \Cobblestone\Runbook\Waiting(
-            ['a black screen for some seconds', 'the maker\'s sign, then the installer'],
-            'Not in the list? In this order: another port; written for the other mode; USB start off; the '
-                .'firmware\'s fast start; another stick. Asked for a recovery key: power off, nothing is lost.',
-            1,
-        );
-    }
-
     /**
      * Where the stick goes (rule J5): not into the only socket that charges while another is there, on a desktop not
      * into
@@ -220,27 +150,5 @@ final class FirmwarePlanner
         usort($ports, static fn (Port $a, Port $b): int => $rank($a) <=> $rank($b));
 
         return $ports[0] ?? null;
-    }
-
-    private static function bootDecision(Machine $machine, bool $permanent): Decision
-    {
-        $way = WayIn::menu($machine);
-
-        return new Decision(
-            'boot.way',
-            'How the stick is started',
-            $permanent ? 'permanent order, stick first' : 'one-time menu',
-            [$permanent ? 'The bench policy is "permanent order".' : 'It leaves nothing to put back.'],
-            [
-                $permanent
-                    ? 'one-time menu'
-                    : 'permanent order' => [
-                        $permanent
-                            ? 'The policy prefers not to catch a key window.'
-                            : 'It would have to be put back, and could start a forgotten stick later.',
-                    ],
-            ],
-            [$way->source],
-            'F1');
     }
 }

@@ -7,6 +7,7 @@ namespace Cobblestone\Install;
 use Cobblestone\Catalogue\SystemPartition;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Document\Copy;
+use Cobblestone\Firmware\DefaultsFirst;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
@@ -29,7 +30,7 @@ final readonly class Keeping
     public const STAYS = 'target.stays';
 
     /** Which system stays, where one does: an identifier of the catalogue, or "another". */
-    public const OTHER = 'target.other_system';
+    public const OTHER = DefaultsFirst::STAYING;
 
     /**
      * @param  list<Partition>  $kept  in the order on the drive

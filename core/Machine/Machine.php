@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\Copy;
 use Cobblestone\Machine\Model\FirmwareSetting;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Machine\Model\WaysIn;
@@ -37,6 +38,11 @@ final readonly class Machine
     public function isCatalogued(): bool
     {
         return $this->model !== null;
+    }
+
+    public function withFacts(FactSheet $facts): self
+    {
+        return Copy::of($this, get_object_vars($this), ['facts' => $facts]);
     }
 
     public function fact(string $name): Fact

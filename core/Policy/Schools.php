@@ -59,6 +59,10 @@ final class Schools
                 'one-time-menu' => 'One-time menu: nothing is left to put back.',
                 'permanent-order' => 'Permanent order: stick first until the job is done, then put back.',
             ]),
+            new School('firmware_start', 'Where firmware settings start from', 'F3', [
+                'as-is' => 'What is set now: only what must change is changed.',
+                'defaults' => 'The firmware\'s defaults, once what was set is recorded; then what must differ.',
+            ]),
             new School('bypass', 'Bypassing requirements', 'A2', [
                 'off' => 'Off: a system is installed only where the machine meets what its publisher asks for.',
                 'recorded' => 'Allowed, with a record: where only a bypassable need is missed, the owner is told the '

@@ -13,6 +13,7 @@ use Cobblestone\Assessment\Route\GentlerWays;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Drivers\DriverPlanner;
+use Cobblestone\Firmware\DefaultsFirst;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Firmware\StickToStart;
@@ -156,14 +157,14 @@ final readonly class InstallPath
     private function firmware(MediaPlan $media): Contribution
     {
         $context = $this->context;
-        $waits = $this->protection->encryption->firmwareWaits && ! $this->swap;
+        $waits = $this->protection->encryption->firmwareWaits || DefaultsFirst::isWanted($context->policy);
 
         return FirmwarePlanner::plan(
             $context->machine,
             $context->system(),
             new StickToStart($context->image(), $media->stick?->connector, $context->imageSigner()),
             $context->policy,
-            $waits ? $this->protection->backup->gates : [],
+            $waits && ! $this->swap && ! $this->new ? $this->protection->backup->gates : [],
             $this->swap || $this->new,
         );
     }
