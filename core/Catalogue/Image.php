@@ -16,6 +16,7 @@ final readonly class Image
     public const KINDS = ['optical', 'optical-hybrid', 'raw', 'raw-compressed', 'device-restore'];
 
     /**
+     * @param  int|null  $build  of the system in it; null: the one the system's entry says
      * @param  list<ImagePartition>  $partitions
      * @param  list<string>  $models
      */
@@ -42,6 +43,7 @@ final readonly class Image
         public array $partitions = [],
         public array $models = [],
         public bool $kindAssumed = false,
+        public ?int $build = null,
     ) {
     }
 
@@ -82,6 +84,7 @@ final readonly class Image
             $fields->each('partitions', ImagePartition::read(...)),
             $fields->strings('models'),
             $fields->optionalBool('kind_assumed') ?? false,
+            $fields->optionalInt('build'),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Catalogue;
 
+use Cobblestone\Document\Copy;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
@@ -113,6 +114,14 @@ final readonly class SystemProfile
             $fields->optionalInt('driver_fetch_minutes'),
             $fields->strings('upgrades_from'),
         );
+    }
+
+    /** The same as an image brings it: drivers and ways in go by the build that is installed, not by the usual one. */
+    public function broughtBy(?Image $image): self
+    {
+        return $image?->build === null || $image->system !== $this->id
+            ? $this
+            : Copy::of($this, get_object_vars($this), ['build' => $image->build]);
     }
 
     public function dated(): string

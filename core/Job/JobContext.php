@@ -62,6 +62,8 @@ final readonly class JobContext
             default => null,
         };
 
+        $system = $system?->broughtBy($image);
+
         return new self($brief, $goal, $machine, $catalogue, $policy, $system, $image, $notes);
     }
 
