@@ -37,6 +37,7 @@ use App\Http\Controllers\UploadController;
 use App\Http\Controllers\WayController;
 use App\Http\Controllers\WayInController;
 use App\Http\Middleware\ContentsStand;
+use App\Http\Middleware\ReadsSession;
 use App\Http\Middleware\RequiresRole;
 use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
@@ -100,8 +101,10 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::middleware(RequiresRole::class.':work')->group(function (): void {
         Route::get('/jobs/new', [JobController::class, 'create']);
         Route::post('/jobs', [JobController::class, 'store']);
-        Route::post('/jobs/gentler', [GentlerController::class, 'fresh']);
-        Route::post('/jobs/{job}/gentler', [GentlerController::class, 'changed']);
+        Route::middleware(ReadsSession::class)->group(function (): void {
+            Route::post('/jobs/gentler', [GentlerController::class, 'fresh']);
+            Route::post('/jobs/{job}/gentler', [GentlerController::class, 'changed']);
+        });
         Route::get('/jobs/{job}/intake', [IntakeController::class, 'edit']);
         Route::post('/jobs/{job}/intake', [IntakeController::class, 'update']);
         Route::post('/jobs/{job}/answers', [IntakeController::class, 'answer']);

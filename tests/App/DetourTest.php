@@ -22,6 +22,7 @@ beforeEach(function () {
 });
 
 it('names what is seen in two clicks, goes from cause to cause, and logs each', function () {
+    $this->freezeTime();
     ($this->run)()->assertSee('Seen at this stone before')->assertSee('The installer starts again after the restart');
     ($this->act)('seen', ['symptom' => 'install-loop'])->assertSessionHasNoErrors();
     ($this->run)()->assertSee('1 of 2')->assertSee('Pull the stick and restart.')->assertSee('It helped');

@@ -44,7 +44,15 @@ it('reads what is known of a job, and says what was tried', function () {
         ->assertOk()->assertSee('Gentler than “put the factory image back”')->assertSee('tried');
 });
 
-it('answers what cannot be planned with a sentence, not with a fault', function () {
-    $this->post('/jobs/gentler', ['machine' => 'no such machine at all'])->assertSessionHasErrors('machine');
+it('shows nothing while it cannot be planned, and takes nothing of what the form itself has to tell', function () {
+    $this->post('/jobs/gentler', ['machine' => 'no such machine at all'])->assertNoContent();
+    $this->post('/jobs/gentler', ['machine' => 'd 13', 'goal' => 'tea'])->assertNoContent();
     $this->actingAs($this->people['viewer'])->post('/jobs/gentler', ['machine' => 'd 13'])->assertForbidden();
+});
+
+it('leaves the faults of a refused form to the form', function () {
+    $this->from('/jobs/new')->post('/jobs', ['machine' => 'no such machine at all', 'title' => 'Kept title'])
+        ->assertSessionHasErrors('machine');
+    $this->post('/jobs/gentler', ['machine' => 'no such machine at all'])->assertNoContent();
+    $this->get('/jobs/new')->assertOk()->assertSee('Kept title')->assertSee('no such machine at all');
 });
