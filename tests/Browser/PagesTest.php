@@ -36,6 +36,9 @@ const PAGES = [
     '{job}/rehearsal',
     '{job}/settings',
     '{job}/ways-in',
+    '{job}/drivers',
+    '{job}/partitions',
+    '{job}/answers',
     '{locked}/rehearsal',
     '{update}/settings',
     '{update}/rehearsal',
@@ -47,26 +50,39 @@ const PAGES = [
     '/find?q=black+screen',
 ];
 
-beforeEach(function () {
+/** @return list<string> every page of the demo world */
+function demoPages(): array
+{
     app(DemoWorld::class)->load(static function (): void {
     });
-    $this->pages = array_map(
-        fn (string $page) => strtr($page, [
-            '{job}' => '/jobs/'.Job::query()->where('title', 'like', 'Capstan%')->oldest('id')->value('id'),
-            '{locked}' => '/jobs/'.Job::query()->where('title', 'like', '%counter 3')->latest('id')->value('id'),
-            '{update}' => '/jobs/'.Job::query()->where('title', 'like', '%firmware')->value('id'),
-            '{hold}' => '/jobs/'.Job::query()->where('title', 'Unknown laptop')->value('id'),
-            '{repair}' => '/jobs/'.Job::query()->where('title', 'like', '%after update')->value('id'),
-            '{swap}' => '/jobs/'.Job::query()->where('title', 'like', '%laptop 7')->value('id'),
-        ]),
-        PAGES,
-    );
-});
+    $job = static fn (string $title): string => '/jobs/'.Job::query()->where('title', 'like', $title)->min('id');
+
+    return array_map(static fn (string $page): string => strtr($page, [
+        '{job}' => $job('Capstan%'),
+        '{locked}' => $job('%counter 3'),
+        '{update}' => $job('%firmware'),
+        '{hold}' => $job('Unknown laptop'),
+        '{repair}' => $job('%after update'),
+        '{swap}' => $job('%laptop 7'),
+    ]), PAGES);
+}
+
+/** A job that stands at the copying of the owner's files. */
+function jobAtItsBackup(object $test): Job
+{
+    $job = $test->jobFrom('fairlead-13', $test->people['lead']);
+    while ($test->standsAt($job)->id !== 'protect.back-up') {
+        $test->layHere($job);
+    }
+
+    return $job->refresh();
+}
 
 it('fits both widths, passes the accessibility rules in light and dark, and loads nothing from elsewhere', function () {
+    $pages = demoPages();
     $this->signIn('lead');
     $faults = [];
-    foreach ($this->pages as $page) {
+    foreach ($pages as $page) {
         foreach ([[1280, 800, 'light'], [390, 844, 'dark']] as [$width, $height, $scheme]) {
             $this->resize($width, $height);
             $this->developer('Emulation.setEmulatedMedia', [
@@ -84,6 +100,7 @@ it('fits both widths, passes the accessibility rules in light and dark, and load
 });
 
 it('goes to a place by holding k, and shows keys with h', function () {
+    $this->bench();
     $this->signIn('evening');
     $down = fn (string $key, string $type) => $this->browser()->executeScript(
         'document.dispatchEvent(new KeyboardEvent(arguments[1], {key: arguments[0], bubbles: true}))',
@@ -106,6 +123,7 @@ it('goes to a place by holding k, and shows keys with h', function () {
 });
 
 it('swaps parts without a reload, and the back button returns', function () {
+    $this->jobFrom('fairlead-13', $this->bench()['lead']);
     $this->signIn('lead');
     $this->browser()->executeScript('window.stayed = true');
     $this->browser()->findElement(WebDriverBy::cssSelector('[data-place=f]'))->click();
@@ -117,11 +135,12 @@ it('swaps parts without a reload, and the back button returns', function () {
         ->and($this->browser()->getTitle())
         ->toBe('Shelf · Cobblestone');
     $this->browser()->navigate()->back();
-    $this->see('open jobs');
+    $this->see('open job');
     expect($this->path())->toBe('/');
 });
 
 it('keeps what was typed when a form is refused, with the message beside the field', function () {
+    $this->bench();
     $this->signIn('lead');
     $this->visit('/jobs/new');
     $this->press('fairlead', WebDriverKeys::ENTER);
@@ -130,9 +149,10 @@ it('keeps what was typed when a form is refused, with the message beside the fie
 });
 
 it('works as plain pages without any script', function () {
+    $this->people = $this->bench();
     $this->signIn('lead');
+    $job = jobAtItsBackup($this);
     $this->developer('Emulation.setScriptExecutionDisabled', ['value' => true]);
-    $job = Job::query()->where('title', 'like', 'Fairlead%')->firstOrFail();
     $this->visit("/jobs/{$job->id}/run");
     $this->browser()->findElement(WebDriverBy::cssSelector('button.walk'))->click();
     usleep(800_000);
@@ -143,8 +163,9 @@ it('works as plain pages without any script', function () {
 });
 
 it('tells the second of two people what the first did', function () {
+    $this->people = $this->bench();
     $this->signIn('lead');
-    $job = Job::query()->where('title', 'like', 'Fairlead%')->firstOrFail();
+    $job = jobAtItsBackup($this);
     $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
     $evening = App\Models\User::query()->where('login', 'evening')->firstOrFail();
     app(App\Actions\WalkStep::class)->handle($job, $evening, 'protect.back-up', 'walk', [], $job->last_entry);
