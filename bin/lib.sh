@@ -121,7 +121,7 @@ pg_start() {
         as_pg tee -a "$dir/data/postgresql.conf" >/dev/null <<CONF
 listen_addresses = '127.0.0.1'
 unix_socket_directories = ''
-max_connections = 60
+max_connections = 160
 shared_buffers = 64MB
 CONF
         # Only the cluster of the tests may forget what a power cut takes.

@@ -26,7 +26,7 @@ final class SchoolTable
             }
         }
         array_push($lines, '', '## Figures', '', '| figure | default |', '| --- | ---: |');
-        foreach (Policy::FIGURES as $name => $figure) {
+        foreach (Policy::figures() as $name => $figure) {
             $lines[] = "| `{$name}` | {$figure} |";
         }
 

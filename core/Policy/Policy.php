@@ -11,22 +11,6 @@ final readonly class Policy
 {
     public const TEXTS = BenchTexts::NAMES;
 
-    /** Figures the rulebook calls default. */
-    public const FIGURES = [
-        'backup_margin' => 0.1,
-        'stick_spare' => 0.1,
-        'part_mebibytes' => 3800,
-        'seconds_per_file' => 0.015,
-        'host_read_mb_s' => 500,
-        'host_port_mb_s' => 400,
-        'hash_mb_s' => 450,
-        'expand_mb_s' => 180,
-        'restart_seconds' => 45,
-        'drive_nvme_mb_s' => 800,
-        'drive_sata_mb_s' => 110,
-        'drive_mmc_mb_s' => 60,
-    ];
-
     /**
      * @param  array<string, string>  $schools
      * @param  array<string, int|float>  $figures
@@ -65,7 +49,26 @@ final readonly class Policy
             $schools[$school] = $option;
         }
 
-        return new self($schools, self::FIGURES, $texts);
+        return new self($schools, self::figures(), $texts);
+    }
+
+    /** @return array<string, int|float> figures that the rulebook calls default, by name */
+    public static function figures(): array
+    {
+        return [
+            'backup_margin' => 0.1,
+            'stick_spare' => 0.1,
+            'part_mebibytes' => 3800,
+            'seconds_per_file' => 0.015,
+            'host_read_mb_s' => 500,
+            'host_port_mb_s' => 400,
+            'hash_mb_s' => 450,
+            'expand_mb_s' => 180,
+            'restart_seconds' => 45,
+            'drive_nvme_mb_s' => 800,
+            'drive_sata_mb_s' => 110,
+            'drive_mmc_mb_s' => 60,
+        ];
     }
 
     public function text(string $name): string

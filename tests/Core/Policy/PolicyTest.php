@@ -66,10 +66,10 @@ it('gives what was chosen back as it can be chosen again, and all of it as a doc
         ->and($policy->schools()['keys'])->toBe('sealed')
         ->and($policy->toArray())->toBe([
             'schools' => $policy->schools(),
-            'figures' => Policy::FIGURES,
+            'figures' => Policy::figures(),
             'texts' => [...BenchTexts::DEFAULTS, 'region' => 'Skerry'],
         ]);
-    foreach (Policy::FIGURES as $name => $figure) {
+    foreach (Policy::figures() as $name => $figure) {
         expect($policy->figure($name))->toBe((float) $figure);
     }
 });
