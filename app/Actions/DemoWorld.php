@@ -43,7 +43,7 @@ final class DemoWorld
             $catalogued();
             $now = Date::now();
             $this->walked($people, 'fairlead-13', $now->clone()->subMinutes(17), 3);
-            $this->walked($people, 'capstan-t3', $now->clone()->subMinutes(110), 18);
+            $this->walked($people, 'capstan-t3', $now->clone()->subMinutes(110), 19);
             $this->walked($people, 'pocket-lantern', $now->clone()->subMinutes(31), 5);
             $this->walked($people, 'repair', $now->clone()->subMinutes(46), 2);
             $this->walked($people, 'drive-swap', $now->clone()->subMinutes(75), 4);

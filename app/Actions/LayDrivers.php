@@ -35,6 +35,12 @@ final class LayDrivers
         return sprintf('job %04d', $job->id);
     }
 
+    /** Whether any of them lies on this shelf as an archive. */
+    public function canLay(Job $job): bool
+    {
+        return array_filter($this->carried($job), static fn (DriverPackage $one): bool => $one->file !== null) !== [];
+    }
+
     /** @return list<DriverPackage> those that travel on the stick of this job */
     public function carried(Job $job): array
     {

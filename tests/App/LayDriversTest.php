@@ -2,7 +2,10 @@
 
 use App\Actions\LayDrivers;
 use App\Actions\ShelvePackage;
+use App\Catalogue\CatalogueFolder;
+use App\Catalogue\CatalogueStore;
 use App\Devices\DriverFolders;
+use App\Models\CatalogueEntry;
 use Illuminate\Support\Facades\File;
 use Symfony\Component\Process\Process;
 use Tests\Support\Workshop;
@@ -56,6 +59,15 @@ it('takes nothing that is not what was shelved, and leaves what lies there', fun
     file_put_contents("{$this->shop->folder}/packages/w2-new.zip", 'changed');
     $this->post("/jobs/{$this->job->id}/drivers/lay")->assertSessionHasErrors('lay');
     expect(is_dir((string) DriverFolders::path(LayDrivers::folderOf($this->job))))->toBeTrue();
+});
+
+it('offers nothing to unpack where none of them is an archive', function () {
+    CatalogueEntry::query()->where('kind', 'drivers')->where('slug', $this->package->id)->delete();
+    $demo = CatalogueFolder::read(base_path('catalogue'))->catalogue()->toArray();
+    app(CatalogueStore::class)->replace($demo);
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    expect(array_map(fn ($one) => $one->id, app(LayDrivers::class)->carried($job)))->toBe(['quarrel-w2-wireless']);
+    $this->get("/jobs/{$job->id}/drivers")->assertSee('by hand')->assertDontSee('Unpack them');
 });
 
 it('says which are no archives here', function () {

@@ -21,12 +21,13 @@ use RuntimeException;
 /** The drivers of a job: what hangs ready for which device, and what each look at the devices shows. */
 final class DriverController
 {
-    public function show(Job $job, Request $request, FirmwareBridge $bridge): View
+    public function show(Job $job, Request $request, FirmwareBridge $bridge, LayDrivers $lay): View
     {
         $looks = DeviceLook::query()->with('user')->where('job_id', $job->id)->get()->sortBy('id')->values();
 
         return view('jobs.drivers', [
             'job' => $job,
+            'canLay' => $lay->canLay($job),
             'mayWork' => $job->isOpen() && $request->user()?->mayWork() === true,
             'page' => new DriversPage(
                 $job->currentPlan()->typed(),

@@ -7,7 +7,9 @@
 </p>
 @endif
 @include('parts.error', ['field' => 'lay'])
-@if ($mayWork)
+@if (! $canLay)
+<p class="fine">None of them is on this shelf as an archive: their files are laid into a folder of drivers by hand.</p>
+@elseif ($mayWork)
 <x-act :to="'/jobs/'.$job->id.'/drivers/lay'">
 <button class="btn">Unpack them into a folder for the stick</button>
 </x-act>
