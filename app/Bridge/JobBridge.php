@@ -75,7 +75,9 @@ final class JobBridge
     /** @return list<Symptom> what is known of a step on this job */
     public function symptomsFor(Plan $plan, string $step): array
     {
-        return $this->symptoms()->forStep($step, FactSheet::fromArray($plan->facts));
+        $mine = $this->known($step);
+
+        return $mine === [] ? [] : SymptomIndex::of($mine)->forStep($step, FactSheet::fromArray($plan->facts));
     }
 
     public function symptoms(): SymptomIndex
@@ -86,13 +88,22 @@ final class JobBridge
     /** The way round what went wrong at a stone; null where nothing is open there. */
     public function detour(Job $job, string $step): ?Detour
     {
-        return Detour::at($step, $job->log(), $this->known());
+        return Detour::at($step, $job->log(), $this->known($step));
     }
 
-    /** @return list<Symptom> */
-    private function known(): array
+    /**
+     * Run mode asks at every stone: then only what names its stone is read.
+     *
+     * @return list<Symptom>
+     */
+    private function known(?string $step = null): array
     {
-        return array_map(Symptom::fromArray(...), array_values($this->catalogue->kind('issues')));
+        $entries = array_filter(
+            $this->catalogue->kind('issues'),
+            static fn (array $entry): bool => $step === null || Symptom::names($entry, $step),
+        );
+
+        return array_map(Symptom::fromArray(...), array_values($entries));
     }
 
     public function progress(Job $job): Progress

@@ -99,7 +99,23 @@ final readonly class Symptom
 
     public function belongsTo(string $step): bool
     {
-        return array_filter($this->steps, static fn (string $start): bool => str_starts_with($step, $start)) !== [];
+        return self::names(['steps' => $this->steps], $step);
+    }
+
+    /**
+     * The same of an entry that is not read yet.
+     *
+     * @param  array<array-key, mixed>  $document
+     */
+    public static function names(array $document, string $step): bool
+    {
+        foreach ((array) ($document['steps'] ?? []) as $start) {
+            if (is_string($start) && str_starts_with($step, $start)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** "normal for up to 30 min", "not normal" */
