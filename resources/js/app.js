@@ -199,7 +199,10 @@
         if (visible(field)) field.focus();
     };
     document.addEventListener('htmx:afterSettle', (event) => {
-        if (event.detail.target?.id === 'bell') {
+        const part = event.detail.target?.id;
+        // A part that comes in beside a form somebody is filling in is no arrival: it takes the focus from nobody.
+        if (part === 'gentler') return;
+        if (part === 'bell') {
             ring();
             tick();
         } else {

@@ -26,6 +26,16 @@ it('tells beside the kind of job what would do with less, as soon as it is chose
     );
     $this->see('Start-up repair from the recovery environment');
     $this->see('7 more that may do');
+    // It comes in while somebody types elsewhere, and takes nothing from them.
+    $this->browser()->executeScript('document.querySelectorAll("details").forEach((one) => one.open = true)');
+    $this->browser()->executeScript('document.getElementById("slot").focus()');
+    $this->browser()->executeScript(
+        'document.getElementById("goal").value = "factory-restore";'
+            .'document.getElementById("goal").dispatchEvent(new Event("change", {bubbles: true}));',
+    );
+    $this->see('Gentler than “put the factory image back”');
+    usleep(300_000);
+    expect($this->browser()->switchTo()->activeElement()->getAttribute('id'))->toBe('slot');
     expect(Job::query()->count())->toBe(0)->and($this->path())->toBe('/jobs/new');
 });
 

@@ -3,6 +3,7 @@
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
@@ -110,16 +111,20 @@ abstract class BrowserTestCase extends TestCase
         $this->browser()->getKeyboard()->sendKeys($keys);
     }
 
-    /** Waits until the page shows a text. */
+    /** Waits until the page shows a text; says what it shows instead. */
     public function see(string $text, int $seconds = 20): void
     {
-        $this->browser()->wait($seconds, 60)->until(
-            fn (RemoteWebDriver $browser): bool => str_contains(
-                (string) $browser->executeScript('return document.body.innerText'),
-                $text,
-            ),
-            "The page does not show \"{$text}\"."
+        $shows = static fn (RemoteWebDriver $browser): string => (string) $browser->executeScript(
+            'return document.body.innerText',
         );
+        try {
+            $this->browser()->wait($seconds, 60)->until(
+                static fn (RemoteWebDriver $browser): bool => str_contains($shows($browser), $text),
+            );
+        } catch (TimeoutException) {
+            $instead = mb_substr((string) preg_replace('/\s+/', ' ', $shows($this->browser())), 0, 900);
+            throw new TimeoutException("The page does not show \"{$text}\". It shows: {$instead}");
+        }
     }
 
     public function text(): string
