@@ -16,6 +16,9 @@ use Illuminate\Support\Facades\DB;
 /** One action of a person on one stone: the core says whether it may be, the log keeps it. */
 final class WalkStep
 {
+    /** What is not done while only the lead may go on, at whatever stone of the job. */
+    private const GOES_ON = ['start', 'walk', 'confirm', 'done', 'retry', 'waive'];
+
     public function __construct(
         private readonly JobBridge $bridge,
         private readonly LogBook $log,
@@ -38,8 +41,8 @@ final class WalkStep
             }
             $walk = new Walk($this->bridge->progress($job));
             $step = $walk->step($stepId);
-            if ($action === 'retry') {
-                $this->bridge->detour($job, $step->id)?->mayGoOn($user->role);
+            if (in_array($action, self::GOES_ON, true)) {
+                $this->bridge->stopping($job)?->mayGoOn($user->role);
             }
             [$kind, $data] = $this->what($walk, $step, $action, $input, $user);
             if ($kind === EntryKind::Done) {

@@ -91,6 +91,15 @@ final class JobBridge
         return Detour::at($step, $job->log(), $this->known($step));
     }
 
+    /** What stops the whole job until somebody else goes on; null where nothing does. */
+    public function stopping(Job $job): ?Detour
+    {
+        $entries = $job->log();
+        $begun = array_filter($entries, static fn (LogEntry $entry): bool => $entry->said('symptom') !== '');
+
+        return $begun === [] ? null : Detour::stopping($entries, $this->known());
+    }
+
     /**
      * Run mode asks at every stone: then only what names its stone is read.
      *

@@ -79,12 +79,12 @@ final readonly class DefaultsFirst
                 ($count === 1 ? lcfirst($changes->changes[0]['setting']->title) : "{$count} settings"),
             'time' => Estimate::minutes(1, 2, 6)->plus($set->time),
             'instructions' => [
-                'Load the firmware\'s defaults, on its last page as a rule.',
+                'Find the entry that loads the defaults, and load them.',
                 $count === 0 ? 'Save and leave.' : 'Then change what the table says, in one visit; save and leave.',
             ],
             'rows' => [
                 [
-                    'where' => 'last page › Load defaults',
+                    'where' => 'the entry that loads the defaults',
                     'was' => 'as recorded',
                     'becomes' => 'loaded',
                     'because' => 'The bench begins from the defaults.',

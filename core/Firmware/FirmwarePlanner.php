@@ -34,13 +34,12 @@ final class FirmwarePlanner
         bool $inside = false,
     ): Contribution {
         $image = $stick->image;
-        $secureBoot = SecureBootChoice::decide($machine, $system, $image, $stick->signer);
-        $permanent = $policy->school('boot') === 'permanent-order';
         $defaults = DefaultsFirst::of($machine, $policy);
-        $changes = ChangePlan::of(
-            $defaults->loaded($machine),
-            FirmwareNeeds::of($machine, $system, $image, $secureBoot->needs, $permanent),
-        );
+        $from = $defaults->loaded($machine);
+        $secureBoot = SecureBootChoice::decide($from, $system, $image, $stick->signer);
+        $permanent = $policy->school('boot') === 'permanent-order';
+        $needs = FirmwareNeeds::of($from, $system, $image, $secureBoot->needs, $permanent);
+        $changes = ChangePlan::of($from, $needs);
         $opens = FirmwarePutBack::entries($changes, $system);
         $open = $changes->openConflicts($machine);
         $looked = ! $changes->isEmpty() || $changes->looks !== [] || $defaults->isMeant();

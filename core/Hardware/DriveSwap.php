@@ -43,7 +43,7 @@ final class DriveSwap
             ...array_filter([$decrypt]),
             DriveSwapSteps::swap($name, $old, $new, $decrypt->after ?? [], $machine),
             SeenInSetup::step($machine, $new),
-            DriveSwapSteps::close(),
+            DriveSwapSteps::close($machine),
             ...$backup->somethingToKeep() ? [$carried->step($policy)] : [],
             DriveSwapSteps::giveBack($name, $backup->somethingToKeep()),
         ];

@@ -86,7 +86,7 @@ final class DriveSwapSteps
         ];
     }
 
-    public static function close(): Step
+    public static function close(Machine $machine): Step
     {
         return new Step(
             'hardware.close',
@@ -95,7 +95,8 @@ final class DriveSwapSteps
             Presence::Hands,
             Estimate::minutes(3, 6, 15),
             [
-                'Power off, charger out, close; screws in by type as they came out.',
+                ($machine->kind->isPortable() ? 'Power off, charger out' : 'Power off, mains out')
+                    .', close; screws in by type as they came out.',
             ],
             before: [PathFact::PART_SEEN, PathFact::FIRMWARE_RECORDED, PathFact::FIRMWARE_READY],
             after: [PathFact::CASE_CLOSED],

@@ -34,7 +34,9 @@ final class SeenInSetup
             Presence::Hands,
             Estimate::minutes(1, 2, 8),
             [
-                'Lay the cover on without screws; battery lead and charger in.',
+                $machine->kind->isPortable()
+                    ? 'Lay the cover on without screws; battery lead and charger in.'
+                    : 'Leave the side off; mains in.',
                 ...$way->instructions('the setup'),
                 'Look for the new drive and write down what is shown of it.',
             ],

@@ -173,7 +173,7 @@ final class EraseStep
             default => implode(
                 ', ',
                 array_map(
-                    static fn ($partition): string => $partition->title().' ('.$partition->size->binary().')',
+                    static fn ($partition): string => $partition->sized(),
                     $drive->partitions,
                 ),
             ),

@@ -81,7 +81,10 @@ final readonly class Keeping
             $rules->efi(),
             $other,
             Bytes::of(($gap->count ?? 0) * $drive->logicalSector),
-            [...$rules->blockers($other), ...$created === null ? [$rules->noRoom($gap)] : []],
+            [
+                ...$rules->blockers($other, $machine->fact('encryption.key')->is('yes')),
+                ...$created === null ? [$rules->noRoom($gap)] : $rules->against($created),
+            ],
         );
     }
 

@@ -21,7 +21,11 @@ use Cobblestone\Storage\SectorSize;
 final readonly class KeepingRules
 {
     /** Room that another system's start files take in an EFI system partition that is shared (default). */
-    private const LOADER_MIB = 32;
+    public const LOADER_MIB = 32;
+
+    private const MBR_MOST = 4;
+
+    private const NO_SYSTEM = [PartitionType::EfiSystem, PartitionType::Reserved, PartitionType::Recovery];
 
     private const TABLES = ['gpt' => Scheme::Gpt, 'dos' => Scheme::Mbr];
 
@@ -96,9 +100,10 @@ final readonly class KeepingRules
 
     /**
      * @param  string|null  $other  the system that stays
+     * @param  bool  $keyInHand  whether the recovery key of what is encrypted lies ready
      * @return list<Blocker>
      */
-    public function blockers(?string $other): array
+    public function blockers(?string $other, bool $keyInHand): array
     {
         $lost = $this->first($this->deleted, PartitionType::EfiSystem);
         $table = self::TABLES[strtolower($this->drive->table ?? '')] ?? null;
@@ -107,7 +112,67 @@ final readonly class KeepingRules
             $table === $this->scheme ? null : $this->otherTable($table),
             $other !== null && $lost !== null && $this->efi() === null ? $this->loaderLost($lost) : null,
             $this->tooSmall(),
+            $other === null || $this->holdsSystem() ? null : $this->noSystem(),
+            $this->locked($keyInHand),
         ]));
+    }
+
+    /**
+     * What speaks against the partitions as they would be made.
+     *
+     * @param  list<NewPartition>  $created
+     * @return list<Blocker>
+     */
+    public function against(array $created): array
+    {
+        $count = count($this->kept) + count($created);
+        $takes = Bytes::of($this->system->installedBytes ?? 0);
+        foreach ($created as $one) {
+            if ($one->wanted->role === 'system' && $takes->isMoreThan($one->size)) {
+                return [$this->shut(
+                    'stays-too-tight',
+                    "{$this->system->name} would get {$one->size->binary()} between what stays, and takes about "
+                        ."{$takes->binary()}. Delete more, or lay out the whole drive.",
+                    [$this->system->dated()],
+                )];
+            }
+        }
+
+        return $this->scheme === Scheme::Gpt || $count <= self::MBR_MOST ? [] : [$this->shut(
+            'stays-too-many',
+            'Its table holds '.self::MBR_MOST." partitions, and there would be {$count}. Delete more, or lay out the "
+                .'whole drive.',
+            [],
+        )];
+    }
+
+    private function holdsSystem(): bool
+    {
+        return array_filter($this->kept, fn (Partition $one): bool => $one !== $this->efi() &&
+            ! in_array(PartitionType::fromGuid((string) $one->type), self::NO_SYSTEM, true)) !== [];
+    }
+
+    private function noSystem(): Blocker
+    {
+        return $this->shut(
+            'stays-no-system',
+            'A system is said to stay, and nothing that is ticked can hold one. Tick its partition too, or say that '
+                .'only data stays.',
+            [Keeping::OTHER],
+        );
+    }
+
+    private function locked(bool $keyInHand): ?Blocker
+    {
+        $locked = array_filter($this->kept, static fn (Partition $one): bool => $one->encrypted);
+
+        return $locked === [] || $keyInHand ? null : $this->shut(
+            'stays-locked',
+            implode(', ', array_map(static fn (Partition $one): string => $one->sized(), $locked)).' stays and is '
+                .'encrypted. Once the drive is changed it may ask for its recovery key: the owner has that at hand, or '
+                .'it is copied and not kept.',
+            ['encryption.key'],
+        );
     }
 
     private function otherTable(?Scheme $table): Blocker

@@ -54,6 +54,10 @@ final class RoomStep
             "The room must then be {$keeping->free->decimal()}, or {$keeping->free->binary()}. More means that "
                 .'something is gone which should have stayed: stop.',
             'Make the new partitions in that room, in the order of the table.',
+            ...$keeping->efi !== null && $keeping->efi->used === null
+                ? ['Nobody has read how full '.$keeping->efi->title().' is: look that '.KeepingRules::LOADER_MIB
+                    .' MiB of it are free.']
+                : [],
         ];
     }
 
@@ -90,7 +94,7 @@ final class RoomStep
     private static function said(array $partitions): string
     {
         return implode(', ', array_map(
-            static fn (Partition $one): string => "{$one->title()} ({$one->size->binary()})",
+            static fn (Partition $one): string => $one->sized(),
             $partitions,
         ));
     }

@@ -41,7 +41,7 @@ final readonly class OwnersLoss
     private static function said(array $partitions): array
     {
         return array_map(
-            static fn (Partition $one): string => "{$one->title()} ({$one->size->binary()})",
+            static fn (Partition $one): string => $one->sized(),
             $partitions,
         );
     }

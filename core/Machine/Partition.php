@@ -38,6 +38,12 @@ final readonly class Partition
             };
     }
 
+    /** "Old system (238.3 GiB)" */
+    public function sized(): string
+    {
+        return "{$this->title()} ({$this->size->binary()})";
+    }
+
     public function asEncrypted(): self
     {
         return Copy::of($this, get_object_vars($this), ['encrypted' => true]);

@@ -64,6 +64,12 @@ it('lets only the lead go on after the wrong drive was written', function () {
     ($this->run)()->assertSee('1 of 3');
     ($this->act)('helped', ['cause' => $cause])->assertSessionHasErrors('role');
     ($this->act)('retry')->assertSessionHasErrors('role');
+    // Neither another problem nor another stone is a way past it.
+    ($this->act)('problem', ['text' => 'never mind'])->assertSessionHasNoErrors();
+    ($this->act)('retry')->assertSessionHasErrors('role');
+    $this->stone = 'identify.look';
+    ($this->act)('start')->assertSessionHasErrors('role');
+    $this->stone = 'intake.take-in';
     $this->actingAs($this->people['lead']);
     ($this->act)('helped', ['cause' => $cause])->assertSessionHasNoErrors();
     ($this->run)()->assertDontSee('Only the lead');

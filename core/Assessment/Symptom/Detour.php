@@ -43,7 +43,8 @@ final readonly class Detour
                 continue;
             }
             $open = match ($entry->kind) {
-                EntryKind::Problem => self::begun($entry, $known),
+                // What only the lead ends is not ended by saying something else.
+                EntryKind::Problem => $open?->symptom->release !== null ? $open : self::begun($entry, $known),
                 EntryKind::DidFirst => $open?->with(true, $open->tried),
                 EntryKind::DidNotHelp => $open?->with($open->first, [...$open->tried, $entry->said('cause')]),
                 EntryKind::Helped, EntryKind::Retry, EntryKind::Done, EntryKind::TakenBack, EntryKind::Unproven => null,
@@ -52,6 +53,25 @@ final readonly class Detour
         }
 
         return $open;
+    }
+
+    /**
+     * The detour after which only somebody else goes on, wherever on the job it is open; null where none is.
+     *
+     * @param  list<LogEntry>  $entries  of the job, oldest first
+     * @param  list<Symptom>  $known  of the catalogue
+     */
+    public static function stopping(array $entries, array $known): ?self
+    {
+        $steps = array_unique(array_filter(array_map(static fn (LogEntry $entry): ?string => $entry->step, $entries)));
+        foreach ($steps as $step) {
+            $detour = self::at($step, $entries, $known);
+            if ($detour?->symptom->release !== null) {
+                return $detour;
+            }
+        }
+
+        return null;
     }
 
     /** Whether what comes before everything else is still to be done. */

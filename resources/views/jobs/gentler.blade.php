@@ -9,11 +9,11 @@
 <div class="gentler">
 <h3>{{ $gentler->title() }} <span class="rule">A3</span></h3>
 <p>{{ $gentler->sentence() }}</p>
-@includeWhen($gentler->first() !== [], 'jobs.gentler-rungs', ['rungs' => $gentler->first()])
+@includeWhen($gentler->first() !== [], 'jobs.rungs', ['rungs' => $gentler->first()])
 @if ($gentler->rest() !== [])
 <details class="more">
 <summary>{{ count($gentler->rest()) }} more that may do</summary>
-@include('jobs.gentler-rungs', ['rungs' => $gentler->rest()])
+@include('jobs.rungs', ['rungs' => $gentler->rest()])
 </details>
 @endif
 </div>

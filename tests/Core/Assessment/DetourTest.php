@@ -113,6 +113,18 @@ it('lets nobody go on who may not', function (?string $release, string $role, bo
     }
 })->with([[null, 'technician', true], ['lead', 'lead', true], ['lead', 'technician', false]]);
 
+it('is not ended by saying something else where only the lead ends it', function (?string $release, bool $stays) {
+    $other = wrongDrive(['id' => 'other', 'name' => 'Other']);
+    $log = [
+        Demo::entry(1, EntryKind::Problem, 'stone', 0, SEEN[1]),
+        Demo::entry(2, EntryKind::Problem, 'stone', 60, ['text' => 'never mind']),
+        Demo::entry(3, EntryKind::Problem, 'stone', 90, ['symptom' => 'other']),
+    ];
+    $wrong = wrongDrive($release === null ? [] : ['release' => $release]);
+    expect(Detour::at('stone', $log, [$wrong, $other])?->symptom->id)->toBe($stays ? 'wrong' : 'other')
+        ->and(Detour::stopping($log, [$wrong, $other])?->symptom->id)->toBe($stays ? 'wrong' : null);
+})->with([['lead', true], [null, false]]);
+
 it('counts its minutes, begun ones whole', function (int $now, int $minutes) {
     expect(detourOf([SEEN])?->minutes($now))->toBe($minutes);
 })->with([[0, 0], [1, 1], [60, 1], [61, 2], [-5, 0]]);

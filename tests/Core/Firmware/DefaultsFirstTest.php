@@ -28,13 +28,13 @@ it('loads the defaults first and then sets what has to differ, whatever was set'
     $step = defaultsPlan($facts)->step('firmware.set');
     expect($step?->title)->toBe('Load the defaults, then set 4 settings')
         ->and(setInTable($step))->toBe([
-            'last page › Load defaults: as recorded → loaded',
+            'the entry that loads the defaults: as recorded → loaded',
             'Start › Start mode: both → uefi',
             'Start › Older devices: allowed → off',
             'Keys › Secure Boot: off → on',
             'Keys › Security chip: hidden → on',
         ])
-        ->and($step?->instructions[0])->toStartWith('Load the firmware\'s defaults')
+        ->and($step?->instructions[0])->toStartWith('Find the entry that loads the defaults')
         ->and($step?->before)->toContain('firmware.recorded');
 })->with([
     'nobody has looked' => [[]],
@@ -90,3 +90,11 @@ it('makes a path of every kind of job', function (string $brief) {
     $plan = defaultsPlan([], $brief);
     expect(count($plan->steps))->toBeGreaterThan(3);
 })->with(['drive-swap', 'new-capstan', 'pocket-lantern', 'capstan-t3', 'upgrade', 'repair', 'firmware-update']);
+
+it('decides on the machine as it will stand, not as it was left', function () {
+    // Secure Boot stands off and its default is on: an unsigned loader still needs it off afterwards.
+    $plan = defaultsPlan(['firmware.secure_boot' => 'off'], 'pocket-lantern');
+    $default = Demo::catalogue()->machines()['wickley-pocket-lantern']->setting('secure_boot')?->default;
+    $becomes = json_encode($plan->step('firmware.set')->boots ?? []);
+    expect($default)->toBe('on')->and($becomes)->toContain('"firmware.secure_boot":"off"');
+});

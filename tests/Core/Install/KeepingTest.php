@@ -1,17 +1,10 @@
 <?php
 
-use Cobblestone\Brief\Brief;
 use Cobblestone\Findings\Layouts;
 use Cobblestone\Findings\PartFound;
-use Cobblestone\Install\Keeping;
-use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\Drive;
-use Cobblestone\Machine\Partition;
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Plan;
-use Cobblestone\Storage\PartitionType;
-use Cobblestone\Storage\Scheme;
 use Tests\Support\Demo;
 
 // Something on the target drive is to stay (rules I2, I8). Fairlead 13 holds START at 2048, reserved at 206848,
@@ -43,7 +36,26 @@ function placed(Plan $plan): array
     );
 }
 
-const BESIDE = ['target.stays' => '2048, 206848, 499935232', 'target.other_system' => 'tansy-desktop-6'];
+const BESIDE = ['target.stays' => '2048, 206848, 499935232'];
+
+const TWO_SYSTEMS = [
+    'target.stays' => '2048, 206848, 239616, 499935232', 'target.other_system' => 'tansy-desktop-6',
+];
+
+/**
+ * The same drive, but that its old system has 100 GiB and leaves room behind it.
+ *
+ * @param  array<string, mixed>  $facts
+ */
+function twoSystems(array $facts = []): Plan
+{
+    $machine = Demo::brief('fairlead-13')['machine'];
+    $lsblk = str_replace('255844155392', '107374182400', $machine['lsblk']);
+
+    return Demo::plan('fairlead-13', [
+        'machine' => ['lsblk' => $lsblk, 'facts' => [...$machine['facts'], ...TWO_SYSTEMS, ...$facts]],
+    ]);
+}
 
 it('keeps what is to stay and makes the rest in the largest room between', function () {
     $plan = keepingPlan(BESIDE);
@@ -69,19 +81,20 @@ it('goes by a table at a stone that deletes no more than it says', function () {
         ->and($step?->evidence[0]->expected?->tolerance)->toBe(0.01)
         ->and($step?->done?->words)->toBe('Deleted: Old system (238.3 GiB). Deleting is not secure erasure. Kept: '
             .'START (100.0 MiB), reserved (16.0 MiB), Recovery (80.0 MiB).')
-        ->and($step?->boots)->toBe([])
         ->and(implode(' ', $step->cautions ?? []))->toContain('Never the line that takes the whole drive')
         ->and($step?->acts)->toBe([Act::Erase])
         ->and(array_column($step->because ?? [], 'rule'))->toContain('I8');
 });
 
 it('says who starts which, and starts both at the proof', function (array $facts, ?string $chosen, bool $both) {
-    $plan = keepingPlan([...BESIDE, ...$facts]);
+    $plan = twoSystems($facts);
     $proof = array_map(static fn ($one): string => $one->id, $plan->step('proof.readings')->evidence ?? []);
     expect($plan->decision('install.loader')?->chosen)->toBe($chosen)
         ->and(in_array('other_starts', $proof, true))->toBe($both)
         ->and($plan->decision('install.stays')?->reasons)
-        ->toBe(['1 partition deleted, 2 partitions made in 238.3 GiB.']);
+        ->toBe(['0 partitions deleted, 2 partitions made in 138.3 GiB.'])
+        ->and($plan->step('target.erase')?->title)->toBe('Place the new partitions')
+        ->and($plan->step('target.erase')->boots ?? [])->toHaveCount($both ? 0 : 1);
 })->with([
     'by UEFI' => [[], 'the firmware: Tansy Desktop 7 first, Tansy Desktop 6 from its list', true],
     'one of no name' => [
@@ -109,8 +122,8 @@ it('picks on no page the whole drive', function () {
 });
 
 it('suspends the encryption of a system that stays', function () {
-    $chosen = static fn (array $facts): ?string => keepingPlan($facts)->decision('assess.encryption')?->chosen;
-    expect($chosen(BESIDE))->toContain('suspend')->and($chosen([]))->not->toContain('suspend');
+    $chosen = static fn (Plan $plan): ?string => $plan->decision('assess.encryption')?->chosen;
+    expect($chosen(twoSystems()))->toContain('suspend')->and($chosen(keepingPlan([])))->not->toContain('suspend');
 });
 
 it('shuts erasing and writing where it cannot be', function (array $facts, array $says) {
@@ -136,6 +149,11 @@ it('shuts erasing and writing where it cannot be', function (array $facts, array
                 .'GiB. Delete more, or lay out the whole drive.',
         ],
     ],
+    'nothing that is ticked can hold the system' => [
+        [...BESIDE, 'target.other_system' => 'another'],
+        ['stays-no-system' => 'A system is said to stay, and nothing that is ticked can hold one. Tick its partition '
+            .'too, or say that only data stays.'],
+    ],
     'it is not there any more' => [
         ['target.stays' => '2048, 4096'],
         ['stays-changed' => 'What was to stay at sector 4096 is not there in the newest reading. Say anew what stays.'],
@@ -154,97 +172,12 @@ it('lays the whole drive out where a new one is fitted, whatever was said of the
     expect(against($plan))->toBe([])->and($plan->step('target.erase')?->title)->not->toContain('room');
 })->with(['drive-swap', 'new-capstan']);
 
-/**
- * @param  list<array{int, int, 2?: PartitionType|null, 3?: int|null}>  $parts  first sector, sectors, type, used bytes
- */
-function keptOn(array $parts, string $stays, string $table = 'gpt', Scheme $scheme = Scheme::Gpt): Keeping
-{
-    $partitions = array_map(static fn (array $one, int $at): Partition => new Partition(
-        "p{$at}",
-        Bytes::of($one[1] * 512),
-        $one[0],
-        type: ($one[2] ?? null)?->guid(),
-        used: isset($one[3]) ? Bytes::of($one[3]) : null,
-    ), $parts, array_keys($parts));
-    $drive = new Drive('sda', Bytes::of(200 << 30), 'S-1', 'x', table: $table, partitions: $partitions);
-    $brief = ['brief' => 1, 'title' => 'x', 'machine' => ['kind' => 'laptop', 'facts' => ['target.stays' => $stays]]];
-    $machine = MachineBuilder::build(Brief::fromArray($brief), Demo::catalogue())[0];
-
-    return Keeping::of($machine, Demo::catalogue()->system('tansy-desktop-7'), $drive, $scheme)
-        ?? throw new LogicException('nothing stays');
-}
-
-it('shares an EFI system partition only where it is large enough and has room', function (
-    int $mebi,
-    ?int $usedMebi,
-    ?string $says,
-) {
-    $efi = [2048, $mebi * 2048, PartitionType::EfiSystem, $usedMebi === null ? null : $usedMebi << 20];
-    $kept = keptOn([$efi], '2048');
-    $reasons = array_column($kept->blockers, 'reason', 'id');
-    expect($reasons['stays-efi-too-small'] ?? null)->toBe(
-        $says === null ? null : "The EFI system partition that stays is too small for one more system: {$says}.",
-    );
-})->with([
-    'as small as it may be' => [100, null, null],
-    'smaller' => [99, null, 'it has 99.0 MiB, 100.0 MiB are wanted'],
-    'with just enough room' => [100, 68, null],
-    'with less' => [100, 69, '31.0 MiB of it are free, 32 MiB are wanted'],
-    'more used than it has' => [100, 200, '0 B of it are free, 32 MiB are wanted'],
-]);
-
-it('goes by the table of the drive', function (string $table, Scheme $scheme, bool $fits) {
-    $ids = array_column(keptOn([[2048, 4096]], '2048', $table, $scheme)->blockers, 'id');
-    expect(in_array('stays-other-table', $ids, true))->toBe(! $fits);
-})->with([
-    ['gpt', Scheme::Gpt, true], ['dos', Scheme::Mbr, true], ['dos', Scheme::Gpt, false], ['gpt', Scheme::Mbr, false],
-    ['atari', Scheme::Gpt, false],
-]);
-
-it('makes what the profile wants and nothing that stays does already', function (
-    array $parts,
-    string $stays,
-    array $made,
-) {
-    expect(array_map(static fn ($one): string => $one->wanted->role, keptOn($parts, $stays)->created))->toBe($made);
-})->with([
-    'nothing of it stays' => [[[2048, 4096]], '2048', ['efi', 'reserved', 'system', 'recovery']],
-    'start files stay' => [
-        [[2048, 614400, PartitionType::EfiSystem]], '2048', ['reserved', 'system', 'recovery'],
-    ],
-    'both stay' => [
-        [[2048, 614400, PartitionType::EfiSystem], [616448, 32768, PartitionType::Reserved]],
-        '2048, 616448',
-        ['system', 'recovery'],
-    ],
-    'start files go' => [
-        [[2048, 614400, PartitionType::EfiSystem], [616448, 4096]],
-        '616448',
-        ['efi', 'reserved', 'system', 'recovery'],
-    ],
-]);
-
-it('never lays anything over what stays, or past the end', function () {
-    mt_srand(20261129);
-    for ($round = 0; $round < 400; $round++) {
-        $at = 34 + mt_rand(0, 4096);
-        $parts = [];
-        for ($n = mt_rand(1, 8); $n > 0; $n--) {
-            $count = mt_rand(1, 60_000_000);
-            $parts[] = [$at, $count];
-            $at += $count + mt_rand(0, 1) * mt_rand(0, 40_000_000);
-        }
-        $stays = array_values(array_filter(array_column($parts, 0), static fn (): bool => mt_rand(0, 1) === 1));
-        $kept = keptOn($parts, implode(', ', $stays === [] ? [$parts[0][0]] : $stays));
-        $taken = array_map(static fn (Partition $one): array => [
-            (int) $one->startSector, (int) $one->startSector + intdiv($one->size->count, 512) - 1,
-        ], $kept->kept);
-        foreach ($kept->created as $one) {
-            expect($one->extent->first % 2048)->toBe(0)->and($one->extent->last())->toBeLessThan((200 << 21) - 33);
-            foreach ($taken as [$first, $last]) {
-                expect($one->extent->first > $last || $one->extent->last() < $first)->toBeTrue();
-            }
-            $taken[] = [$one->extent->first, $one->extent->last()];
-        }
-    }
-});
+it('wants the key of what stays and is encrypted', function (array $facts, bool $stops) {
+    $lsblk = json_decode(Demo::brief('fairlead-13')['machine']['lsblk'], true);
+    $lsblk['blockdevices'][0]['children'][3]['fstype'] = 'crypto_LUKS';
+    $machine = Demo::brief('fairlead-13')['machine'];
+    $plan = Demo::plan('fairlead-13', ['machine' => [
+        'lsblk' => json_encode($lsblk), 'facts' => [...$machine['facts'], ...BESIDE, ...$facts],
+    ]]);
+    expect(isset(against($plan)['stays-locked']))->toBe($stops);
+})->with([[['encryption.key' => 'no'], true], [['encryption.key' => 'yes'], false]]);
