@@ -27,7 +27,10 @@ final class KeepingWords
         if ($keeping === null || $keeping->kept === []) {
             return $target->keeping(null, [], $keeping->blockers ?? []);
         }
-        $decisions = [self::room($keeping), ...self::loader($keeping, $system, $machine)];
+        // Where something shuts it, nothing is decided yet.
+        $decisions = $keeping->blockers === []
+            ? [self::room($keeping), ...self::loader($keeping, $system, $machine)]
+            : [];
 
         return $target->keeping($keeping, $decisions, $keeping->blockers);
     }

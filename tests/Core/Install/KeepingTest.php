@@ -129,6 +129,8 @@ it('suspends the encryption of a system that stays', function () {
 it('shuts erasing and writing where it cannot be', function (array $facts, array $says) {
     $plan = keepingPlan($facts);
     expect(against($plan))->toBe($says);
+    expect($says === [] ? null : $plan->decision('install.stays'))->toBeNull()
+        ->and($plan->decision('install.loader'))->toBeNull();
     foreach ($plan->blockers as $blocker) {
         if (str_starts_with($blocker->id, 'stays-')) {
             expect($blocker->unsafe)->toContain(Act::Erase)->toContain(Act::WriteSystem);
