@@ -6,6 +6,7 @@ use App\Catalogue\CatalogueFolder;
 use App\Models\Job;
 use Illuminate\Support\Facades\File;
 use Symfony\Component\Yaml\Yaml;
+use Tests\Support\Worked;
 
 const VALUES = [
     'computer_name' => 'QF-07', 'region' => 'Harbour & <quay> "left"', 'keyboard' => "O'Brien; \\ \$x", 'edition' => '',
@@ -41,9 +42,9 @@ it('leaves lines out, joins lists, and changes letters', function () {
 });
 
 it('cannot be brought to loop, read, call or tell', function (string $template) {
-    $begun = microtime(true);
+    $begun = Worked::seconds();
     expect(fn () => (new AnswerTemplate("<a>{$template}</a>", 'xml'))->fill(VALUES))->toThrow(AnswerFault::class);
-    expect(microtime(true) - $begun)->toBeLessThan(1.0);
+    expect(Worked::seconds() - $begun)->toBeLessThan(1.0);
 })->with([
     'a loop' => ['{% for i in 1..1000000000 %}x{% endfor %}'],
     'a loop over a list' => ['{% for b in bypass %}x{% endfor %}'],

@@ -94,7 +94,9 @@ it('ends a build whose worker is gone, and not one whose worker only stands stil
         app(EndDeadBuilds::class)->handle();
         expect($build->refresh()->state)->toBe('running');
         Command::run(['pkill', '-x', '-f', 'sleep '.HELD_FOR], 5);
-        usleep(100_000);
+        for ($i = 0; $i < 100 && ! StickLock::isFree('gull-32'); $i++) {
+            usleep(100_000);
+        }
     }
     app(EndDeadBuilds::class)->handle();
     app(EndDeadBuilds::class)->handle();
@@ -113,12 +115,16 @@ it('ends the programs it started when it is killed', function () {
     ]);
     $process->start();
     $process->waitUntil(fn (string $type, string $text): bool => str_contains($text, 'begun'));
-    usleep(200_000);
     $lives = fn (): bool => (new Process(['pgrep', '-f', $mark]))->run() === 0
         && (new Process(['pgrep', '-f', "^sh -c : {$mark}"]))->run() === 0;
+    for ($i = 0; $i < 100 && ! $lives(); $i++) {
+        usleep(100_000);
+    }
     expect($lives())->toBeTrue();
     posix_kill((int) $process->getPid(), SIGKILL);
-    usleep(300_000);
+    for ($i = 0; $i < 100 && (new Process(['pgrep', '-f', "^sh -c : {$mark}"]))->run() === 0; $i++) {
+        usleep(100_000);
+    }
     expect((new Process(['pgrep', '-f', "^sh -c : {$mark}"]))->run())->toBe(1);
 });
 
@@ -128,7 +134,7 @@ it('ends a program with its children when its time is over, it prints without en
         expect(fn () => Command::run(['sh', '-c', 'sleep 47 & sleep 48'], 0.5))
             ->toThrow(RuntimeException::class, 'did not end within');
         usleep(100_000);
-        expect(microtime(true) - $begun)->toBeLessThan(5.0)
+        expect(microtime(true) - $begun)->toBeLessThan(20.0)
             ->and((new Process(['pgrep', '-x', '-f', 'sleep 47']))->run())->toBe(1)
             ->and(fn () => Command::run(['yes'], 20, null, new Limits(output: 1_000_000)))
             ->toThrow(RuntimeException::class, 'printed without end')

@@ -69,8 +69,6 @@ it('goes round what went wrong by keyboard and two clicks, to the stone again', 
     $this->browser()->findElement(WebDriverBy::cssSelector('.detour .btn.go'))->click();
     $this->see('1 of 3');
     $this->browser()->findElement(WebDriverBy::cssSelector('.detour .btn.go'))->click();
-    $this->browser()->wait(20, 60)->until(
-        fn () => $this->browser()->findElements(WebDriverBy::cssSelector('.detour')) === [],
-    );
+    $this->until(fn (): bool => $this->browser()->findElements(WebDriverBy::cssSelector('.detour')) === []);
     expect($this->text())->toContain('Write the stick');
 });

@@ -75,7 +75,7 @@ it('finds a bad module on the memory sheet by keyboard, and holds the copy back 
         $this->browser()
             ->findElement(WebDriverBy::cssSelector('.memory-test button'))
             ->sendKeys(WebDriverKeys::ENTER);
-        $this->browser()->wait(30, 60)->until(fn () => $rows() === $i + 1);
+        $this->until(fn (): bool => $rows() === $i + 1);
         usleep(300_000);
     }
     expect($this->text())->toContain('Module M2 is bad, with')->toContain('Nothing is copied, repaired or installed');
@@ -119,7 +119,7 @@ it('finds what is seen with a slash from run mode', function () {
     $this->signIn('evening');
     $this->visit("/jobs/{$job->id}/run");
     $this->press('/');
-    $this->browser()->wait(30, 60)->until(fn () => $this->path() === '/find');
+    $this->until(fn (): bool => $this->path() === '/find');
     $this->press('asks for recovery key', WebDriverKeys::ENTER);
     $this->see('Is this normal?');
     $this->browser()->findElement(WebDriverBy::cssSelector('.symptom summary'))->sendKeys(WebDriverKeys::ENTER);

@@ -112,7 +112,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** Waits until the page shows a text; says what it shows instead. */
-    public function see(string $text, int $seconds = 20): void
+    public function see(string $text, int $seconds = 40): void
     {
         $shows = static fn (RemoteWebDriver $browser): string => (string) $browser->executeScript(
             'return document.body.innerText',

@@ -85,8 +85,12 @@ it('fits both widths, passes the accessibility rules in light and dark, and load
     foreach ($pages as $page) {
         foreach ([[1280, 800, 'light'], [390, 844, 'dark']] as [$width, $height, $scheme]) {
             $this->resize($width, $height);
+            // No colour is on its way from one to the other while it is looked at.
             $this->developer('Emulation.setEmulatedMedia', [
-                'features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]],
+                'features' => [
+                    ['name' => 'prefers-color-scheme', 'value' => $scheme],
+                    ['name' => 'prefers-reduced-motion', 'value' => 'reduce'],
+                ],
             ]);
             if ($scheme === 'light') {
                 $this->visit($page);
@@ -114,7 +118,7 @@ it('goes to a place by holding k, and shows keys with h', function () {
     expect($this->path())->toBe('/sticks');
     $down('k', 'keyup');
     $this->press('/');
-    $this->browser()->wait(30, 60)->until(fn () => $this->path() === '/find');
+    $this->until(fn (): bool => $this->path() === '/find');
     $this->visit('/');
     $this->press('h');
     expect($this->browser()->findElements(WebDriverBy::cssSelector('.key-flag')))->not->toBe([]);
@@ -155,7 +159,8 @@ it('works as plain pages without any script', function () {
     $this->developer('Emulation.setScriptExecutionDisabled', ['value' => true]);
     $this->visit("/jobs/{$job->id}/run");
     $this->browser()->findElement(WebDriverBy::cssSelector('button.walk'))->click();
-    usleep(800_000);
+    $this->until(fn (): bool => ($job->refresh()->summary['away'] ?? []) !== []);
+    $this->see('Lay out tools');
     expect($job->refresh()->summary['away'][0]['title'])
         ->toBe('Back up')
         ->and($this->browser()->findElement(WebDriverBy::cssSelector('.stone-card h1'))->getText())

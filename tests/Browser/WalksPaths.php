@@ -7,6 +7,7 @@ use App\Models\Job;
 use App\Models\LogRecord;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\WalkThrough;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -125,10 +126,13 @@ trait WalksPaths
         return $this->browser()->findElements(WebDriverBy::name('before_clock')) !== [];
     }
 
+    /** Waits until something holds; says what the page shows where it does not. */
     public function until(callable $holds): void
     {
-        $this->browser()
-            ->wait(30, 60)
-            ->until(fn (): bool => $holds(), 'It did not happen: '.mb_substr($this->text(), 0, 900));
+        try {
+            $this->browser()->wait(40, 60)->until(fn (): bool => $holds());
+        } catch (TimeoutException) {
+            throw new TimeoutException('It did not happen. The page shows: '.mb_substr($this->text(), 0, 900));
+        }
     }
 }

@@ -43,7 +43,7 @@ final class Emulator
      * @param  string|null  $store  variable store; its copy is used
      * @return string one of the five words of a stick
      */
-    public function outcome(string $image, string $firmware, ?string $store = null, int $seconds = 60): string
+    public function outcome(string $image, string $firmware, ?string $store = null, int $seconds = 240): string
     {
         $serial = "{$this->folder}/serial-".bin2hex(random_bytes(4));
         $stick = [

@@ -28,7 +28,7 @@ final class LocalProcess
 
     public static function waitFor(Process $process, int $port): void
     {
-        for ($i = 0; $i < 100; $i++) {
+        for ($i = 0; $i < 1200; $i++) {
             if (! $process->isRunning()) {
                 throw new RuntimeException('Did not start: '.$process->getCommandLine());
             }

@@ -8,6 +8,7 @@ use Cobblestone\Media\Inspection\ImageInspector;
 use Cobblestone\Media\Inspection\PeImage;
 use Cobblestone\Media\Inspection\Signers;
 use Tests\Support\Images;
+use Tests\Support\Worked;
 use Tests\Support\Workshop;
 
 beforeEach(fn () => $this->shop = new Workshop);
@@ -204,9 +205,9 @@ it('ends on folders that hold themselves', function () {
     $record = strrpos($bytes, "\x01B") - 32;
     $bytes = substr_replace($bytes, $root.strrev($root), $record + 2, 8);
     file_put_contents($path, $bytes);
-    $begun = microtime(true);
+    $begun = Worked::seconds();
     $report = Inspection::of($path);
-    expect(microtime(true) - $begun)->toBeLessThan(20)->and($report->kind)->toBe('optical');
+    expect(Worked::seconds() - $begun)->toBeLessThan(20)->and($report->kind)->toBe('optical');
 });
 
 it('is not drawn out by files that expand without end', function (string $kind) {
@@ -216,9 +217,9 @@ it('is not drawn out by files that expand without end', function (string $kind) 
     gc_collect_cycles();
     $held = memory_get_usage();
     memory_reset_peak_usage();
-    $begun = microtime(true);
+    $begun = Worked::seconds();
     $report = Inspection::of($path);
-    expect(microtime(true) - $begun)->toBeLessThan(10)
+    expect(Worked::seconds() - $begun)->toBeLessThan(10)
         ->and(memory_get_peak_usage() - $held)->toBeLessThan(48_000_000)
         ->and($report->kind)->toBe('unknown');
 })->with(['gzip -1', 'xz -0 -T2', 'zstd -q -1']);
@@ -230,10 +231,10 @@ it('reads little of what is large, and quickly', function () {
     ]);
     Workshop::says('truncate', '-s', '8G', $path);
     $source = new FileSource($path);
-    $begun = microtime(true);
+    $begun = Worked::seconds();
     $report = ImageInspector::inspect($source, 'large.iso', new FileTools($path), Signers::unknown());
     expect($source->bytesRead())->toBeLessThan(8_388_608)
-        ->and(microtime(true) - $begun)->toBeLessThan(3)
+        ->and(Worked::seconds() - $begun)->toBeLessThan(3)
         ->and($report->kind)->toBe('optical')
         ->and($report->architectures('copied'))->toBe(['x86-64']);
 });

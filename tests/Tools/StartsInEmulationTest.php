@@ -12,7 +12,7 @@ beforeEach(fn () => ($this->shop = new Workshop()));
 afterEach(fn () => $this->shop->clear());
 
 /** What an emulated UEFI machine with that stick, and nothing else, prints on its serial line. */
-function startsUnderUefi(Workshop $shop, string $stick, string $until, int $seconds = 90): string
+function startsUnderUefi(Workshop $shop, string $stick, string $until, int $seconds = 300): string
 {
     copy('/usr/share/OVMF/OVMF_VARS_4M.fd', "{$shop->folder}/vars.fd");
     $process = new Process(
