@@ -42,11 +42,7 @@ final class IntakeFields
                 IntakeField::text('update_processor', 'Processor that comes in', $update['processor'] ?? null),
                 IntakeField::text('update_on_stick', 'Its file on a stick already', $update['on_stick'] ?? null),
             ],
-            'Graphics card' => [
-                IntakeField::text('card_old', 'Card that goes out', $card['old'] ?? null),
-                IntakeField::text('card_id', 'Identifier of the new card', $card['id'] ?? null),
-                IntakeField::text('card_leads', 'Power leads for it', self::leads($card)),
-            ],
+            'Graphics card' => self::card($card, $facts),
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
         ];
     }
@@ -116,6 +112,25 @@ final class IntakeFields
                 $backup['source_mb_s'] ?? null,
             ),
             IntakeField::text('excluded', 'Left out on purpose', implode(', ', $backup['excluded'] ?? [])),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $card
+     * @param  array<string, mixed>  $facts
+     * @return list<IntakeField>
+     */
+    private static function card(array $card, array $facts): array
+    {
+        return [
+            IntakeField::text('card_old', 'Card that goes out', $card['old'] ?? null),
+            IntakeField::text('card_id', 'Identifier of the new card', $card['id'] ?? null),
+            IntakeField::text('card_leads', 'Power leads for it', self::leads($card)),
+            IntakeField::fact('card.length_mm', $facts),
+            IntakeField::fact('card.slots_wide', $facts),
+            IntakeField::fact('card.lanes', $facts),
+            IntakeField::fact('card.generation', $facts),
+            IntakeField::fact('screen.rate_hz', $facts),
         ];
     }
 

@@ -26,6 +26,7 @@ final readonly class SystemProfile
      * @param  AliasList  $brings  the devices it has drivers for by itself
      * @param  int|null  $build  of the version that the bench installs; an image may say another
      * @param  list<string>  $upgradesFrom  systems it is installed over in place, everything kept
+     * @param  string|null  $safeMode  how its safe mode is started from the running system
      * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
      * @param  bool  $enforcesSignatures  whether it takes only drivers that are signed
      */
@@ -62,6 +63,7 @@ final readonly class SystemProfile
         public ?int $installedBytes = null,
         public ?int $driverFetchMinutes = null,
         public array $upgradesFrom = [],
+        public ?string $safeMode = null,
     ) {
     }
 
@@ -113,6 +115,7 @@ final readonly class SystemProfile
             $fields->optionalInt('installed_bytes'),
             $fields->optionalInt('driver_fetch_minutes'),
             $fields->strings('upgrades_from'),
+            $fields->optionalString('safe_mode'),
         );
     }
 

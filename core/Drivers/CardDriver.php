@@ -28,8 +28,18 @@ use Cobblestone\Runbook\Step;
  */
 final readonly class CardDriver
 {
-    private function __construct(public ?DriverPackage $package, private string $card)
-    {
+    /**
+     * @param  bool  $isBrought  whether the system has a driver for the card by itself
+     * @param  string|null  $identifier  of the card in its normal form; null where nobody knows it
+     * @param  list<DriverPackage>  $needs  packages of the shelf that its own wants first
+     */
+    private function __construct(
+        public ?DriverPackage $package,
+        public string $card,
+        public bool $isBrought = false,
+        public ?string $identifier = null,
+        public array $needs = [],
+    ) {
     }
 
     /**
@@ -44,30 +54,68 @@ final readonly class CardDriver
         array $shelf,
         Policy $policy,
     ): self {
+        $said = self::identifiers($card->id ?? '');
         if ($system === null) {
-            return new self(null, $card->new);
+            return new self(null, $card->new, identifier: $said[0] ?? null);
         }
-        $named = array_map(
-            static fn (DriverPackage $package): string => implode(' ', $package->claims),
-            array_filter(
-                $shelf,
-                static fn (DriverPackage $package): bool => mb_strtolower($package->name) === mb_strtolower($card->new),
-            ),
+        $named = array_filter(
+            $shelf,
+            static fn (DriverPackage $package): bool => mb_strtolower($package->name) === mb_strtolower($card->new),
         );
         $matcher = DriverMatcher::for($machine, $system, $shelf, $policy);
-        foreach ([$card->id ?? '', ...$named] as $identifiers) {
-            $known = IdentifierReader::all($identifiers);
-            if ($known === []) {
+        foreach ([$said, ...array_map(static fn (DriverPackage $one): array => $one->claims, $named)] as $known) {
+            $as = self::identifiers(implode(' ', $known));
+            if ($as === []) {
                 continue;
             }
-            $as = array_map(static fn (HardwareIdentifier $of): string => $of->text(), $known);
             $match = $matcher->match([new Device($card->new, $as[0], 'graphics', identifiers: $as)])[0];
-            if ($match->package !== null) {
-                return new self($matcher->package($match->package), $card->new);
+            // A package of the card's name may claim others too: only what was said, or one claim alone, is the card.
+            $is = count($as) === 1 ? $as[0] : null;
+            if ($match->package !== null || $match->brings) {
+                $package = $match->package === null ? null : $matcher->package($match->package);
+
+                return new self(
+                    $package,
+                    $card->new,
+                    $package === null,
+                    $said[0] ?? $is,
+                    $package === null ? [] : self::needs($package, $shelf),
+                );
             }
         }
 
-        return new self(null, $card->new);
+        return new self(null, $card->new, identifier: $said[0] ?? null);
+    }
+
+    /**
+     * What has to be there before a package, the first first.
+     *
+     * @param  list<DriverPackage>  $shelf
+     * @return list<DriverPackage>
+     */
+    private static function needs(DriverPackage $package, array $shelf): array
+    {
+        $needs = [];
+        foreach (array_column($shelf, null, 'id') as $id => $other) {
+            if (in_array($id, $package->needs, true)) {
+                $rest = array_values(array_filter($shelf, static fn (DriverPackage $one): bool => $one !== $package));
+                array_push($needs, ...self::needs($other, $rest), ...[$other]);
+            }
+        }
+
+        return array_values(array_unique($needs, SORT_REGULAR));
+    }
+
+    /** @return list<string> normal forms of every identifier that the text holds */
+    private static function identifiers(string $text): array
+    {
+        return array_map(static fn (HardwareIdentifier $of): string => $of->text(), IdentifierReader::all($text));
+    }
+
+    /** @return string|null whose chip it is; null where its identifier is not known */
+    public function vendor(): ?string
+    {
+        return $this->identifier === null ? null : OldCard::makerOf($this->identifier);
     }
 
     /** "Ostler V5 graphics 31.5", or "the driver of ..." where the shelf holds none. */
@@ -78,21 +126,13 @@ final readonly class CardDriver
             : "{$this->package->name} {$this->package->version}";
     }
 
-    public function fetch(): Step
+    /** Null where the system has its driver by itself. */
+    public function fetch(): ?Step
     {
+        if ($this->isBrought) {
+            return null;
+        }
         $package = $this->package;
-        $lines =
-            $package === null
-                ? [
-                    "The shelf holds no package for {$this->card} and this system: fetch it from the part maker by "
-                        ."the card's exact name.",
-                    'Put it on a stick, and write down its file, size and checksum.',
-                ]
-                : [
-                    "Take {$package->name} {$package->version} from the shelf: {$package->size()->decimal()}.",
-                    "`sha256sum` must print `{$package->sha256}`.",
-                    'Put it on a stick.',
-                ];
 
         return new Step(
             'drivers.fetch',
@@ -100,7 +140,7 @@ final readonly class CardDriver
             'Fetch the new driver',
             Presence::Hands,
             Estimate::minutes(3, 6, 20),
-            $lines,
+            $package === null ? $this->byHand() : $this->fromShelf($package),
             before: [PathFact::GATHERED],
             after: [PathFact::DRIVERS_FETCHED],
             needs: ['hands', 'network'],
@@ -111,6 +151,31 @@ final readonly class CardDriver
                     : self::checksum(),
             ],
         );
+    }
+
+    /** @return list<string> */
+    private function byHand(): array
+    {
+        return [
+            "The shelf holds no package for {$this->card} and this system: fetch it from the part maker by the card's "
+                .'exact name.',
+            'Put it on a stick, and write down its file, size and checksum.',
+        ];
+    }
+
+    /** @return list<string> */
+    private function fromShelf(DriverPackage $package): array
+    {
+        return [
+            "Take {$package->title()} from the shelf: {$package->size()->decimal()}.",
+            "`sha256sum` must print `{$package->sha256}`.",
+            ...array_map(
+                static fn (DriverPackage $needed): string => "It wants {$needed->title()} first: take it too. "
+                    ."`sha256sum` must print `{$needed->sha256}`.",
+                $this->needs,
+            ),
+            'Put it on a stick.',
+        ];
     }
 
     /**

@@ -206,10 +206,8 @@ final readonly class CardPower
         );
     }
 
-    /**
-     * @return list<string>|null
-     */
-    private static function given(Machine $machine, CardBlock $card): ?array
+    /** @return list<string>|null leads that the supply has for the card; null where nobody has said */
+    public static function given(Machine $machine, CardBlock $card): ?array
     {
         if ($card->leads !== null) {
             return $card->leads;

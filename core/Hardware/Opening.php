@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Hardware;
 
+use Cobblestone\Machine\Model\CardSlot;
 use Cobblestone\Machine\Model\DriveBay;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Machine\Model\OpeningGuide;
@@ -54,6 +55,12 @@ final readonly class Opening
     public function bay(): ?DriveBay
     {
         return $this->guide->drive;
+    }
+
+    /** @return CardSlot|null what the place of a graphics card takes; null where nobody has described it */
+    public function cardSlot(): ?CardSlot
+    {
+        return $this->guide->card;
     }
 
     /** "M.2, 22 × 80 mm, NVMe, key M, at most 2.4 mm high, right of the battery"; null where nobody has described it */

@@ -48,6 +48,10 @@ final class Schools
                 'stable' => 'Stable: what its maker calls finished, the preview only where there is no other.',
                 'preview' => 'Preview: the newest that its maker gives out to try.',
             ]),
+            new School('card_family', 'A new graphics card of the same maker', 'D6', [
+                'over' => 'The new driver goes over the old one: no start in safe mode.',
+                'remove' => 'The old driver is removed first, as with a card of another maker.',
+            ]),
         ];
     }
 

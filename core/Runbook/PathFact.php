@@ -105,6 +105,10 @@ final class PathFact
 
     public const OLD_DRIVER_GONE = 'drivers.old-gone';
 
+    public const OFFLINE = 'network.off';
+
+    public const CARD_DRIVEN = 'drivers.card-driven';
+
     public const CASE_CLOSED = 'hardware.closed';
 
     public const FIRMWARE_FETCHED = 'firmware.fetched';
@@ -172,6 +176,8 @@ final class PathFact
         self::SOURCES_TRIED => 'the software sources were tried',
         self::PROGRAMS_READY => 'the programs are set up',
         self::SAFE_MODE => 'the old system runs in its safe mode',
+        self::OFFLINE => 'the network is off',
+        self::CARD_DRIVEN => 'the new card\'s driver is installed',
         self::OLD_DRIVER_GONE => 'the old card\'s driver is removed',
         self::CASE_CLOSED => 'the case is closed, screws out are in',
         self::FIRMWARE_FETCHED => 'the firmware file lies on its stick',

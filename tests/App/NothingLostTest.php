@@ -94,9 +94,7 @@ it('ends a build whose worker is gone, and not one whose worker only stands stil
         app(EndDeadBuilds::class)->handle();
         expect($build->refresh()->state)->toBe('running');
         Command::run(['pkill', '-x', '-f', 'sleep '.HELD_FOR], 5);
-        for ($i = 0; $i < 100 && ! StickLock::isFree('gull-32'); $i++) {
-            usleep(100_000);
-        }
+        for ($i = 0; $i < 100 && ! StickLock::isFree('gull-32'); usleep(100_000), $i++);
     }
     app(EndDeadBuilds::class)->handle();
     app(EndDeadBuilds::class)->handle();
@@ -117,12 +115,10 @@ it('ends the programs it started when it is killed', function () {
     $process->waitUntil(fn (string $type, string $text): bool => str_contains($text, 'begun'));
     $lives = fn (): bool => (new Process(['pgrep', '-f', $mark]))->run() === 0
         && (new Process(['pgrep', '-f', "^sh -c : {$mark}"]))->run() === 0;
-    for ($i = 0; $i < 100 && ! $lives(); $i++) {
-        usleep(100_000);
-    }
+    for ($i = 0; $i < 100 && ! $lives(); usleep(100_000), $i++);
     expect($lives())->toBeTrue();
     posix_kill((int) $process->getPid(), SIGKILL);
-    for ($i = 0; $i < 100 && (new Process(['pgrep', '-f', "^sh -c : {$mark}"]))->run() === 0; $i++) {
+    for ($i = 0; $i < 100 && $lives(); $i++) {
         usleep(100_000);
     }
     expect((new Process(['pgrep', '-f', "^sh -c : {$mark}"]))->run())->toBe(1);

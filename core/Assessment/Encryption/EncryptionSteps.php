@@ -128,34 +128,6 @@ final class EncryptionSteps
         );
     }
 
-    /** The key at hand for a system whose own recovery tools will ask for it. */
-    public static function keyAtHand(Machine $machine): Step
-    {
-        return new Step(
-            'protect.recovery-key',
-            Stage::Protect,
-            'Recovery key in hand',
-            Presence::Hands,
-            Estimate::minutes(1, 4, 20),
-            [
-                'Ask the owner where the recovery key is kept, and have them fetch it now: recovery tools ask for it '
-                    .'before they show the drive.',
-                'Write down where it is kept, not the key.',
-            ],
-            before: [PathFact::TAKEN_IN],
-            after: [PathFact::KEY_IN_HAND],
-            needs: ['hands'],
-            because: [
-                new Reason(
-                    'The drive may be bound to the security chip; its recovery tools start from another loader.',
-                    'A7',
-                    $machine->fact('drive.encryption')->origin,
-                ),
-            ],
-            evidence: [new Evidence('key_kept', 'Where the owner keeps the key', 'text')],
-        );
-    }
-
     /**
      * @param  list<Drive>  $drives  encrypted, and staying
      * @return list<Step>

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
-use Cobblestone\Brief\CardBlock;
-use Cobblestone\Drivers\CardDriver;
-use Cobblestone\Hardware\OpenedCase;
-use Cobblestone\Hardware\Opening;
-use Cobblestone\Hardware\Screws;
-use Cobblestone\Machine\Machine;
+use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Drivers\OldCard;
+use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -21,31 +19,15 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 
-/** The stones around a graphics card: old driver out, card exchanged, new driver in (rules D6, H3). */
+/** The stones before a card comes out: offline, safe mode, the old driver family removed, shut down (rule D6). */
 final class CardSwapSteps
 {
-    /** @return list<Step> */
-    public static function before(CardBlock $card): array
-    {
-        return [self::offline(), self::safeMode(), self::removeOld($card)];
-    }
-
-    /** @return list<Step> */
-    public static function swap(CardBlock $card, Machine $machine): array
-    {
-        return [self::swapCard($card, $machine), self::firstStart(), self::closeCase()];
-    }
-
-    /** @return list<Step> */
-    public static function after(CardDriver $driver): array
-    {
-        return [self::installNew($driver), self::backOnline()];
-    }
-
-    private static function offline(): Step
+    /**
+     * @param  list<string>  $waits  facts that hold once the new driver is at hand
+     */
+    public static function offline(array $waits): Step
     {
         return new Step(
             'network.offline',
@@ -54,8 +36,8 @@ final class CardSwapSteps
             Presence::Hands,
             Estimate::minutes(0.5, 1, 3),
             ['Unplug the network cable and switch the wireless off.'],
-            before: [PathFact::DRIVERS_FETCHED],
-            after: ['network.off'],
+            before: [...$waits, PathFact::TAKEN_IN],
+            after: [PathFact::OFFLINE],
             needs: ['hands'],
             acts: [Act::ChangeOldSystem],
             because: [
@@ -75,25 +57,41 @@ final class CardSwapSteps
         );
     }
 
-    private static function safeMode(): Step
+    /**
+     * @param  list<string>  $key  facts that hold once the recovery key is in hand; empty where none can be asked for
+     */
+    public static function safeMode(?SystemProfile $system, array $key): Step
     {
+        $way = $system?->safeMode;
+
         return new Step(
             'boot.safe-mode',
             Stage::Boot,
             'Start in safe mode',
             Presence::Hands,
             Estimate::minutes(2, 4, 10),
-            ['Start the system in its safe mode.', 'Asked for a recovery key? The owner types it.'],
-            before: ['network.off', PathFact::ENCRYPTION_SETTLED, PathFact::OWNER_AGREED],
+            [
+                $way === null
+                    ? 'Start the system in its safe mode; the catalogue does not say how for this one.'
+                    : ucfirst($way).'.',
+                ...$key === [] ? [] : ['It may ask for the recovery key, which is in hand: the owner types it.'],
+            ],
+            before: [PathFact::OFFLINE, PathFact::ENCRYPTION_SETTLED, PathFact::OWNER_AGREED, ...$key],
             after: [PathFact::SAFE_MODE],
             needs: ['hands', 'slot'],
             acts: [Act::ChangeOldSystem],
-            because: [new Reason('In safe mode the old driver is not in use and can be removed whole.', 'D6')],
+            because: [
+                new Reason(
+                    'In safe mode the old driver is not in use and can be removed whole.',
+                    'D6',
+                    $way === null ? '' : "{$system->name}, as of {$system->asOf}",
+                ),
+            ],
             boots: [BootEvent::start(Wants::System)],
         );
     }
 
-    private static function removeOld(CardBlock $card): Step
+    public static function removeOld(OldCard $old): Step
     {
         return new Step(
             'drivers.remove-old',
@@ -102,127 +100,71 @@ final class CardSwapSteps
             Presence::Hands,
             Estimate::minutes(3, 6, 15),
             [
-                'Remove the old card\'s whole driver '.
-                'family'.
-                ($card->old === null ? '' : " ({$card->old})").
-                ': driver, tools, control page.',
+                $old->packages === []
+                    ? "Remove everything that drives {$old->name}: driver, tools, control page."
+                    : 'Remove what the table lists, with its tools and control page; an older version counts too.',
+                ...array_map(
+                    static fn (Device $kin): string => "{$kin->name} is of the same maker and stays: its driver goes "
+                        .'with the family and comes again with its package.',
+                    $old->kin,
+                ),
                 'Shut down fully. Not: restart.',
             ],
             before: [PathFact::SAFE_MODE],
             after: [PathFact::OLD_DRIVER_GONE, PathFact::SHUT_DOWN],
             needs: ['hands'],
-            done: DoneWords::in(SheetPart::Drivers, 'The old card\'s driver was removed.'),
+            done: DoneWords::in(SheetPart::Drivers, "The driver of {$old->name} was removed."),
             acts: [Act::ChangeOldSystem],
-            because: [new Reason('Left-overs of another family make black screens after the logo.', 'D6')],
-        );
-    }
-
-    private static function swapCard(CardBlock $card, Machine $machine): Step
-    {
-        $opening = new Opening($machine->model);
-
-        return new Step(
-            'hardware.swap-card',
-            Stage::Hardware,
-            'Swap the card',
-            Presence::Hands,
-            Estimate::minutes(8, 15, 40),
-            [
-                ...$opening->lines(),
-                'Press the slot\'s catch, take the old card out by its edge, into an anti-static bag.',
-                "{$card->new}: length and slots measured, in until the catch clicks, screwed at the ".
-                'bracket.',
-                'Each power socket of the card its own lead of the supply.',
-                'Picture cable on the card, not on the board.',
-            ],
-            before: [PathFact::OLD_DRIVER_GONE, PathFact::SHUT_DOWN, PathFact::MACHINE_IDENTIFIED],
-            after: [PathFact::PART_FITTED],
-            needs: ['hands', 'screwdriver'],
-            done: DoneWords::of("The graphics card was exchanged for {$card->new}"),
-            acts: [Act::OpenMachine, Act::FitPart],
             because: [
-                new Reason(
-                    'Supply and leads were compared before; length and slots are measured here.',
-                    'H5, H1',
-                ),
-                ...$opening->because(),
+                new Reason('Left-overs of another family make black screens after the logo.', 'D6'),
+                ...$old->device === null ? [] : [
+                    new Reason("{$old->name} is in the device list as {$old->device->identifier}.", 'D6'),
+                ],
             ],
-            cautions: OpenedCase::cautions($machine->kind),
-            evidence: [Screws::out($opening)],
-            rows: $opening->rows(),
+            rows: self::family($old->packages),
         );
     }
 
-    private static function firstStart(): Step
+    /**
+     * What the list of programs may name, each family once.
+     *
+     * @param  list<DriverPackage>  $packages
+     * @return list<array<string, string>>
+     */
+    private static function family(array $packages): array
     {
-        return new Step(
-            'boot.first',
-            Stage::Boot,
-            'First start with the card',
-            Presence::Hands,
-            Estimate::minutes(1, 3, 10),
-            ['Start and see the card in the setup, then let the system start.'],
-            before: [PathFact::PART_FITTED],
-            after: [PathFact::MEDIUM_STARTED],
-            needs: ['hands', 'slot'],
-            acts: [Act::FitPart],
-            because: [new Reason('A card is seen before the case is closed.', 'H3')],
-            waiting: new Waiting(
-                ['low resolution', 'flicker until its driver is in'],
-                'Black after the logo: '.
-                    'cable and socket on the card, seat, leads, another slot, then the firmware\'s version. Only '.
-                    'then the card.',
-                1,
-            ),
-            boots: [BootEvent::change(['machine.cards' => 'changed']), BootEvent::start(Wants::System)],
-        );
+        $rows = [];
+        foreach ($packages as $package) {
+            $row = $rows[$package->name] ?? ['family' => $package->name, 'on the shelf' => '', 'drives' => ''];
+            foreach (['on the shelf' => [$package->version], 'drives' => $package->claims] as $column => $more) {
+                $there = array_filter(explode(', ', $row[$column]), static fn (string $one): bool => $one !== '');
+                $row[$column] = implode(', ', array_unique([...$there, ...$more]));
+            }
+            $rows[$package->name] = $row;
+        }
+
+        return array_values($rows);
     }
 
-    private static function closeCase(): Step
+    /** Nothing is removed: the machine only has to be off. */
+    public static function shutDown(): Step
     {
         return new Step(
-            'hardware.close',
+            'hardware.shut-down',
             Stage::Hardware,
-            'Close the case',
+            'Shut down',
             Presence::Hands,
-            Estimate::minutes(2, 4, 10),
-            ['Shut down, close, screws in by type as they came out.'],
-            before: [PathFact::MEDIUM_STARTED],
-            after: [PathFact::CASE_CLOSED],
-            needs: ['hands', 'screwdriver'],
-            acts: [Act::CloseMachine],
-            because: [new Reason('Seen in setup, so it may be closed.', 'H3')],
-            evidence: [Screws::in('hardware.swap-card')],
-        );
-    }
-
-    private static function installNew(CardDriver $driver): Step
-    {
-        return new Step(
-            'drivers.install-new',
-            Stage::Drivers,
-            'Install the new driver',
-            Presence::Hands,
-            Estimate::minutes(3, 7, 20),
-            [
-                "Install {$driver->title()} from the ".'stick, then restart.',
-                'Resolution and rate of the screen as they should be.',
-            ],
-            before: [PathFact::MEDIUM_STARTED, PathFact::DRIVERS_FETCHED],
-            after: [PathFact::DRIVERS_COMPLETE],
+            Estimate::minutes(0.5, 1, 3),
+            ['Shut down fully. Not: restart.'],
+            before: [PathFact::ENCRYPTION_SETTLED, PathFact::OWNER_AGREED],
+            after: [PathFact::SHUT_DOWN],
             needs: ['hands'],
-            acts: [Act::WriteSystem],
-            done: DoneWords::in(SheetPart::Drivers, ucfirst($driver->title()).' was installed.'),
-            because: [new Reason('The new family, and nothing of the old one.', 'D6')],
-            waiting: new Waiting(
-                ['the screen goes black for seconds and comes back'],
-                'Wait a minute, then restart once.',
-                1,
-            ),
+            acts: [Act::ChangeOldSystem],
+            because: [new Reason('Nothing of the old driver has to be removed in between.', 'D6')],
         );
     }
 
-    private static function backOnline(): Step
+    public static function backOnline(): Step
     {
         return new Step(
             'put-back.network',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
-use Cobblestone\Assessment\Encryption\EncryptionSteps;
+use Cobblestone\Assessment\Encryption\RecoveryKey;
 use Cobblestone\Assessment\Route\RouteAdvice;
 use Cobblestone\Assessment\Route\RouteLadder;
 use Cobblestone\Assessment\SupportEnds;
@@ -37,7 +37,7 @@ final class RepairPath
         $gates = $rung->writes ? $protection->backup->gates : [];
         $media = RepairParts::media($rung, $context, $machine);
         $key = $protection->encryption->protection->mayAskForKey()
-            && $rung->id !== 'hardware' ? [EncryptionSteps::keyAtHand($machine)] : [];
+            && $rung->id !== 'hardware' ? [RecoveryKey::forRecovery($machine)] : [];
         $all = RepairParts::contributions($rung, $protection, $key, $media, $advice, $questions);
         $steps = [
             ...RepairParts::first($machine, $drive, $context, $rung, $protection),

@@ -12,11 +12,44 @@ final class FactsOfJob
     /** @return list<FactDefinition> */
     public static function all(): array
     {
-        return [...self::ofTheCard(), ...self::cToF(), ...self::fitted(), ...self::fToI(), ...self::nToU()];
+        return [
+            ...self::roomOfTheCard(),
+            ...self::powerOfTheCard(),
+            ...self::cToF(),
+            ...self::fitted(),
+            ...self::fToI(),
+            ...self::nToS(),
+            ...self::sToU(),
+        ];
     }
 
-    /** @return list<FactDefinition> */
-    private static function ofTheCard(): array
+    /** @return list<FactDefinition> what a new card takes of its slot (rule H5) */
+    private static function roomOfTheCard(): array
+    {
+        return [
+            new FactDefinition(
+                'card.generation', FactType::Count, FactOwner::Job,
+                spoken: 'generation of the new card',
+            ),
+            new FactDefinition(
+                'card.lanes', FactType::Count, FactOwner::Job,
+                spoken: 'lanes of the new card',
+            ),
+            new FactDefinition(
+                'card.length_mm', FactType::Measure, FactOwner::Job,
+                spoken: 'length of the new card, mm',
+                asking: new Asking('How long is the new card, in mm?', 'Measure it, its bracket not counted.'),
+            ),
+            new FactDefinition(
+                'card.slots_wide', FactType::Measure, FactOwner::Job,
+                spoken: 'width of the new card, slots',
+                asking: new Asking('How many slots wide is the new card, its cooler counted?'),
+            ),
+        ];
+    }
+
+    /** @return list<FactDefinition> what feeds a new card (rule H5) */
+    private static function powerOfTheCard(): array
     {
         return [
             new FactDefinition(
@@ -142,7 +175,7 @@ final class FactsOfJob
     }
 
     /** @return list<FactDefinition> */
-    private static function nToU(): array
+    private static function nToS(): array
     {
         return [
             new FactDefinition(
@@ -160,7 +193,18 @@ final class FactsOfJob
             new FactDefinition('network.works', FactType::YesNo, FactOwner::Job),
             new FactDefinition('power.load_w', FactType::Measure, FactOwner::Job),
             new FactDefinition('restore.point', FactType::YesNo, FactOwner::Job),
+            new FactDefinition(
+                'screen.rate_hz', FactType::Count, FactOwner::Job,
+                spoken: 'picture rate of the owner\'s screen, Hz',
+            ),
             new FactDefinition('stick.refused', FactType::YesNo, FactOwner::Job),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function sToU(): array
+    {
+        return [
             new FactDefinition('swap.bytes', FactType::Measure, FactOwner::Job),
             new FactDefinition('swap.drive', FactType::Text, FactOwner::Job),
             new FactDefinition('swap.path', FactType::Text, FactOwner::Job),

@@ -8,7 +8,7 @@ use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Document\Written;
 
-/** How a model is opened: screws, clips in their order, cables that tear, and what its drive's place takes (H1, H2). */
+/** How a model is opened: screws, clips, cables that tear; what the places of drive and card take (H1, H2). */
 final readonly class OpeningGuide
 {
     /**
@@ -23,6 +23,7 @@ final readonly class OpeningGuide
         public array $hidden = [],
         public ?string $battery = null,
         public ?DriveBay $drive = null,
+        public ?CardSlot $card = null,
     ) {
     }
 
@@ -41,6 +42,7 @@ final readonly class OpeningGuide
             $fields->strings('hidden'),
             $fields->optionalString('battery'),
             $fields->optional('drive', DriveBay::read(...)),
+            $fields->optional('card', CardSlot::read(...)),
         );
     }
 
