@@ -15,12 +15,12 @@ final class Kept
     private const SECONDS = 300;
 
     /**
-     * @template T of object|string
+     * @template T of object|string|array<array-key, mixed>
      *
      * @param  callable(): T  $make
      * @return T
      */
-    public static function of(string $key, callable $make): object|string
+    public static function of(string $key, callable $make): object|string|array
     {
         if (! self::isThere()) {
             return $make();

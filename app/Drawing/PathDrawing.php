@@ -7,7 +7,6 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\StepState;
-use Illuminate\Support\HtmlString;
 
 /**
  * The path as a list of stones, each its own small drawing, so that the row wraps at any width like a real path.
@@ -20,9 +19,10 @@ final class PathDrawing
     private const WIDTHS = [44, 56, 88, 124];
 
     /**
-     * @return list<array<string, mixed>> items of kind stone, gate or ring, in order
+     * @return list<array<string, mixed>> items of kind stone, gate or ring, in order; which stone is looked at is not
+     *     in them, so that the drawing is the same whichever it is
      */
-    public static function items(Progress $progress, ?string $chosen): array
+    public static function items(Progress $progress): array
     {
         $items = [];
         $current = $progress->current();
@@ -41,7 +41,7 @@ final class PathDrawing
                     ).($shut !== [] ? ': shut' : ($waived ? ': waived' : ': open')),
                 ];
             }
-            $items[] = self::stone($progress, $step, $current?->id === $step->id, $chosen === $step->id);
+            $items[] = self::stone($progress, $step, $current?->id === $step->id);
             if (($step->waiting->restarts ?? 0) > 0) {
                 $items[] = ['kind' => 'ring'];
             }
@@ -51,7 +51,7 @@ final class PathDrawing
     }
 
     /** @return array<string, mixed> */
-    private static function stone(Progress $progress, Step $step, bool $current, bool $chosen): array
+    private static function stone(Progress $progress, Step $step, bool $current): array
     {
         $state = $progress->state($step);
         $width = self::width($step);
@@ -71,12 +71,10 @@ final class PathDrawing
             'height' => self::HEIGHT + 8,
             'box' => '0 0 '.($width + 8).' '.(self::HEIGHT + 8),
             'middle' => ($width + 8) / 2,
-            'current' => $chosen ? new HtmlString('aria-current="step"') : '',
             'class' => implode(' ', array_filter([
                 $step->isOneWay() ? 'toothed' : ($flat ? 'slab' : 'pebble'),
                 $state->value,
                 $current ? 'now' : '',
-                $chosen ? 'chosen' : '',
             ])),
             'shape' => self::shape($step, $width, $flat),
             'halo' => $current ? StoneShape::pebble(0.5, 0.5, $width + 7, self::HEIGHT + 7, $step->id) : null,

@@ -45,6 +45,12 @@ final class CurrentPath extends Record
         return $query->findOrFail($job);
     }
 
+    /** The path of a job whose mark was read with something else; its row is read only where what it says is wanted. */
+    public static function marked(int $job, int $revision, string $mark): self
+    {
+        return (new self)->newFromBuilder(['job_id' => $job, 'revision' => $revision, 'mark' => $mark]);
+    }
+
     /** @return array<string, mixed> */
     public function getPlanAttribute(): array
     {
@@ -54,12 +60,23 @@ final class CurrentPath extends Record
     /** The same as a value, read once. */
     public function typed(): Plan
     {
-        $read = fn (): Plan => Plan::fromArray($this->plan);
+        return $this->typed ??= $this->kept('path', fn (): Plan => Plan::fromArray($this->plan));
+    }
+
+    /**
+     * What comes of this path and of nothing else, kept beside it while it holds.
+     *
+     * @template T of object|string
+     *
+     * @param  string  $what  what it is, and whatever else it was made from
+     * @param  callable(): T  $make
+     * @return T
+     */
+    public function kept(string $what, callable $make): object|string
+    {
         $mark = $this->getRawOriginal('mark');
 
-        $name = "path {$this->job_id} {$this->revision} {$mark}";
-
-        return $this->typed ??= is_string($mark) ? Kept::of($name, $read) : $read();
+        return is_string($mark) ? Kept::of("{$what} {$this->job_id} {$this->revision} {$mark}", $make) : $make();
     }
 
     /** Another path takes its place. */

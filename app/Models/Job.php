@@ -2,11 +2,15 @@
 
 namespace App\Models;
 
+use App\Database\Kept;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
+use Illuminate\Contracts\Database\Eloquent\Builder as ContractsBuilder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -86,15 +90,50 @@ final class Job extends Record
         return $query->firstOrFail();
     }
 
-    public function currentPlan(): CurrentPath
+    /**
+     * A page that only shows reads the marks of this row and of its path along, the transactions that wrote them: what
+     * was worked out while they stood is at hand. Whoever changes something reads everything.
+     *
+     * @param  Model|ContractsBuilder|Relation<Model, Model, mixed>  $query
+     * @param  mixed  $value
+     * @param  string|null  $field
+     */
+    public function resolveRouteBindingQuery($query, $value, $field = null): ContractsBuilder
     {
-        return $this->path ??= CurrentPath::ofJob($this->id);
+        if ($query instanceof self && Kept::isThere() && request()->isMethodSafe()) {
+            $query = self::query();
+            $query->getQuery()->select('jobs.*')->selectRaw('jobs.xmin::text as mark')->selectRaw(
+                '(select path.xmin::text from current_paths as path where path.job_id = jobs.id '
+                    .'and path.revision = jobs.revision) as path_mark',
+            );
+        }
+
+        return parent::resolveRouteBindingQuery($query, $value, $field);
     }
 
-    /** @return list<LogEntry> oldest first; read as they are, without a model for each */
+    public function currentPlan(): CurrentPath
+    {
+        $mark = $this->getRawOriginal('path_mark');
+
+        return $this->path ??= is_string($mark)
+            ? CurrentPath::marked($this->id, $this->revision, $mark)
+            : CurrentPath::ofJob($this->id);
+    }
+
+    /** @return list<LogEntry> oldest first */
     public function log(): array
     {
-        return $this->log ??= array_values(DB::table('log_entries')
+        $mark = $this->getRawOriginal('mark');
+
+        return $this->log ??= is_string($mark)
+            ? Kept::of("log {$this->id} {$this->last_entry} {$mark}", $this->written(...))
+            : $this->written();
+    }
+
+    /** @return list<LogEntry> read as they are, without a model for each */
+    private function written(): array
+    {
+        return array_values(DB::table('log_entries')
             ->where('job_id', $this->id)
             ->orderBy('id')
             ->select(['id', 'kind', 'step', 'role', 'data'])

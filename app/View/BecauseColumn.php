@@ -19,7 +19,7 @@ final readonly class BecauseColumn
 
     public static function of(Plan $plan, Step $step): self
     {
-        return new self(Findings::of($plan)->starts($step));
+        return new self(Findings::startsOf($plan, $step));
     }
 
     /** @return array<string, string> sentence => class; each said once */

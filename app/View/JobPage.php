@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\StepState;
+use Illuminate\Support\HtmlString;
 
 /** A job: its path, one stone of it, what is open, what was decided. */
 final readonly class JobPage
@@ -23,14 +24,14 @@ final readonly class JobPage
 
     /**
      * @param  PathRevision|null  $revision  how the path that holds came about, where it is not the first
-     * @param  list<CoreFigure>  $cores
+     * @param  HtmlString  $cores  drive and stick cut open
      */
     public function __construct(
         public Job $job,
         public Progress $progress,
         public Step $step,
         public ?PathRevision $revision,
-        public array $cores,
+        public HtmlString $cores,
     ) {
         $this->plan = $progress->plan;
         $this->state = $progress->state($step);

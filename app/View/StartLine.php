@@ -27,7 +27,7 @@ final readonly class StartLine
     /** @return list<self> ways into the setup left out */
     public static function of(Job $job, Plan $plan, Step $step): array
     {
-        $starts = Findings::of($plan)->starts($step);
+        $starts = Findings::startsOf($plan, $step);
         if ($starts === []) {
             return [];
         }

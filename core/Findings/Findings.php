@@ -90,12 +90,25 @@ final readonly class Findings
         return null;
     }
 
-    /** @return list<StartFound> power-ons of a stone, those into the setup left out: they are told by their keys */
-    public function starts(Step $step): array
+    /**
+     * Power-ons of a stone, those into the setup left out: they are told by their keys. Nothing else is read.
+     *
+     * @return list<StartFound>
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
+    public static function startsOf(Plan $plan, Step $step): array
     {
+        $mine = Fields::of($plan->assessment, 'assessment')->each(
+            'rehearsal',
+            static fn (Fields $start): ?StartFound => $start->string('step') === $step->id
+                ? StartFound::read($start)
+                : null,
+        );
+
         return array_values(array_filter(
-            $this->rehearsal,
-            static fn (StartFound $start): bool => $start->step === $step->id && $start->wants !== Wants::Setup,
+            $mine,
+            static fn (?StartFound $start): bool => $start !== null && $start->wants !== Wants::Setup,
         ));
     }
 }

@@ -5,18 +5,20 @@ namespace App\Http\Controllers;
 use App\Actions\OpenJob;
 use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueStore;
-use App\Drawing\PathDrawing;
 use App\Http\Asked;
 use App\Http\Requests\IntakeForm;
 use App\Http\Requests\IntakeRequest;
+use App\Models\CurrentPath;
 use App\Models\Job;
 use App\Models\LogRecord;
 use App\View\BecauseColumn;
+use App\View\CoreFigure;
 use App\View\CoreSample;
 use App\View\IntakePage;
 use App\View\JobLine;
 use App\View\JobPage;
 use App\View\JobStanding;
+use App\View\PathList;
 use App\View\ShelfFor;
 use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\Pagination\Paginator;
@@ -24,6 +26,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\HtmlString;
 
 final class JobController
 {
@@ -98,7 +101,7 @@ final class JobController
             'progress' => $progress,
             'step' => $chosen,
             'because' => BecauseColumn::of($progress->plan, $chosen),
-            'items' => PathDrawing::items($progress, $chosen->id),
+            'path' => PathList::of($job, $plan, $progress, $chosen),
             'shelf' => ShelfFor::step($progress->plan, $chosen->id),
             'standing' => new JobStanding(
                 $job,
@@ -112,9 +115,19 @@ final class JobController
                 $progress,
                 $chosen,
                 $job->revision > 1 ? $job->currentRevision() : null,
-                CoreSample::of($progress->plan),
+                self::cut($plan),
             ),
         ]);
+    }
+
+    /** Drive and stick cut open: drawn from the path alone. */
+    private static function cut(CurrentPath $path): HtmlString
+    {
+        return new HtmlString($path->kept('cut', static fn (): string => implode(array_map(
+            static fn (CoreFigure $core): string => '<section class="panel">'
+                .view('parts.core', ['core' => $core])->render().'</section>',
+            CoreSample::of($path->typed()),
+        ))));
     }
 
     public function log(Job $job): View

@@ -13,7 +13,7 @@
 @endif
 @include('jobs.tabs', ['tab' => 'path'])
 @include('jobs.state')
-<div class="water">@include('parts.path')</div>
+<div class="water">{{ $path }}</div>
 <div class="cols">
 <section class="panel work {{ $page->state->value }}" aria-labelledby="stone-title">
 <h2 id="stone-title">{{ $step->title }}</h2>
@@ -47,9 +47,7 @@
 </div>
 @include('jobs.questions')
 <div class="cols even">
-@foreach ($page->cores as $core)
-<section class="panel">@include('parts.core')</section>
-@endforeach
+{{ $page->cores }}
 <section class="panel">
 <h2>To put back</h2>
 @if ($page->putBacks() === [])

@@ -12,7 +12,7 @@
 </li>
 @else
 <li class="stone {{ $item['class'] }}">
-<a href="/jobs/{{ $job->id }}?stone={{ $item['id'] }}" {{ $item['current'] }}>
+<a href="/jobs/{{ $job->id }}?stone={{ $item['id'] }}">
 <span class="ow">{{ $item['one_way'] ? 'one-way' : '' }}</span>
 <svg width="{{ $item['width'] }}" height="{{ $item['height'] }}" viewBox="{{ $item['box'] }}" aria-hidden="true">
 @if ($item['halo'])
