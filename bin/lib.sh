@@ -25,7 +25,7 @@ need() {
 }
 
 base_packages() {
-    need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-apcu php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php8.2-gd postgresql nginx-light
+    need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-apcu php8.2-igbinary php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php8.2-gd postgresql nginx-light
     # What images are read with, and sticks made and proven with; xorriso and genisoimage make the demo images.
     need fdisk gdisk dosfstools mtools exfatprogs 7zip sbsigntool openssl qrencode xz-utils bzip2 zstd xorriso genisoimage
     command -v npm >/dev/null || need nodejs npm

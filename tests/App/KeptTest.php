@@ -7,7 +7,10 @@ function withSharedMemory(string $code): string
 {
     $autoload = base_path('vendor/autoload.php');
     $process = new Process(
-        [PHP_BINARY, '-d', 'apc.enable_cli=1', '-r', "require '{$autoload}'; use App\Database\Kept; {$code}"],
+        [
+            PHP_BINARY, '-d', 'apc.enable_cli=1', '-d', 'apc.serializer=igbinary', '-r',
+            "require '{$autoload}'; use App\Database\Kept; {$code}",
+        ],
     );
 
     return $process->mustRun()->getOutput();

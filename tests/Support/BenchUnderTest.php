@@ -10,7 +10,7 @@ final class BenchUnderTest
 {
     /** One process that serves every page keeps what it compiled in memory. */
     private const SERVES = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.file_cache_only=0', '-d',
-        'opcache.revalidate_freq=0', '-d', 'apc.enable_cli=1'];
+        'opcache.revalidate_freq=0', '-d', 'apc.enable_cli=1', '-d', 'apc.serializer=igbinary'];
 
     private const ROUTER = 'vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
 
