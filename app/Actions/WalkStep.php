@@ -8,6 +8,7 @@ use App\Models\LogRecord;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Walk;
@@ -23,6 +24,7 @@ final class WalkStep
         private readonly JobBridge $bridge,
         private readonly LogBook $log,
         private readonly LearnFromEvidence $learn,
+        private readonly LearnTime $times,
     ) {
     }
 
@@ -39,7 +41,8 @@ final class WalkStep
             if ($action !== 'note') {
                 ChangedMeanwhile::check($job, $seen);
             }
-            $walk = new Walk($this->bridge->progress($job));
+            $before = $this->bridge->progress($job);
+            $walk = new Walk($before);
             $step = $walk->step($stepId);
             if (in_array($action, self::GOES_ON, true)) {
                 $this->bridge->stopping($job)?->mayGoOn($user->role);
@@ -51,12 +54,20 @@ final class WalkStep
 
             $id = $kind === EntryKind::TakenBack ? $data['step'] : $step->id;
             $entry = $this->log->write($job, $user, $kind, $id, $data);
-            if ($kind === EntryKind::Done) {
-                $this->learn->handle($job, $user, $step, $entry);
-            }
+            match ($kind) {
+                EntryKind::Done => $this->learnt($job, $user, $before, $step, $entry),
+                EntryKind::TakenBack => $this->times->takenBack($job, $id),
+                default => null,
+            };
 
             return $entry;
         });
+    }
+
+    private function learnt(Job $job, User $user, Progress $before, Step $step, LogRecord $laid): void
+    {
+        $this->times->laid($job, $before, $step, (bool) ($laid->data['before_clock'] ?? false));
+        $this->learn->handle($job, $user, $step, $laid);
     }
 
     /**

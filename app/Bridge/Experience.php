@@ -3,12 +3,14 @@
 namespace App\Bridge;
 
 use App\Models\BootObservation;
-use App\Models\WayTrial;
+use App\Models\StepTime;
 use Cobblestone\Boot\Quirk;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Machine\Model\ObservedStart;
-use Cobblestone\Machine\Model\WaysIn;
+use Cobblestone\Runbook\TimesSeen;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
 
 /** What this bench has seen of a model, laid over its catalogue entry (rules B, F1). */
 final class Experience
@@ -36,54 +38,95 @@ final class Experience
     /** @return list<Quirk> */
     public function quirksOf(string $model): array
     {
-        return Reality::quirks(
-            array_values(
-                BootObservation::query()
-                    ->where('model', $model)
-                    ->where('of_model', true)
-                    ->get()
-                    ->map(
-                        fn (BootObservation $one): array => [
-                            'wants' => $one->wants,
-                            'predicted' => $one->predicted,
-                            'seen' => $one->seen,
-                        ],
-                    )
-                    ->all(),
-            ),
-        );
+        return Reality::quirks($this->recalled($model, null)['seen']);
     }
 
+    /** The catalogue with the model as this bench has come to know it. */
     public function over(Catalogue $catalogue, ?string $model): Catalogue
     {
-        $known = $model === null ? null : $catalogue->machines()[$model] ?? null;
-        if ($known === null || $known->firmware === null) {
-            return $catalogue;
-        }
-
-        return $catalogue->withMachine(
-            $known->withFirmware(
-                $known->firmware->learned(
-                    $this->tried($known->id, $known->firmware->waysIn),
-                    array_map(
-                        static fn (Quirk $quirk): ObservedStart => $quirk->observed(),
-                        $this->quirksOf($known->id),
-                    ),
-                ),
-            ),
-        );
+        return $this->planning($catalogue, $model, null)[0];
     }
 
     /**
-     * Ways in with the trials of this bench: known ones gain or lose, and one that worked here becomes the model's
-     * own.
+     * What a path is planned by: the catalogue with the model as this bench has come to know it, and how long its
+     * stones took with that system. Asked for at once.
+     *
+     * @param  string|null  $system  its name
+     * @return array{Catalogue, TimesSeen}
      */
-    private function tried(string $model, WaysIn $ways): WaysIn
+    public function planning(Catalogue $catalogue, ?string $model, ?string $system): array
     {
-        foreach (WayTrial::query()->where('model', $model)->get() as $trial) {
-            $ways = $ways->tried($trial->reaches, $trial->way, $trial->worked);
+        $known = $model === null ? null : $catalogue->machines()[$model] ?? null;
+        if ($known === null) {
+            return [$catalogue, new TimesSeen()];
         }
+        $recalled = $this->recalled($known->id, $system);
+        $times = new TimesSeen($recalled['times']);
+        if ($known->firmware === null) {
+            return [$catalogue, $times];
+        }
+        $ways = $known->firmware->waysIn;
+        // Known ones gain or lose, and one that worked here becomes the model's own.
+        foreach ($recalled['ways'] as $trial) {
+            $ways = $ways->tried($trial['reaches'], $trial['way'], $trial['worked']);
+        }
+        $observed = static fn (Quirk $quirk): ObservedStart => $quirk->observed();
+        $learned = $known->firmware->learned($ways, array_map($observed, Reality::quirks($recalled['seen'])));
 
-        return $ways;
+        return [$catalogue->withMachine($known->withFirmware($learned)), $times];
+    }
+
+    /**
+     * Trials of ways in, power-ons that somebody said of the model, and times: of one model, oldest first.
+     *
+     * @return array{
+     *     ways: list<array{reaches: string, way: string, worked: bool}>,
+     *     seen: list<array{wants: string, predicted: string, seen: string}>,
+     *     times: array<string, list<int>>,
+     * }
+     */
+    private function recalled(string $model, ?string $system): array
+    {
+        $row = DB::selectOne(<<<'SQL'
+            select
+                (select json_agg(json_build_object('reaches', reaches, 'way', way, 'worked', worked) order by id)
+                    from way_trials where model = ?) as ways,
+                (select json_agg(json_build_object('wants', wants, 'predicted', predicted, 'seen', seen) order by id)
+                    from boot_observations where model = ? and of_model) as seen,
+                (select json_object_agg(step, seconds)
+                    from (select step, json_agg(seconds order by id) as seconds
+                        from step_times where model = ? and system = ? group by step) as one) as times
+            SQL, [$model, $model, $model, $system ?? '']);
+        $read = static fn (mixed $json): array => is_string($json) ? (array) json_decode($json, true) : [];
+
+        /** @var list<array{reaches: string, way: string, worked: bool}> $ways */
+        $ways = $read($row->ways);
+        /** @var list<array{wants: string, predicted: string, seen: string}> $seen */
+        $seen = $read($row->seen);
+        /** @var array<string, list<int>> $times */
+        $times = $read($row->times);
+
+        return compact('ways', 'seen', 'times');
+    }
+
+    /** @return list<LearnedTime> what is known of the times of each model with each system, the newest first */
+    public function learnedTimes(): array
+    {
+        return array_values(
+            StepTime::query()
+                ->toBase()
+                ->leftJoin('catalogue_entries', fn (JoinClause $join) => $join
+                    ->on('slug', '=', 'model')
+                    ->where('kind', 'machines'))
+                ->groupBy('model', 'system', 'step')
+                ->selectRaw('model, coalesce(max(name), model) as name, system, max(title) as title')
+                ->selectRaw('count(*) as many, min(seconds) as least, max(seconds) as most')
+                ->selectRaw('percentile_disc(0.5) within group (order by seconds) as middle')
+                ->orderByRaw('max(step_times.created_at) desc')
+                ->limit(30)
+                ->get()
+                ->map(LearnedTime::of(...))
+                ->all(),
+        );
     }
 }

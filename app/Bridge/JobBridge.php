@@ -35,14 +35,16 @@ final class JobBridge
     /** @param  array<string, mixed>  $brief */
     public function plan(array $brief): Plan
     {
-        return JobPlanner::plan(
-            Brief::fromArray($brief),
-            $this->experience->over(
-                $this->register->over($this->catalogue->catalogue()),
-                is_string($brief['machine']['model'] ?? null) ? $brief['machine']['model'] : null,
-            ),
-            BenchPolicy::present(),
+        $model = is_string($brief['machine']['model'] ?? null) ? $brief['machine']['model'] : null;
+        $catalogue = $this->register->over($this->catalogue->catalogue());
+        $system = is_string($brief['system'] ?? null) ? $catalogue->all('systems')[$brief['system']] ?? [] : [];
+        [$known, $times] = $this->experience->planning(
+            $catalogue,
+            $model,
+            is_string($system['name'] ?? null) ? $system['name'] : null,
         );
+
+        return JobPlanner::plan(Brief::fromArray($brief), $known, BenchPolicy::present(), $times);
     }
 
     /** @return array<string, mixed> */

@@ -35,6 +35,7 @@ use Cobblestone\Runbook\Planner;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Runbook\TimesSeen;
 
 /** The one way from a brief to a path: the kind of job drafts it from the parts, the planner orders it. */
 final class JobPlanner
@@ -47,8 +48,12 @@ final class JobPlanner
      * @throws \Cobblestone\Catalogue\UnknownEntry
      * @throws \Cobblestone\Runbook\OrderImpossible where contributions contradict each other
      */
-    public static function plan(Brief $brief, Catalogue $catalogue, Policy $bench): Plan
-    {
+    public static function plan(
+        Brief $brief,
+        Catalogue $catalogue,
+        Policy $bench,
+        TimesSeen $times = new TimesSeen(),
+    ): Plan {
         $context = JobContext::of($brief, $catalogue, $bench);
         $draft = self::draft($context);
         $machine = $context->machine;
@@ -60,7 +65,7 @@ final class JobPlanner
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
         $ordered = array_map(
-            static fn (Step $step): Step => Reality::advise($step, $brief->seen),
+            static fn (Step $step): Step => $times->over(Reality::advise($step, $brief->seen)),
             Planner::order($steps, $part->initial),
         );
         $scene = BootSceneOf::job($context, $draft);

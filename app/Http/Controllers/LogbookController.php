@@ -18,6 +18,7 @@ final class LogbookController
                 ->simplePaginate(60),
             'accuracy' => $experience->accuracy(),
             'unsaid' => $experience->unsaid(),
+            'times' => $experience->learnedTimes(),
             'differed' => BootObservation::query()
                 ->with('job:id,title')
                 ->where('looked', true)

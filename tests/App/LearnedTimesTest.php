@@ -1,0 +1,85 @@
+<?php
+
+use App\Actions\ChangeBrief;
+use App\Actions\WalkStep;
+use App\Bridge\JobBridge;
+use App\Models\Job;
+use App\Models\LogRecord;
+use App\Models\StepTime;
+use App\Models\User;
+use Cobblestone\Runbook\WalkThrough;
+use Illuminate\Support\Facades\DB;
+
+/** Lays every stone before one, then that one, which takes so many minutes. */
+function layUpTo(Job $job, User $user, string $last, int $minutes): void
+{
+    do {
+        $progress = app(JobBridge::class)->progress($job->refresh());
+        $step = $progress->current();
+        test()->travel(30)->minutes();
+        $walk = fn (string $action, array $input = []) => app(WalkStep::class)
+            ->handle($job, $user, $step->id, $action, $input, $job->refresh()->last_entry);
+        if ($step->isOneWay()) {
+            $walk('confirm', ['serial' => (string) $step->confirmation->serial, 'read_from' => 'label']);
+        }
+        $walk('start');
+        test()->travel($step->id === $last ? $minutes : 60)->minutes();
+        $walk('done', ['evidence' => WalkThrough::evidence($step, $progress->evidence())]);
+    } while ($step->id !== $last);
+}
+
+it('keeps how long the installer took, and forgets a done that is taken back', function () {
+    $lead = $this->bench()['lead'];
+    $job = $this->jobFrom('fairlead-13', $lead);
+    layUpTo($job, $lead, 'install.phase-0', 17);
+    $time = StepTime::query()->sole();
+    expect($time->only(['job_id', 'model', 'system', 'step', 'title', 'seconds']))->toBe([
+        'job_id' => $job->id, 'model' => 'norrel-fairlead-13', 'system' => 'Tansy Desktop 7',
+        'step' => 'install.phase-0', 'title' => 'Copy files', 'seconds' => 17 * 60,
+    ]);
+    app(WalkStep::class)->handle($job, $lead, 'install.phase-0', 'take-back', [], $job->refresh()->last_entry);
+    expect(StepTime::query()->count())->toBe(0)
+        ->and(LogRecord::query()->where('kind', 'taken-back')->count())->toBe(1);
+});
+
+it('lets a path go by what was seen once there is enough, in no more queries', function () {
+    $lead = $this->bench()['lead'];
+    $job = $this->jobFrom('fairlead-13', $lead);
+    $time = fn (): array => [
+        $job->refresh()->currentPlan()->typed()->step('install.phase-0')->time->likely->seconds,
+        implode(' ', array_map(
+            fn ($reason) => $reason->text,
+            $job->currentPlan()->typed()->step('install.phase-0')->because,
+        )),
+    ];
+    $before = $time();
+    $watts = 60;
+    $again = function () use ($job, $lead, &$watts): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $changed = $job->refresh();
+        app(ChangeBrief::class)->handle($changed, $lead, function (array $brief) use (&$watts): array {
+            $brief['machine']['facts']['charger.watts'] = ++$watts;
+
+            return $brief;
+        }, 'another charger', $changed->last_entry);
+        DB::disableQueryLog();
+
+        // The job read again by the test, and the catalogue asked for twice outside a request, are not the plan's.
+        return count(DB::getQueryLog()) - 2;
+    };
+    foreach ([500, 510, 520, 530, 540] as $seconds) {
+        expect($time())->toBe($before);
+        StepTime::query()->create([
+            'job_id' => $this->jobFrom('stick-for-any', $lead)->id, 'model' => 'norrel-fairlead-13',
+            'system' => 'Tansy Desktop 7', 'step' => 'install.phase-0', 'title' => 'Copy files', 'seconds' => $seconds,
+        ]);
+        $queries = $again();
+    }
+    expect($time()[0])->toBe(520)->and($time()[1])->toContain('Done 5 times here')
+        ->and($queries)->toBeLessThanOrEqual(13);
+    $this->actingAs($lead)->get('/logbook')
+        ->assertSee('How long it takes here')
+        ->assertSee('Norrel Fairlead 13')
+        ->assertSee('paths go by it');
+});
