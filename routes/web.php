@@ -20,6 +20,7 @@ use App\Http\Controllers\KeyController;
 use App\Http\Controllers\LearnedController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MemoryController;
+use App\Http\Controllers\OpeningPhotoController;
 use App\Http\Controllers\PackageController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PartitionController;
@@ -179,6 +180,11 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     });
     Route::get('/catalogue', [CatalogueController::class, 'index']);
     Route::get('/catalogue/{kind}/{slug}', [CatalogueController::class, 'show']);
+    Route::get('/catalogue/machines/{model}/photos/{photo}', [OpeningPhotoController::class, 'show']);
+    Route::middleware(RequiresRole::class.':lead')->group(function () {
+        Route::post('/catalogue/machines/{model}/photos', [OpeningPhotoController::class, 'store']);
+        Route::post('/catalogue/machines/{model}/photos/{photo}/remove', [OpeningPhotoController::class, 'remove']);
+    });
     Route::get('/learned', [LearnedController::class, 'index']);
     Route::post('/learned/{fact}', [LearnedController::class, 'decide'])->middleware(RequiresRole::class.':lead');
     Route::get('/logbook', [LogbookController::class, 'index']);

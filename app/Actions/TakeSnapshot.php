@@ -2,8 +2,7 @@
 
 namespace App\Actions;
 
-use App\Devices\Command;
-use App\Devices\Picture;
+use App\Devices\PhotoFolder;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\User;
@@ -11,17 +10,11 @@ use Cobblestone\Firmware\Setting;
 use Cobblestone\Firmware\Snapshot;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Text\Counted;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
-use RuntimeException;
 
 /** Keeps a snapshot of the settings and computes the path from what was really set (rules F2, F3). */
 final class TakeSnapshot
 {
-    /** Kinds of picture a photo may be, by what is in the file. */
-    private const KINDS = [IMAGETYPE_JPEG => 'jpg', IMAGETYPE_PNG => 'png', IMAGETYPE_WEBP => 'webp'];
-
     public function __construct(private readonly ChangeBrief $change, private readonly LogBook $log)
     {
     }
@@ -39,7 +32,7 @@ final class TakeSnapshot
                 'settings' => $values,
                 'origin' => $seen->origin,
                 'pasted' => $seen->pasted,
-                'photo' => $seen->photo === null ? null : self::store($seen->photo),
+                'photo' => $seen->photo === null ? null : PhotoFolder::keep($seen->photo, 'The settings can be recorded without it.'),
                 'notes' => [...$seen->snapshot->contradictions($seen->settings), ...$seen->snapshot->notes],
                 'created_at' => now(),
             ]);
@@ -67,39 +60,5 @@ final class TakeSnapshot
             return $brief;
         };
         $this->change->handle($job, $user, $change, 'settings recorded: '.count($values), $entry, 'settings');
-    }
-
-    public static function isPicture(UploadedFile $file): bool
-    {
-        $size = @getimagesize($file->getPathname());
-
-        return $size !== false && isset(self::KINDS[$size[2]]);
-    }
-
-    private static function store(UploadedFile $photo): string
-    {
-        $size = getimagesize($photo->getPathname());
-        $name = bin2hex(random_bytes(16)).'.'.self::KINDS[$size === false ? IMAGETYPE_JPEG : $size[2]];
-        $folder = (string) config('cobblestone.photos');
-        is_dir($folder) || @mkdir($folder, 0750, true);
-        if (! is_writable($folder)) {
-            throw ValidationException::withMessages([
-                'photo' => 'The photo cannot be kept: the bench computer\'s folder for photos is full or may not be '
-                    .'written. Tell the lead; the settings can be recorded without it.',
-            ]);
-        }
-        try {
-            Picture::redraw($photo->getPathname(), "{$folder}/{$name}");
-            chmod("{$folder}/{$name}", 0640);
-            // On the disk before the record that names it.
-            Command::run(['sync', "{$folder}/{$name}", $folder], 60);
-        } catch (RuntimeException $e) {
-            @unlink("{$folder}/{$name}");
-            throw ValidationException::withMessages([
-                'photo' => "The photo was not kept: {$e->getMessage()}. The settings can be recorded without it.",
-            ]);
-        }
-
-        return $name;
     }
 }

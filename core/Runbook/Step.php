@@ -56,6 +56,12 @@ final readonly class Step
     }
 
     /** Whether it cannot be undone: exactly those steps carry a confirmation. */
+    /** Whether it opens a machine. */
+    public function opensMachine(): bool
+    {
+        return in_array(Act::OpenMachine, $this->acts, true);
+    }
+
     public function isOneWay(): bool
     {
         return $this->confirmation !== null;

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\Experience;
 use App\Models\CatalogueEntry;
+use App\Models\OpeningPhoto;
 use Cobblestone\Catalogue\Catalogue;
 use Illuminate\Contracts\View\View;
 use Symfony\Component\Yaml\Yaml;
@@ -25,6 +26,7 @@ final class CatalogueController
         return view('catalogue.show', [
             'entry' => $entry,
             'yaml' => Yaml::dump($entry->document, 5, 2),
+            'photos' => $kind === 'machines' ? OpeningPhoto::of($slug) : null,
             'quirks' => $kind === 'machines' ? $experience->quirksOf($slug) : [],
         ]);
     }

@@ -6,6 +6,7 @@ use App\Actions\SettingsSeen;
 use App\Actions\TakeSnapshot;
 use App\Bridge\FirmwareBridge;
 use App\Bridge\JobBridge;
+use App\Devices\PhotoFolder;
 use App\Http\Asked;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
@@ -24,8 +25,6 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
  */
 final class FirmwareController
 {
-    private const PHOTO_KILOBYTES = 12_288;
-
     public function show(Job $job, Request $request, JobBridge $bridge, FirmwareBridge $firmware): View
     {
         $progress = $bridge->progress($job);
@@ -104,10 +103,8 @@ final class FirmwareController
     private static function sentPhoto(Request $request): ?UploadedFile
     {
         $photo = Asked::file($request, 'photo');
-        if ($photo !== null && ! TakeSnapshot::isPicture($photo)) {
-            throw ValidationException::withMessages([
-                'photo' => 'This file is no picture that is known here: JPEG, PNG or WebP.',
-            ]);
+        if ($photo !== null) {
+            PhotoFolder::mustBePicture($photo);
         }
 
         return $photo;
@@ -121,12 +118,9 @@ final class FirmwareController
                 'settings' => 'nullable|array|max:60',
                 'settings.*' => 'nullable|string|max:80',
                 'pasted' => 'nullable|string',
-                'photo' => 'nullable|file|max:'.self::PHOTO_KILOBYTES,
+                'photo' => 'nullable|file|max:'.PhotoFolder::KILOBYTES,
             ],
-            [
-                'photo.max' => 'The photo has more than 12 MB. Take it smaller.',
-                'photo.uploaded' => 'The photo did not arrive whole. Try it once more.',
-            ],
+            PhotoFolder::MESSAGES,
         );
     }
 
@@ -148,16 +142,8 @@ final class FirmwareController
 
     public function photo(Job $job, FirmwareSnapshot $snapshot): BinaryFileResponse
     {
-        $path = config('cobblestone.photos')."/{$snapshot->photo}";
-        abort_unless(
-            $snapshot->job_id === $job->id && $snapshot->photo !== null && is_file($path),
-            404,
-            'There is no such photo.',
-        );
+        abort_unless($snapshot->job_id === $job->id, 404, 'There is no such photo.');
 
-        return response()->file($path, [
-            'Content-Disposition' => 'inline',
-            'Content-Security-Policy' => "default-src 'none'; sandbox",
-        ]);
+        return PhotoFolder::show($snapshot->photo);
     }
 }

@@ -11,6 +11,7 @@ use App\Http\Requests\IntakeRequest;
 use App\Models\CurrentPath;
 use App\Models\Job;
 use App\Models\LogRecord;
+use App\Models\OpeningPhoto;
 use App\View\BecauseColumn;
 use App\View\CoreFigure;
 use App\View\CoreSample;
@@ -100,6 +101,7 @@ final class JobController
             'job' => $job,
             'progress' => $progress,
             'step' => $chosen,
+            'photos' => OpeningPhoto::of($chosen->opensMachine() ? $progress->plan->job->model : null),
             'because' => BecauseColumn::of($progress->plan, $chosen),
             'path' => PathList::of($job, $plan, $progress, $chosen),
             'shelf' => ShelfFor::step($progress->plan, $chosen->id),

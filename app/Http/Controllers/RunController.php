@@ -11,6 +11,7 @@ use App\Bridge\JobBridge;
 use App\Drawing\PressDrawing;
 use App\Http\Asked;
 use App\Models\Job;
+use App\Models\OpeningPhoto;
 use App\View\BecauseColumn;
 use App\View\DetourCard;
 use App\View\RunBeside;
@@ -42,6 +43,7 @@ final class RunController
         return view('run.show', [
             'job' => $job,
             'step' => $step,
+            'photos' => OpeningPhoto::of($step->opensMachine() ? $progress->plan->job->model : null),
             'because' => BecauseColumn::of($progress->plan, $step),
             'page' => new RunPage(
                 $job,

@@ -22,6 +22,7 @@
 <p class="wrong">Problem: {{ $page->trouble() }}</p>
 @endif
 @include('parts.step')
+@include('parts.opening-photos')
 @foreach ($page->gates() as $gate)
 <p class="gate-line {{ $gate['class'] }}">{{ $gate['words'] }}</p>
 @endforeach

@@ -39,6 +39,7 @@
 <div class="run-split"><div>@include('parts.step')</div><div class="run-core">@include('parts.core')</div></div>
 @else
 @include('parts.step')
+@include('parts.opening-photos')
 @includeWhen($presses !== null, 'parts.presses')
 @endif
 @error('step')
