@@ -32,7 +32,9 @@ final class TakeSnapshot
                 'settings' => $values,
                 'origin' => $seen->origin,
                 'pasted' => $seen->pasted,
-                'photo' => $seen->photo === null ? null : PhotoFolder::keep($seen->photo, 'The settings can be recorded without it.'),
+                'photo' => $seen->photo === null
+                    ? null
+                    : PhotoFolder::keep($seen->photo, 'The settings can be recorded without it.'),
                 'notes' => [...$seen->snapshot->contradictions($seen->settings), ...$seen->snapshot->notes],
                 'created_at' => now(),
             ]);

@@ -89,13 +89,6 @@ final class JobController
             ($progress->current() ?? $progress->plan->steps[0]);
 
         $zone = (string) config('cobblestone.timezone');
-        $earlier = $job->machine_serial === null
-            ? null
-            : Job::query()
-                ->where('machine_serial', $job->machine_serial)
-                ->where('id', '<', $job->id)
-                ->latest('id')
-                ->first(['id', 'title', 'created_at']);
 
         return view('jobs.show', [
             'job' => $job,
@@ -108,7 +101,7 @@ final class JobController
             'standing' => new JobStanding(
                 $job,
                 $progress,
-                $earlier,
+                self::earlier($job),
                 Reminders::rollback($progress, $zone),
                 $zone,
             ),
@@ -120,6 +113,18 @@ final class JobController
                 self::cut($plan),
             ),
         ]);
+    }
+
+    /** The job before this one on the same machine. */
+    private static function earlier(Job $job): ?Job
+    {
+        return $job->machine_serial === null
+            ? null
+            : Job::query()
+                ->where('machine_serial', $job->machine_serial)
+                ->where('id', '<', $job->id)
+                ->latest('id')
+                ->first(['id', 'title', 'created_at']);
     }
 
     /** Drive and stick cut open: drawn from the path alone. */

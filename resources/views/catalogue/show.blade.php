@@ -16,7 +16,8 @@ model goes by it.</li>
 @if ($photos !== null)
 <section class="panel"><h2>How it looks inside</h2>
 @if ($photos->isEmpty())
-<p class="fine">No photo yet. One that is taken in here is shown at every stone where a {{ $entry->name }} is opened.</p>
+<p class="fine">No photo yet. One that is taken in here is shown at every stone where a {{ $entry->name }} is
+opened.</p>
 @endif
 @include('parts.opening-photos', ['takesAway' => auth()->user()?->isLead() === true])
 @if (auth()->user()?->isLead())
