@@ -31,11 +31,11 @@ final readonly class CardFit
     {
     }
 
-    /** Nothing where nobody has described the slot: then it is measured at the machine. */
+    /** Where nobody has described the slot of a machine that has one, it is measured at the machine. */
     public function contribution(): Contribution
     {
         if ($this->slot === null) {
-            return new Contribution();
+            return new Contribution(blockers: $this->machine->kind->isPortable() ? [$this->noSlot()] : []);
         }
         $questions = [];
         foreach ([self::LENGTH, self::WIDTH] as $fact) {
@@ -57,6 +57,18 @@ final readonly class CardFit
                 ),
             ],
         );
+    }
+
+    /** A portable machine has its graphics on the board, unless somebody knows better of it. */
+    private function noSlot(): Blocker
+    {
+        return Blocker::stop(
+            'card-no-slot',
+            "{$this->machine->title} is a portable machine, and nobody has described a slot for a card in it: its "
+                .'graphics is on the board as a rule.',
+            'H2',
+            $this->machine->model === null ? [] : [$this->machine->model->dated()],
+        )->waivableBy('lead');
     }
 
     /** @return list<string> what is measured with the card in hand, and what was compared before */

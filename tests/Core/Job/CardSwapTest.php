@@ -125,13 +125,19 @@ it('takes a card that fits to the millimetre, and asks where nobody has measured
 });
 
 it('measures at the machine, and asks for nothing, where the slot is not described', function () {
-    $plan = Demo::plan('card-swap', ['machine' => [
-        'model' => 'norrel-fairlead-15-g', 'facts' => ['drive.encryption' => 'none'],
-    ]]);
+    $plan = Demo::plan('card-swap', ['machine' => ['model' => null, 'kind' => 'desktop', 'facts' => []]]);
     expect(array_map(static fn ($question) => $question->fact, [...$plan->questions, ...$plan->later]))
         ->not->toContain('card.length_mm')
+        ->and($plan->blockers)->toBe([])
         ->and(implode(' ', $plan->step('hardware.swap-card')->instructions ?? []))
         ->toContain('Measure before anything is screwed');
+});
+
+it('takes a portable machine to have no slot, until its guide describes one or the lead knows better', function () {
+    $plan = Demo::plan('card-swap', ['machine' => ['model' => 'norrel-fairlead-15-g', 'facts' => []]]);
+    expect(array_map(static fn ($blocker) => [$blocker->id, $blocker->waivableBy], $plan->blockers))
+        ->toBe([['card-no-slot', ['lead']]])
+        ->and($plan->blockers[0]->reason)->toStartWith('Norrel Fairlead 15 G is a portable machine');
 });
 
 it('expects the link that card and slot have in common, the driver of the package and the rate of the screen',
