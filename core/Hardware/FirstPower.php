@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Hardware;
 
 use Cobblestone\Firmware\WayIn;
+use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
@@ -88,8 +89,8 @@ final class FirstPower
             Estimate::minutes(4, 8, 20),
             [
                 'Both power leads of the board in until they click; the processor\'s fan on its own header.',
-                'Memory in the slots the board names for this count, both ends locked.',
-                'Card seated, its own power leads in, the picture cable on the card.',
+                self::memory($machine),
+                self::card($machine),
                 'No screw loose, no stand-off under a spot without a hole. Nothing attached but keyboard and screen.',
             ],
             before: [PathFact::MACHINE_IDENTIFIED],
@@ -104,6 +105,36 @@ final class FirstPower
             ],
             cautions: OpenedCase::cautions($machine->kind),
         );
+    }
+
+    /** Which slots for how many modules, where the model says so. */
+    private static function memory(Machine $machine): string
+    {
+        $said = array_map(
+            static fn (array $slots): string => (count($slots) === 1 ? '1 module' : count($slots).' modules').' in '
+                .implode(', ', $slots),
+            $machine->model->memory->populations ?? [],
+        );
+
+        return $said === []
+            ? 'Memory in the slots the board names for this count, both ends locked.'
+            : 'Memory, both ends locked: '.implode('; ', $said).'.';
+    }
+
+    /** Nobody knows of every build whether it has a card; where a place for one is described, what is in it is named. */
+    private static function card(Machine $machine): string
+    {
+        $place = (new Opening($machine->model))->cardSlot();
+        $graphics = array_filter(
+            $machine->devices,
+            static fn (Device $device): bool => $device->family === 'graphics',
+        );
+        $named = count($graphics) === 1 ? array_values($graphics)[0]->name : 'the card';
+
+        return $place === null || $graphics === []
+            ? 'Is there a graphics card: seated, its own power leads in, the picture cable on it.'
+            : ucfirst($named).' seated in '.($place->where ?? 'its slot')
+                .', its own power leads in, the picture cable on it.';
     }
 
     private static function firstPower(Machine $machine, ?Drive $new): Step
