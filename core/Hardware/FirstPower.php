@@ -121,7 +121,7 @@ final class FirstPower
             : 'Memory, both ends locked: '.implode('; ', $said).'.';
     }
 
-    /** Nobody knows of every build whether it has a card; where a place for one is described, what is in it is named. */
+    /** Not every build has a card; where a place for one is described, what is in it is named. */
     private static function card(Machine $machine): string
     {
         $place = (new Opening($machine->model))->cardSlot();
