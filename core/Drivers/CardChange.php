@@ -37,6 +37,11 @@ final readonly class CardChange
                 "The system drives {$old->name} by itself, and the shelf holds nothing that would have been added.",
             ], [], $facts);
         }
+        if ($old->device !== null && in_array($new->identifier, $old->device->forms(), true)) {
+            return self::of(false, self::NOTHING, [
+                'Both cards have the same identifier: what drives the one drives the other.',
+            ], [], $facts);
+        }
         if ($old->vendor() === null || $new->vendor() === null) {
             return self::of(true, self::REMOVE, [
                 ($old->vendor() === null ? "The device list does not tell which card {$old->name} is"

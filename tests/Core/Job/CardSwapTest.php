@@ -70,7 +70,7 @@ it('removes the family of a card of another maker in safe mode, and proves the n
 it('lets the school decide where both are of one maker', function (string $school, bool $removes) {
     $plan = Demo::plan(
         'card-swap',
-        ['card' => ['id' => 'pci:46e1:7700', 'new' => 'Fennick G8'], ...swapFacts()],
+        ['card' => ['id' => 'pci:46e1:7800', 'new' => 'Fennick G8'], ...swapFacts()],
         policy: ['card_family' => $school],
     );
     expect(in_array('drivers.remove-old', stonesOf($plan), true))->toBe($removes)
@@ -81,6 +81,17 @@ it('lets the school decide where both are of one maker', function (string $schoo
         ->toContain($removes ? 'is removed first' : 'goes over the old one')
         ->toContain("Both cards are of one maker, 46e1; the bench's school decides.");
 })->with([['over', false], ['remove', true]]);
+
+it('removes nothing where both cards are the same, whatever the school', function () {
+    $plan = Demo::plan(
+        'card-swap',
+        ['card' => ['id' => 'pci:46e1:7700', 'new' => 'Fennick G7'], ...swapFacts()],
+        policy: ['card_family' => 'remove'],
+    );
+    expect(stonesOf($plan))->not->toContain('drivers.remove-old')->toContain('drivers.prove-card')
+        ->and(whatBecomesOfTheOld($plan))
+        ->toStartWith('there is nothing to remove: Both cards have the same identifier');
+});
 
 it('removes first where it is not known whether both are of one maker', function (array $card, string $why) {
     $plan = Demo::plan('card-swap', ['card' => $card, ...swapFacts()]);
