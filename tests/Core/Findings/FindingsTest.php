@@ -4,6 +4,7 @@ use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Findings\Layouts;
+use Cobblestone\Runbook\Wants;
 use Tests\Support\Demo;
 use Tests\Support\RandomBrief;
 
@@ -67,10 +68,20 @@ it('finds a power-on by stone and number, and leaves the ways into the setup out
     $start = $plan->step('boot.start');
     $snapshot = $plan->step('firmware.snapshot');
     expect($start)->not->toBeNull()
-        ->and($findings->starts($start))->toHaveCount(1)
-        ->and($findings->starts($snapshot))->toBe([])
+        ->and(Findings::startsOf($plan, $start))->toHaveCount(1)
+        ->and(Findings::startsOf($plan, $snapshot))->toBe([])
         ->and($findings->start('firmware.snapshot', 1))->not->toBeNull()
         ->and($findings->start('boot.start', 2))->toBeNull();
+    $all = [];
+    foreach ($plan->steps as $step) {
+        foreach (Findings::startsOf($plan, $step) as $start) {
+            $all[] = [$start->step, $start->number];
+        }
+    }
+    $wanted = array_filter($findings->rehearsal, static fn ($start): bool => $start->wants !== Wants::Setup);
+    expect($all)->toEqualCanonicalizing(
+        array_map(static fn ($start): array => [$start->step, $start->number], array_values($wanted)),
+    );
 });
 
 it('reads both devices of a path as it lays them out', function (string $job) {

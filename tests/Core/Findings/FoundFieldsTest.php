@@ -61,6 +61,6 @@ it('tells power-ons of one number on several stones apart', function () {
     }
     expect(count($findings->rehearsal))->toBeGreaterThan(2);
     foreach ($plan->steps as $step) {
-        expect(array_is_list($findings->starts($step)))->toBeTrue($step->id);
+        expect(array_is_list(Findings::startsOf($plan, $step)))->toBeTrue($step->id);
     }
 });
