@@ -21,7 +21,7 @@ final class LearnTime
         $started = $before->startedAt($step);
         if (
             $of->model === null || $of->system === null || $started === null || $beforeClock
-            || ! TimesSeen::learns($step) || $before->isQuick($step, $now)
+            || ! TimesSeen::tells($step, $now - $started)
         ) {
             return;
         }

@@ -201,7 +201,10 @@ final readonly class IntakePage
 
     public function more(): bool
     {
-        $faults = ['update_processor', 'update_on_stick', 'card_id', 'card_leads', 'existing_date', 'existing_samples'];
+        $faults = [
+            'update_processor', 'update_on_stick', 'card_id', 'card_leads', 'existing_date', 'existing_samples',
+            'facts',
+        ];
 
         return ($this->brief['policy'] ?? []) !== [] ||
             isset($this->brief['backup']['existing']) ||

@@ -129,10 +129,30 @@ final class MachineFacts
         if ($known?->type === FactType::Count && ! is_string($value) && $value < 0) {
             throw BriefFault::at("machine.facts.{$name}", 'a number of 0 or more is wanted.');
         }
+        // Bytes are also said as "8.6 GB": whoever needs them exactly asks again.
+        if ($known?->type === FactType::Measure && $value !== 'unknown' && ! str_ends_with($name, 'bytes')) {
+            return self::measured($name, $word);
+        }
         if (is_string($value) && $known?->type === FactType::Count && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
             return (int) $value;
         }
 
         return $value;
+    }
+
+    /** A number as it was typed, its digits in groups or not. */
+    private static function measured(string $name, string $word): int|float
+    {
+        $number = str_replace([' ', "\u{a0}", "\u{202f}"], '', $word);
+        if (! is_numeric($number) || $number < 0) {
+            $typed = mb_substr($word, 0, 40);
+            $asked = FactRegistry::find($name)?->spoken() ?? $name;
+            throw BriefFault::at(
+                "machine.facts.{$name}",
+                "\"{$typed}\" is no number of 0 or more, as {$asked} is.",
+            );
+        }
+
+        return $number + 0;
     }
 }

@@ -29,6 +29,17 @@ final readonly class TimesSeen
         return preg_match(self::LEARNED, $step->id) === 1;
     }
 
+    /**
+     * Whether a clock says how long a stone took: in less than a third of its least time somebody laid it without it,
+     * and in more than three times its most it lay done until somebody came by (rule K3).
+     */
+    public static function tells(Step $step, int $seconds): bool
+    {
+        return self::learns($step)
+            && 3 * $seconds >= $step->time->low->seconds
+            && $seconds <= 3 * $step->time->high->seconds;
+    }
+
     /** The stone with the time it takes here; as it is where too little is known. */
     public function over(Step $step): Step
     {

@@ -205,3 +205,15 @@ it('records settings at the stone itself, and lays nothing for an empty form', f
         ->and($job->refresh()->revision)
         ->toBe(2);
 });
+
+it('refuses a length that is none, keeps what was typed, and opens what holds it', function () {
+    $lead = App\Models\User::query()->where('login', 'lead')->firstOrFail();
+    $before = App\Models\Job::query()->count();
+    $this->actingAs($lead)->from('/jobs/new')->followingRedirects()->post('/jobs', [
+        'machine' => 'Brackwater Capstan T3', 'goal' => 'card-swap', 'system' => 'tansy-desktop-7',
+        'title' => 'odd', 'owner' => 'me', 'card_new' => 'Fennick G8', 'facts' => ['card.length_mm' => '285 mm'],
+    ])
+        ->assertSee('"285 mm" is no number of 0 or more, as length of the new card, mm is.')
+        ->assertSee('value="285 mm"', false);
+    expect(App\Models\Job::query()->count())->toBe($before);
+});

@@ -44,22 +44,10 @@ final class EncryptionSteps
         );
 
         return [
-            new Step(
-                'protect.recovery-key',
-                Stage::Protect,
-                'Recovery key in hand',
-                Presence::Hands,
-                Estimate::minutes(1, 4, 20),
-                [
-                    'Ask the owner where the recovery key is kept, and have them fetch it now.',
-                    'Compare the name of the key with the one the drive shows. Write down where it is kept, not the '
-                        .'key.',
-                ],
-                before: [PathFact::TAKEN_IN],
-                after: [PathFact::KEY_IN_HAND],
-                needs: ['hands'],
-                because: [$because],
-                evidence: [new Evidence('key_kept', 'Where the owner keeps the key', 'text')],
+            RecoveryKey::step(
+                '',
+                'Compare the name of the key with the one the drive shows. Write down where it is kept, not the key.',
+                $because,
             ),
             self::suspending($restarts, $because, $drive),
             self::resuming(),

@@ -47,7 +47,11 @@ final class RecoveryKey
         return $sees === [] ? [] : [PathFact::KEY_IN_HAND];
     }
 
-    private static function atHand(Machine $machine, string $asks, string $why): Step
+    /**
+     * @param  string  $fetch  why now, from its colon on; empty where the reason beside it says so
+     * @param  string  $compare  what is done with the key, and what is written down
+     */
+    public static function step(string $fetch, string $compare, Reason $because): Step
     {
         return new Step(
             'protect.recovery-key',
@@ -55,21 +59,25 @@ final class RecoveryKey
             'Recovery key in hand',
             Presence::Hands,
             Estimate::minutes(1, 4, 20),
-            [
-                "Ask the owner where the recovery key is kept, and have them fetch it now: {$asks}.",
-                'Write down where it is kept, not the key.',
-            ],
+            ["Ask the owner where the recovery key is kept, and have them fetch it now{$fetch}.", $compare],
             before: [PathFact::TAKEN_IN],
             after: [PathFact::KEY_IN_HAND],
             needs: ['hands'],
-            because: [
-                new Reason(
-                    "The drive may be bound to the security chip; {$why}.",
-                    'A7',
-                    $machine->fact('drive.encryption')->origin,
-                ),
-            ],
+            because: [$because],
             evidence: [new Evidence('key_kept', 'Where the owner keeps the key', 'text')],
+        );
+    }
+
+    private static function atHand(Machine $machine, string $asks, string $why): Step
+    {
+        return self::step(
+            ": {$asks}",
+            'Write down where it is kept, not the key.',
+            new Reason(
+                "The drive may be bound to the security chip; {$why}.",
+                'A7',
+                $machine->fact('drive.encryption')->origin,
+            ),
         );
     }
 }

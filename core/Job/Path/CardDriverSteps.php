@@ -102,7 +102,6 @@ final readonly class CardDriverSteps
             before: $this->driver->isBrought ? [PathFact::PART_SEEN] : [PathFact::CARD_DRIVEN],
             after: [PathFact::DRIVERS_COMPLETE],
             needs: ['hands'],
-            acts: [Act::WriteSystem],
             done: DoneWords::in(SheetPart::Drivers, "{$this->driver->card} runs.", 'picture_rate'),
             because: [
                 new Reason(

@@ -28,11 +28,11 @@ final class FactsOfJob
     {
         return [
             new FactDefinition(
-                'card.generation', FactType::Count, FactOwner::Job,
+                'card.generation', FactType::Measure, FactOwner::Job,
                 spoken: 'generation of the new card',
             ),
             new FactDefinition(
-                'card.lanes', FactType::Count, FactOwner::Job,
+                'card.lanes', FactType::Measure, FactOwner::Job,
                 spoken: 'lanes of the new card',
             ),
             new FactDefinition(
@@ -194,7 +194,7 @@ final class FactsOfJob
             new FactDefinition('power.load_w', FactType::Measure, FactOwner::Job),
             new FactDefinition('restore.point', FactType::YesNo, FactOwner::Job),
             new FactDefinition(
-                'screen.rate_hz', FactType::Count, FactOwner::Job,
+                'screen.rate_hz', FactType::Measure, FactOwner::Job,
                 spoken: 'picture rate of the owner\'s screen, Hz',
             ),
             new FactDefinition('stick.refused', FactType::YesNo, FactOwner::Job),

@@ -34,6 +34,7 @@ Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” f
 @include('parts.error', ['field' => 'keep'])
 </div>
 </x-fields>
+@include('parts.error', ['field' => 'facts'])
 <details class="more" @if ($form->more()) open @endif>
 <summary>What is there already, power, and departures from the policy</summary>
 @foreach ($form->besides() as $heading => $fields)

@@ -157,3 +157,17 @@ it('matches the driver of a card from the shelf, with size and checksum', functi
             'The shelf holds no package for Ostler X1 graphics card',
         );
 });
+
+it('refuses what is no number where a number is asked for, and reads one as it was typed', function () {
+    $with = static fn (mixed $length) => Demo::plan('card-swap', ['machine' => [
+        'model' => 'brackwater-capstan-t3',
+        'facts' => ['drive.encryption' => 'none', 'card.length_mm' => $length, 'card.slots_wide' => '2'],
+    ]]);
+    foreach (['abc', '-5', '285 mm', -1, '1e', true] as $wrong) {
+        expect(fn () => $with($wrong))->toThrow(Cobblestone\Brief\BriefFault::class, 'is no number of 0 or more');
+    }
+    expect($with('310')->blockers)->toBe([])
+        ->and($with('1 000')->blockers[0]->reason)->toContain('it is 1000 mm long')
+        ->and($with('310.5')->blockers[0]->reason)->toContain('it is 310.5 mm long')
+        ->and($with('unknown')->verdict()->value)->toBe('hold');
+});

@@ -20,7 +20,7 @@ const HARMLESS = [
     'intake.take-in', 'identify.look', 'protect.owner-word', 'protect.check-backup', 'protect.detach-backup',
     'protect.shut-down', 'protect.recovery-key',
     'route.bypass', 'route.extras', 'gather.lay-out', 'image.check', 'media.identify', 'media.verify', 'media.helper',
-    'drivers.fetch', 'drivers.stick-in', 'drivers.audit', 'firmware.charge',
+    'drivers.fetch', 'drivers.stick-in', 'drivers.audit', 'drivers.prove-card', 'firmware.charge',
     'firmware.supply', 'firmware.way-back', 'firmware.fetch', 'firmware.snapshot', 'target.find', 'protect.detach-all',
     'first-boot.new-key', 'proof.readings',
     'put-back.sign', 'put-back.old-drive', 'route.result', 'try-live.look',

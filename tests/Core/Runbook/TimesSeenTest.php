@@ -54,6 +54,11 @@ it('leaves alone whose time follows from something else', function (string $id) 
     expect(timeOf($times->over(timed($id))))->toBe([480, 840, 1800])->and(TimesSeen::learns(timed($id)))->toBeFalse();
 })->with(['protect.back-up', 'media.write', 'install.pages', 'xinstall.phase-0', 'install.phase-0x']);
 
+it('learns nothing from a clock that nobody watched', function (int $seconds, bool $tells) {
+    expect(TimesSeen::tells(timed('install.phase-0'), $seconds))->toBe($tells)
+        ->and(TimesSeen::tells(timed('media.write'), $seconds))->toBeFalse();
+})->with([[159, false], [160, true], [840, true], [5400, true], [5401, false]]);
+
 it('lays them over a path, and over nothing else of it', function () {
     $seen = [301, 302, 303, 304, 305];
     $brief = Cobblestone\Brief\Brief::fromArray(Demo::brief('fairlead-13'));
