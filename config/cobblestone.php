@@ -4,7 +4,8 @@ return [
     // Folder of the demo world, or of the shop's own catalogue.
     'catalogue' => env('COBBLESTONE_CATALOGUE', base_path('catalogue')),
 
-    // The watched folder of images, the stand-in sticks, folders of drivers, and the certificates the bench's machines trust.
+    // The watched folder of images, the stand-in sticks, folders of drivers, and the certificates that the machines of
+    // the bench trust.
     'shelf' => env('COBBLESTONE_SHELF', base_path('var/shelf')),
     'sticks' => env('COBBLESTONE_STICKS', base_path('var/sticks')),
     'drivers' => env('COBBLESTONE_DRIVERS', base_path('var/drivers')),

@@ -20,7 +20,12 @@ return [
     'connections' => [
         // What the application works with: it can add to the log, and change nothing in it.
         'pgsql' => $connection,
-        // Who makes and changes tables: bin/start and bin/test hand its password to the one command that migrates, and to nothing that serves.
-        'owner' => ['username' => env('DB_OWNER_USERNAME'), 'password' => env('DB_OWNER_PASSWORD'), 'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true]] + $connection,
+        // Who makes and changes tables: bin/start and bin/test hand its password to the one command that migrates, and
+        // to nothing that serves.
+        'owner' => [
+            'username' => env('DB_OWNER_USERNAME'),
+            'password' => env('DB_OWNER_PASSWORD'),
+            'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true],
+        ] + $connection,
     ],
 ];

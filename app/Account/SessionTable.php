@@ -30,9 +30,10 @@ final class SessionTable extends DatabaseSessionHandler
     public function read($sessionId): string
     {
         $row = $this->getQuery()
-            ->leftJoin('users', 'users.id', '=', "{$this->table}.user_id")
-            ->where("{$this->table}.id", $sessionId)
-            ->selectRaw('payload, last_activity, row_to_json(users) as person')
+            ->where('id', $sessionId)
+            ->selectRaw(
+                'payload, last_activity, (select row_to_json(users) from users where users.id = user_id) as person',
+            )
             ->first();
         if ($row === null) {
             return '';

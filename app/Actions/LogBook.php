@@ -31,7 +31,7 @@ final class LogBook
         ]);
         $job->noted($this->bridge->entry($entry));
         $progress = $this->bridge->progress($job);
-        $job->update([
+        $job->fill([
             'last_entry' => $entry->id,
             'summary' => ($summary = $this->bridge->summary($progress)),
             'status' => $progress->isComplete() ? 'handed-over' : 'open',
@@ -40,7 +40,7 @@ final class LogBook
                 ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at'])
                 : null,
             'machine_serial' => self::serial($progress->plan->facts),
-        ]);
+        ])->saveNoted();
         if ($progress->isComplete()) {
             // Keys are kept no longer than the machine is here (rule A7).
             SealedKey::query()

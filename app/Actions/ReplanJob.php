@@ -41,7 +41,8 @@ final class ReplanJob
             $progress = $this->bridge->progress($job);
             $plan = Revision::keeping($progress->plan, $fresh, $progress->finished());
             $difference = PlanDifference::between($progress->plan, $plan);
-            $job->update([
+            // Saved with the line of the log that tells of it.
+            $job->fill([
                 'revision' => $job->revision + 1,
                 'brief' => $text,
                 'title' => $brief['title'],

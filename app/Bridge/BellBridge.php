@@ -10,12 +10,6 @@ final class BellBridge
 {
     private const ATTRIBUTE = 'bell';
 
-    /** Of a summary, only what can ring. */
-    private const NEEDED = <<<'SQL'
-        json_build_object('reminders', summary->'reminders', 'waiting', summary->'waiting', 'begun', summary->'begun',
-            'complete', summary->'complete', 'away', summary->'away', 'current', summary->'current') as summary
-        SQL;
-
     /**
      * @return list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
      *     overdue: bool}>
@@ -37,13 +31,12 @@ final class BellBridge
     /** @return list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}> */
     private static function open(): array
     {
-        // Every page asks: rows are read as they are, without a model for each.
+        // Every page asks: rows are read as they are, without a model for each. A summary is half a kilobyte: picking
+        // what can ring out of it costs the database four times what giving it whole does.
         $rows = DB::table('jobs')
             ->where('status', 'open')
             ->orWhere('remind_at', '<=', now())
-            ->select(['id', 'slot', 'title'])
-            ->selectRaw(self::NEEDED)
-            ->get();
+            ->get(['id', 'slot', 'title', 'summary']);
 
         return array_values($rows->map(static fn (object $row): array => [
             'id' => (int) $row->id,

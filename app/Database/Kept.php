@@ -34,6 +34,21 @@ final class Kept
         return $found;
     }
 
+    /** @param  object|string|array<array-key, mixed>  $value  what whoever asks for the key would work out */
+    public static function put(string $key, object|string|array $value): void
+    {
+        if (self::isThere()) {
+            apcu_store($key, $value, self::SECONDS);
+        }
+    }
+
+    public static function drop(string $key): void
+    {
+        if (self::isThere()) {
+            apcu_delete($key);
+        }
+    }
+
     public static function isThere(): bool
     {
         return function_exists('apcu_enabled') && apcu_enabled();

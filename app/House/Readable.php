@@ -21,7 +21,9 @@ final class Readable
     /** Tokens that are passed over; among them what stands in a string, where a bracket is a sign like any other. */
     private const NO_CODE = [T_WHITESPACE, T_COMMENT, T_DOC_COMMENT, T_ENCAPSED_AND_WHITESPACE];
 
-    private const FOLDERS = ['core', 'app', 'tests', 'database', 'routes', 'resources/views'];
+    private const FOLDERS = [
+        'core', 'app', 'tests', 'database', 'routes', 'config', 'bootstrap', 'resources/views',
+    ];
 
     /**
      * @return array<string, array<string, int>> file => what is too much of it => how many times, files that are well
@@ -34,7 +36,7 @@ final class Readable
             $found = new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS);
             foreach (new RecursiveIteratorIterator($found) as $file) {
                 $path = substr((string) $file, strlen($root) + 1);
-                if (str_ends_with($path, '.php')) {
+                if (str_ends_with($path, '.php') && ! str_starts_with($path, 'bootstrap/cache/')) {
                     $debts[$path] = self::of(
                         (string) file_get_contents((string) $file),
                         ! str_ends_with($path, '.blade.php'),

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Actions\ChangedMeanwhile;
+use App\Actions\EditedMeanwhile;
 use App\Documents\DocumentFault;
+use Cobblestone\Runbook\Refused;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -50,6 +53,31 @@ final class Faults
             implode(' ', array_slice($e->faults, 0, 5)).' Nothing was changed by looking; tell the lead.',
             $request,
         );
+    }
+
+    /** Somebody else went on with the job while this person was writing. */
+    public static function ofJob(ChangedMeanwhile $e, Request $request): Response
+    {
+        $page = ['job' => $e->job, 'entries' => $e->entries, 'typed' => Typed::of($request)];
+
+        return response()->view('jobs.changed', $page, 409);
+    }
+
+    /** Somebody else changed the entry while this person was writing. */
+    public static function ofEntry(EditedMeanwhile $e, Request $request): Response
+    {
+        return response()->view('edited', ['edited' => $e, 'typed' => Typed::of($request)], 409);
+    }
+
+    /** Back to the form, with what was typed and what is wrong with it. */
+    public static function ofForm(Refused $e): Response
+    {
+        $back = back(303)->withInput(request()->except(Typed::SECRET));
+        if ($e->fields === []) {
+            return $back->withErrors([$e->field => $e->getMessage()]);
+        }
+
+        return $back->withErrors($e->fields)->with(['differs' => array_keys($e->fields)]);
     }
 
     public static function page(int $status, string $what, string $next, Request $request): Response

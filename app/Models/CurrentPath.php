@@ -85,7 +85,7 @@ final class CurrentPath extends Record
         $this->read = null;
         $this->typed = null;
         $this->forceFill(['revision' => $revision, 'plan' => $json])->save();
-        unset($this->original['mark']);
+        unset($this->attributes['mark'], $this->original['mark']);
     }
 
     /** As it is stored, with its order and its empty blocks. */

@@ -6,6 +6,7 @@ use App\Database\Kept;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
 use Illuminate\Contracts\Database\Eloquent\Builder as ContractsBuilder;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -84,15 +85,31 @@ final class Job extends Record
     /** The job, held by this transaction until it ends, so that two people cannot write at once. */
     public static function locked(int $id): self
     {
-        $query = self::query()->whereKey($id);
-        $query->getQuery()->lockForUpdate();
+        $query = self::query();
+        self::withMarks($query);
+        $query->getQuery()->lock('for update of jobs');
 
-        return $query->firstOrFail();
+        return $query->whereKey($id)->firstOrFail();
     }
 
     /**
-     * A page that only shows reads the marks of this row and of its path along, the transactions that wrote them: what
-     * was worked out while they stood is at hand. Whoever changes something reads everything.
+     * The marks of this row and of its path, the transactions that wrote them: what was worked out while they stood is
+     * at hand.
+     *
+     * @param  Builder<self>  $query
+     */
+    private static function withMarks(Builder $query): void
+    {
+        if (Kept::isThere()) {
+            $query->getQuery()->select('jobs.*')->selectRaw('jobs.xmin::text as mark')->selectRaw(
+                '(select path.xmin::text from current_paths as path where path.job_id = jobs.id '
+                    .'and path.revision = jobs.revision) as path_mark',
+            );
+        }
+    }
+
+    /**
+     * A page that only shows reads the marks along; whoever changes something reads them with the row that is held.
      *
      * @param  Model|ContractsBuilder|Relation<Model, Model, mixed>  $query
      * @param  mixed  $value
@@ -100,12 +117,9 @@ final class Job extends Record
      */
     public function resolveRouteBindingQuery($query, $value, $field = null): ContractsBuilder
     {
-        if ($query instanceof self && Kept::isThere() && request()->isMethodSafe()) {
+        if ($query instanceof self && request()->isMethodSafe()) {
             $query = self::query();
-            $query->getQuery()->select('jobs.*')->selectRaw('jobs.xmin::text as mark')->selectRaw(
-                '(select path.xmin::text from current_paths as path where path.job_id = jobs.id '
-                    .'and path.revision = jobs.revision) as path_mark',
-            );
+            self::withMarks($query);
         }
 
         return parent::resolveRouteBindingQuery($query, $value, $field);
@@ -123,11 +137,17 @@ final class Job extends Record
     /** @return list<LogEntry> oldest first */
     public function log(): array
     {
+        $key = $this->logKey();
+
+        return $this->log ??= $key === null ? $this->written() : Kept::of($key, $this->written(...));
+    }
+
+    /** Under what the log is at hand; null where the mark of the row is not known. */
+    private function logKey(): ?string
+    {
         $mark = $this->getRawOriginal('mark');
 
-        return $this->log ??= is_string($mark)
-            ? Kept::of("log {$this->id} {$this->last_entry} {$mark}", $this->written(...))
-            : $this->written();
+        return is_string($mark) ? "log {$this->id} {$this->last_entry} {$mark}" : null;
     }
 
     /** @return list<LogEntry> read as they are, without a model for each */
@@ -156,6 +176,36 @@ final class Job extends Record
         if ($this->log !== null) {
             $this->log[] = $entry;
         }
+        $key = $this->logKey();
+        if ($key !== null) {
+            // What was kept is one line short from here on.
+            Kept::drop($key);
+            unset($this->attributes['mark'], $this->original['mark']);
+        }
+    }
+
+    /** Saves the row; the log that this request knows is at hand under the row's new mark for whoever looks next. */
+    public function saveNoted(): void
+    {
+        if (! Kept::isThere()) {
+            $this->save();
+
+            return;
+        }
+        $this->updateTimestamps();
+        $dirty = $this->getDirtyForUpdate();
+        $query = self::query()->whereKey($this->id)->toBase();
+        $grammar = $query->getGrammar();
+        $row = DB::selectOne(
+            $grammar->compileUpdate($query, $dirty).' returning xmin::text as mark',
+            $grammar->prepareBindingsForUpdate($query->getRawBindings(), $dirty),
+            false,
+        );
+        $this->syncOriginal();
+        $this->attributes['mark'] = $this->original['mark'] = $row->mark;
+        if ($this->log !== null) {
+            Kept::put((string) $this->logKey(), $this->log);
+        }
     }
 
     public function refresh(): static
@@ -166,7 +216,6 @@ final class Job extends Record
         return parent::refresh();
     }
 
-    /** How the path that holds came about. */
     /** When, by whom and why the path was computed last, and what came of it; without the path itself. */
     public function currentRevision(): PathRevision
     {

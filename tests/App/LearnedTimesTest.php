@@ -77,7 +77,7 @@ it('lets a path go by what was seen once there is enough, in no more queries', f
         $queries = $again();
     }
     expect($time()[0])->toBe(520)->and($time()[1])->toContain('Done 5 times here')
-        ->and($queries)->toBeLessThanOrEqual(13);
+        ->and($queries)->toBeLessThanOrEqual(12);
     $this->actingAs($lead)->get('/logbook')
         ->assertSee('How long it takes here')
         ->assertSee('Norrel Fairlead 13')
