@@ -117,6 +117,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/rehearsal', [RehearsalController::class, 'seen']);
         Route::post('/jobs/{job}/drivers', [DriverController::class, 'store']);
         Route::post('/jobs/{job}/drivers/lay', [DriverController::class, 'lay']);
+        Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/partitions', [PartitionController::class, 'update']);
         Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);
         Route::post('/jobs/{job}/memory', [MemoryController::class, 'update']);

@@ -32,7 +32,7 @@ final class Backup
     public const DUMP = 'database.dump';
 
     /** Folders that always go along: name in the backup => setting of their place. */
-    public const FOLDERS = ['photos' => 'photos', 'drivers' => 'drivers', 'signers' => 'signers'];
+    public const FOLDERS = ['photos', 'drivers', 'packages', 'signers'];
 
     /** @var list<string> */
     public array $notes = [];
@@ -119,15 +119,15 @@ final class Backup
         bool $sticks,
         callable $say,
     ): array {
-        $parts = ['database', 'settings', 'catalogue', ...array_keys(self::FOLDERS)];
+        $parts = ['database', 'settings', 'catalogue', ...self::FOLDERS];
         $say('Database');
         $manifest = $this->database($part);
         $say('Settings and keys, sealed');
         file_put_contents("{$part}/".self::SETTINGS, Seal::close($settings, $passphrase));
-        $say('Catalogue, photos, drivers, signers');
+        $say('Catalogue, photos, drivers, packages, signers');
         $this->catalogue->export("{$part}/catalogue");
-        foreach (self::FOLDERS as $name => $setting) {
-            FolderCopy::make((string) config("cobblestone.{$setting}"), "{$part}/{$name}");
+        foreach (self::FOLDERS as $name) {
+            FolderCopy::make((string) config("cobblestone.{$name}"), "{$part}/{$name}");
         }
         if ($shelf) {
             $say('Shelf');
@@ -145,7 +145,7 @@ final class Backup
     }
 
     /**
-     * @param  list<string|string|string|string|string|string|string|string>  $parts
+     * @param  list<string>  $parts
      * @param  array<string, mixed>  $manifest
      * @return list<string>
      */

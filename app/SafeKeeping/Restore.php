@@ -54,10 +54,10 @@ final class Restore
             "{$from}/".Backup::DUMP,
         ]);
         DB::purge();
-        foreach ([...Backup::FOLDERS, 'shelf' => 'shelf'] as $name => $setting) {
+        foreach ([...Backup::FOLDERS, 'shelf'] as $name) {
             if (is_dir("{$from}/{$name}")) {
                 $say(ucfirst($name));
-                $to = (string) config("cobblestone.{$setting}");
+                $to = (string) config("cobblestone.{$name}");
                 is_dir($to) || mkdir($to, 0750, true);
                 Command::run(['cp', '-a', '--sparse=always', '--', "{$from}/{$name}/.", $to], 36_000);
             }
@@ -81,7 +81,7 @@ final class Restore
     private function files(string $from): array
     {
         $differences = [];
-        foreach ([...Backup::FOLDERS, 'shelf' => 'shelf'] as $name => $setting) {
+        foreach ([...Backup::FOLDERS, 'shelf'] as $name) {
             if (is_dir("{$from}/{$name}")) {
                 try {
                     Command::run(
@@ -92,7 +92,7 @@ final class Restore
                                 .'diff -rq --no-dereference -- "$1" "$2" | grep -v "^Only in $2" || true',
                             'sh',
                             "{$from}/{$name}",
-                            (string) config("cobblestone.{$setting}"),
+                            (string) config("cobblestone.{$name}"),
                         ],
                         36_000,
                     ) === '' ?:

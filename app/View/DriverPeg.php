@@ -6,7 +6,6 @@ namespace App\View;
 
 use App\Drawing\PegDrawing;
 use Cobblestone\Drivers\Audit\WhereToLook;
-use Cobblestone\Drivers\Matching\MatchWords;
 use Cobblestone\Findings\PegFound;
 use Cobblestone\Findings\RefusedFound;
 use Cobblestone\Machine\Device;
@@ -77,9 +76,9 @@ final readonly class DriverPeg
     /** @return list<array{package: string, why: string}> */
     public function refused(): array
     {
-        return array_map(fn (RefusedFound $one): array => [
+        return array_map(static fn (RefusedFound $one): array => [
             'package' => $one->package,
-            'why' => MatchWords::against($one->why, $this->found->package !== ''),
+            'why' => $one->words === '' ? "{$one->why->value} decides." : $one->words,
         ], $this->found->refused);
     }
 

@@ -14,7 +14,6 @@ use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Identifier\HardwareIdentifier;
 use Cobblestone\Machine\Identifier\IdentifierNames;
 use Cobblestone\Machine\Machine;
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Text\Counted;
@@ -63,17 +62,11 @@ final readonly class DriversPage
         return array_values(array_unique(array_map(static fn (PegFound $of): string => $of->package, $carried)));
     }
 
-    /** @param  array{files: int, bytes: int, missing: list<string>, folder: string}  $laid */
-    public function laidWords(array $laid): string
+    public function unpackWords(): string
     {
-        $missing = $laid['missing'] === []
-            ? ''
-            : ' Not on this shelf as archives, so not in it: '.implode(', ', $laid['missing']).'.';
-
-        return $laid['files'] === 0
-            ? "Nothing was unpacked.{$missing}"
-            : Counted::of($laid['files'], 'file').' of '.Bytes::of($laid['bytes'])->decimal()
-                ." lie in the folder \"{$laid['folder']}\": choose it where the stick is made.{$missing}";
+        return count($this->carries()) === 1
+            ? 'Unpack it into a folder for the stick'
+            : 'Unpack them into a folder for the stick';
     }
 
     /** "6 devices: 3 packages lie ready, 1 travels on the stick, 1 the system brings, 1 has nothing yet" */

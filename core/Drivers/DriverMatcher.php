@@ -64,7 +64,7 @@ final readonly class DriverMatcher
      */
     public function match(array $devices): array
     {
-        $isForIt = fn (Refusal $of): bool => in_array($this->system->id, $this->package($of->offer)->systems, true);
+        $isForIt = fn (Refusal $of): bool => in_array($this->system->id, $this->package($of->offer())->systems, true);
 
         return array_map(
             static fn (DeviceMatch $match): DeviceMatch => $match->with(

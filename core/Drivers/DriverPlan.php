@@ -7,6 +7,7 @@ namespace Cobblestone\Drivers;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Drivers\Matching\Refusal;
+use Cobblestone\Drivers\Matching\RefusalWords;
 use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Contribution;
@@ -22,6 +23,7 @@ final readonly class DriverPlan
      * @param  list<Device>  $unresolved
      * @param  list<DeviceMatch>  $matches  every device with its decision
      * @param  string  $online  why it gets online, in one sentence; empty while nobody knows
+     * @param  list<DriverPackage>  $shelf  all there were to choose from
      */
     public function __construct(
         public array $ordered,
@@ -31,6 +33,7 @@ final readonly class DriverPlan
         public Contribution $contribution,
         public string $online = '',
         public array $matches = [],
+        private array $shelf = [],
     ) {
     }
 
@@ -52,7 +55,12 @@ final readonly class DriverPlan
      */
     public function found(): array
     {
-        return array_map(function (DeviceMatch $match): array {
+        $titles = [];
+        foreach ($this->shelf as $one) {
+            $titles[$one->id] = $one->title();
+        }
+
+        return array_map(function (DeviceMatch $match) use ($titles): array {
             $package = $this->package($match);
 
             return [
@@ -70,8 +78,9 @@ final readonly class DriverPlan
                 'step' => $package === null ? '' : "drivers.{$package->id}",
                 'identifier' => (string) $match->identifier,
                 'refused' => array_map(static fn (Refusal $refusal): array => [
-                    'package' => $refusal->offer->id,
+                    'package' => $titles[$refusal->offer()->id] ?? $refusal->offer()->id,
                     'why' => $refusal->because->value,
+                    'words' => RefusalWords::of($refusal),
                 ], $match->refused),
             ];
         }, $this->matches);

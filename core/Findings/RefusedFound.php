@@ -11,13 +11,18 @@ use Cobblestone\Drivers\Matching\RefusedBecause;
 /** A package that claims a device and is not the one. */
 final readonly class RefusedFound
 {
-    public function __construct(public string $package, public RefusedBecause $why)
+    /** @param  string  $words  why, with what decided; empty on paths of before it was kept */
+    public function __construct(public string $package, public RefusedBecause $why, public string $words = '')
     {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self($fields->string('package'), $fields->enum('why', RefusedBecause::class));
+        return new self(
+            $fields->string('package'),
+            $fields->enum('why', RefusedBecause::class),
+            $fields->optionalString('words') ?? '',
+        );
     }
 }

@@ -18,7 +18,10 @@ const PASSPHRASE = 'rope and tar and salt';
 
 beforeEach(function () {
     $this->shop = new Workshop();
-    config(['cobblestone.photos' => "{$this->shop->folder}/photos"]);
+    config([
+        'cobblestone.photos' => "{$this->shop->folder}/photos",
+        'cobblestone.packages' => "{$this->shop->folder}/packages",
+    ]);
 });
 
 afterEach(function () {
@@ -76,6 +79,7 @@ it('brings everything back into an empty shop: rows, logs, photos, shelf, sticks
                 'shelf/name with  spaces & *.iso',
                 'shelf/-rf',
                 "drivers/set/\u{202E}x.inf",
+                'packages/w2 & more.zip',
                 'signers/a.pem',
             ] as $file
         ) {
@@ -87,12 +91,13 @@ it('brings everything back into an empty shop: rows, logs, photos, shelf, sticks
         $sums = TableSums::now();
         $files = fn (): array => array_map(
             hash_file(...),
-            array_fill(0, 5, 'sha256'),
+            array_fill(0, 6, 'sha256'),
             array_map(fn (string $file): string => "{$this->shop->folder}/{$file}", [
                 'photos/a.jpg',
                 'shelf/name with  spaces & *.iso',
                 'shelf/-rf',
                 "drivers/set/\u{202E}x.inf",
+                'packages/w2 & more.zip',
                 'signers/a.pem',
             ]),
         );
@@ -126,7 +131,7 @@ it('brings everything back into an empty shop: rows, logs, photos, shelf, sticks
             'has people and work',
         );
 
-        foreach (['photos', 'shelf', 'drivers', 'signers', 'sticks'] as $folder) {
+        foreach (['photos', 'shelf', 'drivers', 'packages', 'signers', 'sticks'] as $folder) {
             (new Illuminate\Filesystem\Filesystem())->deleteDirectory("{$this->shop->folder}/{$folder}");
         }
         Artisan::call('migrate:fresh', ['--database' => 'owner', '--force' => true]);

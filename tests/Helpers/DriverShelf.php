@@ -43,7 +43,7 @@ function wireless(): Device
 function whys(DeviceMatch $match): array
 {
     return array_column(
-        array_map(static fn (Refusal $of): array => [$of->offer->source, $of->because->value], $match->refused),
+        array_map(static fn (Refusal $of): array => [$of->offer()->source, $of->because->value], $match->refused),
         1,
         0,
     );

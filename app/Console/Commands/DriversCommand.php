@@ -17,8 +17,8 @@ use Cobblestone\Drivers\Audit\DriverAudit;
 use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Drivers\Matching\DriverShelf;
 use Cobblestone\Drivers\Matching\MatchTarget;
-use Cobblestone\Drivers\Matching\MatchWords;
 use Cobblestone\Drivers\Matching\Refusal;
+use Cobblestone\Drivers\Matching\RefusalWords;
 use Cobblestone\Machine\Device;
 use InvalidArgumentException;
 
@@ -190,8 +190,8 @@ final class DriversCommand extends PlainCommand
             ],
             'refused' => array_map(
                 static fn (Refusal $refusal): array => [
-                    'source' => $refusal->offer->source,
-                    'setup_file' => $refusal->offer->setupFile,
+                    'source' => $refusal->offer()->source,
+                    'setup_file' => $refusal->offer()->setupFile,
                     'why' => $refusal->because->value,
                 ],
                 $match->refused,
@@ -217,9 +217,7 @@ final class DriversCommand extends PlainCommand
                 default => 'no driver',
             });
             foreach ($match->refused as $refusal) {
-                $this->line(
-                    "    not {$refusal->offer->source}: ".MatchWords::against($refusal->because, $package !== null),
-                );
+                $this->line("    not {$refusal->offer()->source}: ".RefusalWords::of($refusal));
             }
         }
         foreach ($unreadable as $item) {

@@ -130,8 +130,9 @@ final class SevenZipTree implements FileTree
      * @param  list<string>  $paths
      * @param  int  $bytes  of all of them together, as planned: no file may become larger, and the time is meant for
      *     so much
+     * @param  (callable(): void)|null  $meanwhile  asked again and again; what it throws ends the unpacking
      */
-    public function extract(array $paths, string $folder, int $bytes): void
+    public function extract(array $paths, string $folder, int $bytes, ?callable $meanwhile = null): void
     {
         if (preg_grep('/[\x00-\x1F\x7F]/', $paths) !== []) {
             throw new RuntimeException('A name inside the image has control characters: it is not unpacked.');
@@ -155,6 +156,7 @@ final class SevenZipTree implements FileTree
             self::SECONDS + $bytes / self::SLOWEST,
             null,
             new Limits(file: max(1_048_576, $bytes)),
+            $meanwhile,
         );
         unlink($list);
     }

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CountDevices;
-use App\Actions\LayDrivers;
 use App\Bridge\FirmwareBridge;
 use App\Devices\NameLists;
 use App\Http\Requests\ReadingRequest;
+use App\Jobs\LayDrivers;
+use App\Jobs\UnpackDrivers;
 use App\Models\DeviceLook;
+use App\Models\DriverLaying;
 use App\Models\Job;
 use App\View\DriversPage;
+use App\View\LayingLine;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use RuntimeException;
 
 /** The drivers of a job: what hangs ready for which device, and what each look at the devices shows. */
 final class DriverController
@@ -28,6 +30,7 @@ final class DriverController
         return view('jobs.drivers', [
             'job' => $job,
             'canLay' => $lay->canLay($job),
+            'laying' => LayingLine::of(DriverLaying::query()->find($job->id), LayDrivers::folderOf($job)),
             'mayWork' => $job->isOpen() && $request->user()?->mayWork() === true,
             'page' => new DriversPage(
                 $job->currentPlan()->typed(),
@@ -39,17 +42,24 @@ final class DriverController
     }
 
     /** The packages for the stick, unpacked into a folder that its build can take along. */
-    public function lay(Job $job, LayDrivers $lay): RedirectResponse
+    public function lay(Job $job, Request $request, LayDrivers $lay): RedirectResponse
     {
-        try {
-            $laid = $lay->handle($job);
-        } catch (RuntimeException $e) {
-            throw ValidationException::withMessages(['lay' => $e->getMessage()]);
+        if (! $lay->canLay($job)) {
+            throw ValidationException::withMessages(['lay' => 'None of them is on this shelf as an archive.']);
+        }
+        if (DriverLaying::query()->find($job->id)?->isUnderWay() !== true) {
+            DriverLaying::ask($job, $request->user());
+            UnpackDrivers::dispatch($job->id);
         }
 
-        $laid['folder'] = LayDrivers::folderOf($job);
+        return redirect("/jobs/{$job->id}/drivers#lay", 303);
+    }
 
-        return redirect("/jobs/{$job->id}/drivers", 303)->with('laid', $laid);
+    public function stop(Job $job): RedirectResponse
+    {
+        DriverLaying::query()->find($job->id)?->stop();
+
+        return redirect("/jobs/{$job->id}/drivers#lay", 303);
     }
 
     public function store(Job $job, ReadingRequest $request, CountDevices $count): RedirectResponse

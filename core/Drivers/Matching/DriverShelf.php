@@ -74,7 +74,7 @@ final class DriverShelf
             // A package with several setup files is one package: it is told of once, by the best of them.
             if ($source !== $winner?->offer->source && ! isset($refused[$source])) {
                 $because = $candidate->refused ?? $winner?->against($candidate, $target->channel)[1];
-                $refused[$source] = $because === null ? null : new Refusal($candidate->offer, $because);
+                $refused[$source] = $because === null ? null : new Refusal($candidate, $because, $winner, $target);
             }
         }
         ksort($refused, SORT_STRING);

@@ -14,7 +14,7 @@ final class MatchWords
     {
         $refused = [];
         foreach ($match->refused as $refusal) {
-            $refused[$named($refusal->offer)][] = self::against($refusal->because, $match->package !== null);
+            $refused[$named($refusal->offer())][] = RefusalWords::of($refusal);
         }
 
         return new Decision(
@@ -38,24 +38,6 @@ final class MatchWords
             $match->package !== null => "It claims {$match->identifier}.",
             $match->brings => "{$system} has a driver for this device, and no package on the shelf may be used for it.",
             default => "No package on the shelf may be used for it, and {$system} is not known to bring a driver.",
-        };
-    }
-
-    /** What is said of a package that claims the device and is not the one. */
-    public static function against(RefusedBecause $because, bool $hasWinner = true): string
-    {
-        return match ($because) {
-            RefusedBecause::Architecture => 'It is for another processor architecture.',
-            RefusedBecause::Build => 'It is for another system, or for other builds of it.',
-            RefusedBecause::Model => $hasWinner
-                ? 'Another is made for exactly this model, or this one is locked to others.'
-                : 'It is locked to other models.',
-            RefusedBecause::Revision => 'It is for another revision.',
-            RefusedBecause::Signature => 'It is not signed, and the system takes only what is.',
-            RefusedBecause::Specificity => 'Another names this device more narrowly.',
-            RefusedBecause::Channel => 'Another comes from the channel that the bench prefers.',
-            RefusedBecause::Date => 'Another is newer.',
-            RefusedBecause::Version => 'Another of the same line is as new or newer.',
         };
     }
 }

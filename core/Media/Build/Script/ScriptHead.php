@@ -55,7 +55,7 @@ final class ScriptHead
     }
 
     /**
-     * @return list<string|string|string|string|string|string|string|string>
+     * @return list<string>
      */
     private static function tools(StickPlan $plan): array
     {
