@@ -24,10 +24,10 @@ final readonly class DriverPeg
         'empty' => 'nothing yet',
     ];
 
-    /** @param  Device|null  $seen  as the last look at the devices shows it; null where it is not in it */
+    /** @param  list<Device>  $seen  all alike, as the last look at the devices shows them; empty where it has none */
     public function __construct(
         private PegFound $found,
-        private ?Device $seen,
+        private array $seen,
         private Machine $machine,
         private IdentifierNames $names,
     ) {
@@ -99,10 +99,18 @@ final readonly class DriverPeg
     /** What the last look says of it; empty where there was none or it says nothing. */
     public function seen(): string
     {
-        return match ($this->seen?->isDriven()) {
-            true => 'has a driver',
-            false => 'has none'.($this->seen->status === null ? '' : ": {$this->seen->status}"),
-            default => '',
+        $driven = count(array_filter($this->seen, static fn (Device $one): bool => $one->isDriven() === true));
+        $without = array_filter($this->seen, static fn (Device $one): bool => $one->isDriven() === false);
+        $status = implode(', ', array_unique(array_filter(
+            array_map(static fn (Device $one): string => (string) $one->status, $without),
+        )));
+        $why = $status === '' ? '' : ": {$status}";
+
+        return match (true) {
+            $driven === 0 && $without === [] => '',
+            count($this->seen) > 1 => "{$driven} of ".count($this->seen)." have a driver{$why}",
+            $driven === 1 => 'has a driver',
+            default => "has none{$why}",
         };
     }
 

@@ -47,9 +47,24 @@ final readonly class DriversPage
             $this->looks,
         );
         $this->audit = $readings === [] ? null : new DriverAudit($readings);
-        $seen = $this->audit?->last()->devices ?? [];
-        $this->pegs = array_map(
-            fn (PegFound $found): DriverPeg => new DriverPeg($found, $seen[$found->id] ?? null, $machine, $names),
+        $this->pegs = $this->pegs($this->audit?->last()->devices ?? []);
+    }
+
+    /**
+     * Devices alike share a peg: one package is for all of them.
+     *
+     * @param  array<string, Device>  $seen
+     * @return list<DriverPeg>
+     */
+    private function pegs(array $seen): array
+    {
+        $alike = [];
+        foreach ($seen as $device) {
+            $alike[$device->identifier][] = $device;
+        }
+
+        return array_map(
+            fn (PegFound $of): DriverPeg => new DriverPeg($of, $alike[$of->id] ?? [], $this->machine, $this->names),
             $this->found,
         );
     }

@@ -20,6 +20,9 @@ use Cobblestone\Runbook\Decision;
 /** The packages of the shelf held against the devices of a machine and the system it gets (rule D3). */
 final readonly class DriverMatcher
 {
+    /** Families whose devices want a driver on any system. */
+    private const DRIVEN = ['graphics', 'network', 'audio', 'chipset', 'storage', 'camera', 'sensor'];
+
     /** @param  array<string, DriverPackage>  $packages  by their id */
     private function __construct(
         private array $packages,
@@ -57,7 +60,8 @@ final readonly class DriverMatcher
     }
 
     /**
-     * What is for another system stands on the same shelf and was never in question: it is not told of.
+     * What is for another system stands on the same shelf and was never in question: it is not told of. Nor is a
+     * device of no family that drivers come in, as long as nothing says that it wants one: a mouse, a hub.
      *
      * @param  list<Device>  $devices
      * @return list<DeviceMatch>
@@ -66,12 +70,21 @@ final readonly class DriverMatcher
     {
         $isForIt = fn (Refusal $of): bool => in_array($this->system->id, $this->package($of->offer())->systems, true);
 
-        return array_map(
+        return array_values(array_filter(array_map(
             static fn (DeviceMatch $match): DeviceMatch => $match->with(
                 array_values(array_filter($match->refused, $isForIt)),
             ),
             $this->shelf->match($devices, $this->target, $this->system->brings),
-        );
+        ), self::concerns(...)));
+    }
+
+    private static function concerns(DeviceMatch $match): bool
+    {
+        return in_array($match->device->family, self::DRIVEN, true)
+            || $match->package !== null
+            || $match->refused !== []
+            || $match->device->isDriven() === false
+            || ($match->device->family === 'input' && $match->brings);
     }
 
     public function package(PackageOffer $offer): DriverPackage

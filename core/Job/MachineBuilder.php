@@ -24,9 +24,6 @@ use Cobblestone\Quantity\Energy;
 /** Brings catalogue, readings and answers together into one machine (rules A1, J7). */
 final class MachineBuilder
 {
-    /** Families of parts that want a driver; others a reading shows need none of their own. */
-    private const DRIVEN = ['graphics', 'network', 'audio', 'chipset', 'storage', 'camera', 'sensor'];
-
     /**
      * @return array{0: Machine, 1: list<string>} the machine, and notes on what was not understood
      *
@@ -115,6 +112,23 @@ final class MachineBuilder
     }
 
     /**
+     * Of several alike in one list the one that has no driver speaks for all: the package is for each of them.
+     *
+     * @param  list<Device>  $devices
+     * @return array<string, Device>
+     */
+    private static function once(array $devices): array
+    {
+        $once = [];
+        foreach ($devices as $device) {
+            $other = $once[$device->identifier] ?? null;
+            $once[$device->identifier] = $other?->isDriven() === false ? $other->and($device) : $device->and($other);
+        }
+
+        return $once;
+    }
+
+    /**
      * A reading of the PCI bus outranks what the catalogue says is on it; other buses only add to it, as they show
      * what is plugged in by chance.
      *
@@ -126,7 +140,7 @@ final class MachineBuilder
     {
         $read = [];
         foreach ($readings as $reading) {
-            foreach ($reading->devices as $device) {
+            foreach (self::once($reading->devices) as $device) {
                 $read[$device->identifier] = $device->and($read[$device->identifier] ?? null);
             }
         }
@@ -139,12 +153,7 @@ final class MachineBuilder
             }
         }
 
-        return [
-            ...$devices,
-            ...array_values(
-                array_filter($read, static fn (Device $device): bool => in_array($device->family, self::DRIVEN, true)),
-            ),
-        ];
+        return [...$devices, ...array_values($read)];
     }
 
     /**

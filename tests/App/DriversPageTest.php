@@ -67,3 +67,13 @@ it('says why there is no shelf for a job that installs no system', function () {
     $job = $this->jobFrom('firmware-update', $this->people['lead']);
     $this->get("/jobs/{$job->id}/drivers")->assertOk()->assertSee('This job installs no system');
 });
+
+it('says of devices alike how many have a driver at the last look', function () {
+    $list = "Name,Hardware IDs,Status\nOstler port,PCI\\VEN_4F51&DEV_7777,Error\n"
+        ."Ostler port,PCI\\VEN_4F51&DEV_7777,OK\n";
+    $this->post("/jobs/{$this->job->id}/readings", ['output' => $list, 'seen' => $this->job->fresh()->last_entry]);
+    $seen = $this->job->fresh()->last_entry;
+    $this->post("/jobs/{$this->job->id}/drivers", ['output' => $list, 'seen' => $seen])->assertSessionHasNoErrors();
+    $page = $this->get("/jobs/{$this->job->id}/drivers")->getContent();
+    expect($page)->toContain('last look: 1 of 2 have a driver: Error');
+});

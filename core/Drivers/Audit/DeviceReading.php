@@ -9,7 +9,7 @@ use Cobblestone\Machine\Device;
 /** One look at the devices of a machine: how many have a driver (rule D7). */
 final readonly class DeviceReading
 {
-    /** @var array<string, Device> each device once; several alike are told apart by their place */
+    /** @var array<string, Device> each device once; of several alike those with a driver first */
     public array $devices;
 
     /** @var array<string, bool|null> whether a driver serves it, as the list says; asked for many times */
@@ -18,14 +18,28 @@ final readonly class DeviceReading
     /** @param  list<Device>  $devices */
     public function __construct(public string $source, array $devices)
     {
-        $keyed = $seen = [];
+        $alike = $keyed = [];
         foreach ($devices as $device) {
-            $seen[$device->identifier] = ($seen[$device->identifier] ?? 0) + 1;
-            $number = $seen[$device->identifier];
-            $keyed[$device->identifier.($number > 1 ? " ({$number})" : '')] = $device;
+            $alike[$device->identifier][] = $device;
+        }
+        // No list says which of several alike is which, and the next may have them in another order.
+        foreach ($alike as $identifier => $of) {
+            usort($of, static fn (Device $a, Device $b): int => self::rank($a) <=> self::rank($b));
+            foreach ($of as $place => $device) {
+                $keyed[$place === 0 ? $identifier : $identifier.' ('.($place + 1).')'] = $device;
+            }
         }
         $this->devices = $keyed;
         $this->driven = array_map(static fn (Device $device): ?bool => $device->isDriven(), $keyed);
+    }
+
+    private static function rank(Device $device): int
+    {
+        return match ($device->isDriven()) {
+            true => 0,
+            null => 1,
+            false => 2,
+        };
     }
 
     public function count(): int

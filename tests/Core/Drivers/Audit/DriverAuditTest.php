@@ -59,6 +59,20 @@ it('recounts after each look, and says what a package cleared besides its own', 
         ->and(AuditDocument::of($audit)['left'][0]['id'])->toBe('pci:1:2');
 });
 
+it('does not take devices that are alike for each other when a list has them in another order', function () {
+    $audit = new DriverAudit([
+        looked('first', ['pci:1:1' => 'OK', '*pci:1:1' => 'Error', '**pci:1:1' => 'Error', '***pci:1:1' => 'resting']),
+        looked('turned', ['pci:1:1' => 'Error', '*pci:1:1' => 'resting', '**pci:1:1' => 'Error', '***pci:1:1' => 'OK']),
+        looked('one more', ['pci:1:1' => 'resting', '*pci:1:1' => 'OK', '**pci:1:1' => 'Error', '***pci:1:1' => 'OK']),
+    ]);
+    expect($audit->coverage())->toBe('4 devices: 1 → 1 → 2')
+        ->and(array_map(static fn (AuditStep $of): array => [
+            count($of->cleared), count($of->lost), count($of->came), count($of->went),
+        ], $audit->steps()))->toBe([[0, 0, 0, 0], [0, 0, 0, 0]])
+        ->and(array_keys($audit->readings[0]->devices))->toBe(['pci:1:1', 'pci:1:1 (2)', 'pci:1:1 (3)', 'pci:1:1 (4)'])
+        ->and(count($audit->left()))->toBe(1);
+});
+
 it('counts each look with its own number where devices came or went', function () {
     $audit = new DriverAudit([
         looked('before', ['pci:1:1' => 'OK', 'pci:1:2' => null]),
