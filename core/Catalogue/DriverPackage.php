@@ -142,6 +142,12 @@ final readonly class DriverPackage
         return Bytes::of($this->bytes);
     }
 
+    /** Whether its archive is a program that unpacks itself, and is started. */
+    public function unpacksItself(): bool
+    {
+        return str_ends_with(strtolower((string) $this->file), '.exe');
+    }
+
     /** "Ostler V5 graphics 4.2" */
     public function title(): string
     {

@@ -25,8 +25,9 @@ final readonly class SystemProfile
      * @param  list<InstallerScreen>  $screens  pages of its installer up to the drive, in order
      * @param  AliasList  $brings  the devices it has drivers for by itself
      * @param  int|null  $build  of the version that the bench installs; an image may say another
-     * @param  list<string>  $upgradesFrom  systems it is installed over in place, everything kept
      * @param  string|null  $safeMode  how its safe mode is started from the running system
+     * @param  string|null  $setupFileWay  where it takes a driver from a folder with a setup-information file
+     * @param  list<string>  $upgradesFrom  systems it is installed over in place, everything kept
      * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
      * @param  bool  $enforcesSignatures  whether it takes only drivers that are signed
      */
@@ -64,6 +65,7 @@ final readonly class SystemProfile
         public ?int $driverFetchMinutes = null,
         public array $upgradesFrom = [],
         public ?string $safeMode = null,
+        public ?string $setupFileWay = null,
     ) {
     }
 
@@ -80,10 +82,8 @@ final readonly class SystemProfile
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        $fields->wants('partitions');
-
         return new self(
-            $fields->string('id'),
+            $fields->wants('partitions')->string('id'),
             $fields->string('name'),
             $fields->string('as_of'),
             $fields->string('source'),
@@ -116,6 +116,7 @@ final readonly class SystemProfile
             $fields->optionalInt('driver_fetch_minutes'),
             $fields->strings('upgrades_from'),
             $fields->optionalString('safe_mode'),
+            $fields->optionalString('setup_file_way'),
         );
     }
 

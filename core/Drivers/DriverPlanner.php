@@ -42,8 +42,7 @@ final class DriverPlanner
         array_push($unresolved, ...self::left($matcher, $matches, $conflicts));
 
         $network = NetworkWay::of($machine, $system, $offline, $unresolved);
-        $nobodyRead = $machine->devices === [];
-        $set = new DriverSet($ordered, $offline, $unresolved, $nobodyRead, $system->driverFetchMinutes);
+        $set = new DriverSet($ordered, $offline, $unresolved, $matches, $machine, $system);
 
         return new DriverPlan(
             $ordered,

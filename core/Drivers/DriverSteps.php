@@ -16,6 +16,7 @@ use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Text\Counted;
 
 /** The stones of driver setup: laid ready, installed one by one, looked over at the end. */
 final class DriverSteps
@@ -28,11 +29,10 @@ final class DriverSteps
         $steps = $offline === [] ? [] : [self::stickInAgain($offline)];
         $last = end($offlineIds);
         foreach ($ordered as $package) {
-            $isOffline = in_array($package->id, $offlineIds, true);
             $steps[] = self::install(
                 $package,
-                $ordered,
-                $isOffline,
+                $set,
+                in_array($package->id, $offlineIds, true),
                 isset($restarts[$package->id]),
                 $package->id === $last,
             );
@@ -81,7 +81,8 @@ final class DriverSteps
             needs: ['hands', 'bench computer'],
             because: [
                 new Reason(
-                    count($ordered)." packages, {$size->decimal()}, matched by identifier to this model's devices.",
+                    Counted::of(count($ordered), 'package').", {$size->decimal()}, matched by identifier to this "
+                        .'machine\'s devices.',
                     'D3, D5',
                 ),
             ],
@@ -115,21 +116,21 @@ final class DriverSteps
         );
     }
 
-    /**
-     * @param  list<DriverPackage>  $ordered
-     * @param  bool  $last  whether it is the last one that comes from the stick
-     */
+    /** @param  bool  $last  whether it is the last one that comes from the stick */
     private static function install(
         DriverPackage $package,
-        array $ordered,
+        DriverSet $set,
         bool $offline,
         bool $restart,
         bool $last,
     ): Step {
-        $present = array_map(static fn (DriverPackage $other): string => $other->id, $ordered);
+        $present = array_map(static fn (DriverPackage $other): string => $other->id, $set->ordered);
         $needs = array_values(array_map(PathFact::driver(...), array_intersect($package->needs, $present)));
         $do = [
-            ...self::opening($offline, $package),
+            $offline
+                ? 'Open the driver folder on the stick.'
+                : 'Open the driver folder, or fetch the package from the shelf.',
+            ...InstallWords::of($package, $set),
             ...$last ? ['Pull the stick again.'] : [],
             self::restarting($package, $restart),
         ];
@@ -150,7 +151,7 @@ final class DriverSteps
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drivers, "{$package->name} {$package->version}"),
             acts: [Act::WriteSystem],
-            because: self::because($package),
+            because: InstallWords::because($package, $set),
             waiting: self::waiting($package, $restart),
         );
     }
@@ -180,18 +181,6 @@ final class DriverSteps
         );
     }
 
-    /** @return list<string> */
-    private static function opening(bool $offline, DriverPackage $package): array
-    {
-        return [
-            $offline
-                ? 'Open the driver folder on the stick.'
-                : 'Open the driver folder, or fetch the package from the shelf.',
-            "Install {$package->name} {$package->version}."
-                .($package->silent === null ? '' : " Without questions: `{$package->silent}`."),
-        ];
-    }
-
     private static function restarting(DriverPackage $package, bool $restart): string
     {
         return match (true) {
@@ -199,22 +188,5 @@ final class DriverSteps
             $package->restart === 'after' => 'It wants a restart: that comes later, once for all.',
             default => 'No restart.',
         };
-    }
-
-    /**
-     * @return list<Reason>
-     */
-    private static function because(DriverPackage $package): array
-    {
-        return [
-            new Reason(
-                'Claims '.implode(', ', $package->claims).', which this model has.',
-                'D3',
-                "shelf, {$package->date}",
-            ),
-            ...$package->needs === []
-                ? []
-                : [new Reason('Comes after what it needs: '.implode(', ', $package->needs).'.', 'D4')],
-        ];
     }
 }

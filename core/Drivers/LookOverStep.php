@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Drivers;
 
 use Cobblestone\Catalogue\DriverPackage;
+use Cobblestone\Drivers\Audit\WhereToLook;
 use Cobblestone\Machine\Device;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\DoneWords;
@@ -43,7 +44,7 @@ final class LookOverStep
             done: DoneWords::in(SheetPart::Drivers, 'Every device was looked over.', 'without_driver'),
             evidence: self::readings($unresolved),
             because: [
-                self::looked($set->devicesUnknown, $unresolved),
+                self::looked($set->devicesUnknown(), $unresolved),
             ],
         );
     }
@@ -52,23 +53,23 @@ final class LookOverStep
     private static function instructions(DriverSet $set): array
     {
         $open = array_map(
-            static fn (
-                Device $device,
-            ): string => "Nothing on the shelf for {$device->name} (`{$device->identifier}`): look at the maker's "
-                .'page for exactly this model.',
+            static fn (Device $device): string => "Nothing on the shelf for {$device->name} "
+                ."(`{$device->identifier}`). Where to look, first: ".WhereToLook::for($device, $set->machine, null)[0],
             $set->unresolved,
         );
 
+        $minutes = $set->system->driverFetchMinutes;
+
         return [
-            ...$set->fetchMinutes === null
+            ...$minutes === null
                 ? []
                 : [
-                    "Wait until it has been online for {$set->fetchMinutes} minutes: it fetches drivers by itself, "
+                    "Wait until it has been online for {$minutes} minutes: it fetches drivers by itself, "
                         .'and what is missing before may be there then.',
                 ],
             'List the devices: none may be left without a driver. Bring the list to this job\'s drivers, and it is '
                 .'counted.',
-            ...$set->devicesUnknown
+            ...$set->devicesUnknown()
                 ? ['This machine\'s devices are not in the catalogue: note each identifier that has no driver.']
                 : $open,
         ];
@@ -103,7 +104,7 @@ final class LookOverStep
             $devicesUnknown
                 ? 'What is inside is only known once a system runs.'
                 : ($unresolved === []
-                    ? 'Every device of this model has a package or is served by the system.'
+                    ? 'Every device of this machine has a package or is served by the system.'
                     : Counted::of(count($unresolved), 'device').(count($unresolved) === 1 ? ' has' : ' have')
                         .' no package on the shelf.'),
             'D7',

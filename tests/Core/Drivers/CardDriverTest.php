@@ -168,7 +168,12 @@ it('looks over at the end for exactly the devices that nothing is known for', fu
     string $remedy,
     string $because,
 ) {
-    $audit = DriverSteps::for(new DriverSet([], [], $unresolved, $unknown))->steps[0];
+    $some = new Device('c', 'pci:0001:0003', 'audio');
+    $audit = DriverSteps::for(new DriverSet(
+        [], [], $unresolved, [],
+        new Machine('x', Kind::Laptop, FactSheet::fromArray([]), devices: $unknown ? [] : [$some]),
+        Demo::catalogue()->system('skerry-rolling'),
+    ))->steps[0];
     expect($audit->id)
         ->toBe('drivers.audit')
         ->and($audit->evidence[0]->expected?->value)
@@ -183,7 +188,7 @@ it('looks over at the end for exactly the devices that nothing is known for', fu
         false,
         '0',
         'Look for its package by identifier; its row says which device.',
-        'Every device of this model has a package or is served by the system.',
+        'Every device of this machine has a package or is served by the system.',
     ],
     [
         [new Device('a', 'pci:0001:0001', 'audio'), new Device('b', 'pci:0001:0002', 'input')],
