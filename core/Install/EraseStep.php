@@ -7,6 +7,7 @@ namespace Cobblestone\Install;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -54,7 +55,7 @@ final class EraseStep
             $blank ? 'Lay out the drive' : 'Erase the drive',
             Presence::Hands,
             Estimate::minutes(0.5, 1, 4),
-            self::instructions($blank, self::freeSpace($drive), $system),
+            self::instructions($blank, ($drive->partitions ?? []) !== [], self::freeSpace($drive), $system),
             before: [
                 PathFact::MEDIUM_STARTED, PathFact::TARGET_NAMED, PathFact::OWNER_AGREED, PathFact::POWER_SAFE,
                 ...$waitsFor,
@@ -73,7 +74,23 @@ final class EraseStep
             confirmation: self::confirmation($drive, $bytes, $target, $owner),
             boots: [BootEvent::change(['target' => 'erased'])],
             worksOn: WorksOn::Target,
+            rows: self::rows($drive),
         );
+    }
+
+    /**
+     * The lines that the installer shows of this drive, to be compared before the first is deleted.
+     *
+     * @return list<array<string, string>>
+     */
+    private static function rows(?Drive $drive): array
+    {
+        return array_map(static fn (Partition $one): array => [
+            'partition' => $one->title(),
+            'size' => "{$one->size->decimal()}, or {$one->size->binary()}",
+            ...$one->startSector === null ? [] : ['begins at sector' => (string) $one->startSector],
+            'becomes' => 'deleted',
+        ], $drive->partitions ?? []);
     }
 
     private static function freeSpace(?Drive $drive): string
@@ -89,14 +106,18 @@ final class EraseStep
     }
 
     /**
+     * @param  bool  $listed  whether its partitions were read
      * @return list<string>
      */
-    private static function instructions(bool $blank, string $free, SystemProfile $system): array
+    private static function instructions(bool $blank, bool $listed, string $free, SystemProfile $system): array
     {
         return [
             $blank
                 ? 'It is blank: there is no partition to delete.'
-                : 'Delete every partition of this drive in the installer.',
+                : 'Delete every partition of this drive in the installer'
+                    .($listed
+                        ? ', as the table has them. A line that is not in it: stop, it may be another drive.'
+                        : '.'),
             $free,
             "Let {$system->name} lay out the drive as in the core beside.",
         ];

@@ -64,7 +64,7 @@ it('removes the family of a card of another maker in safe mode, and proves the n
         ->and($plan->step('drivers.remove-old')->rows)
         ->toBe([['family' => 'Fennick G7 graphics', 'on the shelf' => '560.2', 'drives' => 'pci:46e1:7700']])
         ->and(implode(' ', $plan->step('boot.safe-mode')->instructions))
-        ->toBe('Settings, Recovery, *Next start: plain*; then restart.');
+        ->toBe('Settings, Recovery, "Next start: plain"; then restart.');
 });
 
 it('lets the school decide where both are of one maker', function (string $school, bool $removes) {
