@@ -53,12 +53,12 @@ final readonly class InstallPace
         return $time === null ? $phase->estimate() : Estimate::around($time);
     }
 
-    /** What sets the pace; null where the minutes are the catalogue's. */
-    public function because(InstallPhase $phase): ?Reason
+    /** What sets the pace, or whose minutes they are where nobody has described what does. */
+    public function because(InstallPhase $phase, string $dated): Reason
     {
         $time = $this->time($phase);
         if ($time === null || $this->payload === null) {
-            return null;
+            return self::ofCatalogue($phase->estimate(), 'what sets the pace', $dated);
         }
         [$name, $rate] = $this->slowest($phase);
         $restart = $phase->restart ? ', and a restart of about '.$this->restart()->label() : '';
@@ -67,6 +67,16 @@ final readonly class InstallPace
             "{$this->payload->decimal()} at {$rate->label()}: {$name} sets the pace{$restart}.",
             'I5',
             'computed for this machine',
+        );
+    }
+
+    /** @param  string  $open  what nobody has described, so that nothing is worked out */
+    public static function ofCatalogue(Estimate $minutes, string $open, string $dated): Reason
+    {
+        return new Reason(
+            "{$minutes->low->label()} to {$minutes->high->label()} by the catalogue; {$open}, it does not say.",
+            'I5',
+            $dated,
         );
     }
 

@@ -110,7 +110,10 @@ final class InstallPlanner
                 after: $index === 0 && ! $last ? [$after, PathFact::SYSTEM_COPIED] : [$after],
                 needs: ['slot', 'power'],
                 acts: [Act::WriteSystem],
-                because: [...self::because($index, $system, $phase), ...array_filter([$pace->because($phase)])],
+                because: [
+                    ...self::because($index, $system, $phase),
+                    $pace->because($phase, $system->dated()),
+                ],
                 waiting: self::waiting($phase),
                 done: $last ? DoneWords::of("{$system->name} was installed") : null,
                 boots: [

@@ -30,11 +30,15 @@ final readonly class UpdatePace
         return $time === null ? $this->system->updates->estimate() : Estimate::around($time);
     }
 
-    public function because(): ?Reason
+    public function because(): Reason
     {
         $bytes = $this->system->updates->bytes;
         if ($bytes === null) {
-            return null;
+            return InstallPace::ofCatalogue(
+                $this->system->updates->estimate(),
+                'how much they load',
+                $this->system->dated(),
+            );
         }
         $restarts = $this->restarts() === 0 ? '' : ', and '.$this->restarts().' × '.$this->restart()->label()
             .' of restarts';

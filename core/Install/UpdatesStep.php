@@ -43,7 +43,7 @@ final class UpdatesStep
             needs: ['network', 'power'],
             acts: [Act::WriteSystem],
             done: DoneWords::of('System updates were installed'),
-            because: [new Reason($because, 'J2', $pace->system->dated()), ...array_filter([$pace->because()])],
+            because: [new Reason($because, 'J2', $pace->system->dated()), $pace->because()],
             waiting: new Waiting($usual, 'Restart once and look again.', $restarts),
             boots: $boots,
         );

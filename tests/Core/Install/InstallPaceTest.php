@@ -48,7 +48,7 @@ it('takes the bytes of the image through the slowest part, and names it', functi
     $pace = paceOf($ports, $transport, $read);
     $phase = new InstallPhase('Copy', [1, 2, 3], false, unpacksMbS: $unpacks);
     expect($pace->estimate($phase)->likely->seconds)->toBe($seconds)
-        ->and($pace->because($phase)?->text)->toContain("{$slowest} sets the pace.");
+        ->and($pace->because($phase, 'a day')->text)->toContain("{$slowest} sets the pace.");
 })->with([
     'unpacking' => [[socketOf(5000)], 'nvme', 100, 5, 1200, 'unpacking'],
     'the stick' => [[socketOf(5000)], 'nvme', 4, 5, 1500, 'the stick'],
@@ -66,11 +66,15 @@ it('counts a restart where the phase ends with one', function () {
     $pace = paceOf([socketOf(5000)], 'nvme');
     $phase = new InstallPhase('Copy', [1, 2, 3], true, unpacksMbS: 5);
     expect($pace->estimate($phase)->likely->seconds)->toBe(1245)
-        ->and($pace->because($phase)?->text)->toContain('and a restart of about 45 s.');
+        ->and($pace->because($phase, 'a day')->text)->toContain('and a restart of about 45 s.');
 });
 
 it('keeps the catalogue\'s minutes where nobody described the pace', function () {
     $phase = new InstallPhase('First start', [1, 2, 3], true);
     expect(paceOf([], 'nvme')->estimate($phase)->likely->inMinutes())->toBe(2.0)
-        ->and(paceOf([], 'nvme')->because($phase))->toBeNull();
+        ->and(paceOf([], 'nvme')->because($phase, 'a day')->toArray())->toBe([
+            'text' => '1 min to 3 min by the catalogue; what sets the pace, it does not say.',
+            'rule' => 'I5',
+            'source' => 'a day',
+        ]);
 });
