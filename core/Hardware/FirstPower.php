@@ -133,7 +133,7 @@ final class FirstPower
 
         return $place === null || $graphics === []
             ? 'Is there a graphics card: seated, its own power leads in, the picture cable on it.'
-            : ucfirst($named).' seated in '.($place->where ?? 'its slot')
+            : ucfirst($named).', where it is fitted: seated in '.($place->where ?? 'its slot')
                 .', its own power leads in, the picture cable on it.';
     }
 

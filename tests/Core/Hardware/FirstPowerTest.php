@@ -24,11 +24,12 @@ it('names slots and card where the model says them', function () {
     expect(array_slice(lookedOver($with([$card, new Device('Sound', 'hdaudio:46e10a30', 'audio')])), 1, 2))->toBe([
         'Memory, both ends locked: 1 module in DIMM A2; 2 modules in DIMM A2, DIMM B2; 4 modules in DIMM A1, DIMM A2, '
             .'DIMM B1, DIMM B2.',
-        'Fennick G7 graphics seated in the upper slot, next to the processor, its own power leads in, the picture '
-            .'cable on it.',
+        'Fennick G7 graphics, where it is fitted: seated in the upper slot, next to the processor, its own power '
+            .'leads in, the picture cable on it.',
     ]);
     $other = new Device('Ostler B1 graphics', 'pci:4f51:1100', 'graphics');
-    expect(lookedOver($with([$card, $other]))[2])->toStartWith('The card seated in the upper slot')
+    expect(lookedOver($with([$card, $other]))[2])
+        ->toStartWith('The card, where it is fitted: seated in the upper slot')
         ->and(lookedOver($with([]))[2])->toStartWith('Is there a graphics card:');
 });
 
