@@ -61,7 +61,7 @@ final readonly class PartitionsPage
             'start' => (string) $one->startSector,
             'title' => $one->title(),
             'size' => "{$one->size->decimal()}, or {$one->size->binary()}",
-            'used' => $one->used === null ? '' : "{$one->used->decimal()} used",
+            'used' => $one->used === null ? '' : $one->used->decimal(),
             'system' => $one->fileSystem ?? '',
             'stays' => in_array((string) $one->startSector, $stays, true),
         ], $this->drive->partitions ?? []);

@@ -36,9 +36,10 @@ final class QuestionWords
             array_slice($question->shuts, 0, self::NAMED),
         );
 
-        return $question->holds()
-            ? 'Until then nobody may '.implode(', ', $named)
-                .(count($question->shuts) > self::NAMED ? ' and more.' : '.')
-            : '';
+        $last = array_pop($named);
+        $more = count($question->shuts) > self::NAMED;
+        $all = $named === [] ? (string) $last : implode(', ', $named).($more ? ', ' : ' or ').$last;
+
+        return $question->holds() ? "Until then nobody may {$all}".($more ? ' and more.' : '.') : '';
     }
 }

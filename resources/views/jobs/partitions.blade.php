@@ -21,8 +21,10 @@
 <tr>
 <td><label><input type="checkbox" id="s-{{ $row['start'] }}" name="stays[]" value="{{ $row['start'] }}"
  @checked($row['stays'])> {{ $row['title'] }}</label></td>
-<td class="num">{{ $row['size'] }}</td><td class="num">{{ $row['used'] }}</td>
-<td>{{ $row['system'] }}</td><td class="num mono">{{ $row['start'] }}</td>
+<td class="num" data-label="size">{{ $row['size'] }}</td>
+<td class="num" data-label="used">{{ $row['used'] }}</td>
+<td data-label="file system">{{ $row['system'] }}</td>
+<td class="num mono" data-label="first sector">{{ $row['start'] }}</td>
 </tr>
 @endforeach
 </tbody>
