@@ -96,7 +96,7 @@ final class FirstBoot
         return UpdatesStep::of(
             new UpdatePace($start->system, $start->policy),
             'Look for updates once more: it must find none.',
-            'Updates come before the devices are looked over: they may bring drivers.',
+            'Updates come before proof: what they change is read with the rest.',
             ['the same percentage twice', 'a restart in between'],
             $restarts,
             array_fill(0, max(0, $restarts), BootEvent::start(Wants::System)),

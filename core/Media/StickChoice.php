@@ -75,7 +75,7 @@ final readonly class StickChoice
                 "any stick of at least {$need->decimal()}",
                 [
                     $sticks === []
-                        ? 'The register holds no sticks yet: any one of this size will do.'
+                        ? 'No stick of the register is known to this job: any one of this size will do.'
                         : 'No stick in the register can take it.',
                 ],
                 $refused,

@@ -165,7 +165,7 @@ final class UpgradeSteps
         return UpdatesStep::of(
             new UpdatePace($context->system(), $context->policy),
             'Do not let any tool remove the old system\'s folder: with it the way back is gone.',
-            'Updates come before the drivers and before proof.',
+            'Updates come before proof: what they change is read with the rest.',
             ['the same percentage twice'],
         );
     }
