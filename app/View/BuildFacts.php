@@ -6,7 +6,6 @@ use App\Bridge\StickRegister;
 use App\Models\StickBuild;
 use App\Models\StickState;
 use Cobblestone\Catalogue\Stick;
-use Cobblestone\Media\Build\StickCondition;
 
 /** What the page of a build shows. */
 final class BuildFacts
@@ -28,10 +27,7 @@ final class BuildFacts
             'slug' => $slug,
             'stick' => $stick,
             'build' => $build,
-            'thousandths' => $share === null ? null : (int) round(1000 * $share),
-            'rate' => $build->rate() === null ? '' : number_format($build->rate() / 1e6, 1).' MB/s',
-            'condition' => StickState::of($slug)->condition,
-            'unfinished' => StickCondition::Unfinished,
+            'card' => new BuildCard($build, $share, StickState::of($slug)->condition, self::mayWork()),
             'exports' => self::exports($build),
             'core' => StickCore::of(
                 [
@@ -90,6 +86,11 @@ final class BuildFacts
                 'sectors' => null,
             ],
         ];
+    }
+
+    private static function mayWork(): bool
+    {
+        return request()->user()?->mayWork() === true;
     }
 
     /** @return array<string, string> file => what it is; those that this build has */
