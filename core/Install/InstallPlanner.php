@@ -177,7 +177,7 @@ final class InstallPlanner
             acts: [Act::WriteSystem],
             because: [
                 new Reason(
-                    'With the stick still in, the machine would start the installer again.',
+                    'With the stick still in, the machine may start the installer again.',
                     'I5',
                     $system->dated(),
                 ),

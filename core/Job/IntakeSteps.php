@@ -119,7 +119,7 @@ final class IntakeSteps
             ),
             after: [PathFact::GATHERED],
             needs: ['hands'],
-            because: [new Reason('Worked out from this machine\'s sockets, the stick and the backup.', 'J5')],
+            because: [new Reason('Worked out from this path: each line says what it is for.', 'J5')],
         );
     }
 }

@@ -64,7 +64,7 @@ final class MediaSteps
                 new Reason(
                     "{$image->size()->decimal()} are read at about {$policy->figure(
                         'hash_mb_s',
-                    )} MB/s. A damaged image shows here in minutes, on the machine only after half an hour.",
+                    )} MB/s. A damaged image shows here, not at the machine.",
                     'M2',
                     $image->dated(),
                 ),
@@ -146,7 +146,7 @@ final class MediaSteps
                         : $verify->describe($bytes),
                     'M9',
                 ),
-                new Reason('A stick that lies shows here, not after the drive has been erased.', 'M11'),
+                new Reason('A stick that lies shows here, not at the machine.', 'M11'),
             ],
             waiting: new Waiting(
                 ['reading is faster than writing'],

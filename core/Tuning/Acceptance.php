@@ -99,8 +99,8 @@ final class Acceptance
             ),
             because: [
                 new Reason(
-                    'Expected values come from what was read before and from the profile; a missing reading stays '
-                        .'open, it is not assumed.',
+                    'What is expected was worked out for this machine; a reading that is missing stays open, it is '
+                        .'not assumed.',
                     'T1',
                     $system?->dated() ?? 'readings of this machine',
                 ),
