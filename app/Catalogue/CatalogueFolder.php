@@ -34,6 +34,11 @@ final class CatalogueFolder
         foreach (Catalogue::KINDS as $kind) {
             $folder->readKind($kind);
         }
+        [$systems, $faults] = AliasFiles::read($folder->path, $folder->entries['systems'] ?? []);
+        if ($systems !== []) {
+            $folder->entries['systems'] = $systems;
+        }
+        array_push($folder->faults, ...$faults);
         array_push($folder->faults, ...References::faults($folder->entries));
 
         return $folder;

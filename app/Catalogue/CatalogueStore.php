@@ -88,7 +88,10 @@ final class CatalogueStore
                 is_dir("{$path}/{$kind}") || mkdir("{$path}/{$kind}", 0o775, true);
                 file_put_contents(
                     "{$path}/{$kind}/{$slug}.yaml",
-                    YamlDocument::text($document, "{$kind}/{$slug}.yaml"),
+                    YamlDocument::text(
+                        $kind === 'systems' ? AliasFiles::apart($path, $slug, $document) : $document,
+                        "{$kind}/{$slug}.yaml",
+                    ),
                 );
                 $entries[$kind][$slug] = $document;
             }

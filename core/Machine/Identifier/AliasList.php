@@ -10,6 +10,8 @@ namespace Cobblestone\Machine\Identifier;
  */
 final class AliasList
 {
+    private const BUSES = ['pci', 'usb', 'hdaudio', 'acpi'];
+
     /** @var array<string, list<string>>|null bus, vendor and device where the pattern says them => patterns */
     private ?array $patterns = null;
 
@@ -47,6 +49,7 @@ final class AliasList
         foreach ($this->lines as $line) {
             $pattern = self::pattern($line);
             if ($pattern !== null) {
+                $pattern = strtolower($pattern);
                 $patterns[self::key($pattern)][] = $pattern;
             }
         }
@@ -54,22 +57,39 @@ final class AliasList
         return $patterns;
     }
 
-    private static function pattern(string $line): ?string
+    /** What a line says, without the word before it and the module behind it; null where it says nothing. */
+    public static function pattern(string $line): ?string
     {
-        $words = preg_split('/\s+/', trim($line)) ?: [];
-        if ($words[0] === 'alias') {
-            array_shift($words);
+        $line = trim($line);
+        if ($line === '' || $line[0] === '#') {
+            return null;
         }
-        $pattern = strtolower($words[0] ?? '');
+        if (strncmp($line, 'alias ', 6) === 0 || strncmp($line, "alias\t", 6) === 0) {
+            $line = ltrim(substr($line, 6));
+        }
 
-        return $pattern === '' || $pattern[0] === '#' ? null : $pattern;
+        return substr($line, 0, strcspn($line, " \t"));
+    }
+
+    /** Whether the pattern is about a bus that devices are named by here; others are about what nobody reads. */
+    public static function isOfDevice(string $pattern): bool
+    {
+        return in_array(self::busKey(strtolower($pattern)), self::BUSES, true);
     }
 
     /** Under what a pattern is kept and an alias is looked for: as much as is written without a wild card. */
     private static function key(string $text): string
     {
-        $named = '/^(?:pci:v0000[0-9a-f]{4}d0000[0-9a-f]{4}|usb:v[0-9a-f]{4}p[0-9a-f]{4}|hdaudio:v[0-9a-f]{8}'
-            .'|acpi:[a-z0-9]{7,8}(?=:))/';
+        // A list of a system has tens of thousands of these: no expression is tried on them.
+        if (strncmp($text, 'pci:v0000', 9) === 0 && ($text[13] ?? '') === 'd') {
+            $vendor = substr($text, 9, 4);
+            $device = substr($text, 18, 4);
+            if (ctype_xdigit($vendor) && strlen($device) === 4 && ctype_xdigit($device)
+                && substr($text, 14, 4) === '0000') {
+                return substr($text, 0, 22);
+            }
+        }
+        $named = '/^(?:usb:v[0-9a-f]{4}p[0-9a-f]{4}|hdaudio:v[0-9a-f]{8}|acpi:[a-z0-9]{7,8}(?=:))/';
 
         return preg_match($named, $text, $key) === 1 ? $key[0] : self::vendorKey($text);
     }
