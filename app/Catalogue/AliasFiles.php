@@ -8,7 +8,7 @@ use Cobblestone\Machine\Identifier\AliasList;
 
 /**
  * What a system has drivers for by itself, as a file in the form of modules.alias beside the entries: aliases/ID.alias.
- * Its lines stand in the entry's `brings` from then on; a list too long for a page of YAML is handed on as a file again.
+ * Its lines stand in the entry's `brings` from then on; a list too long for people is handed on as a file again.
  */
 final class AliasFiles
 {
