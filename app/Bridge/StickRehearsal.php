@@ -4,6 +4,7 @@ namespace App\Bridge;
 
 use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\SbverifyTool;
+use Cobblestone\Boot\Emulated\EmulatedFirmware;
 use Cobblestone\Boot\Keys\KeyFiles;
 use Cobblestone\Boot\Keys\KnownSigners;
 use Cobblestone\Boot\Keys\TrustedSigners;
@@ -113,6 +114,27 @@ final class StickRehearsal
             $files === [] ? $this->known->all() : KeyFiles::read($files),
             $files === [],
         );
+    }
+
+    /**
+     * The emulated firmware that comes nearest to a model as it is delivered.
+     *
+     * @throws InvalidArgumentException where nothing here is like it
+     */
+    public function emulated(string $model): EmulatedFirmware
+    {
+        [$facts] = $this->ofModel($model);
+        if (! in_array($facts['architecture'], ['x86-64', null], true)) {
+            throw new InvalidArgumentException(
+                "{$model} has a processor of the kind {$facts['architecture']}, which is not emulated here.",
+            );
+        }
+
+        return match (true) {
+            $facts['firmware.kind'] === 'bios', $facts['firmware.boot_mode'] === 'legacy' => EmulatedFirmware::Bios,
+            $facts['firmware.secure_boot'] === 'on' => EmulatedFirmware::UefiSecure,
+            default => EmulatedFirmware::Uefi,
+        };
     }
 
     /**

@@ -54,7 +54,7 @@ it('reads what a brought archive claims, keeps it with its checksum, and plans w
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
     $this->get("/jobs/{$job->id}/drivers")
         ->assertSee('claims pci:51a2:0202, in w2/w2.inf')
-        ->assertSee('not quarrel-w2-wireless: Another is newer.');
+        ->assertSee('not Quarrel W2 wireless 22.9: It is of 2026-07-03, and another of');
     $this->get("/jobs/{$job->id}?stone=drivers.fetch")->assertSee(substr($sum, 0, 12));
     // A new catalogue takes nothing off the shelf.
     app(CatalogueStore::class)->replace(CatalogueFolder::read(base_path('catalogue'))->catalogue()->toArray());
@@ -147,8 +147,8 @@ it('reads every package of the demo world, each for what it is there to show', f
         ->and($packages['ostler-c8-next']->setupFiles[0]->claims[0]->fromBuild)->toBe(8000);
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
     $this->get("/jobs/{$job->id}/drivers")
-        ->assertSee('not ostler-c8-next: It is for another system, or for other builds of it.')
-        ->assertSee('not quarrel-w2-21-0: Another is newer.');
+        ->assertSee('not Ostler C8 chipset 5.0: It is for builds from 8000 on, and the system is build 7200.')
+        ->assertSee('not Quarrel W2 wireless 21.0: It is of 2025-02-11, and another of 2026-09-21.');
 });
 
 it('reads the claims of a package of sixty megabytes in three seconds', function () {

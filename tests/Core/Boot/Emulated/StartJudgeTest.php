@@ -1,0 +1,74 @@
+<?php
+
+use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\Emulated\StartJudge;
+use Cobblestone\Boot\Emulated\StartSeen;
+
+const LOADING = "BdsDxe: loading Boot0001 \"UEFI STICK\" from PciRoot(0x0)\n";
+const STARTING = LOADING."BdsDxe: starting Boot0001 \"UEFI STICK\" from PciRoot(0x0)\n";
+const SHELL = "BdsDxe: loading Boot0002 \"EFI Internal Shell\" from Fv(7C)\n"
+    ."BdsDxe: starting Boot0002 \"EFI Internal Shell\" from Fv(7C)\nUEFI Interactive Shell v2.2\n";
+const ENTERED = "(version 1.16)\nBooting from Hard Disk...\n";
+
+it('judges a start by UEFI', function (string $printed, float $quiet, bool $moved, ?StartSeen $seen) {
+    $judge = new StartJudge(EmulatedFirmware::Uefi);
+    expect($judge->seen($printed, $quiet, 0, $moved))->toBe($seen)
+        ->and((new StartJudge(EmulatedFirmware::UefiSecure))->seen($printed, $quiet, 0, $moved))->toBe($seen);
+})->with([
+    'nothing yet' => ['', 60.0, false, null],
+    'the firmware only' => [LOADING, 60.0, false, null],
+    'just entered' => [STARTING, 1.0, false, null],
+    'entered, and silent' => [STARTING, 8.0, false, StartSeen::Silent],
+    'not silent for long enough' => [STARTING, 7.9, false, null],
+    'it speaks' => [STARTING."\nCrew installer 7\n", 3.0, false, StartSeen::Starts],
+    'it goes on speaking' => [STARTING."\nCrew installer 7\n", 2.9, false, null],
+    'it draws without a word' => [STARTING, 3.0, true, StartSeen::Starts],
+    'it draws, and goes on' => [STARTING, 2.0, true, null],
+    'a second entry after a first that spoke' => [STARTING."words\n".STARTING, 3.0, false, null],
+    'refused' => [
+        LOADING."BdsDxe: failed to load Boot0001 \"UEFI STICK\": Access Denied\n".SHELL, 0.1, false,
+        StartSeen::RefusedBySecureBoot,
+    ],
+    'nothing on it' => [
+        "BdsDxe: failed to load Boot0001 \"UEFI STICK\": Not Found\n".SHELL, 0.1, false, StartSeen::NoBootDevice,
+    ],
+    'no option at all' => ["BdsDxe: No bootable option or device was found.\n", 0.1, false, StartSeen::NoBootDevice],
+    'a first stage without its next' => [
+        STARTING."Failed to open \\EFI\\BOOT\\next.efi - Not Found\n", 0.1, false, StartSeen::LoaderStopped,
+    ],
+    'a denial in the shell is not of the medium' => [
+        "BdsDxe: failed to load Boot0001: Not Found\n".SHELL.'Access Denied', 0.1, false, StartSeen::NoBootDevice,
+    ],
+]);
+
+it('judges a start the old way', function (string $printed, float $quiet, bool $moved, ?StartSeen $seen) {
+    expect((new StartJudge(EmulatedFirmware::Bios))->seen($printed, $quiet, 0, $moved))->toBe($seen);
+})->with([
+    'nothing yet' => ['', 60.0, false, null],
+    'no device' => ["No bootable device.\n", 0.1, false, StartSeen::NoBootDevice],
+    'entered just now' => [ENTERED, 2.0, false, null],
+    'entered, and silent' => [ENTERED, 8.0, false, StartSeen::Silent],
+    'it draws without a word' => [ENTERED, 8.0, true, StartSeen::CannotTell],
+    'a boot sector that says no' => [ENTERED.'This is not a bootable disk.', 0.1, false, StartSeen::LoaderStopped],
+    'a loader without its rest' => [
+        ENTERED."ISOLINUX 6\nFailed to load ldlinux.c32\n", 0.1, false, StartSeen::LoaderStopped,
+    ],
+    'a loader that waits' => [ENTERED."ISOLINUX 6\nboot:", 8.0, false, StartSeen::Starts],
+    'a loader that waits for a moment only' => [ENTERED."ISOLINUX 6\nboot:", 7.0, false, null],
+    'words of a loader that hands over' => [ENTERED.'Loading crew.img...', 8.0, false, StartSeen::Starts],
+    'words that nobody knows' => [ENTERED.'hmpf', 8.0, false, StartSeen::CannotTell],
+]);
+
+it('takes a medium\'s own word for it, and one that restarts again and again for one that does not start', function (
+    EmulatedFirmware $firmware,
+) {
+    $judge = new StartJudge($firmware, ['THE INSTALLER', 'runs']);
+    expect($judge->seen(ENTERED.STARTING.'THE INSTALLER', 0.0, 9))->toBe(StartSeen::Starts)
+        ->and($judge->seen('it runs', 0.0))->toBe(StartSeen::Starts)
+        ->and($judge->seen(ENTERED.LOADING, 0.0, 2))->toBeNull()
+        ->and($judge->seen(ENTERED.LOADING, 0.0, 3))->toBe(StartSeen::LoaderStopped);
+})->with(EmulatedFirmware::cases());
+
+it('says every end in a sentence', function (StartSeen $seen) {
+    expect($seen->title())->toEndWith('.')->and(strlen($seen->title()))->toBeGreaterThan(15);
+})->with(StartSeen::cases());
