@@ -117,24 +117,31 @@ final class StickRehearsal
     }
 
     /**
-     * The emulated firmware that comes nearest to a model as it is delivered.
+     * The emulated firmware that comes nearest to a model as it is delivered, and the signers it trusts then.
+     *
+     * @return array{EmulatedFirmware, list<string>}
      *
      * @throws InvalidArgumentException where nothing here is like it
      */
-    public function emulated(string $model): EmulatedFirmware
+    public function emulated(string $model): array
     {
-        [$facts] = $this->ofModel($model);
+        [$facts, , $trusted] = $this->ofModel($model);
         if (! in_array($facts['architecture'], ['x86-64', null], true)) {
             throw new InvalidArgumentException(
                 "{$model} has a processor of the kind {$facts['architecture']}, which is not emulated here.",
             );
         }
 
-        return match (true) {
+        $switched = array_keys(array_filter(
+            $trusted->switches,
+            static fn (string $setting): bool => ($facts["firmware.{$setting}"] ?? null) === 'trusted',
+        ));
+
+        return [match (true) {
             $facts['firmware.kind'] === 'bios', $facts['firmware.boot_mode'] === 'legacy' => EmulatedFirmware::Bios,
             $facts['firmware.secure_boot'] === 'on' => EmulatedFirmware::UefiSecure,
             default => EmulatedFirmware::Uefi,
-        };
+        }, [...$trusted->always, ...$switched]];
     }
 
     /**

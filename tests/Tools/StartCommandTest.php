@@ -1,6 +1,7 @@
 <?php
 
 use App\Devices\Emulated\EmulatedMachine;
+use App\Devices\StandIn\LoaderFile;
 use Illuminate\Support\Facades\Artisan;
 use Tests\Support\Sticks;
 use Tests\Support\Workshop;
@@ -95,3 +96,20 @@ it('starts as many at once as this computer has processors, and no more', functi
 it('knows that nothing is missing here', function () {
     expect(EmulatedMachine::missing())->toBe('');
 });
+
+it('goes by the signers that a model trusts as it is delivered', function (string $signer, string $outcome) {
+    config(['cobblestone.signers' => base_path('database/demo/signers')]);
+    $folder = $this->shop->folder;
+    $image = "{$folder}/signed.img";
+    file_put_contents("{$folder}/loader.efi", LoaderFile::make('CREW INSTALLER STARTED'));
+    $key = base_path("database/demo/signers/{$signer}");
+    $signed = ['--cert', "{$key}.pem", '--output', "{$folder}/l.efi", "{$folder}/loader.efi"];
+    Workshop::says('sbsign', '--key', "{$key}.key", ...$signed);
+    Workshop::says('truncate', '-s', '64M', $image);
+    Workshop::says('sgdisk', '-n', '1:2048:0', '-t', '1:ef00', $image);
+    Workshop::says('mkfs.vfat', '--offset', '2048', $image, (string) (62 * 1024));
+    Workshop::says('mmd', '-i', "{$image}@@1048576", '::/EFI', '::/EFI/BOOT');
+    Workshop::says('mcopy', '-i', "{$image}@@1048576", "{$folder}/l.efi", '::/EFI/BOOT/BOOTX64.EFI');
+    $said = startedHere($image, ['--machine' => 'brackwater-capstan-t3']);
+    expect($said['firmware'])->toBe('uefi-secure')->and($said['outcome'])->toBe($outcome, $said['text']);
+})->with([['platform', 'starts'], ['third-party', 'refused-secure-boot']]);

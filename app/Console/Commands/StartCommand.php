@@ -9,6 +9,7 @@ use App\Catalogue\CatalogueFolder;
 use App\Devices\Command as Program;
 use App\Devices\Emulated\EmulatedMachine;
 use App\Devices\Emulated\EmulatedStart;
+use App\Devices\Emulated\TrustedStore;
 use App\Documents\DocumentFault;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
 use Cobblestone\Boot\Emulated\StartJudge;
@@ -31,7 +32,7 @@ final class StartCommand extends Command
     protected $signature = 'cobblestone:start {image : a stick, or the image of one}
         {--firmware= : uefi, uefi-secure or bios}
         {--machine= : a model of the catalogue, whose firmware as it is delivered is taken}
-        {--keys= : a variable store with the keys that Secure Boot goes by; without it Debian\'s test keys}
+        {--keys= : a variable store with the keys that Secure Boot goes by; without it those of the model, or test keys}
         {--welcome=* : what the medium is known to print once it runs}
         {--for=90 : seconds after which it is given up, 600 at most}
         {--picture= : where the last picture is kept, as PNG}
@@ -45,7 +46,7 @@ final class StartCommand extends Command
         $folder = sys_get_temp_dir().'/cobble-start-'.bin2hex(random_bytes(6));
         try {
             $image = $this->image();
-            $firmware = $this->firmware();
+            [$firmware, $signers] = $this->firmware();
             $missing = EmulatedMachine::missing();
             $missing === '' || throw new RuntimeException($missing);
             File::makeDirectory($folder, 0o700);
@@ -54,7 +55,7 @@ final class StartCommand extends Command
                 $image,
                 new StartJudge($firmware, array_values(array_map(strval(...), (array) $this->option('welcome')))),
                 $this->seconds(),
-                $this->store(),
+                $this->store($folder, $signers),
             );
             self::sum($image) === $before || throw new RuntimeException(
                 'The medium is not what it was before: somebody else writes to it. Nothing is said of this start.',
@@ -124,7 +125,8 @@ final class StartCommand extends Command
         return $path;
     }
 
-    private function firmware(): EmulatedFirmware
+    /** @return array{EmulatedFirmware, list<string>|null} and the signers it trusts; null where no model says so */
+    private function firmware(): array
     {
         [$kind, $model] = [$this->chosen('firmware'), $this->chosen('machine')];
         if (($kind === null) === ($model === null)) {
@@ -138,9 +140,11 @@ final class StartCommand extends Command
             return (new StickRehearsal(CatalogueFolder::read($folder)->catalogue()))->emulated($model);
         }
 
-        return EmulatedFirmware::tryFrom((string) $kind) ?? throw new InvalidArgumentException(
+        $firmware = EmulatedFirmware::tryFrom((string) $kind) ?? throw new InvalidArgumentException(
             "--firmware={$kind}: it can be uefi, uefi-secure or bios.",
         );
+
+        return [$firmware, null];
     }
 
     private function seconds(): int
@@ -155,14 +159,23 @@ final class StartCommand extends Command
         return (int) $said;
     }
 
-    private function store(): ?string
+    /** @param  list<string>|null  $signers */
+    private function store(string $folder, ?array $signers): ?string
     {
         $file = $this->chosen('keys');
         if ($file !== null && ! is_file($file)) {
             throw new InvalidArgumentException("{$file}: there is no such file.");
         }
+        if ($file !== null || $signers === null) {
+            return $file;
+        }
+        foreach (TrustedStore::write($signers, "{$folder}/keys") as $missing) {
+            $this->getOutput()->getErrorStyle()->writeln(
+                "The certificate of {$missing} is not among the bench's signers: its loaders are refused here.",
+            );
+        }
 
-        return $file;
+        return "{$folder}/keys";
     }
 
     private static function sum(string $file): string

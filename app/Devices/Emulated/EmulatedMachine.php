@@ -24,6 +24,9 @@ final class EmulatedMachine
 
     private const FIRMWARE = '/usr/share/OVMF';
 
+    /** A variable store that enforces Secure Boot by a key that Debian ships for tests. */
+    public const TEST_KEYS = self::FIRMWARE.'/OVMF_VARS_4M.snakeoil.fd';
+
     private const MEMORY_MIB = 512;
 
     /** Address space: the machine's own memory, translated code, libraries. */
@@ -181,8 +184,9 @@ final class EmulatedMachine
             return ['-machine', 'pc', '-fw_cfg', "name=etc/sercon-port,file={$this->folder}/port"];
         }
         $secure = $this->firmware === EmulatedFirmware::UefiSecure;
-        $keys = $secure ? '/OVMF_VARS_4M.snakeoil.fd' : '/OVMF_VARS_4M.fd';
-        copy($store ?? self::FIRMWARE.$keys, "{$this->folder}/variables");
+        $keys = $secure ? self::TEST_KEYS : self::FIRMWARE.'/OVMF_VARS_4M.fd';
+        copy($store ?? $keys, "{$this->folder}/variables");
+        chmod("{$this->folder}/variables", 0o666);
         $code = self::FIRMWARE.($secure ? '/OVMF_CODE_4M.secboot.fd' : '/OVMF_CODE_4M.fd');
 
         return [
