@@ -26,6 +26,7 @@ use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PartitionController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
+use App\Http\Controllers\ProvingStartController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\RetentionController;
@@ -44,7 +45,7 @@ use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
 
 // A number that no job can have is a page that is not there, never a fault of the database.
-foreach (['job', 'file', 'build', 'snapshot', 'person', 'fact', 'key'] as $number) {
+foreach (['job', 'file', 'build', 'snapshot', 'person', 'fact', 'key', 'start'] as $number) {
     Route::pattern($number, '[0-9]{1,18}');
 }
 Route::pattern('upload', '[0-9a-f-]{36}');
@@ -159,6 +160,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/sticks/{stick}', [StickController::class, 'show']);
     Route::get('/sticks/{stick}/starts', [StartController::class, 'stick']);
     Route::get('/shelf/{file}/starts', [StartController::class, 'image']);
+    Route::get('/starts/{start}', [ProvingStartController::class, 'show']);
+    Route::get('/starts/{start}/picture', [ProvingStartController::class, 'picture']);
     Route::get('/sticks/{stick}/label', [StickController::class, 'label']);
     Route::get('/sticks/{stick}/builds/{build}', [BuildController::class, 'show']);
     Route::get('/sticks/{stick}/builds/{build}/progress', [BuildController::class, 'progress']);
@@ -172,6 +175,9 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])
             ->whereIn('action', ['start', 'stop']);
         Route::post('/shelf/{file}/builds', [BuildController::class, 'store']);
+        Route::post('/shelf/{file}/starts', [StartController::class, 'beginImage']);
+        Route::post('/sticks/{stick}/starts', [StartController::class, 'beginStick']);
+        Route::post('/starts/{start}/stop', [ProvingStartController::class, 'stop']);
         Route::post('/sticks/{stick}/check', [StickController::class, 'check']);
         Route::post('/sticks/{stick}/retire', [StickController::class, 'retire']);
         Route::post('/sticks/{stick}/take-back', [StickController::class, 'takeBack']);

@@ -18,6 +18,7 @@ final class Workers
         'work' => 'inspection of images',
         'work-hash' => 'checksums',
         'work-builds' => 'builds of sticks',
+        'work-starts' => 'starts of sticks and images',
         'watch' => 'watcher of the shelf',
     ];
 

@@ -14,7 +14,9 @@ final class BenchUnderTest
 
     private const ROUTER = 'vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
 
-    private const WORKS = ['queue:work', '--queue=default,hash,builds', '--sleep=0.2', '--tries=0', '--timeout=0'];
+    private const WORKS = [
+        'queue:work', '--queue=default,hash,builds,starts', '--sleep=0.2', '--tries=0', '--timeout=0',
+    ];
 
     public readonly string $url;
 

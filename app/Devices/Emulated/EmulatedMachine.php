@@ -36,7 +36,9 @@ final class EmulatedMachine
     private const LARGEST_FILE = 1_073_741_824;
 
     /** Of what it printed, the end that is kept to be read. */
-    private const TEXT_KEPT = 20_000;
+    public const TEXT_KEPT = 20_000;
+
+    private const TELL_EVERY = 1.0;
 
     private const LOOK_MICROSECONDS = 200_000;
 
@@ -66,11 +68,18 @@ final class EmulatedMachine
     /**
      * @param  string  $medium  a file with the bytes of a stick or an image of one; it is never written
      * @param  string|null  $store  variable store with the keys that Secure Boot goes by; null for Debian's test keys
+     * @param  (callable(SeenSoFar, float): void)|null  $meanwhile  told every second or so, with the seconds so far;
+     *     what it throws ends the start
      *
      * @throws RuntimeException where it cannot be started at all
      */
-    public function start(string $medium, StartJudge $judge, int $seconds, ?string $store = null): EmulatedStart
-    {
+    public function start(
+        string $medium,
+        StartJudge $judge,
+        int $seconds,
+        ?string $store = null,
+        ?callable $meanwhile = null,
+    ): EmulatedStart {
         $slot = self::slot();
         $process = Command::of(
             $this->arguments($medium, $store),
@@ -82,7 +91,7 @@ final class EmulatedMachine
         try {
             $process->start();
 
-            return $this->watched($process, $monitor, $judge, min($seconds, self::MOST_SECONDS));
+            return $this->watched($process, $monitor, $judge, min($seconds, self::MOST_SECONDS), $meanwhile);
         } catch (ProcessTimedOutException) {
             throw new RuntimeException('The emulated machine did not end in time and was stopped.');
         } finally {
@@ -97,13 +106,18 @@ final class EmulatedMachine
         MachineMonitor $monitor,
         StartJudge $judge,
         int $seconds,
+        ?callable $meanwhile,
     ): EmulatedStart {
-        $begun = microtime(true);
+        $begun = $told = microtime(true);
         $seen = new SeenSoFar($this->folder);
         $outcome = null;
         while ($outcome === null && microtime(true) - $begun < $seconds && $process->isRunning()) {
             usleep(self::LOOK_MICROSECONDS);
             $seen->look($monitor);
+            if ($meanwhile !== null && microtime(true) - $told >= self::TELL_EVERY) {
+                $told = microtime(true);
+                $meanwhile($seen, $told - $begun);
+            }
             $outcome = $seen->isEndless()
                 ? StartSeen::CannotTell
                 : $judge->seen($seen->text(), $seen->quiet(), $monitor->resets(), $seen->moves());

@@ -8,7 +8,8 @@
 against every model with the settings it comes with
 </span>
 </header>
-@if ($rows === [])
+@include('sticks.started-here')
+@if (! $isThere)
 <x-panel title="It is not there">
 <p>The stick is not plugged in, so nothing can be read from it.</p>
 </x-panel>

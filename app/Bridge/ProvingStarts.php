@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bridge;
+
+use App\Catalogue\CatalogueStore;
+use App\Devices\Emulated\EmulatedMachine;
+use App\Models\ProvingStart;
+use App\Models\User;
+use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\StickStart;
+use Cobblestone\Catalogue\UnknownEntry;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+use RuntimeException;
+
+/** Starts that were asked for, each with what the boot model says of it by the same firmware and keys. */
+final class ProvingStarts
+{
+    public function __construct(private readonly CatalogueStore $catalogue)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $medium  its columns
+     * @param  string  $as  uefi, uefi-secure, bios, or a model of the catalogue
+     *
+     * @throws ValidationException with what is wrong with it
+     */
+    public function ask(array $medium, ?string $path, string $as, User $user): ProvingStart
+    {
+        $missing = EmulatedMachine::missing();
+        if ($missing !== '' || $path === null || ! is_file($path)) {
+            throw ValidationException::withMessages([
+                'as' => $missing !== '' ? $missing : 'It is not there any more, so nothing can be started from it.',
+            ]);
+        }
+        $rehearsal = new StickRehearsal($this->catalogue->catalogue());
+        try {
+            $firmware = EmulatedFirmware::tryFrom($as);
+            $model = $firmware === null ? $as : null;
+            $firmware ??= $rehearsal->emulated($as)[0];
+            $keys = $model === null && $firmware === EmulatedFirmware::UefiSecure ? [EmulatedMachine::TEST_KEYS] : [];
+            $possible = $rehearsal->predict($path, $model, $model === null ? $firmware->value : null, $keys, []);
+        } catch (UnknownEntry) {
+            throw ValidationException::withMessages(['as' => 'Choose on which machine it is started.']);
+        } catch (InvalidArgumentException|RuntimeException $e) {
+            throw ValidationException::withMessages(['as' => $e->getMessage()]);
+        }
+
+        return ProvingStart::query()->create([
+            ...$medium,
+            'firmware' => $firmware->value,
+            'machine' => $model,
+            'machine_title' => $model === null ? null : $this->catalogue->catalogue()->machine($model)->title(),
+            'state' => 'waiting',
+            'predicted' => implode('|', StickStart::toArray($possible)['possible']),
+            'user_id' => $user->id,
+        ]);
+    }
+}

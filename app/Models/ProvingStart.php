@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Devices\Lease;
+use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\Emulated\StartSeen;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One start of a stick or an image in an emulated machine.
+ *
+ * @property int $id
+ * @property int|null $shelf_file_id image that was started
+ * @property string|null $slug stick that was started
+ * @property string $title what the medium is called
+ * @property string $firmware see EmulatedFirmware
+ * @property string|null $machine model whose firmware was taken
+ * @property string|null $machine_title
+ * @property string $state waiting, running, done, failed or stopped
+ * @property string $predicted word of the prediction by the same keys
+ * @property string|null $outcome see StartSeen; null while it is not over
+ * @property float $seconds
+ * @property int $resets
+ * @property string $printed
+ * @property int $pictures how many were taken; 0 for none
+ * @property string|null $fault
+ * @property int $user_id
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property-read User $user
+ */
+final class ProvingStart extends Record
+{
+    protected $table = 'proving_starts';
+
+    protected $guarded = [];
+
+    /** Seconds after which silence of a worker that holds no lease means that it died. */
+    private const SILENT = 40;
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return Collection<int, self> the newest first */
+    public static function of(?int $file, ?string $slug): Collection
+    {
+        return self::query()
+            ->with('user')
+            ->where($file === null ? 'slug' : 'shelf_file_id', $file ?? $slug)
+            ->get()
+            ->sortByDesc('id')
+            ->take(40)
+            ->values();
+    }
+
+    public function kind(): EmulatedFirmware
+    {
+        return EmulatedFirmware::from($this->firmware);
+    }
+
+    public function seen(): ?StartSeen
+    {
+        return $this->outcome === null ? null : StartSeen::from($this->outcome);
+    }
+
+    public function isUnderWay(): bool
+    {
+        return $this->state === 'waiting' || ($this->state === 'running' && ! $this->brokeOff());
+    }
+
+    /** Its worker died, or the computer was switched off. */
+    public function brokeOff(): bool
+    {
+        if ($this->state !== 'running' || $this->updated_at->diffInSeconds(now()) < self::SILENT) {
+            return false;
+        }
+        $lease = $this->lease();
+        if ($lease === null) {
+            return false;
+        }
+        fclose($lease);
+
+        return true;
+    }
+
+    /** @return resource|null the right to run it; null where somebody does */
+    public function lease()
+    {
+        return Lease::take("start-{$this->id}");
+    }
+
+    public function picture(): string
+    {
+        return config('cobblestone.state')."/starts/{$this->id}.png";
+    }
+
+    public function begin(): bool
+    {
+        return $this->onlyWhile('waiting', ['state' => 'running']);
+    }
+
+    /**
+     * Says how far it is.
+     *
+     * @param  array<string, mixed>  $values
+     * @return bool false where somebody stopped it meanwhile
+     */
+    public function tell(array $values): bool
+    {
+        return $this->onlyWhile('running', $values);
+    }
+
+    public function stop(): void
+    {
+        $this->onlyWhile('waiting', ['state' => 'stopped']);
+        $this->onlyWhile('running', ['state' => 'stopped']);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function onlyWhile(string $state, array $values): bool
+    {
+        return self::query()
+            ->whereKey($this->id)
+            ->where('state', $state)
+            ->toBase()
+            ->update([...$values, 'updated_at' => now()]) === 1;
+    }
+}

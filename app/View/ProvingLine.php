@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Models\ProvingStart;
+use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\Emulated\StartSeen;
+
+/** One start in an emulated machine beside its prediction, in words. */
+final readonly class ProvingLine
+{
+    private const WORDS = [
+        'starts' => 'it starts',
+        'refused-secure-boot' => 'refused by Secure Boot',
+        'no-boot-device' => 'nothing on it to start',
+        'silent' => 'entered, and silent',
+        'loader-stopped' => 'its loader gives up',
+        'cannot-tell' => 'cannot be told',
+    ];
+
+    private const FIRMWARE = [
+        'uefi' => 'UEFI',
+        'uefi-secure' => 'UEFI with Secure Boot',
+        'bios' => 'the old way (BIOS)',
+    ];
+
+    /** What no emulated machine knows of a real one. */
+    public const NOT_EMULATED = [
+        'what the maker of this firmware changed in it',
+        'the sockets of the machine, its hubs and its USB controllers',
+        'its drives, graphics and other devices, and the drivers for them',
+        'settings that somebody changed there',
+    ];
+
+    public function __construct(public ProvingStart $start)
+    {
+    }
+
+    /** @return array<string, string> what can be chosen => its words */
+    public static function kinds(): array
+    {
+        return self::FIRMWARE;
+    }
+
+    public function isUnderWay(): bool
+    {
+        return $this->start->isUnderWay();
+    }
+
+    public function isDone(): bool
+    {
+        return $this->start->state === 'done';
+    }
+
+    /** "UEFI with Secure Boot, as Capstan T3 has it" */
+    public function machine(): string
+    {
+        return self::FIRMWARE[$this->start->firmware]
+            .($this->start->machine === null ? '' : ", as {$this->start->machine_title} is delivered");
+    }
+
+    /** By whose keys Secure Boot goes; empty where it is not in force. */
+    public function keys(): string
+    {
+        return match (true) {
+            $this->start->kind() !== EmulatedFirmware::UefiSecure => '',
+            $this->start->machine === null => 'By the key that Debian ships for tests.',
+            default => 'By the certificates of the signers that this model trusts.',
+        };
+    }
+
+    public function predicted(): string
+    {
+        return implode(' or ', array_map(
+            static fn (string $word): string => self::WORDS[$word] ?? $word,
+            explode('|', $this->start->predicted),
+        ));
+    }
+
+    public function startedHere(): string
+    {
+        return match (true) {
+            $this->start->outcome !== null => self::WORDS[$this->start->outcome],
+            $this->start->state === 'waiting' => 'waits for its turn',
+            $this->isUnderWay() => 'running',
+            $this->start->state === 'stopped' => 'stopped',
+            $this->start->state === 'failed' => (string) $this->start->fault,
+            default => 'broke off: this computer or its worker stopped',
+        };
+    }
+
+    /** Whether prediction and start say different things; null where one of them says nothing. */
+    public function differs(): ?bool
+    {
+        $seen = $this->start->seen();
+
+        return $seen === null || $seen === StartSeen::CannotTell
+            ? null
+            : ! in_array($seen->value, explode('|', $this->start->predicted), true);
+    }
+
+    public function verdict(): string
+    {
+        return match ($this->differs()) {
+            true => 'They differ. The start is what happened here; the prediction has missed something.',
+            false => 'As predicted.',
+            null => $this->start->seen() === StartSeen::CannotTell
+                ? 'What was seen settles nothing: look at the picture, or at the machine itself.'
+                : '',
+        };
+    }
+
+    /** Class of the panel: how it stands there. */
+    public function mood(): string
+    {
+        return match (true) {
+            $this->differs() === true, $this->start->state === 'failed' => 'stop-panel',
+            $this->start->seen() === StartSeen::Starts => 'holds-panel',
+            default => '',
+        };
+    }
+
+    public function heading(): string
+    {
+        return $this->start->seen()?->title() ?? match (true) {
+            $this->start->state === 'waiting' => 'Waits for its turn',
+            $this->isUnderWay() => 'The machine is running',
+            $this->start->state === 'stopped' => 'Stopped',
+            $this->start->state === 'failed' => 'It could not be started',
+            default => 'It broke off',
+        };
+    }
+
+    /** "9.5 s" and how often it restarted; empty before it ran. */
+    public function time(): string
+    {
+        $resets = $this->start->resets === 0 ? '' : ", {$this->start->resets} restarts of its own";
+
+        return $this->start->seconds > 0 ? "{$this->start->seconds} s{$resets}" : '';
+    }
+
+    /** What it printed, the last lines. */
+    public function printed(): string
+    {
+        return implode("\n", array_slice(explode("\n", $this->start->printed), -40));
+    }
+
+    /** Where its picture is; empty where none was taken. */
+    public function picture(): string
+    {
+        return $this->start->pictures === 0 ? '' : "/starts/{$this->start->id}/picture?n={$this->start->pictures}";
+    }
+
+    public function back(): string
+    {
+        return $this->start->shelf_file_id === null
+            ? "/sticks/{$this->start->slug}/starts"
+            : "/shelf/{$this->start->shelf_file_id}/starts";
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+use App\Bridge\ProvingStarts;
+use App\Bridge\StickRegister;
+use App\Jobs\StartMedium;
+use App\Models\ProvingStart;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Validation\ValidationException;
+use Tests\Support\Workshop;
+
+beforeEach(function () {
+    $this->shop = new Workshop;
+    config(['cobblestone.state' => "{$this->shop->folder}/state"]);
+    $this->people = $this->bench();
+    $this->actingAs($this->people['lead']);
+    Queue::fake();
+    // A stick with nothing on it but noise: the old way there is nothing to start.
+    $this->stick = app(StickRegister::class)->device('gull-32')->path();
+    file_put_contents($this->stick, random_bytes(3_000_000));
+    $this->ask = fn (string $as) => $this->post('/sticks/gull-32/starts', ['as' => $as]);
+    $this->start = fn (): ProvingStart => ProvingStart::query()->get()->sortByDesc('id')->first();
+});
+afterEach(fn () => $this->shop->clear());
+
+it('keeps with each start what was predicted of it, by the same firmware and keys', function (
+    string $as,
+    string $firmware,
+    string $words,
+    string $keys,
+) {
+    $this->get('/sticks/gull-32/starts')->assertOk()->assertSee('Nobody has started it here yet.')
+        ->assertSee('Start it here');
+    ($this->ask)($as)->assertSessionHasNoErrors();
+    $start = ($this->start)();
+    Queue::assertPushedOn('starts', StartMedium::class);
+    expect([$start->firmware, $start->state, $start->predicted, $start->slug, $start->user_id])
+        ->toBe([$firmware, 'waiting', 'no-boot-device', 'gull-32', $this->people['lead']->id]);
+    $this->get("/starts/{$start->id}")->assertOk()->assertSee($words)->assertSee('nothing on it to start')
+        ->assertSee('Waits for its turn')->assertSee('every 1s')->assertSee('No picture yet.')
+        ->assertSee($keys === '' ? 'Predicted' : $keys);
+    $this->get('/sticks/gull-32/starts')->assertSee($words)->assertSee('waits for its turn');
+})->with([
+    ['uefi', 'uefi', 'UEFI', ''],
+    ['uefi-secure', 'uefi-secure', 'UEFI with Secure Boot', 'By the key that Debian ships for tests.'],
+    ['bios', 'bios', 'the old way (BIOS)', ''],
+    [
+        'brackwater-capstan-t3', 'uefi-secure', 'as Brackwater Capstan T3 is delivered',
+        'By the certificates of the signers that this model trusts.',
+    ],
+]);
+
+it('says beside each other what was predicted and what was seen', function (
+    string $predicted,
+    string $outcome,
+    string $says,
+    string $saysNot,
+) {
+    ($this->ask)('bios');
+    ($this->start)()->update([
+        'state' => 'done', 'predicted' => $predicted, 'outcome' => $outcome, 'seconds' => 9.5, 'resets' => 2,
+        'printed' => "line\n<b>bold</b>",
+    ]);
+    $this->get('/starts/'.($this->start)()->id)->assertOk()->assertSee($says)->assertDontSee($saysNot)
+        ->assertSee('9.5 s, 2 restarts of its own')->assertSee('<b>bold</b>')->assertDontSee('every 1s')
+        ->assertSee('A real machine may do otherwise');
+})->with([
+    'as predicted' => ['starts', 'starts', 'As predicted.', 'They differ'],
+    'one of two' => ['silent|starts', 'starts', 'entered, and silent or it starts', 'They differ'],
+    'otherwise' => ['starts', 'silent', 'They differ.', 'As predicted.'],
+    'nothing settled' => ['starts', 'cannot-tell', 'What was seen settles nothing', 'They differ'],
+]);
+
+it('stops what waits or runs, says what broke off, and leaves what is over', function () {
+    ($this->ask)('bios');
+    $start = ($this->start)();
+    $page = fn () => $this->get("/starts/{$start->id}");
+    expect($start->begin())->toBeTrue()->and($start->tell(['seconds' => 3.0, 'printed' => 'so far']))->toBeTrue();
+    $page()->assertSee('The machine is running')->assertSee('so far')->assertSee('every 1s');
+    $this->post("/starts/{$start->id}/stop")->assertRedirect("/starts/{$start->id}");
+    $page()->assertSee('Stopped')->assertDontSee('every 1s');
+    expect($start->tell(['state' => 'done']))->toBeFalse()->and($start->begin())->toBeFalse();
+
+    $start->update(['state' => 'running', 'updated_at' => now()]);
+    $this->travel(41)->seconds();
+    $lease = $start->lease();
+    $page()->assertSee('The machine is running');
+    fclose($lease);
+    $page()->assertSee('It broke off')->assertDontSee('every 1s');
+    $start->update(['state' => 'failed', 'fault' => 'The medium is not there any more, so nothing was started.']);
+    $page()->assertSee('It could not be started')->assertSee('not there any more');
+});
+
+it('starts nothing that is not there, on nothing that is not known, for nobody who only looks', function () {
+    ($this->ask)('heron')->assertSessionHasErrors(['as' => 'Choose on which machine it is started.']);
+    ($this->ask)('')->assertSessionHasErrors('as');
+    $this->post('/sticks/no-such/starts', ['as' => 'uefi'])->assertNotFound();
+    $this->get('/starts/999999')->assertNotFound();
+    $this->actingAs($this->people['viewer']);
+    ($this->ask)('uefi')->assertForbidden();
+    $this->get('/sticks/gull-32/starts')->assertOk()->assertDontSee('Start it here');
+    expect(fn () => app(ProvingStarts::class)->ask(['slug' => 'gull-32'], null, 'uefi', $this->people['lead']))
+        ->toThrow(ValidationException::class, 'It is not there any more');
+    expect(ProvingStart::query()->count())->toBe(0);
+});
+
+it('gives out the picture of a start, and says when there is none', function () {
+    ($this->ask)('bios');
+    $start = ($this->start)();
+    $this->get("/starts/{$start->id}/picture")->assertNotFound();
+    mkdir(dirname($start->picture()), recursive: true);
+    imagepng(imagecreatetruecolor(4, 3), $start->picture());
+    $start->update(['pictures' => 3]);
+    $this->get("/starts/{$start->id}")->assertSee("/starts/{$start->id}/picture?n=3", false);
+    $this->get("/starts/{$start->id}/picture?n=3")->assertOk()->assertHeader('Content-Type', 'image/png');
+});
