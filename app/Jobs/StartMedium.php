@@ -70,6 +70,7 @@ final class StartMedium implements ShouldQueue
             TrustedStore::write($signers, $store = "{$folder}/keys");
         }
         $before = self::sum($medium);
+        $start->tell(['sha256' => $before]) || throw new StartStopped;
         $machine = new EmulatedMachine($folder, $start->kind());
         $done = $machine->start(
             $medium,

@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property string $state waiting, running, done, failed or stopped
  * @property string $predicted word of the prediction by the same keys
  * @property string|null $outcome see StartSeen; null while it is not over
+ * @property string|null $sha256 of the medium, whole, before it was started
  * @property float $seconds
  * @property int $resets
  * @property string $printed

@@ -17,8 +17,13 @@ final readonly class ModelStart
     /** @var list<StoneFound> */
     public array $stones;
 
-    public function __construct(public string $id, public string $title, private Possibilities $possible)
-    {
+    /** @param  ProvingLine|null  $started  the last start of this medium as this model; null where there is none */
+    public function __construct(
+        public string $id,
+        public string $title,
+        private Possibilities $possible,
+        public ?ProvingLine $started = null,
+    ) {
         $first = $possible->likeliest();
         $this->succeeds = $first->outcome->ofAStick() === 'starts';
         $this->stones = array_map(

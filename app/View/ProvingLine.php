@@ -7,6 +7,7 @@ namespace App\View;
 use App\Models\ProvingStart;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
 use Cobblestone\Boot\Emulated\StartSeen;
+use Illuminate\Support\Carbon;
 
 /** One start in an emulated machine beside its prediction, in words. */
 final readonly class ProvingLine
@@ -34,14 +35,47 @@ final readonly class ProvingLine
         'settings that somebody changed there',
     ];
 
-    public function __construct(public ProvingStart $start)
+    /** @param  Carbon|null  $since  when what is on the medium now came onto it; null where nobody knows */
+    public function __construct(public ProvingStart $start, private ?Carbon $since = null)
     {
+    }
+
+    /** Whether something else was on the medium then. */
+    public function isOfBefore(): bool
+    {
+        return $this->since !== null && $this->start->created_at->lt($this->since);
     }
 
     /** @return array<string, string> what can be chosen => its words */
     public static function kinds(): array
     {
         return self::FIRMWARE;
+    }
+
+    /**
+     * @param  array<string, array{as_predicted: int, otherwise: int, open: int}>  $shares  firmware => how many
+     * @return array<string, array{as_predicted: int, otherwise: int, open: int}> by the firmware's words
+     */
+    public static function shares(array $shares): array
+    {
+        $named = [];
+        foreach ($shares as $firmware => $share) {
+            $named[self::FIRMWARE[$firmware]] = $share;
+        }
+
+        return $named;
+    }
+
+    /** @param  list<self>  $lines  the newest first */
+    public static function lastAs(string $model, array $lines): ?self
+    {
+        foreach ($lines as $line) {
+            if ($line->start->machine === $model && $line->isDone() && ! $line->isOfBefore()) {
+                return $line;
+            }
+        }
+
+        return null;
     }
 
     public function isUnderWay(): bool
@@ -103,12 +137,15 @@ final readonly class ProvingLine
 
     public function verdict(): string
     {
-        return match ($this->differs()) {
+        return match ($this->isOfBefore() ? null : $this->differs()) {
             true => 'They differ. The start is what happened here; the prediction has missed something.',
             false => 'As predicted.',
-            null => $this->start->seen() === StartSeen::CannotTell
-                ? 'What was seen settles nothing: look at the picture, or at the machine itself.'
-                : '',
+            null => match (true) {
+                $this->isOfBefore() => 'Of what was on it before it was built anew.',
+                $this->start->seen() === StartSeen::CannotTell => 'What was seen settles nothing: look at the '
+                    .'picture, or at the machine itself.',
+                default => '',
+            },
         };
     }
 

@@ -20,6 +20,7 @@ return new class extends Migration
             $table->string('state', 20);
             $table->string('predicted', 120);
             $table->string('outcome', 40)->nullable();
+            $table->char('sha256', 64)->nullable();
             $table->float('seconds')->default(0);
             $table->integer('resets')->default(0);
             $table->text('printed')->default('');

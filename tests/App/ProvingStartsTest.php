@@ -1,9 +1,12 @@
 <?php
 
+use App\Bridge\EmulatedShare;
 use App\Bridge\ProvingStarts;
 use App\Bridge\StickRegister;
 use App\Jobs\StartMedium;
 use App\Models\ProvingStart;
+use App\Models\StickState;
+use Cobblestone\Media\Build\StickCondition;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Validation\ValidationException;
 use Tests\Support\Workshop;
@@ -112,4 +115,40 @@ it('gives out the picture of a start, and says when there is none', function () 
     $start->update(['pictures' => 3]);
     $this->get("/starts/{$start->id}")->assertSee("/starts/{$start->id}/picture?n=3", false);
     $this->get("/starts/{$start->id}/picture?n=3")->assertOk()->assertHeader('Content-Type', 'image/png');
+});
+
+it('stands beside the prediction of its model, until something else is on the stick', function () {
+    ($this->ask)('brackwater-capstan-t3');
+    ($this->start)()->update(['state' => 'done', 'outcome' => 'starts', 'created_at' => now()->subHour()]);
+    $page = fn () => $this->get('/sticks/gull-32/starts')->assertOk();
+    $page()->assertSee('class="started"', false)->assertSee('They differ.');
+    StickState::become('gull-32', StickCondition::Unfinished, ['title' => 'x']);
+    StickState::become('gull-32', StickCondition::Good, ['title' => 'x', 'built_at' => now()->toIso8601String()]);
+    $page()->assertDontSee('class="started"', false)->assertDontSee('They differ.')
+        ->assertSee('Of what was on it before it was built anew.');
+});
+
+it('counts by firmware how many ended as predicted', function () {
+    $this->get('/logbook')->assertDontSee('Predicted and started here');
+    foreach (['no-boot-device', 'no-boot-device', 'starts', 'cannot-tell'] as $outcome) {
+        ($this->ask)('bios');
+        ($this->start)()->update(['state' => 'done', 'outcome' => $outcome]);
+    }
+    ($this->ask)('uefi');
+    expect(EmulatedShare::all())->toBe(['bios' => ['as_predicted' => 2, 'otherwise' => 1, 'open' => 1]]);
+    $this->get('/logbook')->assertSee('Predicted and started here')->assertSee('the old way (BIOS)');
+});
+
+it('stands on the rehearsal of the job whose stick it is', function () {
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    $name = $job->currentPlan()->typed()->job->stick;
+    $page = fn () => $this->get("/jobs/{$job->id}/rehearsal")->assertOk();
+    $page()->assertSee($name)->assertSee('not started here as this model');
+    $this->post('/sticks/harbour-16/starts', ['as' => 'norrel-fairlead-13'])->assertSessionHasNoErrors();
+    $page()->assertSee('not started here as this model');
+    ($this->start)()->update(['state' => 'done', 'outcome' => 'silent']);
+    $page()->assertDontSee('not started here')->assertSee('entered, and silent')
+        ->assertSee('/starts/'.($this->start)()->id, false);
+    $this->get('/jobs/'.$this->jobFrom('cable-restore', $this->people['lead'])->id.'/rehearsal')
+        ->assertOk()->assertDontSee('as it is now:');
 });

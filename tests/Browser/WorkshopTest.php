@@ -62,6 +62,21 @@ it('brings an image, looks into it, and builds a stick from it by keyboard', fun
     expect($this->axe())->toBe([]);
     $this->browser()->navigate()->back();
     $this->see('every byte was read back');
+
+    $this->visit("/sticks/{$stick}/starts");
+    $this->see('Nobody has started it here yet.');
+    expect($this->axe())->toBe([]);
+    $this->press('s');
+    $this->see('You can leave this page or load it again');
+    expect($this->path())->toMatch('#^/starts/\d+$#');
+    $this->press('c');
+    // A machine takes six seconds at least; a hand that is slower than that finds it ended.
+    $ended = '/Stopped|As predicted|They differ|settles nothing/';
+    for ($i = 0; $i < 80 && preg_match($ended, $this->text()) !== 1; $i++) {
+        usleep(500_000);
+    }
+    expect($this->text())->toMatch($ended);
+    expect($this->axe())->toBe([]);
 });
 
 it('shows how far a build is, survives a reload, and can be cancelled', function () {

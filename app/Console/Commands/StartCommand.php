@@ -137,7 +137,9 @@ final class StartCommand extends Command
         if ($model !== null) {
             $folder = (string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue'));
 
-            return (new StickRehearsal(CatalogueFolder::read($folder)->catalogue()))->emulated($model);
+            [$firmware, $signers] = (new StickRehearsal(CatalogueFolder::read($folder)->catalogue()))->emulated($model);
+
+            return [$firmware, $firmware === EmulatedFirmware::UefiSecure ? $signers : null];
         }
 
         $firmware = EmulatedFirmware::tryFrom((string) $kind) ?? throw new InvalidArgumentException(

@@ -2,9 +2,11 @@
 
 namespace App\Http\Controllers;
 
+use App\Bridge\EmulatedShare;
 use App\Bridge\Experience;
 use App\Models\BootObservation;
 use App\Models\LogRecord;
+use App\View\ProvingLine;
 use Illuminate\Contracts\View\View;
 
 final class LogbookController
@@ -19,6 +21,7 @@ final class LogbookController
             'accuracy' => $experience->accuracy(),
             'unsaid' => $experience->unsaid(),
             'times' => $experience->learnedTimes(),
+            'emulated' => ProvingLine::shares(EmulatedShare::all()),
             'differed' => BootObservation::query()
                 ->with('job:id,title')
                 ->where('looked', true)

@@ -4,10 +4,12 @@ namespace App\Http\Controllers;
 
 use App\Actions\RecordReality;
 use App\Bridge\JobBridge;
+use App\Catalogue\CatalogueStore;
 use App\Models\BootObservation;
 use App\Models\Job;
 use App\View\RehearsalPage;
 use App\View\ReturnTo;
+use App\View\StickStartedHere;
 use Cobblestone\Boot\Model\Outcome;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -17,7 +19,7 @@ use Illuminate\Validation\Rule;
 /** Every power-on of a job as it is predicted, and what really happened. */
 final class RehearsalController
 {
-    public function show(Job $job, JobBridge $bridge): View
+    public function show(Job $job, JobBridge $bridge, CatalogueStore $catalogue): View
     {
         $progress = $bridge->progress($job);
         $seen = BootObservation::query()->with('user')->where('job_id', $job->id)->get()->sortByDesc('id')->values();
@@ -25,6 +27,7 @@ final class RehearsalController
         return view('jobs.rehearsal', [
             'job' => $job,
             'page' => new RehearsalPage($job, $progress->plan, $seen),
+            'stick' => StickStartedHere::of($progress->plan->job, $catalogue),
         ]);
     }
 

@@ -10,11 +10,14 @@ use App\Devices\Emulated\EmulatedMachine;
 use App\Jobs\StartMedium;
 use App\Models\ProvingStart;
 use App\Models\ShelfFile;
+use App\Models\StickState;
 use App\View\ModelStart;
 use App\View\ProvingLine;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 
 /**
  * A stick, or an image that is written as it is, against every model of the catalogue, and started in an emulated
@@ -31,7 +34,10 @@ final class StartController
         $stick = $register->find($slug) ?? abort(404);
         $medium = ['title' => $stick->name, 'back' => "/sticks/{$slug}", 'path' => self::pathOf($slug, $register)];
 
-        return self::page($medium, ProvingStart::of(null, $slug)->all(), $request, $catalogue);
+        $built = StickState::of($slug)->content['built_at'] ?? null;
+        $since = is_string($built) ? Carbon::parse($built) : null;
+
+        return self::page($medium, self::lines(ProvingStart::of(null, $slug), $since), $request, $catalogue);
     }
 
     public function image(ShelfFile $file, Request $request, CatalogueStore $catalogue): View
@@ -39,7 +45,7 @@ final class StartController
         self::canBeStarted($file);
         $medium = ['title' => $file->title(), 'back' => "/shelf/{$file->id}", 'path' => $file->path()];
 
-        return self::page($medium, ProvingStart::of($file->id, null)->all(), $request, $catalogue);
+        return self::page($medium, self::lines(ProvingStart::of($file->id, null), null), $request, $catalogue);
     }
 
     public function beginStick(
@@ -90,10 +96,21 @@ final class StartController
     }
 
     /**
-     * @param  array{title: string, back: string, path: string|null}  $medium
-     * @param  array<ProvingStart>  $starts
+     * @param  Collection<int, ProvingStart>  $starts
+     * @return list<ProvingLine>
      */
-    private static function page(array $medium, array $starts, Request $request, CatalogueStore $catalogue): View
+    private static function lines(Collection $starts, ?Carbon $since): array
+    {
+        return array_values($starts->map(
+            static fn (ProvingStart $start): ProvingLine => new ProvingLine($start, $since),
+        )->all());
+    }
+
+    /**
+     * @param  array{title: string, back: string, path: string|null}  $medium
+     * @param  list<ProvingLine>  $lines
+     */
+    private static function page(array $medium, array $lines, Request $request, CatalogueStore $catalogue): View
     {
         $isThere = $medium['path'] !== null && is_file($medium['path']);
         $rows = $isThere
@@ -107,12 +124,14 @@ final class StartController
             'missing' => EmulatedMachine::missing(),
             'mayWork' => $request->user()?->mayWork() === true,
             'kinds' => ProvingLine::kinds(),
-            'lines' => array_map(
-                static fn (ProvingStart $start): ProvingLine => new ProvingLine($start),
-                array_values($starts),
-            ),
+            'lines' => $lines,
             'rows' => array_map(
-                static fn (array $row): ModelStart => new ModelStart($row['id'], $row['title'], $row['possible']),
+                static fn (array $row): ModelStart => new ModelStart(
+                    $row['id'],
+                    $row['title'],
+                    $row['possible'],
+                    ProvingLine::lastAs($row['id'], $lines),
+                ),
                 $rows,
             ),
         ]);

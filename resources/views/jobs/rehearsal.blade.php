@@ -9,6 +9,16 @@
 @error('outcome')
 <p class="wrong" role="alert">{{ $message }}</p>
 @enderror
+@if ($stick !== null)
+<p class="started"><b>{{ $stick->name }}</b>, as it is now:
+@if ($stick->last === null)
+not started here as this model. <a href="/sticks/{{ $stick->slug }}/starts">Start it here</a>
+@else
+<a href="/starts/{{ $stick->last->start->id }}">started here</a> as this model is delivered,
+{!! \App\View\Words::time($stick->last->start->created_at) !!}: <b>{{ $stick->last->startedHere() }}</b>.
+@endif
+</p>
+@endif
 @if ($page->cards === [])
 <section class="panel">
 <h2>No power-on to rehearse</h2>

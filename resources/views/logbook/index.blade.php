@@ -28,6 +28,24 @@
 @endif
 @endif
 </section>
+@if ($emulated !== [])
+<section class="panel" id="emulated"><h2>Predicted and started here</h2>
+<table class="plain stack">
+<thead><tr><th>emulated firmware</th><th class="num">as predicted</th><th class="num">otherwise</th>
+<th class="num">could not be told</th></tr></thead>
+<tbody>
+@foreach ($emulated as $firmware => $share)
+<tr>
+<td>{{ $firmware }}</td>
+<td class="num" data-label="as predicted">{{ $share['as_predicted'] }}</td>
+<td class="num" data-label="otherwise">{{ $share['otherwise'] }}</td>
+<td class="num" data-label="could not be told">{{ $share['open'] }}</td>
+</tr>
+@endforeach
+</tbody>
+</table>
+</section>
+@endif
 @if ($times !== [])
 <section class="panel"><h2>How long it takes here</h2>
 <table class="plain stack">

@@ -19,6 +19,11 @@ against every model with the settings it comes with
 <h2>
 <a href="/catalogue/machines/{{ $row->id }}">{{ $row->title }}</a> <span class="toward">{{ $row->end() }}</span>
 </h2>
+@if ($row->started !== null)
+<p class="started"><a href="/starts/{{ $row->started->start->id }}">Started here</a>,
+{!! \App\View\Words::time($row->started->start->created_at) !!}: <b>{{ $row->started->startedHere() }}</b>.
+{{ $row->started->verdict() }}</p>
+@endif
 @include('parts.crossing', [
     'stones' => $row->stones,
     'reached' => $row->succeeds,
