@@ -7,9 +7,9 @@ namespace App\Jobs;
 use App\Bridge\StickRegister;
 use App\Bridge\StickRehearsal;
 use App\Catalogue\CatalogueStore;
-use App\Devices\Command;
 use App\Devices\Emulated\EmulatedMachine;
 use App\Devices\Emulated\EmulatedStart;
+use App\Devices\Emulated\MediumProof;
 use App\Devices\Emulated\SeenSoFar;
 use App\Devices\Emulated\TrustedStore;
 use App\Models\ProvingStart;
@@ -69,8 +69,8 @@ final class StartMedium implements ShouldQueue
             [, $signers] = (new StickRehearsal($catalogue->catalogue()))->emulated($start->machine);
             TrustedStore::write($signers, $store = "{$folder}/keys");
         }
-        $before = self::sum($medium);
-        $start->tell(['sha256' => $before]) || throw new StartStopped;
+        $before = MediumProof::of($medium);
+        $start->tell(['sha256' => $before->sha256]) || throw new StartStopped;
         $machine = new EmulatedMachine($folder, $start->kind());
         $done = $machine->start(
             $medium,
@@ -79,7 +79,7 @@ final class StartMedium implements ShouldQueue
             $store,
             static fn (SeenSoFar $seen, float $seconds) => self::tell($start, $seen, $seconds, $folder),
         );
-        if (self::sum($medium) !== $before) {
+        if (! MediumProof::of($medium)->isSameAs($before)) {
             throw new RuntimeException(
                 'The medium is not what it was before: somebody else writes to it. Nothing is said of this start.',
             );
@@ -133,10 +133,5 @@ final class StartMedium implements ShouldQueue
         return $path !== null && is_file($path) ? (string) realpath($path) : throw new RuntimeException(
             'The medium is not there any more, so nothing was started.',
         );
-    }
-
-    private static function sum(string $file): string
-    {
-        return substr(Command::run(['sha256sum', '--', $file], 7200), 0, 64);
     }
 }

@@ -149,6 +149,14 @@ final readonly class ProvingLine
         };
     }
 
+    /** How it is known that the medium is the same as before. */
+    public function unchanged(): string
+    {
+        return $this->start->sha256 === null
+            ? 'The medium was read in 256 places over its whole length before and after, and is the same.'
+            : 'The medium was read whole before and after, and is the same.';
+    }
+
     /** Class of the panel: how it stands there. */
     public function mood(): string
     {

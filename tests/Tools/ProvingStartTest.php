@@ -6,6 +6,7 @@ use App\Jobs\StartMedium;
 use App\Models\ProvingStart;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Tests\Support\LeftBehind;
 use Tests\Support\Sticks;
 use Tests\Support\Workshop;
 
@@ -15,14 +16,14 @@ beforeEach(function () {
     $this->shop = new Workshop;
     config(['cobblestone.state' => "{$this->shop->folder}/state"]);
     $this->people = $this->bench();
+    $this->before = LeftBehind::now();
     $this->actingAs($this->people['evening']);
     $this->stick = app(StickRegister::class)->device('gull-32')->path();
     copy((new Sticks($this->shop->folder))->make('hybrid-raw'), $this->stick);
 });
 afterEach(function () {
     $this->shop->clear();
-    expect(trim((string) shell_exec('pgrep -fc "[q]emu-system-x86_64 -name cobblestone"')))->toBe('0')
-        ->and(glob(sys_get_temp_dir().'/cobble-start-*'))->toBe([]);
+    expect(array_diff(LeftBehind::now(), $this->before))->toBe([]);
 });
 
 it('starts a stick of the register here, and shows it beside its prediction', function () {

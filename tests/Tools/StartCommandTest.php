@@ -1,9 +1,12 @@
 <?php
 
 use App\Devices\Emulated\EmulatedMachine;
+use App\Devices\Emulated\MediumProof;
 use App\Devices\StandIn\LoaderFile;
 use Illuminate\Support\Facades\Artisan;
+use Tests\Support\LeftBehind;
 use Tests\Support\Sticks;
+use Tests\Support\Worked;
 use Tests\Support\Workshop;
 
 pest()->group('slow');
@@ -11,12 +14,12 @@ pest()->group('slow');
 beforeEach(function () {
     $this->shop = new Workshop;
     config(['cobblestone.state' => "{$this->shop->folder}/state"]);
+    $this->before = LeftBehind::now();
 });
 afterEach(function () {
     $this->shop->clear();
     // Nothing is left running, whatever happened, and nothing lies about.
-    expect(trim((string) shell_exec('pgrep -fc "[q]emu-system-x86_64 -name cobblestone"')))->toBe('0')
-        ->and(glob(sys_get_temp_dir().'/cobble-start-*'))->toBe([]);
+    expect(array_diff(LeftBehind::now(), $this->before))->toBe([]);
 });
 
 /** @return array<string, mixed> */
@@ -113,3 +116,20 @@ it('goes by the signers that a model trusts as it is delivered', function (strin
     $said = startedHere($image, ['--machine' => 'brackwater-capstan-t3']);
     expect($said['firmware'])->toBe('uefi-secure')->and($said['outcome'])->toBe($outcome, $said['text']);
 })->with([['platform', 'starts'], ['third-party', 'refused-secure-boot']]);
+
+it('proves a large medium in many places, without reading it whole', function () {
+    $file = "{$this->shop->folder}/large.img";
+    Workshop::says('truncate', '-s', '20G', $file);
+    $begun = Worked::seconds();
+    $before = MediumProof::of($file);
+    expect(Worked::seconds() - $begun)->toBeLessThan(5.0)->and($before->sha256)->toBeNull()
+        ->and(MediumProof::of($file)->isSameAs($before))->toBeTrue();
+    $handle = fopen($file, 'r+b');
+    fseek($handle, 20 * 2 ** 30 - 5);
+    fwrite($handle, 'x');
+    fclose($handle);
+    touch($file, filemtime($file) - 100);
+    expect(MediumProof::of($file)->isSameAs($before))->toBeFalse();
+    file_put_contents($small = "{$this->shop->folder}/small.img", 'abc');
+    expect(MediumProof::of($small)->sha256)->toBe(hash('sha256', 'abc'));
+});

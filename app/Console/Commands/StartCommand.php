@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Bridge\StickRehearsal;
 use App\Catalogue\CatalogueFolder;
-use App\Devices\Command as Program;
 use App\Devices\Emulated\EmulatedMachine;
 use App\Devices\Emulated\EmulatedStart;
+use App\Devices\Emulated\MediumProof;
 use App\Devices\Emulated\TrustedStore;
 use App\Documents\DocumentFault;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
@@ -50,14 +50,14 @@ final class StartCommand extends Command
             $missing = EmulatedMachine::missing();
             $missing === '' || throw new RuntimeException($missing);
             File::makeDirectory($folder, 0o700);
-            $before = self::sum($image);
+            $before = MediumProof::of($image);
             $start = (new EmulatedMachine($folder, $firmware))->start(
                 $image,
                 new StartJudge($firmware, array_values(array_map(strval(...), (array) $this->option('welcome')))),
                 $this->seconds(),
                 $this->store($folder, $signers),
             );
-            self::sum($image) === $before || throw new RuntimeException(
+            MediumProof::of($image)->isSameAs($before) || throw new RuntimeException(
                 'The medium is not what it was before: somebody else writes to it. Nothing is said of this start.',
             );
 
@@ -178,10 +178,5 @@ final class StartCommand extends Command
         }
 
         return "{$folder}/keys";
-    }
-
-    private static function sum(string $file): string
-    {
-        return substr(Program::run(['sha256sum', '--', $file], 7200), 0, 64);
     }
 }

@@ -27,6 +27,9 @@ final class EmulatedMachine
     /** A variable store that enforces Secure Boot by a key that Debian ships for tests. */
     public const TEST_KEYS = self::FIRMWARE.'/OVMF_VARS_4M.snakeoil.fd';
 
+    /** Whom it runs as where this process has all rights. */
+    private const NOBODY = 'nobody';
+
     private const MEMORY_MIB = 512;
 
     /** Address space: the machine's own memory, translated code, libraries. */
@@ -177,7 +180,7 @@ final class EmulatedMachine
             self::PROGRAM, '-name', 'cobblestone', '-accel', 'tcg,tb-size=128', '-m', (string) self::MEMORY_MIB,
             '-display', 'none', '-nodefaults', '-vga', 'std', '-net', 'none',
             '-sandbox', 'on,obsolete=deny,elevateprivileges=allow,spawn=deny,resourcecontrol=deny',
-            ...posix_geteuid() === 0 ? ['-runas', 'nobody'] : [],
+            ...posix_geteuid() === 0 ? ['-runas', self::NOBODY] : [],
             '-serial', "file:{$this->folder}/serial",
             '-qmp', "unix:{$this->folder}/monitor,server=on,wait=off",
             ...$this->board($store),
@@ -186,11 +189,18 @@ final class EmulatedMachine
         ];
     }
 
+    /** What the machine writes belongs to whom it runs as. */
+    private function own(string $path): void
+    {
+        if (posix_geteuid() === 0) {
+            chown($path, self::NOBODY);
+        }
+    }
+
     /** @return list<string> */
     private function board(?string $store): array
     {
-        // What the firmware may write lies in the folder, whoever the machine runs as.
-        chmod($this->folder, 0o777);
+        $this->own($this->folder);
         if ($this->firmware === EmulatedFirmware::Bios) {
             file_put_contents("{$this->folder}/port", pack('v', 0x3F8));
 
@@ -200,7 +210,7 @@ final class EmulatedMachine
         $secure = $this->firmware === EmulatedFirmware::UefiSecure;
         $keys = $secure ? self::TEST_KEYS : self::FIRMWARE.'/OVMF_VARS_4M.fd';
         copy($store ?? $keys, "{$this->folder}/variables");
-        chmod("{$this->folder}/variables", 0o666);
+        $this->own("{$this->folder}/variables");
         $code = self::FIRMWARE.($secure ? '/OVMF_CODE_4M.secboot.fd' : '/OVMF_CODE_4M.fd');
 
         return [

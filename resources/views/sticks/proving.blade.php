@@ -36,8 +36,7 @@
 @endif
 @endif
 @if ($line->isDone())
-<p class="fine">The medium was read whole before and after, and is the same. A real machine may do otherwise. Not
-emulated are:</p>
+<p class="fine">{{ $line->unchanged() }} A real machine may do otherwise. Not emulated are:</p>
 <ul class="fine">
 @foreach ($line::NOT_EMULATED as $what)
 <li>{{ $what }}</li>
