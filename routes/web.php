@@ -157,6 +157,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/shelf/{file}/ways', [WayController::class, 'show']);
     Route::get('/shelf/{file}/plan', [BuildController::class, 'plan']);
     Route::get('/sticks', [StickController::class, 'index']);
+    Route::get('/sticks/what', [StickController::class, 'what']);
     Route::get('/sticks/{stick}', [StickController::class, 'show']);
     Route::get('/sticks/{stick}/starts', [StartController::class, 'stick']);
     Route::get('/shelf/{file}/starts', [StartController::class, 'image']);

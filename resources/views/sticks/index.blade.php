@@ -9,6 +9,7 @@
 <input class="form-control" name="q" value="{{ $query }}" placeholder="name, serial, label, what is on it"
  aria-label="Search the sticks">
 <button class="btn">Search</button>
+<a class="btn" href="/sticks/what" data-key="w">What is this stick? <kbd>w</kbd></a>
 </form>
 @if ($rows === [])
 <div class="panel empty">
