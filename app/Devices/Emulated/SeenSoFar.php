@@ -14,8 +14,8 @@ final class SeenSoFar
 
     private const PICTURE_EVERY = 1.5;
 
-    /** A blinking cursor makes two pictures; a machine that draws makes more. */
-    private const STILL = 2;
+    /** One picture may be of before the last word, and a blinking cursor makes two; a machine that draws makes more. */
+    private const STILL = 3;
 
     private string $text = '';
 

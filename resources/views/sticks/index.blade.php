@@ -4,12 +4,12 @@
 <header class="head">
 <h1>Sticks</h1>
 <span class="goal">{{ count($rows) }} {{ $query === '' ? 'in the register' : 'match' }}</span>
+<a class="btn ms-auto" href="/sticks/what" data-key="w">What is this stick? <kbd>w</kbd></a>
 </header>
 <form class="search" action="/sticks" role="search">
 <input class="form-control" name="q" value="{{ $query }}" placeholder="name, serial, label, what is on it"
  aria-label="Search the sticks">
 <button class="btn">Search</button>
-<a class="btn" href="/sticks/what" data-key="w">What is this stick? <kbd>w</kbd></a>
 </form>
 @if ($rows === [])
 <div class="panel empty">
