@@ -43,7 +43,7 @@ final class StickIdentity
                     'condition' => $this->register->condition($now),
                     'by' => $by,
                     'older' => $code !== null && ! $code->isOf($state->content['fingerprint'] ?? null),
-                    'jobs' => self::jobs($stick),
+                    'jobs' => self::wantedBy($stick),
                 ];
             }
         }
@@ -75,7 +75,7 @@ final class StickIdentity
     }
 
     /** @return array<int, string> open jobs whose path takes this stick, number => title */
-    private static function jobs(Stick $stick): array
+    public static function wantedBy(Stick $stick): array
     {
         $jobs = DB::table('jobs')
             ->join('current_paths', 'current_paths.job_id', '=', 'jobs.id')

@@ -48,3 +48,9 @@ it('says whether the code on a label is of what is on record, and which jobs wan
     $job->update(['status' => 'handed-over']);
     ($this->what)('0071')->assertDontSee($job->title);
 });
+
+it('says on the page of a stick which open jobs want it', function () {
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    $this->get('/sticks/harbour-16')->assertOk()->assertSee('Wanted by:')->assertSee($job->title);
+    $this->get('/sticks/gull-32')->assertOk()->assertDontSee('Wanted by:');
+});

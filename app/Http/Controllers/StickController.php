@@ -17,10 +17,12 @@ use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use App\Models\StickEvent;
 use App\Models\StickState;
+use App\View\CoreFigure;
 use App\View\IdentifiedStick;
 use App\View\StickCore;
 use App\View\StickLine;
 use App\View\StickPage;
+use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\StickCondition;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
@@ -71,13 +73,13 @@ final class StickController
         $stick = $register->find($slug) ?? abort(404, 'The register has no such stick.');
         $state = $register->look($slug);
         $device = $register->device($slug);
-        $read = StickCore::read($device->path());
         $history = WayBridge::history($slug);
 
         return view('sticks.show', [
             'slug' => $slug,
             'stick' => $stick,
             'mayWork' => $request->user()?->mayWork() === true,
+            'wantedBy' => StickIdentity::wantedBy($stick),
             'page' => new StickPage(
                 $stick,
                 $state->content ?? [],
@@ -87,24 +89,29 @@ final class StickController
                 $history,
                 self::events($slug),
             ),
-            'core' => StickCore::of(
-                [
-                    'title' => "Stick · {$stick->name}",
-                    'note' => 'Left what is on record, right what the stick itself says now.',
-                ],
-                [
-                    'bytes' => $stick->size()->count,
-                    'sector' => $stick->sectorBytes,
-                    'scheme' => StickCore::scheme($device->path()),
-                ],
-                $state->content['parts'] ?? null,
-                $read,
-                ['on record', 'read now'],
-            ),
+            'core' => self::core($stick, $state, $device->path()),
             'speed' => SpeedDrawing::of($history),
             'version' => StickEvent::version($slug),
             'images' => self::makeable(),
         ]);
+    }
+
+    private static function core(Stick $stick, StickState $state, string $path): CoreFigure
+    {
+        return StickCore::of(
+            [
+                'title' => "Stick · {$stick->name}",
+                'note' => 'Left what is on record, right what the stick itself says now.',
+            ],
+            [
+                'bytes' => $stick->size()->count,
+                'sector' => $stick->sectorBytes,
+                'scheme' => StickCore::scheme($path),
+            ],
+            $state->content['parts'] ?? null,
+            StickCore::read($path),
+            ['on record', 'read now'],
+        );
     }
 
     public function check(string $slug, Request $request, StickRegister $register): RedirectResponse

@@ -93,7 +93,9 @@ final readonly class StartJudge
         if ($entered === false) {
             return null;
         }
-        $after = rtrim(ltrim((string) strstr(substr($printed, $entered), '...'), ". \n"));
+        // What runs may print between the dots of the firmware's own line.
+        $after = trim((string) preg_replace('/^Booting from [^.\n]*/', '', substr($printed, $entered)), " \n");
+        $after = trim((string) preg_replace('/^\.+\s*|\n\.+$/', '', $after));
 
         return match (true) {
             self::stops($after) => StartSeen::LoaderStopped,

@@ -51,6 +51,14 @@
 @endif
 </div>
 @endif
+@if ($wantedBy !== [])
+<p><b>Wanted by:</b>
+@foreach ($wantedBy as $id => $title)
+<a href="/jobs/{{ $id }}">{{ $title }}</a>@if (! $loop->last),
+@endif
+@endforeach
+</p>
+@endif
 <p class="fine">
 <span title="{{ $stick->size()->exact() }}">{{ $stick->size()->decimal() }} · {{ $stick->size()->binary() }}</span> ·
 {{ $page->stated() }}

@@ -1,7 +1,8 @@
 @extends('layout')
 @section('title', 'What is this stick?')
 @section('content')
-<header class="head"><h1>What is this stick?</h1><span class="goal">by what is printed on it, or read from it</span></header>
+<header class="head"><h1>What is this stick?</h1>
+<span class="goal">by what is printed on it, or read from it</span></header>
 <form class="panel" action="/sticks/what" role="search">
 <label class="form-label" for="said">Its serial or the end of it, its name, the label of its volume, or what the code on
 its label says</label>

@@ -56,6 +56,9 @@ it('judges a start the old way', function (string $printed, float $quiet, bool $
     'a loader that waits' => [ENTERED."ISOLINUX 6\nboot:", 8.0, false, StartSeen::Starts],
     'a loader that waits for a moment only' => [ENTERED."ISOLINUX 6\nboot:", 7.0, false, null],
     'words of a loader that hands over' => [ENTERED.'Loading crew.img...', 8.0, false, StartSeen::Starts],
+    'words between the dots' => ["Booting from Hard Disk..CREW\n.", 8.0, false, StartSeen::CannotTell],
+    'nothing behind the dots' => ["Booting from Hard Disk...\n\n", 8.0, false, StartSeen::Silent],
+    'a second try' => [ENTERED."hmpf\nBooting from ROM...\n", 8.0, false, StartSeen::Silent],
     'words that nobody knows' => [ENTERED.'hmpf', 8.0, false, StartSeen::CannotTell],
 ]);
 
