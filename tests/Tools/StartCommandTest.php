@@ -51,12 +51,6 @@ it('starts a medium in an emulated machine, and leaves it as it was', function (
         ->and(getimagesize("{$this->shop->folder}/picture.png")['mime'])->toBe('image/png');
 })->with([
     'signed by a key that is trusted' => ['gpt-signed', ['--firmware' => 'uefi-secure'], 'starts', 'COBBLE-STARTED'],
-    'signed by another, as a model is delivered' => [
-        'gpt-other-signer', ['--machine' => 'norrel-fairlead-13'], 'starts', 'COBBLE-STARTED',
-    ],
-    'signed by another' => [
-        'gpt-other-signer', ['--firmware' => 'uefi-secure'], 'refused-secure-boot', 'Access Denied',
-    ],
     'the old way' => ['hybrid-raw', ['--firmware' => 'bios'], 'starts', 'boot:'],
     'the old way, a sector that starts nothing' => [
         'bios-empty-active', ['--firmware' => 'bios'], 'loader-stopped', 'not a bootable disk',
