@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Bridge;
 
+use App\Models\Job;
 use App\Models\StickState;
+use Cobblestone\Bench\StickStillWanted;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\StickCode;
@@ -16,7 +18,7 @@ final class StickIdentity
     /** Signs of a serial's end that are enough to ask by. */
     private const END = 4;
 
-    public function __construct(private readonly StickRegister $register)
+    public function __construct(private readonly StickRegister $register, private readonly JobBridge $bridge)
     {
     }
 
@@ -43,7 +45,7 @@ final class StickIdentity
                     'condition' => $this->register->condition($now),
                     'by' => $by,
                     'older' => $code !== null && ! $code->isOf($state->content['fingerprint'] ?? null),
-                    'jobs' => self::wantedBy($stick),
+                    'jobs' => $this->wantedBy($stick),
                 ];
             }
         }
@@ -74,18 +76,19 @@ final class StickIdentity
         return strtoupper((string) preg_replace('/[^\p{L}\p{N}]+/u', '', $text));
     }
 
-    /** @return array<int, string> open jobs whose path takes this stick, number => title */
-    public static function wantedBy(Stick $stick): array
+    /** @return array<int, string> open jobs that still take this stick in hand, number => title */
+    public function wantedBy(Stick $stick): array
     {
-        $jobs = DB::table('jobs')
+        $numbers = DB::table('jobs')
             ->join('current_paths', 'current_paths.job_id', '=', 'jobs.id')
             ->where('jobs.status', 'open')
             ->whereRaw("current_paths.plan->'job'->>'stick' = ?", [$stick->name])
-            ->orderBy('jobs.id')
-            ->get(['jobs.id', 'jobs.title']);
+            ->pluck('jobs.id');
         $titles = [];
-        foreach ($jobs as $job) {
-            $titles[(int) $job->id] = (string) $job->title;
+        foreach (Job::query()->findMany($numbers->all())->sortBy('id') as $job) {
+            if (StickStillWanted::by($this->bridge->progress($job))) {
+                $titles[$job->id] = $job->title;
+            }
         }
 
         return $titles;

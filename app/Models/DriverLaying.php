@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Devices\Lease;
 use Illuminate\Support\Carbon;
 
 /**
@@ -23,6 +22,8 @@ use Illuminate\Support\Carbon;
  */
 final class DriverLaying extends Record
 {
+    use WorkBeside;
+
     public $incrementing = false;
 
     protected $table = 'driver_layings';
@@ -30,8 +31,6 @@ final class DriverLaying extends Record
     protected $primaryKey = 'job_id';
 
     protected $guarded = [];
-
-    private const UNDER_WAY = ['waiting', 'running'];
 
     /** Seconds after which silence of a worker that holds no lease means that it died. */
     private const SILENT = 30;
@@ -51,30 +50,9 @@ final class DriverLaying extends Record
         ]);
     }
 
-    public function isUnderWay(): bool
+    protected function leaseName(): string
     {
-        return in_array($this->state, self::UNDER_WAY, true) && ! $this->brokeOff();
-    }
-
-    /** Its worker died, or the computer was switched off. */
-    public function brokeOff(): bool
-    {
-        if ($this->state !== 'running' || $this->updated_at->diffInSeconds(now()) < self::SILENT) {
-            return false;
-        }
-        $lease = $this->lease();
-        if ($lease === null) {
-            return false;
-        }
-        fclose($lease);
-
-        return true;
-    }
-
-    /** @return resource|null the right to do it; null where somebody does */
-    public function lease()
-    {
-        return Lease::take("lay-{$this->job_id}");
+        return "lay-{$this->job_id}";
     }
 
     /** Says how far it is; false where somebody stopped it meanwhile. */
@@ -91,12 +69,6 @@ final class DriverLaying extends Record
             || $this->onlyWhile('running', ['done_bytes' => 0]);
     }
 
-    public function stop(): void
-    {
-        $this->onlyWhile('waiting', ['state' => 'stopped']);
-        $this->onlyWhile('running', ['state' => 'stopped']);
-    }
-
     /** @param  array{files: int, bytes: int, missing: list<string>}  $result */
     public function done(array $result): void
     {
@@ -106,15 +78,5 @@ final class DriverLaying extends Record
     public function failed(string $fault): void
     {
         $this->onlyWhile('running', ['state' => 'failed', 'fault' => mb_substr($fault, 0, 500)]);
-    }
-
-    /** @param  array<string, mixed>  $values */
-    private function onlyWhile(string $state, array $values): bool
-    {
-        return self::query()
-            ->whereKey($this->job_id)
-            ->where('state', $state)
-            ->toBase()
-            ->update([...$values, 'updated_at' => now()]) === 1;
     }
 }

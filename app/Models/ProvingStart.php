@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Devices\Lease;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
 use Cobblestone\Boot\Emulated\StartSeen;
 use Illuminate\Database\Eloquent\Collection;
@@ -37,6 +36,8 @@ use Illuminate\Support\Carbon;
  */
 final class ProvingStart extends Record
 {
+    use WorkBeside;
+
     protected $table = 'proving_starts';
 
     protected $guarded = [];
@@ -72,30 +73,9 @@ final class ProvingStart extends Record
         return $this->outcome === null ? null : StartSeen::from($this->outcome);
     }
 
-    public function isUnderWay(): bool
+    protected function leaseName(): string
     {
-        return $this->state === 'waiting' || ($this->state === 'running' && ! $this->brokeOff());
-    }
-
-    /** Its worker died, or the computer was switched off. */
-    public function brokeOff(): bool
-    {
-        if ($this->state !== 'running' || $this->updated_at->diffInSeconds(now()) < self::SILENT) {
-            return false;
-        }
-        $lease = $this->lease();
-        if ($lease === null) {
-            return false;
-        }
-        fclose($lease);
-
-        return true;
-    }
-
-    /** @return resource|null the right to run it; null where somebody does */
-    public function lease()
-    {
-        return Lease::take("start-{$this->id}");
+        return "start-{$this->id}";
     }
 
     public function picture(): string
@@ -117,21 +97,5 @@ final class ProvingStart extends Record
     public function tell(array $values): bool
     {
         return $this->onlyWhile('running', $values);
-    }
-
-    public function stop(): void
-    {
-        $this->onlyWhile('waiting', ['state' => 'stopped']);
-        $this->onlyWhile('running', ['state' => 'stopped']);
-    }
-
-    /** @param  array<string, mixed>  $values */
-    private function onlyWhile(string $state, array $values): bool
-    {
-        return self::query()
-            ->whereKey($this->id)
-            ->where('state', $state)
-            ->toBase()
-            ->update([...$values, 'updated_at' => now()]) === 1;
     }
 }

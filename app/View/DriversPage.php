@@ -104,10 +104,16 @@ final readonly class DriversPage
         return match (true) {
             $this->found !== [] => '',
             $this->plan->job->system === null => 'This job installs no system, so no driver is chosen for one.',
-            $this->machine->devices === [] => 'Nobody has read what is inside this machine: bring the collector\'s '
+            ! $this->isReadInside() => 'Nobody has read what is inside this machine: bring the collector\'s '
                 .'bundle on the intake page, or count its devices below once a system runs.',
             default => 'This path chooses no drivers device by device.',
         };
+    }
+
+    /** What is plugged in by chance says nothing of what is inside. */
+    private function isReadInside(): bool
+    {
+        return array_filter($this->machine->devices, static fn (Device $one): bool => $one->bus() !== 'usb') !== [];
     }
 
     public function order(): ?Decision

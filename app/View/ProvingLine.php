@@ -141,7 +141,7 @@ final readonly class ProvingLine
             true => 'They differ. The start is what happened here; the prediction has missed something.',
             false => 'As predicted.',
             null => match (true) {
-                $this->isOfBefore() => 'Of what was on it before it was built anew.',
+                $this->isOfBefore() => 'Of what was on it before: it was written to since.',
                 $this->start->seen() === StartSeen::CannotTell => 'What was seen settles nothing: look at the '
                     .'picture, or at the machine itself.',
                 default => '',

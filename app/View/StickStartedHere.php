@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use App\Bridge\OnTheMedium;
+use App\Bridge\StickRegister;
 use App\Catalogue\CatalogueStore;
 use App\Models\ProvingStart;
-use App\Models\StickState;
 use Cobblestone\Runbook\PlannedJob;
-use Illuminate\Support\Carbon;
 
 /** The stick of a job, and its last start in an emulated machine as the model of that job. */
 final readonly class StickStartedHere
@@ -18,14 +18,13 @@ final readonly class StickStartedHere
     }
 
     /** @return self|null null where the job has no stick of the register */
-    public static function of(PlannedJob $job, CatalogueStore $catalogue): ?self
+    public static function of(PlannedJob $job, CatalogueStore $catalogue, StickRegister $register): ?self
     {
         $slug = array_search($job->stick, array_column($catalogue->kind('sticks'), 'name', 'id'), true);
         if (! is_string($slug)) {
             return null;
         }
-        $built = StickState::of($slug)->content['built_at'] ?? null;
-        $since = is_string($built) ? Carbon::parse($built) : null;
+        $since = OnTheMedium::sinceOnStick($slug, $register->device($slug)->path());
         $lines = ProvingStart::of(null, $slug)->map(
             static fn (ProvingStart $start): ProvingLine => new ProvingLine($start, $since),
         );

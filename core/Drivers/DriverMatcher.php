@@ -23,12 +23,16 @@ final readonly class DriverMatcher
     /** Families whose devices want a driver on any system. */
     private const DRIVEN = ['graphics', 'network', 'audio', 'chipset', 'storage', 'camera', 'sensor'];
 
-    /** @param  array<string, DriverPackage>  $packages  by their id */
+    /**
+     * @param  array<string, DriverPackage>  $packages  by their id
+     * @param  list<string>  $ofModel  identifiers of the devices that the model's entry names
+     */
     private function __construct(
         private array $packages,
         private DriverShelf $shelf,
         private MatchTarget $target,
         private SystemProfile $system,
+        private array $ofModel,
     ) {
     }
 
@@ -56,6 +60,7 @@ final readonly class DriverMatcher
                 $policy->school('driver_channel'),
             ),
             $system,
+            array_map(static fn (Device $of): string => $of->identifier, $machine->model->devices ?? []),
         );
     }
 
@@ -75,12 +80,13 @@ final readonly class DriverMatcher
                 array_values(array_filter($match->refused, $isForIt)),
             ),
             $this->shelf->match($devices, $this->target, $this->system->brings),
-        ), self::concerns(...)));
+        ), $this->concerns(...)));
     }
 
-    private static function concerns(DeviceMatch $match): bool
+    private function concerns(DeviceMatch $match): bool
     {
         return in_array($match->device->family, self::DRIVEN, true)
+            || in_array($match->device->identifier, $this->ofModel, true)
             || $match->package !== null
             || $match->refused !== []
             || $match->device->isDriven() === false

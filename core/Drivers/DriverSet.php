@@ -29,10 +29,10 @@ final readonly class DriverSet
     ) {
     }
 
-    /** Whether nobody has read what is inside. */
+    /** Whether nobody has read what is inside: a mouse that was plugged in says nothing of it. */
     public function devicesUnknown(): bool
     {
-        return $this->machine->devices === [];
+        return $this->matches === [];
     }
 
     /** @return list<DeviceMatch> the devices that the package was taken for; none where another package needs it */

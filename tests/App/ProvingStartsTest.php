@@ -20,6 +20,7 @@ beforeEach(function () {
     // A stick with nothing on it but noise: the old way there is nothing to start.
     $this->stick = app(StickRegister::class)->device('gull-32')->path();
     file_put_contents($this->stick, random_bytes(3_000_000));
+    touch($this->stick, time() - 7200);
     $this->ask = fn (string $as) => $this->post('/sticks/gull-32/starts', ['as' => $as]);
     $this->start = fn (): ProvingStart => ProvingStart::query()->get()->sortByDesc('id')->first();
 });
@@ -125,7 +126,7 @@ it('stands beside the prediction of its model, until something else is on the st
     StickState::become('gull-32', StickCondition::Unfinished, ['title' => 'x']);
     StickState::become('gull-32', StickCondition::Good, ['title' => 'x', 'built_at' => now()->toIso8601String()]);
     $page()->assertDontSee('class="started"', false)->assertDontSee('They differ.')
-        ->assertSee('Of what was on it before it was built anew.');
+        ->assertSee('Of what was on it before: it was written to since.');
 });
 
 it('counts by firmware how many ended as predicted', function () {
@@ -151,4 +152,12 @@ it('stands on the rehearsal of the job whose stick it is', function () {
         ->assertSee('/starts/'.($this->start)()->id, false);
     $this->get('/jobs/'.$this->jobFrom('cable-restore', $this->people['lead'])->id.'/rehearsal')
         ->assertOk()->assertDontSee('as it is now:');
+});
+
+it('counts for nothing any more once somebody wrote to the stick, whoever it was', function () {
+    ($this->ask)('brackwater-capstan-t3');
+    ($this->start)()->update(['state' => 'done', 'outcome' => 'starts', 'created_at' => now()->subHour()]);
+    $this->get('/sticks/gull-32/starts')->assertSee('class="started"', false);
+    touch($this->stick);
+    $this->get('/sticks/gull-32/starts')->assertOk()->assertDontSee('class="started"', false);
 });

@@ -1,8 +1,13 @@
 <?php
 
+use App\Actions\LogBook;
+use App\Bridge\StickIdentity;
+use App\Bridge\StickRegister;
+use App\Models\Job;
 use App\Models\StickState;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\StickCode;
+use Cobblestone\Runbook\EntryKind;
 use Tests\Support\Workshop;
 
 beforeEach(function () {
@@ -53,4 +58,19 @@ it('says on the page of a stick which open jobs want it', function () {
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
     $this->get('/sticks/harbour-16')->assertOk()->assertSee('Wanted by:')->assertSee($job->title);
     $this->get('/sticks/gull-32')->assertOk()->assertDontSee('Wanted by:');
+});
+
+it('lets a stick go when its job has laid the last stone that takes it', function () {
+    $job = $this->jobFrom('fairlead-13', $this->people['lead']);
+    $wants = fn (): bool => isset(app(StickIdentity::class)->wantedBy(
+        app(StickRegister::class)->find('harbour-16'),
+    )[$job->id]);
+    expect($wants())->toBeTrue();
+    $steps = $job->currentPlan()->typed()->steps;
+    $out = array_key_last(array_filter($steps, fn ($step) => in_array('stick', $step->needs, true)));
+    foreach (array_slice($steps, 0, $out + 1) as $place => $step) {
+        expect($wants())->toBeTrue("before {$step->id}");
+        app(LogBook::class)->write(Job::locked($job->id), $this->people['lead'], EntryKind::Done, $step->id);
+    }
+    expect($wants())->toBeFalse();
 });

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\RecordReality;
 use App\Bridge\JobBridge;
+use App\Bridge\StickRegister;
 use App\Catalogue\CatalogueStore;
 use App\Models\BootObservation;
 use App\Models\Job;
@@ -19,15 +20,19 @@ use Illuminate\Validation\Rule;
 /** Every power-on of a job as it is predicted, and what really happened. */
 final class RehearsalController
 {
-    public function show(Job $job, JobBridge $bridge, CatalogueStore $catalogue): View
-    {
+    public function show(
+        Job $job,
+        JobBridge $bridge,
+        CatalogueStore $catalogue,
+        StickRegister $register,
+    ): View {
         $progress = $bridge->progress($job);
         $seen = BootObservation::query()->with('user')->where('job_id', $job->id)->get()->sortByDesc('id')->values();
 
         return view('jobs.rehearsal', [
             'job' => $job,
             'page' => new RehearsalPage($job, $progress->plan, $seen),
-            'stick' => StickStartedHere::of($progress->plan->job, $catalogue),
+            'stick' => StickStartedHere::of($progress->plan->job, $catalogue, $register),
         ]);
     }
 

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Bridge\OnTheMedium;
 use App\Bridge\ProvingStarts;
 use App\Bridge\StickRegister;
 use App\Bridge\StickRehearsal;
@@ -10,7 +11,6 @@ use App\Devices\Emulated\EmulatedMachine;
 use App\Jobs\StartMedium;
 use App\Models\ProvingStart;
 use App\Models\ShelfFile;
-use App\Models\StickState;
 use App\View\ModelStart;
 use App\View\ProvingLine;
 use Illuminate\Contracts\View\View;
@@ -34,8 +34,7 @@ final class StartController
         $stick = $register->find($slug) ?? abort(404);
         $medium = ['title' => $stick->name, 'back' => "/sticks/{$slug}", 'path' => self::pathOf($slug, $register)];
 
-        $built = StickState::of($slug)->content['built_at'] ?? null;
-        $since = is_string($built) ? Carbon::parse($built) : null;
+        $since = OnTheMedium::sinceOnStick($slug, $medium['path']);
 
         return self::page($medium, self::lines(ProvingStart::of(null, $slug), $since), $request, $catalogue);
     }
@@ -45,7 +44,9 @@ final class StartController
         self::canBeStarted($file);
         $medium = ['title' => $file->title(), 'back' => "/shelf/{$file->id}", 'path' => $file->path()];
 
-        return self::page($medium, self::lines(ProvingStart::of($file->id, null), null), $request, $catalogue);
+        $lines = self::lines(ProvingStart::of($file->id, null), OnTheMedium::since($file->path()));
+
+        return self::page($medium, $lines, $request, $catalogue);
     }
 
     public function beginStick(

@@ -68,7 +68,7 @@ final class StickController
         ]);
     }
 
-    public function show(string $slug, Request $request, StickRegister $register): View
+    public function show(string $slug, Request $request, StickRegister $register, StickIdentity $identity): View
     {
         $stick = $register->find($slug) ?? abort(404, 'The register has no such stick.');
         $state = $register->look($slug);
@@ -79,7 +79,7 @@ final class StickController
             'slug' => $slug,
             'stick' => $stick,
             'mayWork' => $request->user()?->mayWork() === true,
-            'wantedBy' => StickIdentity::wantedBy($stick),
+            'wantedBy' => $identity->wantedBy($stick),
             'page' => new StickPage(
                 $stick,
                 $state->content ?? [],

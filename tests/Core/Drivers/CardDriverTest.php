@@ -6,6 +6,7 @@ use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Drivers\DriverOrder;
 use Cobblestone\Drivers\DriverSet;
 use Cobblestone\Drivers\DriverSteps;
+use Cobblestone\Drivers\Matching\DeviceMatch;
 use Cobblestone\Drivers\NetworkWay;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Fact as MachineFact;
@@ -170,7 +171,7 @@ it('looks over at the end for exactly the devices that nothing is known for', fu
 ) {
     $some = new Device('c', 'pci:0001:0003', 'audio');
     $audit = DriverSteps::for(new DriverSet(
-        [], [], $unresolved, [],
+        [], [], $unresolved, $unknown ? [] : [new DeviceMatch($some, true, null, null, [])],
         new Machine('x', Kind::Laptop, FactSheet::fromArray([]), devices: $unknown ? [] : [$some]),
         Demo::catalogue()->system('skerry-rolling'),
     ))->steps[0];

@@ -218,24 +218,3 @@ it('waits before it judges, where the system fetches drivers by itself', functio
     expect(Demo::plan('fairlead-13')->step('drivers.audit')?->instructions[0])->toContain('online for 10 minutes')
         ->and(Demo::plan('capstan-t3')->step('drivers.audit')?->instructions[0])->not->toContain('minutes');
 });
-
-it('asks of a device that no family names whether something is for it or says that it wants a driver', function () {
-    $device = static fn (string $id, string $family, ?string $status = null): Device => new Device(
-        "name of {$id}", $id, $family, status: $status,
-    );
-    $machine = new Machine('A laptop', Kind::Laptop, FactSheet::fromArray([]), devices: [
-        $device('pci:4f51:0001', 'other', 'OK'),
-        $device('pci:4f51:0002', 'other', 'Code 28'),
-        $device('pci:4f51:0003', 'other', 'OK'),
-        $device('usb:4f51:0004', 'hub'),
-        $device('usb:4f51:0005', 'input'),
-        $device('pci:4f51:0006', 'network', 'OK'),
-    ]);
-    $reader = Entries::package([
-        'id' => 'reader', 'family' => 'input', 'claims' => ['pci:4f51:0003'], 'systems' => ['tansy-desktop-7'],
-    ]);
-    $plan = DriverPlanner::plan($machine, Demo::catalogue()->system('tansy-desktop-7'), [$reader], Policy::of([]));
-    expect(array_column($plan->found(), 'hangs', 'id'))->toBe([
-        'pci:4f51:0002' => 'empty', 'pci:4f51:0003' => 'hung', 'pci:4f51:0006' => 'empty',
-    ]);
-});
