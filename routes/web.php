@@ -129,7 +129,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/keys', [KeyController::class, 'store']);
         Route::post('/jobs/{job}/keys/{key}/show', [KeyController::class, 'show']);
         Route::post('/jobs/{job}/keys/{key}/delete', [KeyController::class, 'delete']);
-        Route::post('/jobs/{job}/steps/{step}/{action}', [RunController::class, 'act']);
+        Route::post('/jobs/{number}/steps/{step}/{action}', [RunController::class, 'act'])
+            ->where('number', '[0-9]{1,18}');
     });
     Route::get('/jobs/{job}', [JobController::class, 'show']);
     Route::get('/jobs/{job}/run', [RunController::class, 'show']);

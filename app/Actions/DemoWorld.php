@@ -156,7 +156,7 @@ final class DemoWorld
     {
         $act = function (string $action, array $input = []) use ($job, $user, $step): void {
             $this->walk->handle(
-                $job,
+                $job->id,
                 $user,
                 $step->id,
                 $action,

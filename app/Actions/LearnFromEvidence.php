@@ -6,9 +6,9 @@ namespace App\Actions;
 
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
-use App\Models\LogRecord;
 use App\Models\User;
 use Cobblestone\Firmware\SettingsEvidence;
+use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Step;
 
 /**
@@ -21,8 +21,8 @@ final class LearnFromEvidence
     {
     }
 
-    /** @param  LogRecord  $laid  the entry that laid the stone */
-    public function handle(Job $job, User $user, Step $step, LogRecord $laid): void
+    /** @param  LogEntry  $laid  the entry that laid the stone */
+    public function handle(Job $job, User $user, Step $step, LogEntry $laid): void
     {
         $facts = [];
         foreach ($step->evidence as $wanted) {

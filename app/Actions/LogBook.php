@@ -4,10 +4,11 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use App\Models\LogRecord;
 use App\Models\SealedKey;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\LogEntry;
+use Illuminate\Support\Facades\DB;
 
 /** Writes one line to a job's log and folds the job's summary anew, in the caller's transaction. */
 final class LogBook
@@ -17,19 +18,10 @@ final class LogBook
     }
 
     /** @param  array<string, mixed>  $data */
-    public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogRecord
+    public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
     {
-        $entry = LogRecord::query()->create([
-            'job_id' => $job->id,
-            'user_id' => $user->id,
-            'revision' => $job->revision,
-            'role' => $user->role,
-            'kind' => $kind->value,
-            'step' => $step,
-            'data' => $data,
-            'created_at' => now(),
-        ]);
-        $job->noted($this->bridge->entry($entry));
+        $entry = self::added($job, $user, $kind, $step, $data);
+        $job->noted($entry);
         $progress = $this->bridge->progress($job);
         $job->fill([
             'last_entry' => $entry->id,
@@ -51,6 +43,36 @@ final class LogBook
         }
 
         return $entry;
+    }
+
+    /**
+     * Written without a model: every stone that is laid waits for this.
+     *
+     * @param  array<string, mixed>  $data
+     */
+    private static function added(Job $job, User $user, EntryKind $kind, ?string $step, array $data): LogEntry
+    {
+        $now = now();
+        $json = json_encode($data, JSON_THROW_ON_ERROR);
+        $id = DB::table('log_entries')->insertGetId([
+            'job_id' => $job->id,
+            'user_id' => $user->id,
+            'revision' => $job->revision,
+            'role' => $user->role,
+            'kind' => $kind->value,
+            'step' => $step,
+            'data' => $json,
+            'created_at' => $now,
+        ]);
+
+        return new LogEntry(
+            $id,
+            $kind,
+            $step,
+            (int) $now->timestamp,
+            $user->role,
+            (array) json_decode($json, true, flags: JSON_THROW_ON_ERROR),
+        );
     }
 
     /** @param  list<array<string, mixed>>  $facts */

@@ -6,9 +6,9 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use App\Models\LogRecord;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Walk;
@@ -24,17 +24,19 @@ final class WalkDetour
     }
 
     /**
+     * @param  int  $number  of the job, which is read once, held
      * @param  array<string, mixed>  $input  symptom or cause, as sent
      * @param  int  $seen  id of the newest log entry the person had before them
      *
-     * @throws ChangedMeanwhile
+     * @throws ChangedMeanwhile|ContentsRemoved
      */
-    public function handle(Job $job, User $user, string $step, string $action, array $input, int $seen): LogRecord
+    public function handle(int $number, User $user, string $step, string $action, array $input, int $seen): LogEntry
     {
         $sent = static fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
 
-        return DB::transaction(function () use ($job, $user, $step, $action, $sent, $seen): LogRecord {
-            $job = Job::locked($job->id);
+        return DB::transaction(function () use ($number, $user, $step, $action, $sent, $seen): LogEntry {
+            $job = Job::locked($number);
+            ContentsRemoved::check($job);
             ChangedMeanwhile::check($job, $seen);
             $progress = $this->bridge->progress($job);
             [$kind, $data] = $action === 'seen'

@@ -4,10 +4,10 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
-use App\Models\LogRecord;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Step;
@@ -29,15 +29,17 @@ final class WalkStep
     }
 
     /**
+     * @param  int  $number  of the job, which is read once, held
      * @param  array<string, mixed>  $input  evidence, text, serial, ... as typed
      * @param  int  $seen  id of the newest log entry the person had before them
      *
-     * @throws ChangedMeanwhile
+     * @throws ChangedMeanwhile|ContentsRemoved
      */
-    public function handle(Job $job, User $user, string $stepId, string $action, array $input, int $seen): LogRecord
+    public function handle(int $number, User $user, string $stepId, string $action, array $input, int $seen): LogEntry
     {
-        return DB::transaction(function () use ($job, $user, $stepId, $action, $input, $seen): LogRecord {
-            $job = Job::locked($job->id);
+        return DB::transaction(function () use ($number, $user, $stepId, $action, $input, $seen): LogEntry {
+            $job = Job::locked($number);
+            ContentsRemoved::check($job);
             if ($action !== 'note') {
                 ChangedMeanwhile::check($job, $seen);
             }
@@ -48,7 +50,7 @@ final class WalkStep
                 $this->bridge->stopping($job)?->mayGoOn($user->role);
             }
             [$kind, $data] = $this->what($walk, $step, $action, $input, $user);
-            if ($kind === EntryKind::Done) {
+            if ($kind === EntryKind::Done && $step->boots !== []) {
                 RecordReality::laid($job, $user, $step->id);
             }
 
@@ -64,7 +66,7 @@ final class WalkStep
         });
     }
 
-    private function learnt(Job $job, User $user, Progress $before, Step $step, LogRecord $laid): void
+    private function learnt(Job $job, User $user, Progress $before, Step $step, LogEntry $laid): void
     {
         $this->times->laid($job, $before, $step, (bool) ($laid->data['before_clock'] ?? false));
         $this->learn->handle($job, $user, $step, $laid);

@@ -7,7 +7,6 @@ use App\Documents\BriefDocument;
 use App\Models\BenchPolicy;
 use App\Models\CurrentPath;
 use App\Models\Job;
-use App\Models\LogRecord;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Assessment\Symptom\Detour;
 use Cobblestone\Assessment\Symptom\SymptomIndex;
@@ -17,7 +16,6 @@ use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\FactSheet;
-use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Progress;
@@ -125,18 +123,6 @@ final class JobBridge
     public function progressOf(Job $job, CurrentPath $path): Progress
     {
         return Progress::of($path->typed(), $job->log());
-    }
-
-    public function entry(LogRecord $entry): LogEntry
-    {
-        return new LogEntry(
-            $entry->id,
-            EntryKind::from($entry->kind),
-            $entry->step,
-            (int) $entry->created_at->timestamp,
-            $entry->role,
-            $entry->data,
-        );
     }
 
     /** @return array<string, mixed> */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Actions\ChangedMeanwhile;
+use App\Actions\ContentsRemoved;
 use App\Actions\EditedMeanwhile;
 use App\Documents\DocumentFault;
+use App\Models\LogRecord;
 use Cobblestone\Runbook\Refused;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
@@ -53,6 +55,15 @@ final class Faults
             implode(' ', array_slice($e->faults, 0, 5)).' Nothing was changed by looking; tell the lead.',
             $request,
         );
+    }
+
+    /** The contents of the job are gone: that it was, when, and the bare lines of its log. */
+    public static function ofRemoved(ContentsRemoved $e): Response
+    {
+        $log = LogRecord::query()->where('job_id', $e->job->id);
+        $page = ['job' => $e->job, 'entries' => $log->clone()->latest('id')->limit(400)->get(), 'many' => $log->count()];
+
+        return response()->view('jobs.forgotten', $page, 410);
     }
 
     /** Somebody else went on with the job while this person was writing. */

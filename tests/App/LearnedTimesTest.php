@@ -18,7 +18,7 @@ function layUpTo(Job $job, User $user, string $last, int $minutes): void
         $step = $progress->current();
         test()->travel(30)->minutes();
         $walk = fn (string $action, array $input = []) => app(WalkStep::class)
-            ->handle($job, $user, $step->id, $action, $input, $job->refresh()->last_entry);
+            ->handle($job->id, $user, $step->id, $action, $input, $job->refresh()->last_entry);
         if ($step->isOneWay()) {
             $walk('confirm', ['serial' => (string) $step->confirmation->serial, 'read_from' => 'label']);
         }
@@ -37,7 +37,7 @@ it('keeps how long the installer took, and forgets a done that is taken back', f
         'job_id' => $job->id, 'model' => 'norrel-fairlead-13', 'system' => 'Tansy Desktop 7',
         'step' => 'install.phase-0', 'title' => 'Copy files', 'seconds' => 17 * 60,
     ]);
-    app(WalkStep::class)->handle($job, $lead, 'install.phase-0', 'take-back', [], $job->refresh()->last_entry);
+    app(WalkStep::class)->handle($job->id, $lead, 'install.phase-0', 'take-back', [], $job->refresh()->last_entry);
     expect(StepTime::query()->count())->toBe(0)
         ->and(LogRecord::query()->where('kind', 'taken-back')->count())->toBe(1);
 });

@@ -141,6 +141,11 @@ it('gives an owner everything that is kept, but no sealed key, and removes it on
     $this->get("/jobs/{$this->job->id}")
         ->assertStatus(410)
         ->assertSee('contents were removed');
+    foreach (['walk', 'note', 'seen'] as $action) {
+        $this->post("/jobs/{$this->job->id}/steps/protect.back-up/{$action}", ['text' => 'x', 'seen' => '0'])
+            ->assertStatus(410)
+            ->assertSee('contents were removed');
+    }
     $other = $this->jobFrom('capstan-t3', $this->people['lead']);
     $this->actingAs($this->people['evening'])
         ->get("/jobs/{$other->id}/data.json")

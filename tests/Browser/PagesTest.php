@@ -173,7 +173,7 @@ it('tells the second of two people what the first did', function () {
     $job = jobAtItsBackup($this);
     $this->visit("/jobs/{$job->id}/run?stone=protect.back-up");
     $evening = App\Models\User::query()->where('login', 'evening')->firstOrFail();
-    app(App\Actions\WalkStep::class)->handle($job, $evening, 'protect.back-up', 'walk', [], $job->last_entry);
+    app(App\Actions\WalkStep::class)->handle($job->id, $evening, 'protect.back-up', 'walk', [], $job->last_entry);
     $this->press('p');
     $this->press('the drive clicks', WebDriverKeys::TAB, WebDriverKeys::ENTER);
     $this->see('Somebody was here before you');

@@ -18,7 +18,7 @@ final class PaperController
         $progress = $bridge->progress($job);
         $zone = (string) config('cobblestone.timezone');
 
-        $entries = array_values($job->entries->sortBy('id')->map($bridge->entry(...))->all());
+        $entries = $job->log();
 
         return view('paper.handover', [
             'job' => $job,

@@ -90,7 +90,7 @@ final class RunController
     }
 
     public function act(
-        Job $job,
+        int $number,
         string $step,
         string $action,
         Request $request,
@@ -98,10 +98,10 @@ final class RunController
         WalkDetour $detour,
     ): RedirectResponse {
         $way = in_array($action, WalkDetour::ACTIONS, true) ? $detour : $walk;
-        $way->handle($job, $request->user(), $step, $action, $request->all(), (int) $request->input('seen', 0));
+        $way->handle($number, $request->user(), $step, $action, $request->all(), (int) $request->input('seen', 0));
         $stays = [...WalkDetour::ACTIONS, 'start', 'problem', 'retry', 'note', 'confirm', 'waive', 'take-back'];
         $at = in_array($action, $stays, true) ? "?stone={$step}" : '';
 
-        return redirect("/jobs/{$job->id}/run{$at}", 303)->with('did', $action);
+        return redirect("/jobs/{$number}/run{$at}", 303)->with('did', $action);
     }
 }

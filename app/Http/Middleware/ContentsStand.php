@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Actions\ContentsRemoved;
 use App\Models\Job;
-use App\Models\LogRecord;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -16,18 +16,10 @@ final class ContentsStand
     public function handle(Request $request, Closure $next): Response
     {
         $job = $request->route('job');
-        if (! ($job instanceof Job) || $job->owner_removed_at === null) {
-            return $next($request);
+        if ($job instanceof Job) {
+            ContentsRemoved::check($job);
         }
 
-        return response()->view(
-            'jobs.forgotten',
-            [
-                'job' => $job,
-                'entries' => LogRecord::query()->where('job_id', $job->id)->latest('id')->limit(400)->get(),
-                'many' => LogRecord::query()->where('job_id', $job->id)->count(),
-            ],
-            410,
-        );
+        return $next($request);
     }
 }
