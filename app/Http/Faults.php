@@ -61,7 +61,8 @@ final class Faults
     public static function ofRemoved(ContentsRemoved $e): Response
     {
         $log = LogRecord::query()->where('job_id', $e->job->id);
-        $page = ['job' => $e->job, 'entries' => $log->clone()->latest('id')->limit(400)->get(), 'many' => $log->count()];
+        $last = $log->clone()->latest('id')->limit(400)->get();
+        $page = ['job' => $e->job, 'entries' => $last, 'many' => $log->count()];
 
         return response()->view('jobs.forgotten', $page, 410);
     }

@@ -42,30 +42,38 @@ function plansByChance(int $from, int $count): array
 
 it('ends for no kind of job, image and machine in an exception, and says of every stone what it '
     .'does', function (int $from) {
+        $wrong = [];
         foreach (plansByChance($from, 250) as [$seed, $plan]) {
             foreach ($plan->steps as $step) {
                 $harmless = in_array($step->id, HARMLESS, true)
                     || str_starts_with($step->id, 'protect.key-')
                     || str_starts_with($step->id, 'install.data');
-                expect($step->acts === [])->toBe($harmless, "{$step->id} of seed {$seed}")
-                    ->and($step->isOneWay() && $step->acts === [])->toBeFalse();
+                if (($step->acts === []) !== $harmless || ($step->isOneWay() && $step->acts === [])) {
+                    $wrong[] = "{$step->id} of seed {$seed}";
+                }
             }
         }
+        expect($wrong)->toBe([]);
     })->with(range(0, 2750, 250))->group('properties');
 
 it('lays no stone that a blocker covers, and lays exactly what its plan says', function (int $from) {
+    $wrong = [];
     foreach (plansByChance($from, 100) as [$seed, $plan]) {
         $data = $plan->toArray();
         $shut = array_column($data['steps'], 'shut_by', 'id');
         $anyLaid = array_column(WalkThrough::of($plan), 'laid', 'id');
         foreach ($plan->steps as $step) {
             $covered = array_filter($plan->blockers, fn (Blocker $blocker) => $blocker->covers($step)) !== [];
-            expect($covered && $anyLaid[$step->id])->toBeFalse("{$step->id} of seed {$seed}")
-                ->and($anyLaid[$step->id])->toBe($shut[$step->id] === [], "{$step->id} of seed {$seed}");
+            if (($covered && $anyLaid[$step->id]) || $anyLaid[$step->id] !== ($shut[$step->id] === [])) {
+                $wrong[] = "{$step->id} of seed {$seed}";
+            }
         }
         $last = $plan->steps[count($plan->steps) - 1];
-        expect($anyLaid[$last->id])->toBe($plan->verdict()->value === 'go', "handover of seed {$seed}");
+        if ($anyLaid[$last->id] !== ($plan->verdict()->value === 'go')) {
+            $wrong[] = "handover of seed {$seed}";
+        }
     }
+    expect($wrong)->toBe([]);
 })->with(range(10_000, 10_900, 100))->group('properties');
 
 it('never makes more layable with one more blocker', function (int $from) {
