@@ -16,6 +16,7 @@ use App\Http\Controllers\GentlerController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobStateController;
+use App\Http\Controllers\JobStickController;
 use App\Http\Controllers\KeyController;
 use App\Http\Controllers\LearnedController;
 use App\Http\Controllers\LogbookController;
@@ -119,6 +120,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers', [DriverController::class, 'store']);
         Route::post('/jobs/{job}/drivers/lay', [DriverController::class, 'lay']);
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
+        Route::post('/jobs/{job}/stick', [JobStickController::class, 'take']);
         Route::post('/jobs/{job}/partitions', [PartitionController::class, 'update']);
         Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);
         Route::post('/jobs/{job}/memory', [MemoryController::class, 'update']);
@@ -140,6 +142,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/ways-in', [WayInController::class, 'show']);
     Route::get('/jobs/{job}/rehearsal', [RehearsalController::class, 'show']);
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
+    Route::get('/jobs/{job}/stick', [JobStickController::class, 'show']);
     Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
     Route::get('/jobs/{job}/answer-file', [AnswerController::class, 'file']);

@@ -36,7 +36,7 @@ final class NameComputer
      */
     public function planned(array $brief, ?Job $job): array
     {
-        $plan = $this->bridge->plan($brief);
+        $plan = $this->bridge->plan($brief, $job?->id);
         if (! is_string($brief['system'] ?? null) || isset($brief['first_boot']['computer_name'])) {
             return [$brief, $plan];
         }
@@ -56,7 +56,7 @@ final class NameComputer
         }
         $brief['first_boot'] = [...$brief['first_boot'] ?? [], 'computer_name' => $name];
 
-        return [$brief, $this->bridge->plan($brief)];
+        return [$brief, $this->bridge->plan($brief, $job?->id)];
     }
 
     /**

@@ -85,22 +85,21 @@ final class PlanStick
         );
     }
 
-    /** @throws ValidationException where that job has no file of answers, or it cannot be made */
+    /** @throws ValidationException where there is no such open job, or its file of answers cannot be made */
     private function answers(?int $job): ?AnswerText
     {
         if ($job === null) {
             return null;
         }
         try {
-            $plan = Job::query()->find($job)?->currentPlan()->typed();
-            $file = $plan === null ? null : JobAnswers::of($plan, $this->catalogue);
+            $of = Job::query()->where('status', 'open')->find($job)
+                ?? throw ValidationException::withMessages(['job' => 'There is no such open job.']);
+            $file = JobAnswers::of($of->currentPlan()->typed(), $this->catalogue);
         } catch (AnswerFault $e) {
             throw ValidationException::withMessages(['job' => $e->getMessage()]);
         }
 
-        return $file === null
-            ? throw ValidationException::withMessages(['job' => 'That job has no file of answers.'])
-            : new AnswerText($file->path, $file->text);
+        return $file === null ? null : new AnswerText($file->path, $file->text);
     }
 
     /** @throws ValidationException where the stick may not be written */

@@ -2,6 +2,7 @@
 
 namespace App\Actions;
 
+use App\Catalogue\CatalogueStore;
 use App\Jobs\HashShelfFile;
 use App\Jobs\InspectShelfFile;
 use App\Models\CatalogueEntry;
@@ -15,6 +16,10 @@ final class ScanShelf
     private const STILL_ARRIVING = 3;
 
     private const MOST_FILES = 2000;
+
+    public function __construct(private readonly CatalogueStore $catalogue)
+    {
+    }
 
     /** @return int how many files are new or changed */
     public function handle(): int
@@ -85,6 +90,7 @@ final class ScanShelf
      */
     private function recognise(ShelfFile $file): void
     {
+        $systems = $this->catalogue->kind('systems');
         foreach (CatalogueEntry::query()->where('kind', 'images')->get() as $entry) {
             $document = $entry->document;
             if (($document['file'] ?? null) === $file->name && $document['bytes'] === (int) $file->bytes) {
@@ -94,7 +100,7 @@ final class ScanShelf
                     'published_by' => ($document['sha256'] ?? null) === null ? null : $document['source']
                         ?? 'the catalogue',
                     'about' => array_filter([
-                        'line' => $document['system'],
+                        'line' => $systems[$document['system']]['name'] ?? $document['system'],
                         'version' => $document['version'] ?? null,
                         'edition' => $document['edition'] ?? null,
                         'language' => $document['language'] ?? null,

@@ -58,7 +58,7 @@ final class WalkStep
             $entry = $this->log->write($job, $user, $kind, $id, $data);
             match ($kind) {
                 EntryKind::Done => $this->learnt($job, $user, $before, $step, $entry),
-                EntryKind::TakenBack => $this->times->takenBack($job, $id),
+                EntryKind::TakenBack => $this->forgotten($job, $user, $before, $id),
                 default => null,
             };
 
@@ -66,9 +66,16 @@ final class WalkStep
         });
     }
 
+    private function forgotten(Job $job, User $user, Progress $before, string $step): void
+    {
+        $this->times->takenBack($job, $step);
+        BookStickByHand::takenBack($job, $user, $before->plan->step($step));
+    }
+
     private function learnt(Job $job, User $user, Progress $before, Step $step, LogEntry $laid): void
     {
         $this->times->laid($job, $before, $step, (bool) ($laid->data['before_clock'] ?? false));
+        BookStickByHand::laid($job, $user, $step);
         $this->learn->handle($job, $user, $step, $laid);
     }
 

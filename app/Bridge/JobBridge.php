@@ -30,11 +30,14 @@ final class JobBridge
     ) {
     }
 
-    /** @param  array<string, mixed>  $brief */
-    public function plan(array $brief): Plan
+    /**
+     * @param  array<string, mixed>  $brief
+     * @param  int|null  $job  number of the job that has the brief; null for a new one
+     */
+    public function plan(array $brief, ?int $job = null): Plan
     {
         $model = is_string($brief['machine']['model'] ?? null) ? $brief['machine']['model'] : null;
-        $catalogue = $this->register->over($this->catalogue->catalogue());
+        $catalogue = $this->register->over($this->catalogue->catalogue(), $job);
         $system = is_string($brief['system'] ?? null) ? $catalogue->all('systems')[$brief['system']] ?? [] : [];
         [$known, $times] = $this->experience->planning(
             $catalogue,

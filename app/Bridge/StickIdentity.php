@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace App\Bridge;
 
-use App\Models\Job;
 use App\Models\StickState;
-use Cobblestone\Bench\StickStillWanted;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\StickCode;
-use Illuminate\Support\Facades\DB;
 
 /** Which stick of the register somebody holds, by what is printed on it or read from it. */
 final class StickIdentity
@@ -18,7 +15,7 @@ final class StickIdentity
     /** Signs of a serial's end that are enough to ask by. */
     private const END = 4;
 
-    public function __construct(private readonly StickRegister $register, private readonly JobBridge $bridge)
+    public function __construct(private readonly StickRegister $register)
     {
     }
 
@@ -76,21 +73,9 @@ final class StickIdentity
         return strtoupper((string) preg_replace('/[^\p{L}\p{N}]+/u', '', $text));
     }
 
-    /** @return array<int, string> open jobs that still take this stick in hand, number => title */
+    /** @return array<int, string> open jobs that still take this stick in hand, number => title; the first has it */
     public function wantedBy(Stick $stick): array
     {
-        $numbers = DB::table('jobs')
-            ->join('current_paths', 'current_paths.job_id', '=', 'jobs.id')
-            ->where('jobs.status', 'open')
-            ->whereRaw("current_paths.plan->'job'->>'stick' = ?", [$stick->name])
-            ->pluck('jobs.id');
-        $titles = [];
-        foreach (Job::query()->findMany($numbers->all())->sortBy('id') as $job) {
-            if (StickStillWanted::by($this->bridge->progress($job))) {
-                $titles[$job->id] = $job->title;
-            }
-        }
-
-        return $titles;
+        return array_column(KeptStick::of($stick->id)->jobs ?? [], 'title', 'id');
     }
 }

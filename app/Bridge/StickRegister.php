@@ -79,27 +79,45 @@ final class StickRegister
     }
 
     /**
-     * The register with what is known of each stick now: retired is retired, and its contents are what was proven.
-     * Two questions to the database, however many sticks there are.
+     * The register with what is known of each stick now: retired is retired, its contents are what was proven, and
+     * what another job has is kept for it. Two questions to the database, however many sticks there are.
      *
+     * @param  int|null  $job  number of the job that asks: what it has is free for it
      * @return array<string, Stick>
      */
-    public function now(): array
+    public function now(?int $job = null): array
     {
         $states = StickState::query()->get()->keyBy('slug');
-        $events = [];
-        $told = ['built', 'failed', 'booted-badly', 'taken-back'];
-        /** @var StickEvent $event */
-        foreach (StickEvent::query()->whereIn('kind', $told)->orderBy('id')->get() as $event) {
-            $events[$event->slug][] = $event;
+        $events = $wanting = [];
+        foreach (self::told() as $row) {
+            if ($row->kind === 'wanted') {
+                $wanting[$row->slug][] = KeptStick::told((array) $row->data);
+            } else {
+                $events[$row->slug][] = $row;
+            }
         }
 
-        return array_map(
-            fn (Stick $stick): Stick => $states->has($stick->id) || isset($events[$stick->id])
-                ? $this->asChoice($stick, $states->get($stick->id), $events[$stick->id] ?? [])
-                : $stick,
-            $this->all(),
-        );
+        return array_map(function (Stick $stick) use ($states, $events, $wanting, $job): Stick {
+            [$state, $jobs] = [$states->get($stick->id), $wanting[$stick->id] ?? []];
+            $now = $state !== null || isset($events[$stick->id])
+                ? $this->asChoice($stick, $state, $events[$stick->id] ?? [])
+                : $stick;
+            $kept = $jobs === [] ? null : KeptStick::among($jobs, $state);
+
+            return $kept === null || $kept->holder()['id'] === $job ? $now : $now->keptFor($kept->words());
+        }, $this->all());
+    }
+
+    /** @return Collection<int, StickEvent> what counts of what happened, oldest first, and who wants which stick */
+    private static function told(): Collection
+    {
+        /** @var Collection<int, StickEvent> */
+        return StickEvent::query()
+            ->select(['id', 'slug', 'kind', 'data'])
+            ->whereIn('kind', ['built', 'failed', 'booted-badly', 'taken-back'])
+            ->unionAll(KeptStick::wanting())
+            ->orderBy('id')
+            ->get();
     }
 
     /** @param  list<StickEvent>  $events  oldest first */
@@ -124,10 +142,10 @@ final class StickRegister
     }
 
     /** A catalogue whose sticks are as they are now; sticks of which nothing has been recorded stay as they are. */
-    public function over(Catalogue $catalogue): Catalogue
+    public function over(Catalogue $catalogue, ?int $job = null): Catalogue
     {
         $changed = [];
-        foreach ($this->now() as $slug => $stick) {
+        foreach ($this->now($job) as $slug => $stick) {
             $entry = $catalogue->all('sticks')[$slug] ?? null;
             $now = $stick->toArray();
             if ($entry !== null && $now !== Stick::fromArray($entry)->toArray()) {

@@ -24,6 +24,12 @@ final class DriverFolders
         );
     }
 
+    /** Where the drivers of a job are unpacked. */
+    public static function ofJob(int $number): string
+    {
+        return sprintf('job %04d', $number);
+    }
+
     /** Null where there is no such folder. */
     public static function path(?string $name): ?string
     {

@@ -11,6 +11,7 @@ final readonly class BuildOrder
     /**
      * @param  array<string, string|null>  $about  what the shelf says of the image
      * @param  int|null  $user  who ordered it; null from the command line
+     * @param  int|null  $job  number of the job that it is built for
      * @param  int|null  $build  number of the build, where it stands in the queue
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class BuildOrder
         public array $about = [],
         public ?int $user = null,
         public ?int $build = null,
+        public ?int $job = null,
     ) {
     }
 }

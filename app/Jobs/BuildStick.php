@@ -15,6 +15,7 @@ use App\View\StickCore;
 use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\Build\StickPlan;
+use Cobblestone\Media\StickContent;
 
 /**
  * Builds a stick of the register and keeps its record: unfinished from the first byte, good only when proven (rules
@@ -121,7 +122,10 @@ final class BuildStick
             'written_bytes' => $result->bytes,
             'files' => count($result->sums),
             'drivers' => count(array_filter($plan->files, static fn ($file): bool => $file->from === 'drivers')),
-            'answers' => self::answers($plan),
+            'drivers_mark' => StickContent::markOf($plan->files),
+            ...self::answers($plan),
+            'job' => $order->job,
+            'build' => $order->build,
             'sha256sums' => $result->sha256sums(),
             'fingerprint' => $result->fingerprint,
             'built_at' => now()->toIso8601String(),
@@ -129,15 +133,15 @@ final class BuildStick
         ];
     }
 
-    /** Where the file of answers stands; null where the stick has none. */
-    private static function answers(StickPlan $plan): ?string
+    /** @return array{answers: string|null, answers_sha256: string|null} where the file of answers stands, if any */
+    private static function answers(StickPlan $plan): array
     {
         foreach ($plan->files as $file) {
             if ($file->from === 'answers') {
-                return $file->path;
+                return ['answers' => $file->path, 'answers_sha256' => hash('sha256', (string) $file->text)];
             }
         }
 
-        return null;
+        return ['answers' => null, 'answers_sha256' => null];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Catalogue\CatalogueStore;
+use App\Devices\DriverFolders;
 use App\Devices\Packages\PackedDriver;
 use App\Models\Job;
 use Cobblestone\Catalogue\DriverPackage;
@@ -22,11 +23,6 @@ final class LayDrivers
 {
     public function __construct(private readonly CatalogueStore $catalogue)
     {
-    }
-
-    public static function folderOf(Job $job): string
-    {
-        return sprintf('job %04d', $job->id);
     }
 
     /** Whether any of them lies on this shelf as an archive. */
@@ -74,7 +70,7 @@ final class LayDrivers
             }
             $lying = self::lying($made);
             $tell('', $lying['bytes'], $all);
-            $target = config('cobblestone.drivers').'/'.self::folderOf($job);
+            $target = config('cobblestone.drivers').'/'.DriverFolders::ofJob($job->id);
             File::deleteDirectory($target);
             if ($lying['files'] > 0 && ! rename($made, $target)) {
                 throw new RuntimeException('The folder of drivers may not be written.');

@@ -54,6 +54,7 @@ final class StickBuildJob implements ShouldQueue
             $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
             $result = self::built($action, $build, $register, $image);
             $build->update(self::done($result));
+            $build->update(['result' => [...$build->result ?? [], ...app(WhenProven::class)->proven($build)]]);
         } catch (BuildFailure $e) {
             $build->update([
                 'state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed',
@@ -87,7 +88,7 @@ final class StickBuildJob implements ShouldQueue
         [$slug, $about, $user] = [$build->slug, $image->about, $build->user_id];
 
         return $action->handle(
-            new BuildOrder($slug, $build->stickPlan(), $source, $about, $user, $build->id),
+            new BuildOrder($slug, $build->stickPlan(), $source, $about, $user, $build->id, $build->job_id),
             $register->device($slug),
             new StoredProgress($build),
         );

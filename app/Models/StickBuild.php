@@ -13,6 +13,7 @@ use Illuminate\Support\Carbon;
  * @property string $slug
  * @property int|null $shelf_file_id
  * @property int|null $user_id
+ * @property int|null $job_id whose stick it becomes
  * @property string $state
  * @property array<string, mixed> $plan
  * @property string|null $drivers folder of drivers that goes along
@@ -29,6 +30,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $updated_at
  * @property-read User|null $user
  * @property-read ShelfFile|null $image
+ * @property-read Job|null $job
  */
 final class StickBuild extends Record
 {
@@ -59,6 +61,12 @@ final class StickBuild extends Record
     public function image(): BelongsTo
     {
         return $this->belongsTo(ShelfFile::class, 'shelf_file_id');
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
     }
 
     public function stickPlan(): StickPlan

@@ -4,9 +4,11 @@ namespace App\Providers;
 
 use App\Account\PeopleProvider;
 use App\Account\SessionTable;
+use App\Actions\StickWasProven;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
 use App\Health\Workers;
+use App\Jobs\WhenProven;
 use App\View\Frame;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Foundation\Application;
@@ -28,6 +30,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(CompiledCatalogue::class, static fn (): CompiledCatalogue => new CompiledCatalogue(
             (string) config('cobblestone.compiled'),
         ));
+        $this->app->bind(WhenProven::class, StickWasProven::class);
         $this->app->scoped(SessionTable::class, static fn (Application $app): SessionTable => new SessionTable(
             $app->make('db')->connection(),
             (string) config('session.table'),

@@ -109,7 +109,15 @@ final readonly class BuildCard
             'Read back' => "{$result['files']} {$what} in ".ShelfWords::clock($result['verify_seconds'])
                 .', past the cache, by SHA-256',
             'On the way' => implode(' ', $attempts),
+            'Laid' => implode(', ', $result['laid'] ?? []),
+            ...$result['waits'] ?? [],
         ]);
+    }
+
+    /** The job that it was built for. */
+    public function job(): string
+    {
+        return $this->build->job->title ?? '';
     }
 
     public function begunBy(): string

@@ -16,6 +16,7 @@ final class JobTabs
         'assessment' => ['/assessment', 'Assessment', 'a', false],
         'settings' => ['/settings', 'Firmware', 'f', false],
         'rehearsal' => ['/rehearsal', 'Rehearsal', 'e', false],
+        'stick' => ['/stick', 'Stick', 's', false],
         'install' => ['/drivers', 'Install', 'd', false],
         'memory' => ['/memory', 'Memory', 'm', false],
         'backup' => ['/backup', 'Backup', 'c', false],

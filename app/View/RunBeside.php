@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use App\Models\ShelfFile;
 use Cobblestone\Catalogue\Symptom;
-use Illuminate\Database\Eloquent\Collection;
 
 /** What stands beside a stone in run mode and comes from elsewhere than its path. */
 final readonly class RunBeside
@@ -16,14 +14,12 @@ final readonly class RunBeside
      * @param  list<array{job: int, slot: int|null, title: string, step: string, action: string, due: int,
      *     overdue: bool}>  $others  other jobs that need hands
      * @param  list<Symptom>  $symptoms  seen at this stone before
-     * @param  Collection<int, ShelfFile>  $shelf
      * @param  DetourCard|null  $detour  the way round what went wrong here; null where nothing known did
      */
     public function __construct(
         public array $starts,
         public array $others,
         public array $symptoms,
-        public Collection $shelf,
         public ?DetourCard $detour = null,
     ) {
     }

@@ -21,6 +21,9 @@ final readonly class StickPage
         'checked' => 'True size checked',
         'retired' => 'Retired',
         'taken-back' => 'Taken back into use',
+        'by-hand' => 'Written by hand',
+        'read-by-hand' => 'Read back by hand',
+        'hand-undone' => 'Written by hand, taken back',
         'booted-badly' => 'Did not start well',
     ];
 
@@ -102,6 +105,12 @@ final readonly class StickPage
         return ($this->stick->contents === null
             ? 'Nobody has noted what is on it.'
             : "The register says: {$this->stick->contents}.").' Nothing was built here on it yet.';
+    }
+
+    /** Whether all that is known of it is what a technician said. */
+    public function isByHand(): bool
+    {
+        return $this->condition === StickCondition::ByHand;
     }
 
     public function isSpoiled(): bool

@@ -37,7 +37,8 @@ final readonly class WrittenDown
                 $step->evidence,
             );
         }
-        $lines = [];
+        // What a proven stick said when it laid its stone.
+        $lines = $entry->said('text') === '' ? [] : [new self($entry->said('text'), '', '')];
         foreach ($step->evidence as $wanted) {
             $value = $progress->evidence()[$step->id][$wanted->id] ?? '';
             $finding = $entry->data['findings'][$wanted->id] ?? [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Bench;
 
+use Cobblestone\Media\WantedStick;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Shut;
@@ -24,7 +25,8 @@ final class JobSummary
      *   away: list<array{id: string, title: string, started_at: int, likely: int, high: int}>,
      *   shut: list<array{word: string, reason: string}>,
      *   waiting: array{for: string, since: int, remind: int|null, text: string}|null,
-     *   reminders: list<array{at: int, what: string}>}
+     *   reminders: list<array{at: int, what: string}>,
+     *   stick: array{id: string, until: string}|null}
      */
     public static function of(Progress $progress, string $zone = 'UTC'): array
     {
@@ -46,7 +48,17 @@ final class JobSummary
             'away' => $counted['away'],
             'waiting' => $progress->job->waiting,
             'reminders' => Reminders::of($progress, $zone),
+            'stick' => self::stick($progress),
         ];
+    }
+
+    /** @return array{id: string, until: string}|null the stick that it has in hand, and the stone that frees it */
+    private static function stick(Progress $progress): ?array
+    {
+        $id = WantedStick::of($progress->plan)?->stick;
+        $until = $id === null || $progress->isComplete() ? null : StickStillWanted::until($progress);
+
+        return $id === null || $until === null ? null : ['id' => $id, 'until' => $until->title];
     }
 
     /**

@@ -17,6 +17,7 @@ final readonly class Stick
     /**
      * @param  string  $connector  usb-a or usb-c
      * @param  string  $health  good, watch or retired
+     * @param  string|null  $keptFor  which job has it until when, in words; null where it is free
      */
     public function __construct(
         public string $id,
@@ -32,6 +33,7 @@ final readonly class Stick
         public ?string $serial = null,
         public int $sectorBytes = 512,
         public ?StickFaults $standIn = null,
+        public ?string $keptFor = null,
     ) {
     }
 
@@ -62,6 +64,7 @@ final readonly class Stick
             $fields->optionalString('serial'),
             $fields->optionalInt('sector_bytes') ?? 512,
             $fields->optional('stand_in', StickFaults::read(...)),
+            $fields->optionalString('kept_for'),
         );
     }
 
@@ -89,6 +92,12 @@ final readonly class Stick
             'writeMbS' => $write === null ? $this->writeMbS : $write->bytesPerSecond / 1e6,
             'readMbS' => $read === null ? $this->readMbS : $read->bytesPerSecond / 1e6,
         ]);
+    }
+
+    /** The same, kept for a job. */
+    public function keptFor(?string $job): self
+    {
+        return Copy::of($this, get_object_vars($this), ['keptFor' => $job]);
     }
 
     /** @return array<string, mixed> the same as a document */

@@ -13,6 +13,8 @@ use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Signer;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Media\MediaPlan;
+use Cobblestone\Media\WantedStick;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Kind\KindOfJob;
@@ -65,6 +67,12 @@ final readonly class JobContext
         $system = $system?->broughtBy($image);
 
         return new self($brief, $goal, $machine, $catalogue, $policy, $system, $image, $notes);
+    }
+
+    /** What the stick has to carry; whoever makes it goes by this. */
+    public function wanted(MediaPlan $media): WantedStick
+    {
+        return WantedStick::for($media, $this->image(), $this->system?->name, $this->brief->edition);
     }
 
     /** What is the same for every job of this kind. */

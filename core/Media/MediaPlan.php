@@ -6,17 +6,24 @@ namespace Cobblestone\Media;
 
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Storage\Scheme;
 
 /** The stick as planned, and what making it adds to the path. */
 final readonly class MediaPlan
 {
-    /** @param  array<string, mixed>|null  $layout what will be on the stick, in bytes and sectors */
+    /**
+     * @param  array<string, mixed>|null  $layout what will be on the stick, in bytes and sectors
+     * @param  Scheme|null  $scheme  of the table that the stick is given; null where the image brings its own
+     * @param  int  $driverPackages  that travel on this stick
+     */
     public function __construct(
         public WriteMode $mode,
         public ?Stick $stick,
         public ?array $layout,
         public ?string $label,
         public Contribution $contribution,
+        public ?Scheme $scheme = null,
+        public int $driverPackages = 0,
     ) {
     }
 }

@@ -88,7 +88,9 @@ final class MediaPlanner
             blockers: MediaBlockers::copiedBlockers($fileSystem, $blockers, $choice, $wish->sticks, $image),
         );
 
-        return new MediaPlan(WriteMode::FilesCopied, $choice->stick, $layout, $label, $contribution);
+        return new MediaPlan(
+            WriteMode::FilesCopied, $choice->stick, $layout, $label, $contribution, $scheme, $carried->driverFiles,
+        );
     }
 
     /**

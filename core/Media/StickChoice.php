@@ -38,15 +38,15 @@ final readonly class StickChoice
             return self::noneFits($id, $title, $need, $sticks, $refused, $facts);
         }
         $fit = self::sorted($fit, $connectors);
-        $chosen = $school === 'next-up' ? self::nextSizeUp($fit) : $fit[0];
+        $chosen = $school === 'next-up' ? self::nextSizeUp($fit, $connectors) : $fit[0];
         foreach ($fit as $stick) {
             if ($stick !== $chosen) {
                 $refused[$stick->name] = [self::whyNot($stick, $chosen, $connectors)];
             }
         }
-        $history = $chosen->health === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : [];
         $reasons = [
-            ...$history,
+            ...($chosen->health === 'watch' ? ['It is on watch after failures: no healthier one fits.'] : []),
+            ...($chosen->keptFor === null ? [] : ["It is kept for {$chosen->keptFor}: no free one fits."]),
             "{$need->decimal()} are needed, it has {$chosen->size()->decimal()}.",
             "It writes at {$chosen->writeRate()->label()}, and its contents may go.",
         ];
@@ -95,14 +95,12 @@ final readonly class StickChoice
         usort(
             $fit,
             static fn (Stick $a, Stick $b): int => [
-                self::isOnWatch($a),
-                self::needsAdapter($a, $connectors),
+                self::standing($a, $connectors),
                 $a->size()->count,
                 -$a->writeRate()->bytesPerSecond,
                 $a->id,
             ] <=> [
-                self::isOnWatch($b),
-                self::needsAdapter($b, $connectors),
+                self::standing($b, $connectors),
                 $b->size()->count,
                 -$b->writeRate()->bytesPerSecond,
                 $b->id,
@@ -146,11 +144,17 @@ final readonly class StickChoice
         return $against;
     }
 
-    /** @param  non-empty-list<Stick>  $fit smallest first */
-    private static function nextSizeUp(array $fit): Stick
+    /**
+     * Among those that are as healthy, as free and as near to the ports as the first.
+     *
+     * @param  non-empty-list<Stick>  $fit smallest first
+     * @param  list<string>  $connectors
+     */
+    private static function nextSizeUp(array $fit, array $connectors): Stick
     {
         foreach ($fit as $stick) {
-            if ($stick->size()->count > $fit[0]->size()->count * 1.2) {
+            $larger = $stick->size()->count > $fit[0]->size()->count * 1.2;
+            if ($larger && self::standing($stick, $connectors) === self::standing($fit[0], $connectors)) {
                 return $stick;
             }
         }
@@ -158,10 +162,25 @@ final readonly class StickChoice
         return $fit[0];
     }
 
+    /**
+     * @param  list<string>  $connectors
+     * @return list<int> less is better
+     */
+    private static function standing(Stick $stick, array $connectors): array
+    {
+        return [self::isOnWatch($stick), self::isKept($stick), self::needsAdapter($stick, $connectors)];
+    }
+
     /** Healthy history first (rule M7). */
     private static function isOnWatch(Stick $stick): int
     {
         return $stick->health === 'watch' ? 1 : 0;
+    }
+
+    /** What another job has is taken last of the healthy ones. */
+    private static function isKept(Stick $stick): int
+    {
+        return $stick->keptFor === null ? 0 : 1;
     }
 
     /** @param  list<string>  $connectors */
@@ -176,6 +195,7 @@ final readonly class StickChoice
         return match (true) {
             self::isOnWatch($stick) > self::isOnWatch($chosen) => 'on watch: it failed before, or nobody knows where '
                 .'it comes from',
+            self::isKept($stick) > self::isKept($chosen) => "kept for {$stick->keptFor}",
             self::needsAdapter($stick, $connectors) > self::needsAdapter($chosen, $connectors) => 'would need an '
                 ."adapter: {$stick->connector} does not go into this machine",
             $stick->size()->count > $chosen->size()->count => "larger than needed: {$stick->size()->decimal()}",

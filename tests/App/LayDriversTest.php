@@ -42,7 +42,7 @@ it('unpacks what travels on the stick into a folder that its build can take alon
     expect(array_map(fn ($one) => $one->id, app(LayDrivers::class)->carried($this->job)))->toBe([$this->package->id]);
     $this->get("/jobs/{$this->job->id}/drivers")->assertOk()->assertSee('For the stick:');
     $this->post("/jobs/{$this->job->id}/drivers/lay")->assertSessionHasNoErrors();
-    $folder = LayDrivers::folderOf($this->job);
+    $folder = DriverFolders::ofJob($this->job->id);
     expect(DriverFolders::names())->toBe([$folder])
         ->and(filesize(DriverFolders::path($folder)."/{$this->package->id}/W2/w2.sys"))->toBe(5000);
     $this->get("/jobs/{$this->job->id}/drivers")->assertSee('choose it where the stick is made');
@@ -50,7 +50,7 @@ it('unpacks what travels on the stick into a folder that its build can take alon
 
 it('does it again without leaving anything of before', function () {
     app(LayDrivers::class)->handle($this->job);
-    $folder = DriverFolders::path(LayDrivers::folderOf($this->job));
+    $folder = DriverFolders::path(DriverFolders::ofJob($this->job->id));
     file_put_contents("{$folder}/old", 'x');
     expect(app(LayDrivers::class)->handle($this->job))->toMatchArray(['files' => 3, 'missing' => []])
         ->and(is_file("{$folder}/old"))->toBeFalse()
@@ -62,7 +62,7 @@ it('takes nothing that is not what was shelved, and leaves what lies there', fun
     file_put_contents("{$this->shop->folder}/packages/w2-new.zip", 'changed');
     $this->post("/jobs/{$this->job->id}/drivers/lay")->assertSessionHasNoErrors();
     $this->get("/jobs/{$this->job->id}/drivers")->assertSee('Nothing was changed.')->assertSee('its checksum differs');
-    expect(is_dir((string) DriverFolders::path(LayDrivers::folderOf($this->job))))->toBeTrue();
+    expect(is_dir((string) DriverFolders::path(DriverFolders::ofJob($this->job->id))))->toBeTrue();
 });
 
 it('offers nothing to unpack where none of them is an archive', function () {
@@ -98,7 +98,7 @@ it('tells how far it is, and leaves nothing of its own where it is stopped', fun
         ->and(array_column($told, 0))->toContain($this->package->title())
         ->and($all)->toBeGreaterThan(5000)
         ->and(end($told))->toBe(['', $all, $all]);
-    $folder = DriverFolders::path(LayDrivers::folderOf($this->job));
+    $folder = DriverFolders::path(DriverFolders::ofJob($this->job->id));
     file_put_contents("{$folder}/of-before", 'x');
     $told = [];
     expect(fn () => $lay(2))->toThrow(LayingStopped::class)

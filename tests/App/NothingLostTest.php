@@ -169,7 +169,7 @@ it('goes on with a checksum whose worker died', function () {
     @mkdir((string) config('cobblestone.shelf'), 0775, true);
     file_put_contents(config('cobblestone.shelf').'/a.bin', 'abc');
     touch(config('cobblestone.shelf').'/a.bin', time() - 60);
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $file = ShelfFile::query()->where('name', 'a.bin')->firstOrFail();
     $file->update(['hash_state' => 'running', 'sha256' => null]);
     (new HashShelfFile($file->id))->handle();

@@ -27,7 +27,7 @@ it('finds what is copied into the folder, looks into it and hashes it', function
     file_put_contents("{$this->shop->folder}/shelf/.hidden", 'x');
     symlink('/etc/hostname', "{$this->shop->folder}/shelf/link.iso");
     file_put_contents("{$this->shop->folder}/shelf/arriving.iso", 'still coming');
-    expect((new ScanShelf)->handle())->toBeGreaterThan(0);
+    expect(app(ScanShelf::class)->handle())->toBeGreaterThan(0);
     $this->get('/shelf')
         ->assertOk()
         ->assertSee('plain.iso')
@@ -44,25 +44,25 @@ it('finds what is copied into the folder, looks into it and hashes it', function
         ->assertSee('An optical image, 610.3 kB')
         ->assertSee('no published checksum')
         ->assertSee('Signed; cannot tell whether it is trusted', false);
-    expect((new ScanShelf)->handle())->toBe(0);
+    expect(app(ScanShelf::class)->handle())->toBe(0);
     unlink($file->path());
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $this->get('/shelf')->assertSee('not in the folder any more');
 });
 
 it('hashes a file anew when it has changed', function () {
     $path = onShelf($this->shop, 'plain.iso');
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     file_put_contents($path, 'something else');
     touch($path, time() - 30);
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     expect(ShelfFile::query()->sole())->sha256->toBe(hash('sha256', 'something else'))
         ->inspected()->kind->toBe('unknown');
 });
 
 it('compares with what the publisher says', function (Closure $published, string $proof, string $page) {
     onShelf($this->shop, 'plain.iso');
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $file = ShelfFile::query()->sole();
     $this->actingAs($this->people['lead'])
         ->post("/shelf/{$file->id}", [
@@ -83,7 +83,7 @@ it('compares with what the publisher says', function (Closure $published, string
 
 it('says what is wrong with a checksum that is none, and keeps it', function (string $text, string $says) {
     onShelf($this->shop, 'plain.iso');
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $file = ShelfFile::query()->sole();
     $this->actingAs($this->people['lead'])
         ->from("/shelf/{$file->id}")
@@ -104,7 +104,7 @@ it('says what is wrong with a checksum that is none, and keeps it', function (st
 
 it('keeps what people know, and finds by it', function () {
     onShelf($this->shop, 'plain.iso');
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $file = ShelfFile::query()->sole();
     $this->post("/shelf/{$file->id}", [
         'as_seen' => $file->refresh()->version(),
@@ -122,7 +122,7 @@ it('keeps what people know, and finds by it', function () {
 
 it('stops and begins hashing', function () {
     onShelf($this->shop, 'plain.iso');
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $file = ShelfFile::query()->sole();
     $file->update(['hash_state' => 'running', 'sha256' => null]);
     $this->post("/shelf/{$file->id}/hash/stop");
@@ -133,7 +133,7 @@ it('stops and begins hashing', function () {
 
 it('lets viewers look and change nothing', function () {
     onShelf($this->shop, 'plain.iso');
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $file = ShelfFile::query()->sole();
     $this->actingAs($this->people['viewer']);
     $this->get('/shelf')->assertOk()->assertDontSee('Bring an image');
@@ -156,7 +156,7 @@ it('shows an empty shelf and what to do first', function () {
 it('lets only a lead say what the publisher\'s checksum is, on record with before and after, and conflicts '
     .'visibly', function () {
         onShelf($this->shop, 'plain.iso');
-        (new ScanShelf)->handle();
+        app(ScanShelf::class)->handle();
         $file = ShelfFile::query()->sole();
         $seen = $file->refresh()->version();
         $sum = str_repeat('a', 64);

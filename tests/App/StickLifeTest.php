@@ -14,7 +14,7 @@ beforeEach(function () {
     $this->people = $this->bench();
     $this->actingAs($this->people['evening']);
     touch($this->shop->image('hybrid-mbr.iso'), time() - 60);
-    (new ScanShelf)->handle();
+    app(ScanShelf::class)->handle();
     $this->file = ShelfFile::query()->sole();
     $this->file->update(['about' => ['line' => 'Orrin Desktop 3', 'version' => '3.1']]);
 });

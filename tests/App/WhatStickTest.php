@@ -56,8 +56,8 @@ it('says whether the code on a label is of what is on record, and which jobs wan
 
 it('says on the page of a stick which open jobs want it', function () {
     $job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    $this->get('/sticks/harbour-16')->assertOk()->assertSee('Wanted by:')->assertSee($job->title);
-    $this->get('/sticks/gull-32')->assertOk()->assertDontSee('Wanted by:');
+    $this->get('/sticks/harbour-16')->assertOk()->assertSee('Kept for')->assertSee($job->title);
+    $this->get('/sticks/gull-32')->assertOk()->assertDontSee('Kept for');
 });
 
 it('lets a stick go when its job has laid the last stone that takes it', function () {

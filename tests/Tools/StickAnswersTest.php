@@ -65,8 +65,8 @@ it('offers the answers of open jobs of the image\'s system on the page of ways',
     $row = ShelfFile::query()->create([
         'name' => 'plain.iso', 'bytes' => 1, 'changed_at' => 1, 'about' => ['line' => 'Tansy Desktop 7'],
     ]);
-    expect(App\Bridge\JobsWithAnswers::of('Tansy Desktop 7'))->toBe([$job->id => "{$job->title}, QF-01"])
-        ->and(App\Bridge\JobsWithAnswers::of('Skerry Rolling'))->toBe([])
-        ->and(App\Bridge\JobsWithAnswers::of(''))->toBe([]);
+    expect(App\Bridge\JobsOfSystem::of('Tansy Desktop 7'))->toBe([$job->id => "{$job->title}, QF-01"])
+        ->and(App\Bridge\JobsOfSystem::of('Skerry Rolling'))->toBe([])
+        ->and(App\Bridge\JobsOfSystem::of(''))->toBe([]);
     $row->delete();
 });

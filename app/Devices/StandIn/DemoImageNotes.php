@@ -32,22 +32,23 @@ final class DemoImageNotes
                 'source' => 'a mirror of the project',
                 'published' => 'other',
             ],
-            'tansy-counter-7.2-en.iso' => self::tansyImage(),
+            'tansy-counter-7.2-en.iso' => self::tansyImage('Counter'),
             'corvane-lounge-2.4-stable.img.xz' => self::corvaneImage(),
             'skerry-counter-2026.11.img' => self::skerryImage(),
             'halden-28.1-desk.restore' => self::haldenImage(),
+            'tansy-dock-7.2-en.iso' => self::tansyImage('Dock'),
         ];
     }
 
     /**
      * @return array<string, string>
      */
-    private static function tansyImage(): array
+    private static function tansyImage(string $edition): array
     {
         return [
             'line' => 'Tansy Desktop 7',
             'version' => '7.2',
-            'edition' => 'Counter',
+            'edition' => $edition,
             'language' => 'English',
             'architecture' => 'x86-64',
             'source' => 'publisher\'s download page',

@@ -33,6 +33,8 @@ final class DemoImages
             $work = sys_get_temp_dir().'/cobble-demo-'.bin2hex(random_bytes(6));
             mkdir($work, 0700);
             try {
+                // All of them anew: what lies there is of another day.
+                array_map(static fn (string $name): bool => @unlink("{$shelf}/{$name}"), array_keys($files));
                 (new self($shelf, $signers, $work))->all();
             } finally {
                 Command::run(['rm', '-rf', '--', $work]);
@@ -58,7 +60,8 @@ final class DemoImages
             ftruncate($handle, max(0, intdiv((int) filesize($broken) * 3, 5)));
             fclose($handle);
         }
-        $this->tansy();
+        $this->tansy('Counter', 'TANSY 7 CO', 'tansy-counter-7.2-en.iso');
+        $this->tansy('Dock', 'TANSY 7', 'tansy-dock-7.2-en.iso');
         $this->disk('skerry-counter-2026.11.img', 'Skerry Rolling installer', 'third-party', 12);
         $this->disk('corvane.img', 'Corvane Play 2 installer', null, 20);
         Command::run(['xz', '-T2', '-2', "{$this->shelf}/corvane.img"], 120);
@@ -141,19 +144,19 @@ final class DemoImages
     }
 
     /** An optical image with UDF, which a stick has to be made from by copying its files. */
-    private function tansy(): void
+    private function tansy(string $edition, string $label, string $file): void
     {
         $tree = $this->tree(
-            'tansy',
+            "tansy-{$edition}",
             $this->loader('Tansy Desktop 7 setup', 'platform'),
             ['payload/system.img' => 34],
             90,
-            'Tansy Desktop 7, edition Counter',
+            "Tansy Desktop 7, edition {$edition}",
         );
         Command::run(
             [
-                'genisoimage', '-quiet', '-udf', '-iso-level', '3', '-J', '-V', 'TANSY 7 CO', '-o',
-                "{$this->shelf}/tansy-counter-7.2-en.iso", $tree,
+                'genisoimage', '-quiet', '-udf', '-iso-level', '3', '-J', '-V', $label, '-o',
+                "{$this->shelf}/{$file}", $tree,
             ],
             120,
         );

@@ -81,6 +81,7 @@ final class BuildController
                     'user_id' => $request->user()?->id,
                     'plan' => $plan->toArray(),
                     'drivers' => $given['drivers'] ?? null,
+                    'job_id' => $given['job'] ?? null,
                 ]);
                 if (config('queue.default') === 'database') {
                     StickBuildJob::dispatch($build->id);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\CountDevices;
 use App\Bridge\FirmwareBridge;
+use App\Devices\DriverFolders;
 use App\Devices\NameLists;
 use App\Http\Requests\ReadingRequest;
 use App\Jobs\LayDrivers;
@@ -30,7 +31,7 @@ final class DriverController
         return view('jobs.drivers', [
             'job' => $job,
             'canLay' => $lay->canLay($job),
-            'laying' => LayingLine::of(DriverLaying::query()->find($job->id), LayDrivers::folderOf($job)),
+            'laying' => LayingLine::of(DriverLaying::query()->find($job->id), DriverFolders::ofJob($job->id)),
             'mayWork' => $job->isOpen() && $request->user()?->mayWork() === true,
             'page' => new DriversPage(
                 $job->currentPlan()->typed(),

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\OpenJob;
 use App\Bridge\JobBridge;
+use App\Bridge\JobStick;
 use App\Catalogue\CatalogueStore;
 use App\Http\Asked;
 use App\Http\Requests\IntakeForm;
@@ -20,7 +21,7 @@ use App\View\JobLine;
 use App\View\JobPage;
 use App\View\JobStanding;
 use App\View\PathList;
-use App\View\ShelfFor;
+use App\View\StickStone;
 use Cobblestone\Bench\Reminders;
 use Illuminate\Contracts\Pagination\Paginator;
 use Illuminate\Contracts\View\View;
@@ -80,7 +81,7 @@ final class JobController
         return redirect("/jobs/{$job->id}", 303);
     }
 
-    public function show(Job $job, Request $request, JobBridge $bridge): View
+    public function show(Job $job, Request $request, JobBridge $bridge, JobStick $stick): View
     {
         $plan = $job->currentPlan();
         $progress = $bridge->progressOf($job, $plan);
@@ -97,7 +98,7 @@ final class JobController
             'photos' => OpeningPhoto::of($chosen->opensMachine() ? $progress->plan->job->model : null),
             'because' => BecauseColumn::of($progress->plan, $chosen),
             'path' => PathList::of($job, $plan, $progress, $chosen),
-            'shelf' => ShelfFor::step($progress->plan, $chosen->id),
+            'stickStone' => StickStone::of($job, $chosen, $stick),
             'standing' => new JobStanding(
                 $job,
                 $progress,

@@ -8,6 +8,7 @@ use App\Bridge\BellBridge;
 use App\Bridge\FirmwareBridge;
 use App\Bridge\Incidents;
 use App\Bridge\JobBridge;
+use App\Bridge\JobStick;
 use App\Drawing\PressDrawing;
 use App\Http\Asked;
 use App\Models\Job;
@@ -16,8 +17,8 @@ use App\View\BecauseColumn;
 use App\View\DetourCard;
 use App\View\RunBeside;
 use App\View\RunPage;
-use App\View\ShelfFor;
 use App\View\StartLine;
+use App\View\StickStone;
 use App\View\WrittenDown;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
@@ -33,11 +34,11 @@ final class RunController
         JobBridge $bridge,
         BellBridge $bell,
         FirmwareBridge $firmware,
+        JobStick $stick,
     ): View {
         $progress = $bridge->progress($job);
         $step = self::stone($progress, $request);
         $closed = $progress->state($step)->isClosed();
-        $shelf = ShelfFor::step($progress->plan, $step->id);
         $sequence = $step->opensWith === null || $closed ? null : $firmware->sequence($job, $step->opensWith);
 
         return view('run.show', [
@@ -55,13 +56,12 @@ final class RunController
                     StartLine::of($job, $progress->plan, $step),
                     array_values(array_filter($bell->items(), fn (array $item): bool => $item['job'] !== $job->id)),
                     $closed ? [] : $bridge->symptomsFor($progress->plan, $step->id),
-                    $shelf,
                     self::detour($job, $progress, $step, $bridge),
                 ),
             ),
             'progress' => $progress,
             'written' => WrittenDown::at($step, $progress),
-            'shelf' => $shelf,
+            'stickStone' => $closed ? null : StickStone::of($job, $step, $stick),
             'presses' => $sequence === null ? null : PressDrawing::of($sequence),
         ]);
     }

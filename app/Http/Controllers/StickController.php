@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
+use App\Bridge\KeptStick;
 use App\Bridge\StickIdentity;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
@@ -43,7 +44,7 @@ final class StickController
             $builds[$build->slug] = $build;
         }
         $rows = [];
-        foreach ($register->all() as $slug => $stick) {
+        foreach ($register->now() as $slug => $stick) {
             $state = $states[$slug] ?? StickState::unrecorded($slug);
             $line = new StickLine($stick, $state, $register->condition($state), $builds[$slug] ?? null);
             if ($query === '' || $line->answers($query)) {
@@ -68,7 +69,7 @@ final class StickController
         ]);
     }
 
-    public function show(string $slug, Request $request, StickRegister $register, StickIdentity $identity): View
+    public function show(string $slug, Request $request, StickRegister $register): View
     {
         $stick = $register->find($slug) ?? abort(404, 'The register has no such stick.');
         $state = $register->look($slug);
@@ -79,7 +80,7 @@ final class StickController
             'slug' => $slug,
             'stick' => $stick,
             'mayWork' => $request->user()?->mayWork() === true,
-            'wantedBy' => $identity->wantedBy($stick),
+            'kept' => KeptStick::of($slug),
             'page' => new StickPage(
                 $stick,
                 $state->content ?? [],

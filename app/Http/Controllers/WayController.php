@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Bridge\JobsWithAnswers;
+use App\Bridge\JobsOfSystem;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
 use App\Devices\DriverFolders;
@@ -49,7 +49,7 @@ final class WayController
             'choice' => $choice->decision,
             'folders' => DriverFolders::names(),
             'drivers' => $drivers,
-            'answering' => JobsWithAnswers::of((string) ($file->about['line'] ?? '')),
+            'answering' => JobsOfSystem::of((string) ($file->about['line'] ?? '')),
             'job' => (int) Asked::text($request, 'job'),
             'comparison' => $comparison,
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),

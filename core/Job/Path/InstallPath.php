@@ -142,7 +142,7 @@ final readonly class InstallPath
         return new PathDraft(
             $all->and(new Contribution(decisions: $decisions, blockers: $blockers)),
             layouts: $layouts,
-            assessment: [...$assessment, 'ports' => $ports],
+            assessment: [...$assessment, 'ports' => $ports, 'medium' => $context->wanted($media)->toArray()],
             stick: $media->stick?->name,
         );
     }

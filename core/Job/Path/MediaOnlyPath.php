@@ -50,6 +50,7 @@ final class MediaOnlyPath
                 ),
             ),
             layouts: ['stick' => Layouts::stick($media), 'target' => null],
+            assessment: ['medium' => $context->wanted($media)->toArray()],
             stick: $media->stick?->name,
         );
     }

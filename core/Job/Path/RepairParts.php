@@ -20,6 +20,7 @@ use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Media\MediaPlan;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Media\MediaWish;
 use Cobblestone\Runbook\Act;
@@ -74,16 +75,16 @@ final class RepairParts
         );
     }
 
-    public static function media(Rung $rung, JobContext $context, Machine $machine): Contribution
+    public static function media(Rung $rung, JobContext $context, Machine $machine): ?MediaPlan
     {
         if (! $rung->media || $context->image === null) {
-            return new Contribution;
+            return null;
         }
         $sticks = $context->catalogue->sticks($context->brief->sticks);
 
         return MediaPlanner::plan(
             MediaWish::without($machine, $context->image, $sticks, $context->policy),
-        )->contribution;
+        );
     }
 
     /**

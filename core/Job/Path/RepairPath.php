@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\RecoveryKey;
+use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Route\RouteAdvice;
 use Cobblestone\Assessment\Route\RouteLadder;
+use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Rung;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Media\MediaPlan;
+use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 
 /**
@@ -35,7 +39,8 @@ final class RepairPath
         $rung = self::rung($ladder, $advice);
         $questions = RepairParts::questions($ladder, $known);
         $gates = $rung->writes ? $protection->backup->gates : [];
-        $media = RepairParts::media($rung, $context, $machine);
+        $medium = RepairParts::media($rung, $context, $machine);
+        $media = $medium->contribution ?? new Contribution;
         $key = $protection->encryption->protection->mayAskForKey()
             && $rung->id !== 'hardware' ? [RecoveryKey::forRecovery($machine)] : [];
         $all = RepairParts::contributions($rung, $protection, $key, $media, $advice, $questions);
@@ -53,12 +58,24 @@ final class RepairPath
 
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: [
-                ...$protection->toArray(),
-                'requirements' => $requirements->toArray(),
-                'route' => $advice->toArray(),
-                'support' => [SupportEnds::of($context->system(), $context->today())],
-            ]);
+            assessment: self::found($context, [$protection, $requirements], $advice, $medium),
+            stick: $medium?->stick?->name,
+        );
+    }
+
+    /**
+     * @param  array{Safeguards, Requirements}  $held
+     * @return array<string, mixed>
+     */
+    private static function found(JobContext $context, array $held, RouteAdvice $advice, ?MediaPlan $medium): array
+    {
+        return [
+            ...$held[0]->toArray(),
+            'requirements' => $held[1]->toArray(),
+            'route' => $advice->toArray(),
+            'support' => [SupportEnds::of($context->system(), $context->today())],
+            ...($medium === null ? [] : ['medium' => $context->wanted($medium)->toArray()]),
+        ];
     }
 
     /**

@@ -9,6 +9,7 @@ enum StickCondition: string
 {
     case Blank = 'blank';
     case Unfinished = 'unfinished';
+    case ByHand = 'by-hand';
     case Good = 'good';
     case Stale = 'stale';
     case Spoiled = 'spoiled';
@@ -19,6 +20,7 @@ enum StickCondition: string
         return match ($this) {
             self::Blank => 'nothing of ours on it',
             self::Unfinished => 'unfinished: not proven',
+            self::ByHand => 'written by hand: on a technician\'s word',
             self::Good => 'good: every byte was read back',
             self::Stale => 'stale: the shelf has a newer one',
             self::Spoiled => 'spoiled: changed since it was proven',

@@ -13,10 +13,4 @@
 @if ($step->rows !== [])
 <x-rows :rows="$step->rows"/>
 @endif
-@if (isset($shelf) && $shelf->isNotEmpty())
-<p class="from-shelf">On the shelf:
-@foreach ($shelf as $file)
-<a href="/shelf/{{ $file->id }}/ways">{{ $file->title() }}</a>@if (! $loop->last) · @endif
-@endforeach
-<span class="fine">a stick can be built and proven from here</span></p>
-@endif
+@includeWhen(isset($stickStone), 'parts.stick-stone')

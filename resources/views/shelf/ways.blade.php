@@ -27,7 +27,7 @@ image</a></header>
 </select>
 @endif
 @if ($answering !== [])
-<label class="form-label" for="job">Answer file of</label><select id="job" name="job" class="form-select">
+<label class="form-label" for="job">For the job</label><select id="job" name="job" class="form-select">
 <option value="">none</option>
 @foreach ($answering as $id => $title)
 <option value="{{ $id }}" @selected($job === $id)>{{ $title }}</option>

@@ -44,6 +44,9 @@ Register sticks as files in the catalogue's folder sticks.
 · <b>its contents must stay</b>
 @endunless
 </p>
+@if ($row->stick->keptFor !== null)
+<p class="kept">kept for {{ $row->stick->keptFor }}</p>
+@endif
 <p class="fine">
 <span title="{{ $row->stick->size()->exact() }}">
 {{ $row->stick->size()->decimal() }} · {{ $row->stick->size()->binary() }}</span> · {{ $row->rates() }}

@@ -23,6 +23,10 @@ stick is <b>unfinished</b>.</p>
 <dt>{{ $what }}</dt>
 <dd>{{ $found }}</dd>
 @endforeach
+@if ($build->job_id !== null)
+<dt>For</dt>
+<dd><a href="/jobs/{{ $build->job_id }}">{{ $card->job() }}</a></dd>
+@endif
 <dt>Begun by</dt>
 <dd>{{ $card->begunBy() }}, {!! \App\View\Words::time($build->created_at) !!}</dd></dl>
 <p><a class="btn go" href="/sticks/{{ $slug }}">The stick</a></p>

@@ -35,6 +35,9 @@
 @endif
 <dt>When</dt><dd>{{ $page->when() }}</dd>
 </dl>
+@elseif ($page->isByHand())
+<p><b>{{ $page->title() }}</b>. Whoever did it says that it was read back and is equal; nothing of it was compared
+here.</p>
 @elseif ($page->title() !== '')
 <p><b>{{ $page->title() }}</b> was begun and is not proven. Do not start a machine from it.</p>
 @else
@@ -51,13 +54,15 @@
 @endif
 </div>
 @endif
-@if ($wantedBy !== [])
-<p><b>Wanted by:</b>
-@foreach ($wantedBy as $id => $title)
-<a href="/jobs/{{ $id }}">{{ $title }}</a>@if (! $loop->last),
+@if ($kept !== null)
+@foreach ($kept->jobs as $wants)
+<p><b>{{ $loop->first ? 'Kept for' : 'Waits for it:' }}</b>
+<a href="/jobs/{{ $wants['id'] }}">{{ $wants['title'] }}</a>
+@if ($loop->first)
+until <i>{{ $wants['until'] }}</i> is laid
 @endif
-@endforeach
 </p>
+@endforeach
 @endif
 <p class="fine">
 <span title="{{ $stick->size()->exact() }}">{{ $stick->size()->decimal() }} · {{ $stick->size()->binary() }}</span> ·

@@ -85,5 +85,5 @@ it('never takes two images without a line, or without a version, for one', funct
 
 it('says of every condition what it is', function () {
     expect(array_map(fn ($c) => explode(':', $c->title())[0], StickCondition::cases()))
-        ->toBe(['nothing of ours on it', 'unfinished', 'good', 'stale', 'spoiled', 'retired']);
+        ->toBe(['nothing of ours on it', 'unfinished', 'written by hand', 'good', 'stale', 'spoiled', 'retired']);
 });

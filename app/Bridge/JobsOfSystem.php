@@ -6,8 +6,8 @@ namespace App\Bridge;
 
 use Illuminate\Support\Facades\DB;
 
-/** Open jobs whose path has a file of answers for a system. */
-final class JobsWithAnswers
+/** Open jobs that want a stick of a system; what is made for one carries its answers and lays its stones. */
+final class JobsOfSystem
 {
     private const MOST = 40;
 
@@ -24,7 +24,7 @@ final class JobsWithAnswers
             ->join('current_paths', 'current_paths.job_id', '=', 'jobs.id')
             ->where('jobs.status', 'open')
             ->whereRaw("current_paths.plan::jsonb -> 'job' ->> 'system' = ?", [$system])
-            ->whereRaw("current_paths.plan::jsonb -> 'assessment' -> 'answers' ->> 'path' is not null")
+            ->whereRaw("current_paths.plan::jsonb -> 'assessment' -> 'medium' is not null")
             ->orderByDesc('jobs.id')
             ->limit(self::MOST)
             ->get(['jobs.id', 'jobs.title', 'jobs.computer_name']);

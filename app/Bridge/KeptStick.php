@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bridge;
+
+use App\Models\StickState;
+use Cobblestone\Document\Fields;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** Which open jobs want one stick: the first has it, the others wait for it (rule M12). */
+final readonly class KeptStick
+{
+    /** @param  non-empty-list<array{id: int, title: string, until: string}>  $jobs  the first has it */
+    private function __construct(public array $jobs)
+    {
+    }
+
+    /**
+     * The job that it was made for has it; else the one that was taken in first.
+     *
+     * @param  non-empty-list<array{id: int, title: string, until: string}>  $jobs
+     */
+    public static function among(array $jobs, ?StickState $state): self
+    {
+        $made = $state->content['job'] ?? null;
+        usort($jobs, static fn (array $a, array $b): int => [$b['id'] === $made, $a['id']]
+            <=> [$a['id'] === $made, $b['id']]);
+
+        return new self($jobs);
+    }
+
+    /** @return array{id: int, title: string, until: string} */
+    public function holder(): array
+    {
+        return $this->jobs[0];
+    }
+
+    public function words(): string
+    {
+        $holder = $this->holder();
+
+        return "{$holder['title']} until \"{$holder['until']}\" is laid";
+    }
+
+    /**
+     * Open jobs that have a stick in hand, as rows that a list of what happened to sticks takes up: kind "wanted", with
+     * number, title and freeing stone as data.
+     */
+    public static function wanting(): Builder
+    {
+        return DB::table('jobs')
+            ->where('status', 'open')
+            ->whereRaw("summary->'stick'->>'id' is not null")
+            ->selectRaw(<<<'SQL'
+                id, summary->'stick'->>'id' as slug, 'wanted' as kind,
+                json_build_object('id', id, 'title', title, 'until', summary->'stick'->>'until') as data
+                SQL);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $data  as such a row tells it
+     * @return array{id: int, title: string, until: string}
+     */
+    public static function told(array $data): array
+    {
+        $fields = Fields::of($data);
+
+        return [
+            'id' => $fields->int('id'), 'title' => $fields->string('title'), 'until' => $fields->string('until'),
+        ];
+    }
+
+    /** @return self|null null where nobody wants it */
+    public static function of(string $slug): ?self
+    {
+        $jobs = [];
+        foreach (self::wanting()->whereRaw("summary->'stick'->>'id' = ?", [$slug])->get() as $row) {
+            $jobs[] = self::told((array) json_decode((string) $row->data, true));
+        }
+
+        return $jobs === [] ? null : self::among($jobs, StickState::of($slug));
+    }
+}

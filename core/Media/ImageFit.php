@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Media;
+
+/** Whether an image of the shelf is one that a job may be made from, and what speaks against it (rules M2, M14). */
+final readonly class ImageFit
+{
+    /**
+     * @param  list<string>  $against  why it is not taken; empty where it fits
+     * @param  list<string>  $notes  what is to be known of one that fits
+     * @param  bool  $planned  whether it is byte for byte the image that the path was computed with
+     */
+    private function __construct(
+        public ShelfImage $image,
+        public array $against,
+        public array $notes,
+        public bool $planned,
+    ) {
+    }
+
+    public static function of(WantedStick $wanted, ShelfImage $image): self
+    {
+        $planned = $wanted->sha256 !== null && $image->sha256 === $wanted->sha256;
+        $against = [
+            ...self::unsound($image),
+            ...($planned ? [] : self::different($wanted, $image)),
+        ];
+
+        return new self($image, $against, $against === [] ? self::notes($wanted, $image, $planned) : [], $planned);
+    }
+
+    /**
+     * Those that fit first, the planned one before all, then the newest; what a newer of the same kind takes the
+     * place of is out.
+     *
+     * @param  list<ShelfImage>  $shelf
+     * @return list<self>
+     */
+    public static function all(WantedStick $wanted, array $shelf): array
+    {
+        $fits = array_map(static fn (ShelfImage $image): self => self::of($wanted, $image), $shelf);
+        usort($fits, static fn (self $a, self $b): int => [$b->fits(), $b->planned] <=> [$a->fits(), $a->planned]
+            ?: version_compare((string) $b->image->version, (string) $a->image->version)
+            ?: strcmp($a->image->name, $b->image->name));
+        $first = $fits[0] ?? null;
+
+        return array_map(
+            static fn (self $fit): self => $first !== null && $fit->isOlderThan($first) ? $fit->behind($first) : $fit,
+            $fits,
+        );
+    }
+
+    public function fits(): bool
+    {
+        return $this->against === [];
+    }
+
+    private function isOlderThan(self $other): bool
+    {
+        return $this->fits() && $other->fits() && ! $this->planned
+            && version_compare((string) $this->image->version, (string) $other->image->version) < 0;
+    }
+
+    private function behind(self $newer): self
+    {
+        return new self(
+            $this->image,
+            ["stale: {$newer->image->name} is {$newer->image->version}, this one {$this->image->version}"],
+            [],
+            false,
+        );
+    }
+
+    /** @return list<string> */
+    private static function unsound(ShelfImage $image): array
+    {
+        $against = [];
+        if ($image->damage !== null) {
+            $against[] = "damaged: {$image->damage}";
+        }
+        if ($image->sha256 !== null && $image->published !== null && $image->sha256 !== $image->published) {
+            $against[] = 'its checksum is not the published one';
+        }
+
+        return $against;
+    }
+
+    /** @return list<string> */
+    private static function different(WantedStick $wanted, ShelfImage $image): array
+    {
+        if ($image->system === null || $image->system === '') {
+            return ['nobody said which system it installs'];
+        }
+        if ($image->system !== $wanted->system) {
+            return ["it installs {$image->system}"];
+        }
+        $against = [];
+        if (! self::isOf($wanted->edition, $image->edition, $image->channel)) {
+            $against[] = "edition {$image->edition}, and the job installs {$wanted->edition}";
+        }
+        if (! self::isOf($wanted->language, $image->language) && $image->language !== 'all') {
+            $against[] = "language {$image->language}, and the job wants {$wanted->language}";
+        }
+        if (! self::isOf($wanted->architecture, $image->architecture)) {
+            $against[] = "for {$image->architecture}, and the machine is {$wanted->architecture}";
+        }
+        if (
+            ($image->version ?? '') !== '' && $wanted->version !== null
+            && version_compare((string) $image->version, $wanted->version) < 0
+        ) {
+            $against[] = "version {$image->version}, older than the {$wanted->version} that the path goes by";
+        }
+
+        return $against;
+    }
+
+    /** Whether nothing else is said of it than what is wanted. */
+    private static function isOf(?string $wanted, ?string ...$said): bool
+    {
+        $said = array_filter($said, static fn (?string $one): bool => $one !== null && $one !== '');
+
+        return $wanted === null || $wanted === 'all' || $said === [] || in_array($wanted, $said, true);
+    }
+
+    /** @return list<string> */
+    private static function notes(WantedStick $wanted, ShelfImage $image, bool $planned): array
+    {
+        $notes = [];
+        if ($image->sha256 === null) {
+            $notes[] = 'its checksum is not computed yet';
+        } elseif ($image->published === null) {
+            $notes[] = 'no published checksum: only that it is the file that was read here can be told';
+        }
+        if ($planned) {
+            return [...$notes, 'byte for byte the image that the path was computed with'];
+        }
+        if (($image->version ?? '') !== '' && $wanted->version !== null && $image->version !== $wanted->version) {
+            $notes[] = "newer than the {$wanted->version} that the path goes by";
+        }
+        if ($wanted->sha256 !== null) {
+            $notes[] = "not the file of the catalogue, {$wanted->file}: sizes and minutes of the build go by this one";
+        }
+
+        return $notes;
+    }
+}
