@@ -42,7 +42,7 @@ final class BackupSteps
         $what = $copy->folders === [] ? 'the folders the owner named' : implode(', ', $copy->folders);
 
         $steps = [
-            self::copying($rescue, $copy, $starts, $destination, $what, $decision),
+            self::copying($rescue, $copy, $starts, self::sums($situation, $starts && ! $rescue), $what, $decision),
             self::checking($existing, $rescue, $evidence),
             new Step(
                 'protect.detach-backup',
@@ -64,14 +64,27 @@ final class BackupSteps
         return $existing === null ? $steps : array_slice($steps, 1);
     }
 
+    /** @param  bool  $running  whether the old system runs while it is copied, and not a live one */
+    private static function sums(BackupSituation $situation, bool $running): string
+    {
+        return match (true) {
+            ! $running => 'Make checksums of the originals: `find FOLDER -type f -exec sha256sum {} + > SHA256SUMS`.',
+            $situation->checksums !== null => "Make checksums of the originals: `{$situation->checksums}`.",
+            default => 'Make SHA-256 checksums of the originals into `SHA256SUMS`, by what the old system brings for it; '
+                .'where it brings nothing, from a live system.',
+        };
+    }
+
     private static function copying(
         bool $rescue,
         BackupCopy $copy,
         bool $starts,
-        string $destination,
+        string $sums,
         string $what,
         Decision $decision,
     ): Step {
+        $destination = $copy->destination;
+
         return new Step(
             self::COPIES,
             Stage::Protect,
@@ -84,7 +97,7 @@ final class BackupSteps
                     : ["Start a live system, attach {$destination}, and open the old drive read-only."],
                 ...($rescue ? [self::IMAGE_FIRST] : []),
                 "Copy {$what}.",
-                'Make checksums of the originals: `sha256sum` into `SHA256SUMS`.',
+                $sums,
                 'List what is not copied: online-only files, files encrypted for one user.',
             ],
             before: [PathFact::MACHINE_IDENTIFIED],

@@ -27,6 +27,7 @@ final readonly class SystemProfile
      * @param  int|null  $build  of the version that the bench installs; an image may say another
      * @param  string|null  $safeMode  how its safe mode is started from the running system
      * @param  string|null  $setupFileWay  where it takes a driver from a folder with a setup-information file
+     * @param  string|null  $checksums  the command by which the running system writes checksums of a folder
      * @param  list<string>  $upgradesFrom  systems it is installed over in place, everything kept
      * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
      * @param  bool  $enforcesSignatures  whether it takes only drivers that are signed
@@ -66,6 +67,7 @@ final readonly class SystemProfile
         public array $upgradesFrom = [],
         public ?string $safeMode = null,
         public ?string $setupFileWay = null,
+        public ?string $checksums = null,
     ) {
     }
 
@@ -117,6 +119,7 @@ final readonly class SystemProfile
             $fields->strings('upgrades_from'),
             $fields->optionalString('safe_mode'),
             $fields->optionalString('setup_file_way'),
+            $fields->optionalString('checksums'),
         );
     }
 

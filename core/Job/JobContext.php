@@ -75,6 +75,19 @@ final readonly class JobContext
         return WantedStick::for($media, $this->image(), $this->system?->name, $this->brief->edition);
     }
 
+    /** The profile of the system that is on the machine now; null where nobody said which, or the catalogue has none. */
+    public function present(): ?SystemProfile
+    {
+        $name = $this->machine->fact('present.system')->text();
+        foreach ($this->catalogue->systems() as $system) {
+            if ($system->id === $name || $system->name === $name) {
+                return $system;
+            }
+        }
+
+        return $this->goal === JobKind::Repair ? $this->system : null;
+    }
+
     /** What is the same for every job of this kind. */
     public function kind(): KindOfJob
     {

@@ -41,7 +41,11 @@ final class SafeguardPlanner
             $context->brief->backup,
             $context->brief->owner,
             $context->policy,
-            new BackupSituation($health->rescueFirst(), $context->kind()->keepsSystem()),
+            new BackupSituation(
+                $health->rescueFirst(),
+                $context->kind()->keepsSystem(),
+                $context->present()?->checksums,
+            ),
         );
         $encryption = EncryptionAssessment::assess(
             $context->machine,
