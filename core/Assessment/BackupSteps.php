@@ -70,8 +70,8 @@ final class BackupSteps
         return match (true) {
             ! $running => 'Make checksums of the originals: `find FOLDER -type f -exec sha256sum {} + > SHA256SUMS`.',
             $situation->checksums !== null => "Make checksums of the originals: `{$situation->checksums}`.",
-            default => 'Make SHA-256 checksums of the originals into `SHA256SUMS`, by what the old system brings for it; '
-                .'where it brings nothing, from a live system.',
+            default => 'Make SHA-256 checksums of the originals into `SHA256SUMS`, by what the old system brings for '
+                .'it; where it brings nothing, from a live system.',
         };
     }
 
@@ -83,8 +83,6 @@ final class BackupSteps
         string $what,
         Decision $decision,
     ): Step {
-        $destination = $copy->destination;
-
         return new Step(
             self::COPIES,
             Stage::Protect,
@@ -93,8 +91,8 @@ final class BackupSteps
             $copy->time,
             [
                 ...$starts && ! $rescue
-                    ? ["Attach {$destination} to the running old system."]
-                    : ["Start a live system, attach {$destination}, and open the old drive read-only."],
+                    ? ["Attach {$copy->destination} to the running old system."]
+                    : ["Start a live system, attach {$copy->destination}, and open the old drive read-only."],
                 ...($rescue ? [self::IMAGE_FIRST] : []),
                 "Copy {$what}.",
                 $sums,

@@ -75,7 +75,7 @@ final readonly class JobContext
         return WantedStick::for($media, $this->image(), $this->system?->name, $this->brief->edition);
     }
 
-    /** The profile of the system that is on the machine now; null where nobody said which, or the catalogue has none. */
+    /** The system that is on the machine now; null where nobody said which, or the catalogue has none. */
     public function present(): ?SystemProfile
     {
         $name = $this->machine->fact('present.system')->text();

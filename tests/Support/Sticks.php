@@ -10,7 +10,7 @@ use App\Devices\StandIn\LoaderFile;
  */
 final class Sticks
 {
-    private const SNAKEOIL = '/usr/share/ovmf/PkKek-1-snakeoil';
+    use MakesSticks;
 
     private const MEBIBYTE = 1_048_576;
 
@@ -119,61 +119,6 @@ final class Sticks
         return $image;
     }
 
-    private function loader(bool $sbat = false): string
-    {
-        return LoaderFile::make(
-            Emulator::MARK.' 1',
-            sections: $sbat
-                ? [
-                    '.sbat' => "sbat,1,SBAT Version,sbat,1,https://example.invalid/sbat\n"
-                        ."cobble,1,Quillport,cobble,1,https://example.invalid/\n",
-                ]
-                : [],
-        );
-    }
-
-    public function signed(string $loader, string $by = 'snakeoil'): string
-    {
-        $file = "{$this->folder}/sign-".bin2hex(random_bytes(4)).'.efi';
-        file_put_contents($file, $loader);
-        if ($by === 'snakeoil') {
-            $key = "{$this->folder}/snakeoil.key";
-            is_file($key)
-                || self::run('openssl', 'rsa', '-in', self::SNAKEOIL.'.key', '-passin', 'pass:snakeoil', '-out', $key);
-            $certificate = self::SNAKEOIL.'.pem';
-        } else {
-            [$key, $certificate] = [
-                base_path('database/demo/signers/platform.key'),
-                base_path('database/demo/signers/platform.pem'),
-            ];
-        }
-        self::run('sbsign', '--key', $key, '--cert', $certificate, '--output', $file, $file);
-        $signed = (string) file_get_contents($file);
-        unlink($file);
-
-        return $signed;
-    }
-
-    private function firstStage(): string
-    {
-        return $this->signed((string) file_get_contents('/usr/lib/shim/shimx64.efi'));
-    }
-
-    private function altered(string $signed): string
-    {
-        $at = (int) strpos($signed, mb_convert_encoding(Emulator::MARK.' 1', 'UTF-16LE'));
-        $signed[$at + 2 * strlen(Emulator::MARK) + 2] = '2';
-
-        return $signed;
-    }
-
-    private function blank(string $image, int $mebibytes): string
-    {
-        self::run('truncate', '-s', "{$mebibytes}M", $image);
-
-        return $image;
-    }
-
     /** @param  array<string, string>  $files  of EFI/BOOT */
     private function gpt(string $image, array $files): string
     {
@@ -196,30 +141,6 @@ final class Sticks
         return $this->fat($image, self::MEBIBYTE, 63, ['BOOTX64.EFI' => $loader]);
     }
 
-    /** @param  array<string, string>  $files */
-    private function fat(string $image, int $at, int $mebibytes, array $files): string
-    {
-        self::run(
-            'mkfs.vfat',
-            '-F',
-            '32',
-            '-s',
-            '1',
-            '--offset',
-            (string) intdiv($at, 512),
-            $image,
-            (string) ($mebibytes * 1024),
-        );
-        self::run('mmd', '-i', "{$image}@@{$at}", '::/EFI', '::/EFI/BOOT');
-        foreach ($files as $name => $bytes) {
-            file_put_contents($file = "{$this->folder}/part-".bin2hex(random_bytes(4)), $bytes);
-            self::run('mcopy', '-i', "{$image}@@{$at}", $file, "::/EFI/BOOT/{$name}");
-            unlink($file);
-        }
-
-        return $image;
-    }
-
     private function notFat(string $image): string
     {
         $tree = "{$this->folder}/tree-".bin2hex(random_bytes(4));
@@ -227,33 +148,6 @@ final class Sticks
         file_put_contents("{$tree}/EFI/BOOT/BOOTX64.EFI", $this->loader());
         self::run('sgdisk', '-n', '1:2048:+60M', '-t', '1:ef00', $this->blank($image, 64));
         self::run('mkfs.ext4', '-q', '-F', '-d', $tree, '-E', 'offset='.self::MEBIBYTE, $image, '60M');
-
-        return $image;
-    }
-
-    /** @param  list<int>  $at */
-    private function damaged(string $image, array $at): string
-    {
-        foreach ($at as $place) {
-            $this->written($image, $place, "\xDE\xAD\xBE\xEF");
-        }
-
-        return $image;
-    }
-
-    private function written(string $image, int $at, string $bytes): string
-    {
-        $handle = fopen($image, 'r+b');
-        fseek($handle, $at);
-        fwrite($handle, $bytes);
-        fclose($handle);
-
-        return $image;
-    }
-
-    private function cut(string $image, int $mebibytes): string
-    {
-        self::run('truncate', '-s', "{$mebibytes}M", $image);
 
         return $image;
     }
@@ -330,10 +224,5 @@ final class Sticks
         file_put_contents($image, str_pad(str_pad($code, 510, "\0")."\x55\xAA", self::MEBIBYTE, "\0"));
 
         return $image;
-    }
-
-    private static function run(string ...$command): void
-    {
-        Workshop::says(...$command);
     }
 }
