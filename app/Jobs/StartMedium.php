@@ -12,6 +12,7 @@ use App\Devices\Emulated\EmulatedStart;
 use App\Devices\Emulated\MediumProof;
 use App\Devices\Emulated\SeenSoFar;
 use App\Devices\Emulated\TrustedStore;
+use App\Devices\StandIn\LoaderFile;
 use App\Models\ProvingStart;
 use App\Models\ShelfFile;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
@@ -74,7 +75,7 @@ final class StartMedium implements ShouldQueue
         $machine = new EmulatedMachine($folder, $start->kind());
         $done = $machine->start(
             $medium,
-            new StartJudge($start->kind()),
+            new StartJudge($start->kind(), [LoaderFile::WELCOME]),
             self::SECONDS,
             $store,
             static fn (SeenSoFar $seen, float $seconds) => self::tell($start, $seen, $seconds, $folder),

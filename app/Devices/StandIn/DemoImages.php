@@ -112,7 +112,7 @@ final class DemoImages
 
     private function loader(string $line, ?string $signer): string
     {
-        file_put_contents($plain = "{$this->work}/loader.efi", LoaderFile::make("{$line} (stand-in): it started."));
+        file_put_contents($plain = "{$this->work}/loader.efi", LoaderFile::make("{$line} ".LoaderFile::WELCOME));
         if ($signer !== null) {
             Command::run(
                 [
@@ -133,14 +133,23 @@ final class DemoImages
         $large = ['live/filesystem.img' => $megabytes, 'live/kernel' => 2];
         $tree = $this->tree("orrin-{$version}", $this->loader($line, 'third-party'), $large, 160, $line);
         $start = $this->startImage("{$tree}/boot/efi.img", "{$this->work}/loader.efi");
-        file_put_contents("{$tree}/boot/bios.img", str_pad("\xEB\xFE", 2048, "\0"));
-        file_put_contents("{$this->work}/mbr.bin", str_pad("\xEB\xFE", 432, "\x90"));
+        file_put_contents("{$tree}/boot/bios.img", str_pad(self::oldCode($line), 2048, "\0"));
+        file_put_contents("{$this->work}/mbr.bin", str_pad(self::oldCode($line), 432, "\0"));
         Command::run([
             'xorriso', '-as', 'mkisofs', '-quiet', '-V', "ORRIN {$version}", '-J', '-R',
             '-b', 'boot/bios.img', '-no-emul-boot', '-boot-load-size', '4', '-isohybrid-mbr', "{$this->work}/mbr.bin",
             '-eltorito-alt-boot', '-e', 'boot/efi.img', '-no-emul-boot', '-append_partition', '2', '0xef', $start,
             '-o', "{$this->shelf}/orrin-counter-{$version}.iso", $tree,
         ], 120);
+    }
+
+    /** Code for machines that start the old way: says one line, as its loader does, and stays. */
+    private static function oldCode(string $line): string
+    {
+        // cld, ds = 0, si = text; again: next byte, until zero, onto the screen; hlt
+        $code = "\xFC\x31\xC0\x8E\xD8\xBE\x20\x7C\xAC\x84\xC0\x74\x06\xB4\x0E\xCD\x10\xEB\xF5\xF4\xEB\xFD";
+
+        return str_pad($code, 32, "\x90")."{$line} ".LoaderFile::WELCOME."\r\n\0";
     }
 
     /** An optical image with UDF, which a stick has to be made from by copying its files. */

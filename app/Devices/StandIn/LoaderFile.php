@@ -8,6 +8,9 @@ namespace App\Devices\StandIn;
  */
 final class LoaderFile
 {
+    /** What the demo world's own loaders end their line with, and nothing else prints. */
+    public const WELCOME = '(stand-in): it started.';
+
     private const FILE_ALIGNMENT = 512;
 
     private const SECTION_ALIGNMENT = 4096;

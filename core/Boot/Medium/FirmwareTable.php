@@ -72,7 +72,7 @@ final readonly class FirmwareTable
         if ($mbr !== null && $own && self::isTable($mbr, $last)) {
             return self::of('an MBR', $mbr->partitions, $device, $last, $sector);
         }
-        if (FatVolume::open($device) !== null) {
+        if (FatVolume::asFirmware($device) !== null) {
             return new self('no table: a file system begins in sector 0', null, [
                 ['title' => 'The whole device', 'source' => $device, 'guid' => null],
             ]);

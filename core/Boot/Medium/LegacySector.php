@@ -48,24 +48,37 @@ final class LegacySector
             return LegacyCode::Zeros;
         }
         if (! str_contains($code, self::DISK)) {
-            return self::withoutDisk($code);
+            return self::withoutDisk($sector);
         }
 
         return self::walksTable($code) ? self::byActive($device, $code, $depth) : LegacyCode::Starts;
     }
 
-    /** Code that never reads the disk: it says that it has nothing, gives back, or is all there is to start. */
-    private static function withoutDisk(string $code): LegacyCode
+    /**
+     * Code that never reads the disk is followed: it says that it has nothing, gives back, never ends without a word,
+     * or is all there is to start. What cannot be followed is known of only by what it would say.
+     */
+    private static function withoutDisk(string $sector): LegacyCode
     {
-        $givesUp =
-            preg_match(self::REGRETS, $code) === 1 ||
-            array_filter(self::GIVES_UP, static fn (string $call): bool => str_contains($code, $call)) !== [];
+        ['end' => $end, 'printed' => $printed] = LegacyTrace::of($sector);
+        $code = substr($sector, 0, 440);
+        $regrets = preg_match(self::REGRETS, $end === 'unknown' ? $code : $printed) === 1;
 
         return match (true) {
-            $givesUp => LegacyCode::Stops,
-            str_contains($code, self::GIVE_BACK) => LegacyCode::Returns,
-            default => LegacyCode::Starts,
+            $regrets, $end === 'waits', $end === 'restarts' => LegacyCode::Stops,
+            $end === 'returns' => LegacyCode::Returns,
+            $end === 'stays' => $printed === '' ? LegacyCode::Hangs : LegacyCode::Starts,
+            self::saysNothing($code) => LegacyCode::Stops,
+            default => LegacyCode::Unknown,
         };
+    }
+
+    /** Whether it asks for a key, or for a new start, and shows text: it has nothing to start. */
+    private static function saysNothing(string $code): bool
+    {
+        $asks = array_filter(self::GIVES_UP, static fn (string $call): bool => str_contains($code, $call)) !== [];
+
+        return $asks && preg_match('/[\x20-\x7E\r\n]{12}/', $code) === 1;
     }
 
     private static function walksTable(string $code): bool

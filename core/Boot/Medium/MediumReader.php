@@ -39,7 +39,7 @@ final readonly class MediumReader
         $table = FirmwareTable::read($device);
         $volumes = [];
         foreach ($table->volumes as $volume) {
-            $fat = FatVolume::open($volume['source']);
+            $fat = FatVolume::asFirmware($volume['source']);
             $volumes[] = new Volume(
                 $volume['title'],
                 $fat !== null,
@@ -61,7 +61,7 @@ final readonly class MediumReader
     /** @return list<Loader> */
     private function loaders(FatVolume $volume): array
     {
-        $folder = $volume->find(FoundLoader::FOLDER);
+        $folder = self::folder($volume);
         $loaders = [];
         foreach ($folder?->directory ? $volume->entries($folder) : [] as $entry) {
             if (isset(FoundLoader::NAMES[strtoupper($entry->name)]) && ! $entry->directory) {
@@ -70,6 +70,21 @@ final readonly class MediumReader
         }
 
         return $loaders;
+    }
+
+    /** The folder of loaders; firmware opens no directory whose chain of clusters has no end, nor what lies in it. */
+    private static function folder(FatVolume $volume): ?FatEntry
+    {
+        $whole = $volume->isWhole(null);
+        $path = '';
+        $folder = null;
+        foreach (explode('/', FoundLoader::FOLDER) as $name) {
+            $path = ltrim("{$path}/{$name}", '/');
+            $folder = $whole ? $volume->find($path) : null;
+            $whole = $folder !== null && $folder->directory && $volume->isWhole($folder);
+        }
+
+        return $whole ? $folder : null;
     }
 
     private function loader(FatVolume $volume, FatEntry $entry): Loader
@@ -85,7 +100,7 @@ final readonly class MediumReader
             default => null,
         };
         if ($pe === null || $fault !== null) {
-            return new Loader($path, $pe?->architecture, $fault);
+            return self::faulty($path, $pe, $fault, strlen($bytes) === $entry->size);
         }
         [$trust, $because] = $this->judge->judge($bytes);
         [$nextFault, $nextRefused] = $this->next($volume, $pe, $bytes);
@@ -104,6 +119,24 @@ final readonly class MediumReader
             $nextFault,
             $nextRefused,
         );
+    }
+
+    /**
+     * What firmware takes for missing. A file that it can read and that begins like a program is asked for its
+     * signature first, and a part of one has none that holds.
+     */
+    private static function faulty(string $path, ?PeImage $pe, ?string $fault, bool $readable): Loader
+    {
+        return $pe === null || ! $readable
+            ? new Loader($path, $pe?->architecture, $fault)
+            : new Loader(
+                $path,
+                $pe->architecture,
+                $fault,
+                $pe->isSigned(),
+                judged: $pe->isSigned() ? LoaderTrust::Altered : LoaderTrust::Unsigned,
+                because: ucfirst((string) $fault).', so no signature of it holds.',
+            );
     }
 
     /**

@@ -136,7 +136,7 @@ final class Attempt
     private function loader(BootDevice $device, Loader $loader, string $architecture): self
     {
         $this->holds('loader', "{$loader->path} is there.");
-        if ($loader->fault !== null) {
+        if ($loader->fault !== null && $loader->judged === null) {
             return $this->fails(Outcome::LoaderMissing, 'program', ucfirst($loader->fault).'.');
         }
         $signature = new SignatureCheck($this->state, $this->facts);
@@ -151,10 +151,16 @@ final class Attempt
                 cause: $verdict['cause'],
             );
         }
-        $this->holds(
-            'signature',
-            $verdict['words'] ?? 'Secure Boot is not in force: nobody asks for a signature.',
-        );
+        if ($loader->fault !== null) {
+            return $this->fails(Outcome::LoaderMissing, 'program', ucfirst($loader->fault).'.');
+        }
+        $this->holds('signature', $verdict['words'] ?? 'Secure Boot is not in force: nobody asks for a signature.');
+
+        return $this->program($device, $loader, $architecture, $enforced);
+    }
+
+    private function program(BootDevice $device, Loader $loader, string $architecture, bool $enforced): self
+    {
         if ($loader->architecture !== null && $loader->architecture !== $architecture) {
             $words = "It is built for {$loader->architecture}, the firmware runs on {$architecture}.";
 
@@ -188,7 +194,7 @@ final class Attempt
         }
 
         return $this->fails(match ($code) {
-            LegacyCode::Zeros => Outcome::Silent,
+            LegacyCode::Zeros, LegacyCode::Hangs => Outcome::Silent,
             LegacyCode::Stops => Outcome::LoaderStopped,
             default => Outcome::NoBootableDevice,
         }, 'boot sector', $words, $code === LegacyCode::NoMark ? Ground::Standard : Ground::Emulation);

@@ -45,7 +45,7 @@ final class FactsOfMachine
             new FactDefinition('hardware.suspect', FactType::Text, FactOwner::Machine),
             new FactDefinition(
                 'legacy.code', FactType::Choice, FactOwner::Machine,
-                values: ['starts', 'stops'],
+                values: ['starts', 'stops', 'returns', 'hangs'],
                 spoken: 'what the code in sector 0 does',
             ),
         ];

@@ -17,11 +17,15 @@ final readonly class FatBootSector
     {
     }
 
-    /** Null where it is not that of a FAT file system. */
-    public static function of(string $bytes): ?self
+    /**
+     * Null where it is not that of a FAT file system.
+     *
+     * @param  bool  $marked  whether it has to end in 55AA
+     */
+    public static function of(string $bytes, bool $marked = true): ?self
     {
-        $marked = strlen($bytes) >= 512 && substr($bytes, 510) === "\x55\xAA";
-        if (! $marked || ! in_array($bytes[0], ["\xEB", "\xE9"], true)) {
+        $sound = strlen($bytes) >= 512 && (! $marked || substr($bytes, 510) === "\x55\xAA");
+        if (! $sound || ! in_array($bytes[0], ["\xEB", "\xE9"], true)) {
             return null;
         }
         $fields = [];

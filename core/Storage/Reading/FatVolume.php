@@ -7,15 +7,10 @@ namespace Cobblestone\Storage\Reading;
 /** A FAT12, FAT16 or FAT32 file system, read as firmware reads it (the FAT specification; rules M2, B). */
 final class FatVolume
 {
-    private const END_OF_CHAIN = ['fat12' => 0xFF8, 'fat16' => 0xFFF8, 'fat32' => 0x0FFF_FFF8];
-
     /** The directory entries of one directory are at most 65 536 of 32 bytes. */
     private const LARGEST_DIRECTORY = 2_097_152;
 
-    /** The last piece of the allocation table that was read; chains mostly stay inside it. */
-    private string $fatPiece = '';
-
-    private int $fatPieceAt = -1;
+    private readonly FatTable $table;
 
     /** @param  array<string, int>  $geometry */
     private function __construct(
@@ -23,6 +18,7 @@ final class FatVolume
         public readonly string $kind,
         public readonly array $geometry,
     ) {
+        $this->table = new FatTable($source, $kind, $geometry);
     }
 
     /** Null where the boot sector is not that of a FAT file system. */
@@ -31,6 +27,24 @@ final class FatVolume
         $boot = FatBootSector::of($source->read(0, 512));
 
         return $boot === null ? null : new self($source, $boot->kind(), $boot->geometry());
+    }
+
+    /** As UEFI firmware takes it: by the fields alone, whether or not its first sector ends in 55AA. */
+    public static function asFirmware(ByteSource $source): ?self
+    {
+        $boot = FatBootSector::of($source->read(0, 512), false);
+
+        return $boot === null ? null : new self($source, $boot->kind(), $boot->geometry());
+    }
+
+    /** Whether a directory's chain of clusters ends where its table says so; null is the root. */
+    public function isWhole(?FatEntry $directory): bool
+    {
+        if ($directory === null && $this->kind !== 'fat32') {
+            return true;
+        }
+
+        return $this->table->ends($directory->cluster ?? $this->geometry['root_cluster']);
     }
 
     public function clusterBytes(): int
@@ -134,7 +148,7 @@ final class FatVolume
     {
         $left = $file->size;
         $from = $length = 0;
-        foreach ($left > 0 ? $this->chain($file->cluster) : [] as $cluster) {
+        foreach ($left > 0 ? $this->table->chain($file->cluster) : [] as $cluster) {
             $at = $this->clusterAt($cluster);
             $take = min($left, $this->clusterBytes());
             if ($length > 0 && $from + $length === $at) {
@@ -165,7 +179,7 @@ final class FatVolume
         foreach (
             $directory === null && $this->kind !== 'fat32'
                 ? []
-                : $this->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster
+                : $this->table->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster
         ) {
             yield [$this->clusterAt($cluster), $this->clusterBytes()];
         }
@@ -180,7 +194,7 @@ final class FatVolume
             );
         }
         $bytes = '';
-        foreach ($this->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster) {
+        foreach ($this->table->chain($directory->cluster ?? $this->geometry['root_cluster']) as $cluster) {
             $bytes .= $this->source->read($this->clusterAt($cluster), $this->clusterBytes());
             if (strlen($bytes) >= self::LARGEST_DIRECTORY) {
                 break;
@@ -188,59 +202,6 @@ final class FatVolume
         }
 
         return $bytes;
-    }
-
-    /** @return \Generator<int, int> the clusters of a chain; it ends at a mark, a fault, or when it bites its tail */
-    private function chain(int $cluster): \Generator
-    {
-        $steps = 0;
-        while (
-            $cluster >= 2 &&
-            $cluster < $this->geometry['clusters'] + 2 &&
-            $steps++ < $this->geometry['clusters']
-        ) {
-            yield $cluster;
-            $cluster = $this->next($cluster);
-            if ($cluster >= self::END_OF_CHAIN[$this->kind]) {
-                return;
-            }
-        }
-    }
-
-    private function next(int $cluster): int
-    {
-        if ($this->kind === 'fat12') {
-            $pair = str_pad($this->fat(intdiv($cluster * 3, 2), 2), 2, "\0");
-            $value = ord($pair[0]) | (ord($pair[1]) << 8);
-
-            return $cluster % 2 === 1 ? $value >> 4 : $value & 0xFFF;
-        }
-        $width = $this->kind === 'fat16' ? 2 : 4;
-        $bytes = str_pad($this->fat($cluster * $width, $width), 4, "\0");
-        /** @var array{1: int} $value */
-        $value = unpack('V', $bytes);
-
-        return $this->kind === 'fat16' ? $value[1] & 0xFFFF : $value[1] & 0x0FFF_FFFF;
-    }
-
-    private function fat(int $at, int $length): string
-    {
-        $piece = 32_768;
-        if (
-            $this->fatPieceAt < 0 ||
-            $at < $this->fatPieceAt ||
-            $at + $length > $this->fatPieceAt + strlen($this->fatPiece)
-        ) {
-            $this->fatPieceAt = intdiv($at, $piece) * $piece;
-            $whole = $this->geometry['fat_sectors'] * $this->geometry['sector'];
-            // Two bytes more: a FAT12 entry may lie across the border.
-            $this->fatPiece = $this->source->read(
-                $this->geometry['reserved'] * $this->geometry['sector'] + $this->fatPieceAt,
-                max(0, min($piece + 2, $whole - $this->fatPieceAt)),
-            );
-        }
-
-        return substr($this->fatPiece, $at - $this->fatPieceAt, $length);
     }
 
     private function clusterAt(int $cluster): int

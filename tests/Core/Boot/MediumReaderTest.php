@@ -5,74 +5,12 @@ use Cobblestone\Boot\Medium\FirmwareTable;
 use Cobblestone\Boot\Medium\FirstStage;
 use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\LegacyCode;
-use Cobblestone\Boot\Medium\LegacySector;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\MediumReader;
 use Cobblestone\Media\Inspection\PeImage;
 use Cobblestone\Media\Inspection\SignatureTool;
 use Cobblestone\Media\Inspection\Signers;
 use Cobblestone\Storage\Reading\StringSource;
-
-/** Sector 0 with that code, and entries of a table: [active, type, first, count]. */
-function sectorZero(string $code, array $entries = [], string $mark = "\x55\xAA"): string
-{
-    $table = '';
-    foreach ($entries as [$active, $type, $first, $count]) {
-        $table .= chr($active ? 0x80 : 0)."\0\0\0".chr($type)."\0\0\0".pack('VV', $first, $count);
-    }
-
-    return str_pad($code, 446, "\0").str_pad($table, 64, "\0").$mark;
-}
-
-it('judges the code in sector 0 by what it calls', function (string $sector, LegacyCode $code) {
-    expect(LegacySector::judge(new StringSource($sector)))->toBe($code);
-})->with([
-    'no mark' => [sectorZero("\xEB\xFE", mark: "\0\0"), LegacyCode::NoMark],
-    'nothing there' => ['', LegacyCode::NoMark],
-    'zeros' => [sectorZero(''), LegacyCode::Zeros],
-    'a table and zeros' => [sectorZero('', [[true, 0x0C, 1, 4]]), LegacyCode::Zeros],
-    'prints and stays: all there is' => [sectorZero("\xB4\x0E\xCD\x10\xEB\xFE"), LegacyCode::Starts],
-    'prints and waits for a key' => [sectorZero("\xCD\x10\xCD\x16\xEB\xFE"), LegacyCode::Stops],
-    'prints and starts over' => [sectorZero("\xCD\x10\xCD\x19"), LegacyCode::Stops],
-    'says that it has nothing' => [sectorZero("\xCD\x10\xF4This is not a bootable disk."), LegacyCode::Stops],
-    'says so, and gives back' => [sectorZero("\xCD\x18 Missing system"), LegacyCode::Stops],
-    'gives back only' => [sectorZero("\x90\xCD\x18"), LegacyCode::Returns],
-    'neither: it waits on the spot' => [sectorZero("\xEB\xFE"), LegacyCode::Starts],
-    'reads the disk' => [sectorZero("\xB4\x02\xCD\x13\xEA"), LegacyCode::Starts],
-    'walks the table, nothing active, gives back' => [
-        sectorZero("\xBE\xBE\x07\xCD\x13\xCD\x18", [[false, 0x0C, 1, 4]]),
-        LegacyCode::Returns,
-    ],
-    'walks the table, nothing active, prints' => [
-        sectorZero("\xBE\xBE\x7D\xCD\x13\xCD\x10", [[false, 0x0C, 1, 4]]),
-        LegacyCode::Stops,
-    ],
-    'active partition with a loader' => [
-        sectorZero("\xBD\xBE\x07\xCD\x13\xCD\x18", [[true, 0x0C, 1, 1]]).sectorZero("\xB4\x02\xCD\x13"),
-        LegacyCode::Starts,
-    ],
-    'active partition that only prints' => [
-        sectorZero("\xBF\xBE\x07\xCD\x13\xCD\x18", [[true, 0x0C, 1, 1]]).sectorZero("\xCD\x10\xCD\x16"),
-        LegacyCode::Stops,
-    ],
-    'active partition of zeros' => [
-        sectorZero("\xBE\xBE\x07\xCD\x13\xCD\x18", [[true, 0x0C, 1, 1]]).sectorZero(''),
-        LegacyCode::Zeros,
-    ],
-    'active partition without a mark, gives back' => [
-        sectorZero("\xBE\xBE\x07\xCD\x13\xCD\x18", [[true, 0x0C, 1, 1]]).str_repeat("\0", 512),
-        LegacyCode::Returns,
-    ],
-    'active partition without a mark, prints' => [
-        sectorZero("\xBE\xBE\x07\xCD\x13\xCD\x10", [[true, 0x0C, 1, 1]]).str_repeat("\0", 512),
-        LegacyCode::Stops,
-    ],
-    'active entries that lead round' => [
-        sectorZero("\xBE\xBE\x07\xCD\x13\xCD\x18", [[true, 0x0C, 0, 1]]),
-        LegacyCode::Unknown,
-    ],
-    'has words for it' => [sectorZero(''), LegacyCode::Zeros],
-]);
 
 it('names every kind of code', function (LegacyCode $code) {
     expect($code->title())->toContain('sector 0');
