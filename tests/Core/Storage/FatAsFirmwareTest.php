@@ -2,34 +2,19 @@
 
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\StringSource;
-use Tests\Support\Workshop;
-
-/** A small volume by Debian's own tools, with one folder in it. */
-function folderOnFat(string $bits): string
-{
-    $file = sys_get_temp_dir().'/cobble-fat-'.bin2hex(random_bytes(5));
-    try {
-        Workshop::says('truncate', '-s', $bits === '32' ? '40M' : '4M', $file);
-        Workshop::says('mkfs.vfat', '-F', $bits, '-s', '1', $file);
-        Workshop::says('mmd', '-i', $file, '::/EFI', '::/EFI/BOOT');
-
-        return (string) file_get_contents($file);
-    } finally {
-        @unlink($file);
-    }
-}
+use Tests\Support\Images;
 
 it('is taken by firmware without the mark that people go by', function (string $bits) {
-    $bytes = folderOnFat($bits);
+    $bytes = Images::bytes("fat{$bits}.img");
     $bare = substr_replace($bytes, "\0\0", 510, 2);
     expect(FatVolume::open(new StringSource($bare)))->toBeNull()
         ->and(FatVolume::asFirmware(new StringSource($bare))?->find('EFI/BOOT')?->directory)->toBeTrue()
         ->and(FatVolume::asFirmware(new StringSource(substr_replace($bare, "\0\0\0", 0, 3))))->toBeNull()
         ->and(FatVolume::asFirmware(new StringSource('')))->toBeNull();
-})->with(['12', '32'])->group('tools');
+})->with(['12', '16', '32']);
 
 it('knows a folder whose chain of clusters has no end', function (string $bits) {
-    $bytes = folderOnFat($bits);
+    $bytes = Images::bytes("fat{$bits}.img");
     $volume = FatVolume::asFirmware(new StringSource($bytes));
     $folder = $volume?->find('EFI/BOOT');
     expect($volume?->isWhole(null))->toBeTrue()->and($volume->isWhole($folder))->toBeTrue();
@@ -38,4 +23,4 @@ it('knows a folder whose chain of clusters has no end', function (string $bits) 
     expect($broken?->isWhole($broken->find('EFI/BOOT')))->toBeFalse()
         // The root of the older kinds has a place of its own and no chain.
         ->and($broken->isWhole(null))->toBe($bits !== '32');
-})->with(['12', '32'])->group('tools');
+})->with(['12', '16', '32']);
