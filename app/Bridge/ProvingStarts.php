@@ -8,7 +8,9 @@ use App\Catalogue\CatalogueStore;
 use App\Devices\Emulated\EmulatedMachine;
 use App\Models\ProvingStart;
 use App\Models\User;
+use Cobblestone\Boot\Emulated\EmulatedAs;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\Possibilities;
 use Cobblestone\Boot\StickStart;
 use Cobblestone\Catalogue\UnknownEntry;
 use Illuminate\Validation\ValidationException;
@@ -30,12 +32,7 @@ final class ProvingStarts
      */
     public function ask(array $medium, ?string $path, string $as, User $user): ProvingStart
     {
-        $missing = EmulatedMachine::missing();
-        if ($missing !== '' || $path === null || ! is_file($path)) {
-            throw ValidationException::withMessages([
-                'as' => $missing !== '' ? $missing : 'It is not there any more, so nothing can be started from it.',
-            ]);
-        }
+        $path = self::canBeStarted($path);
         $rehearsal = new StickRehearsal($this->catalogue->catalogue());
         try {
             $firmware = EmulatedFirmware::tryFrom($as);
@@ -49,11 +46,63 @@ final class ProvingStarts
             throw ValidationException::withMessages(['as' => $e->getMessage()]);
         }
 
-        return ProvingStart::query()->create([
-            ...$medium,
-            'firmware' => $firmware->value,
+        return self::asked($medium, $firmware, $possible, $user, [
+
             'machine' => $model,
             'machine_title' => $model === null ? null : $this->catalogue->catalogue()->machine($model)->title(),
+        ]);
+    }
+
+    /**
+     * The stick of a job, on a machine like that of the job as it is set at one of its power-ons.
+     *
+     * @param  array{step: string, number: int, machine: string}  $at
+     *
+     * @throws ValidationException with what is wrong with it
+     */
+    public function askOfJob(int $job, array $at, string $slug, ?string $path, EmulatedAs $as, User $user): ProvingStart
+    {
+        $path = self::canBeStarted($path);
+        $possible = (new StickRehearsal($this->catalogue->catalogue()))->predictAs($path, $as);
+        $title = $this->catalogue->kind('sticks')[$slug]['name'] ?? $slug;
+
+        return self::asked(['slug' => $slug, 'title' => $title], $as->firmware, $possible, $user, [
+            'machine_title' => $at['machine'],
+            'job_id' => $job,
+            'step' => $at['step'],
+            'number' => $at['number'],
+            'trusts' => $as->trusts,
+        ]);
+    }
+
+    /** @throws ValidationException */
+    private static function canBeStarted(?string $path): string
+    {
+        $missing = EmulatedMachine::missing();
+        if ($missing !== '' || $path === null || ! is_file($path)) {
+            throw ValidationException::withMessages([
+                'as' => $missing !== '' ? $missing : 'It is not there any more, so nothing can be started from it.',
+            ]);
+        }
+
+        return $path;
+    }
+
+    /**
+     * @param  array<string, mixed>  $medium  its columns
+     * @param  array<string, mixed>  $machine  the columns of the machine
+     */
+    private static function asked(
+        array $medium,
+        EmulatedFirmware $firmware,
+        Possibilities $possible,
+        User $user,
+        array $machine,
+    ): ProvingStart {
+        return ProvingStart::query()->create([
+            ...$medium,
+            ...$machine,
+            'firmware' => $firmware->value,
             'state' => 'waiting',
             'predicted' => implode('|', StickStart::toArray($possible)['possible']),
             'user_id' => $user->id,

@@ -4,6 +4,7 @@ namespace App\Bridge;
 
 use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\SbverifyTool;
+use Cobblestone\Boot\Emulated\EmulatedAs;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
 use Cobblestone\Boot\Keys\KeyFiles;
 use Cobblestone\Boot\Keys\KnownSigners;
@@ -69,6 +70,14 @@ final class StickRehearsal
         }
 
         return StickStart::predict($medium, $facts, $assumed, $trusted);
+    }
+
+    /** What the boot model says of it by the firmware and the keys of an emulated machine. */
+    public function predictAs(string $image, EmulatedAs $as): Possibilities
+    {
+        $facts = [...StickStart::KINDS[$as->firmware->value], 'architecture' => 'x86-64'];
+
+        return StickStart::predict($this->medium($image), $facts, [], new TrustedSigners($as->trusts));
     }
 
     /**

@@ -66,8 +66,10 @@ final class StartMedium implements ShouldQueue
     private function run(ProvingStart $start, string $medium, CatalogueStore $catalogue, string $folder): void
     {
         $store = null;
-        if ($start->machine !== null && $start->kind() === EmulatedFirmware::UefiSecure) {
-            [, $signers] = (new StickRehearsal($catalogue->catalogue()))->emulated($start->machine);
+        $signers = $start->trusts ?? ($start->machine === null
+            ? null
+            : (new StickRehearsal($catalogue->catalogue()))->emulated($start->machine)[1]);
+        if ($signers !== null && $start->kind() === EmulatedFirmware::UefiSecure) {
             TrustedStore::write($signers, $store = "{$folder}/keys");
         }
         $before = MediumProof::of($medium);

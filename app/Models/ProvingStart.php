@@ -20,6 +20,10 @@ use Illuminate\Support\Carbon;
  * @property string $firmware see EmulatedFirmware
  * @property string|null $machine model whose firmware was taken
  * @property string|null $machine_title
+ * @property int|null $job_id job whose machine was taken, as it is set then
+ * @property string|null $step at which stone of it
+ * @property int|null $number which power-on of that stone
+ * @property list<string>|null $trusts signers that machine trusts
  * @property string $state waiting, running, done, failed or stopped
  * @property string $predicted word of the prediction by the same keys
  * @property string|null $outcome see StartSeen; null while it is not over
@@ -45,6 +49,12 @@ final class ProvingStart extends Record
     /** Seconds after which silence of a worker that holds no lease means that it died. */
     private const SILENT = 40;
 
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['trusts' => 'array'];
+    }
+
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
@@ -61,6 +71,16 @@ final class ProvingStart extends Record
             ->sortByDesc('id')
             ->take(40)
             ->values();
+    }
+
+    /**
+     * What was started as the machine of a job.
+     *
+     * @return Collection<int, self> the newest first
+     */
+    public static function ofJob(int $job): Collection
+    {
+        return self::query()->where('job_id', $job)->get()->sortByDesc('id')->take(60)->values();
     }
 
     public function kind(): EmulatedFirmware

@@ -92,7 +92,11 @@ final readonly class ProvingLine
     public function machine(): string
     {
         return self::FIRMWARE[$this->start->firmware]
-            .($this->start->machine === null ? '' : ", as {$this->start->machine_title} is delivered");
+            .match (true) {
+                $this->start->job_id !== null => ", as {$this->start->machine_title} is set then",
+                $this->start->machine !== null => ", as {$this->start->machine_title} is delivered",
+                default => '',
+            };
     }
 
     /** By whose keys Secure Boot goes; empty where it is not in force. */
@@ -100,8 +104,8 @@ final readonly class ProvingLine
     {
         return match (true) {
             $this->start->kind() !== EmulatedFirmware::UefiSecure => '',
-            $this->start->machine === null => 'By the key that Debian ships for tests.',
-            default => 'By the certificates of the signers that this model trusts.',
+            $this->start->machine === null && $this->start->job_id === null => 'By the key that Debian ships for tests.',
+            default => 'By the certificates of the signers that this machine trusts.',
         };
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Boot\Emulated\EmulatedAs;
 use Cobblestone\Boot\Model\Ground;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\Model\Prediction;
@@ -24,6 +25,7 @@ final readonly class PowerOn
      * @param  string|null  $settledBy  the fact whose value decides between them
      * @param  list<array{fact: string, value: string, outcome: Outcome}>  $otherwise  ends if something assumed is
      *     not so
+     * @param  EmulatedAs|null  $as  null where nothing emulated is like it, or what is set is not known
      */
     private function __construct(
         public string $step,
@@ -35,7 +37,25 @@ final readonly class PowerOn
         public array $possible,
         public ?string $settledBy,
         public array $otherwise,
+        public ?EmulatedAs $as = null,
     ) {
+    }
+
+    /** With the emulated machine that comes nearest to the machine as it is set then. */
+    public function emulatedAs(?EmulatedAs $as): self
+    {
+        return new self(
+            $this->step,
+            $this->title,
+            $this->number,
+            $this->wants,
+            $this->by,
+            $this->prediction,
+            $this->possible,
+            $this->settledBy,
+            $this->otherwise,
+            $as,
+        );
     }
 
     /** @param  list<Quirk>  $quirks  of this model */
@@ -169,6 +189,7 @@ final readonly class PowerOn
                 ],
                 $this->otherwise,
             ),
+            'as' => $this->as?->toArray(),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Cobblestone\Boot;
 
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\Protection;
+use Cobblestone\Boot\Emulated\EmulatedAs;
 use Cobblestone\Boot\Medium\Leads;
 use Cobblestone\Boot\Medium\Medium;
 use Cobblestone\Boot\Medium\Seal;
@@ -65,9 +66,14 @@ final class Rehearsal
         };
         $possible = Possibilities::of($this->state->choosing($chosen));
         $start = PowerOn::of($step, $number, $wants, $by, $possible, $this->scene->quirks);
+        $as = $wants !== Wants::Installer ? null : EmulatedAs::of(
+            $this->state->facts,
+            $this->state->trusted,
+            $this->state->switches,
+        );
         $this->passed($possible);
 
-        return $start;
+        return $start->emulatedAs($as);
     }
 
     /** What a start leaves behind: a suspended protection counts down, whatever was measured. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Findings;
 
+use Cobblestone\Boot\Emulated\EmulatedAs;
 use Cobblestone\Boot\Model\Ground;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Document\FieldFault;
@@ -24,6 +25,7 @@ final readonly class StartFound
      * @param  list<Outcome>  $possible  every end that unknown facts allow
      * @param  string|null  $settledBy  the fact that decides between them
      * @param  list<OtherEnd>  $otherwise
+     * @param  EmulatedAs|null  $as  the emulated machine that comes nearest to the machine as it is set then
      */
     public function __construct(
         public string $step,
@@ -45,6 +47,7 @@ final readonly class StartFound
         public array $possible,
         public ?string $settledBy,
         public array $otherwise,
+        public ?EmulatedAs $as = null,
     ) {
     }
 
@@ -71,6 +74,7 @@ final readonly class StartFound
             $fields->enums('possible', Outcome::class),
             $fields->optionalString('settled_by'),
             $fields->each('otherwise', OtherEnd::read(...)),
+            $fields->optional('as', EmulatedAs::read(...)),
         );
     }
 }

@@ -49,7 +49,7 @@ it('keeps with each start what was predicted of it, by the same firmware and key
     ['bios', 'bios', 'the old way (BIOS)', ''],
     [
         'brackwater-capstan-t3', 'uefi-secure', 'as Brackwater Capstan T3 is delivered',
-        'By the certificates of the signers that this model trusts.',
+        'By the certificates of the signers that this machine trusts.',
     ],
 ]);
 

@@ -20,12 +20,12 @@ final readonly class FatBootSector
     /**
      * Null where it is not that of a FAT file system.
      *
-     * @param  bool  $marked  whether it has to end in 55AA
+     * @param  bool  $marked  whether it has to begin with a jump and to end in 55AA, which firmware does not ask for
      */
     public static function of(string $bytes, bool $marked = true): ?self
     {
-        $sound = strlen($bytes) >= 512 && (! $marked || substr($bytes, 510) === "\x55\xAA");
-        if (! $sound || ! in_array($bytes[0], ["\xEB", "\xE9"], true)) {
+        $isMarked = substr($bytes, 510) === "\x55\xAA" && in_array($bytes[0], ["\xEB", "\xE9"], true);
+        if (strlen($bytes) < 512 || ($marked && ! $isMarked)) {
             return null;
         }
         $fields = [];

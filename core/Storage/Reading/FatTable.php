@@ -24,14 +24,17 @@ final class FatTable
     ) {
     }
 
-    /** Whether a chain of clusters ends where the table says that it does. */
+    /**
+     * Whether a chain of clusters comes to an end: at a mark, or at a number beyond the last cluster, which firmware
+     * takes for one. It does not where it leads to a free cluster or bites its tail.
+     */
     public function ends(int $cluster): bool
     {
         foreach ($this->chain($cluster) as $cluster) {
             continue;
         }
 
-        return $cluster >= 2 && $this->next($cluster) >= self::END_OF_CHAIN[$this->kind];
+        return $cluster >= 2 && $this->next($cluster) >= $this->geometry['clusters'] + 2;
     }
 
     /** @return \Generator<int, int> the clusters of a chain; it ends at a mark, a fault, or when it bites its tail */

@@ -29,7 +29,7 @@ final class FatVolume
         return $boot === null ? null : new self($source, $boot->kind(), $boot->geometry());
     }
 
-    /** As UEFI firmware takes it: by the fields alone, whether or not its first sector ends in 55AA. */
+    /** As UEFI firmware takes it: by the fields alone, without a jump at the start and 55AA at the end. */
     public static function asFirmware(ByteSource $source): ?self
     {
         $boot = FatBootSector::of($source->read(0, 512), false);
