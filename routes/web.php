@@ -120,6 +120,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers', [DriverController::class, 'store']);
         Route::post('/jobs/{job}/drivers/lay', [DriverController::class, 'lay']);
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
+        Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
         Route::post('/jobs/{job}/stick', [JobStickController::class, 'take']);
         Route::post('/jobs/{job}/partitions', [PartitionController::class, 'update']);
         Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);

@@ -104,9 +104,14 @@ final readonly class ProvingLine
     {
         return match (true) {
             $this->start->kind() !== EmulatedFirmware::UefiSecure => '',
-            $this->start->machine === null && $this->start->job_id === null => 'By the key that Debian ships for tests.',
+            ! $this->isLikeAModel() => 'By the key that Debian ships for tests.',
             default => 'By the certificates of the signers that this machine trusts.',
         };
+    }
+
+    private function isLikeAModel(): bool
+    {
+        return $this->start->machine !== null || $this->start->job_id !== null;
     }
 
     public function predicted(): string

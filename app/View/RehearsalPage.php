@@ -23,9 +23,16 @@ final readonly class RehearsalPage
 
     private Findings $findings;
 
-    /** @param  Collection<int, BootObservation>  $seen  newest first */
-    public function __construct(private Job $job, private Plan $plan, public Collection $seen)
-    {
+    /**
+     * @param  Collection<int, BootObservation>  $seen  newest first
+     * @param  StickStartedHere|null  $stick  of the job, where the register has it
+     */
+    public function __construct(
+        private Job $job,
+        private Plan $plan,
+        public Collection $seen,
+        ?StickStartedHere $stick = null,
+    ) {
         $this->findings = Findings::of($plan);
         $this->head = RehearsalHead::of($plan->assessment['rehearsal'] ?? [], array_values($seen->map(
             static fn (BootObservation $one): array => [
@@ -46,7 +53,13 @@ final readonly class RehearsalPage
             // A failure that is the same as the one before is said once.
             $again = ! $start->succeeds && $told === $start->sentence;
             $told = $start->succeeds ? null : $start->sentence;
-            $cards[] = new StartCard($this->job->id, $start, array_values($here->all()), $again);
+            $cards[] = new StartCard(
+                $this->job->id,
+                $start,
+                array_values($here->all()),
+                $again,
+                $stick?->at($start),
+            );
         }
         $this->cards = $cards;
     }

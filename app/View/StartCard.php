@@ -19,9 +19,21 @@ final readonly class StartCard
     /**
      * @param  list<BootObservation>  $seen  what was seen at it
      * @param  bool  $again  whether it fails as the one before
+     * @param  ProvingLine|null  $startedHere  this very medium on a machine set as this one is then
      */
-    public function __construct(private int $job, public StartFound $start, private array $seen, public bool $again)
+    public function __construct(
+        private int $job,
+        public StartFound $start,
+        private array $seen,
+        public bool $again,
+        public ?ProvingLine $startedHere = null,
+    ) {
+    }
+
+    /** Whether an emulated machine is like this one at this power-on. */
+    public function canBeStarted(): bool
     {
+        return $this->start->as !== null;
     }
 
     public function isIntoSetup(): bool
@@ -90,7 +102,9 @@ final readonly class StartCard
 
     public function ground(): string
     {
-        return $this->start->ground->title($this->start->times);
+        return $this->startedHere?->isDone() === true && $this->startedHere->differs() !== null
+            ? 'started in emulation, this very medium'
+            : $this->start->ground->title($this->start->times);
     }
 
     /** @return list<array{class: string, words: string, by: string, at: string}> */

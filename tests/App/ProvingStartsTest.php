@@ -6,7 +6,9 @@ use App\Bridge\StickRegister;
 use App\Jobs\StartMedium;
 use App\Models\ProvingStart;
 use App\Models\StickState;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\WantedStick;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Validation\ValidationException;
 use Tests\Support\Workshop;
@@ -161,3 +163,43 @@ it('counts for nothing any more once somebody wrote to the stick, whoever it was
     touch($this->stick);
     $this->get('/sticks/gull-32/starts')->assertOk()->assertDontSee('class="started"', false);
 });
+
+it('starts the stick of a job as its machine is set then, and puts that before the model', function () {
+    $job = $this->jobFrom('new-capstan', $this->people['lead']);
+    $plan = $job->currentPlan()->typed();
+    $found = Findings::of($plan)->start('boot.start', 1);
+    $slug = (string) WantedStick::of($plan)?->stick;
+    $path = app(StickRegister::class)->device($slug)->path();
+    file_put_contents($path, random_bytes(2_000_000));
+    touch($path, time() - 3600);
+    $this->get("/jobs/{$job->id}/rehearsal")->assertSee('here, as this machine is set then');
+    $this->post("/jobs/{$job->id}/rehearsal/start", ['step' => 'boot.start', 'number' => '1'])
+        ->assertSessionHasNoErrors();
+    Queue::assertPushedOn('starts', StartMedium::class);
+    $start = ($this->start)();
+    expect([$start->firmware, $start->trusts, $start->job_id, $start->step, $start->number, $start->slug])
+        ->toBe([$found?->as?->firmware->value, $found->as->trusts, $job->id, 'boot.start', 1, $slug])
+        ->and($start->predicted)->toBe('no-boot-device');
+    $this->get("/starts/{$start->id}")->assertSee('as Brackwater Capstan T3 is set then');
+    $start->update(['state' => 'done', 'outcome' => 'starts']);
+    $page = fn () => $this->get("/jobs/{$job->id}/rehearsal")->assertOk();
+    $page()->assertSee('started in emulation, this very medium')->assertSee('They differ.');
+    // Other keys, or other contents: it says nothing of this power-on any more.
+    $start->update(['trusts' => ['somebody']]);
+    $page()->assertDontSee('started in emulation');
+    $start->update(['trusts' => $found->as->trusts]);
+    touch($path, time() + 60);
+    $page()->assertDontSee('started in emulation');
+});
+
+it('starts nothing of a job at a power-on that it does not have', function (array $sent) {
+    $job = $this->jobFrom('new-capstan', $this->people['lead']);
+    $this->post("/jobs/{$job->id}/rehearsal/start", $sent)->assertSessionHasErrors();
+    expect(ProvingStart::query()->count())->toBe(0);
+})->with([
+    [['step' => 'boot.start', 'number' => '9']],
+    [['step' => 'nowhere', 'number' => '1']],
+    [['step' => '../x', 'number' => '1']],
+    [['number' => '1']],
+    'the installed system, which no stick starts' => [['step' => 'install.stick-out', 'number' => '1']],
+]);

@@ -8,7 +8,7 @@ use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Machine\SecureBootState;
 
-/** Which emulated machine comes nearest to a machine with its settings: its firmware, and whose signatures it trusts. */
+/** The emulated machine that comes nearest to one with its settings: its firmware, and whose signatures it trusts. */
 final readonly class EmulatedAs
 {
     /** @param  list<string>  $trusts  signers by the catalogue's names; asked only where Secure Boot is in force */

@@ -49,21 +49,11 @@ final readonly class FirmwareTable
         $sector = $known ?? self::sectorOf($device);
         $mbr = MbrTable::read($device, $sector);
         $last = intdiv($device->size(), $sector) - 1;
-        if ($mbr !== null && $mbr->isProtective()) {
-            $primary = GptHeader::read($device, $sector, 1);
-            $backup = $primary->isValid() ? null : GptHeader::read($device, $sector, $last);
-            $used = $backup ?? $primary;
-            if ($used->isValid()) {
-                return self::of(
-                    $primary->isValid()
-                        ? 'a protective MBR, and the GPT at the start is whole'
-                        : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used',
-                    $used->partitions,
-                    $device,
-                    $last,
-                    $sector,
-                );
-            }
+        // Emulated firmware goes by a start catalogue before it looks at an MBR.
+        $first = ($mbr?->isProtective() === true ? self::gpt($device, $sector, $last) : null)
+            ?? self::optical($device, $mbr !== null);
+        if ($first !== null) {
+            return $first;
         }
         // A protective entry alone describes the whole device, and no file system begins where it does.
         $own =
@@ -78,15 +68,29 @@ final readonly class FirmwareTable
             ]);
         }
 
-        return self::withoutTable($device, $mbr);
+        return self::withoutTable($mbr);
     }
 
-    private static function withoutTable(ByteSource $device, ?MbrTable $mbr): self
+    /** Null where neither copy of it is whole. */
+    private static function gpt(ByteSource $device, int $sector, int $last): ?self
     {
-        $optical = self::optical($device);
-        if ($optical !== null) {
-            return $optical;
-        }
+        $primary = GptHeader::read($device, $sector, 1);
+        $backup = $primary->isValid() ? null : GptHeader::read($device, $sector, $last);
+        $used = $backup ?? $primary;
+
+        return ! $used->isValid() ? null : self::of(
+            $primary->isValid()
+                ? 'a protective MBR, and the GPT at the start is whole'
+                : 'a protective MBR; the GPT at the start is damaged, its copy at the end is whole and is used',
+            $used->partitions,
+            $device,
+            $last,
+            $sector,
+        );
+    }
+
+    private static function withoutTable(?MbrTable $mbr): self
+    {
 
         return new self(
             '',
@@ -105,16 +109,16 @@ final readonly class FirmwareTable
     }
 
     /**
-     * The start catalogue of an optical image written to a stick: emulated firmware goes by it, no standard asks for
-     * it there.
+     * The start catalogue of an optical image written to a stick: emulated firmware goes by it, whatever kind of
+     * machine its entries are for; no standard asks for it there.
      */
-    private static function optical(ByteSource $device): ?self
+    private static function optical(ByteSource $device, bool $table): ?self
     {
         $volumes = [];
         foreach (ElTorito::read($device)->entries ?? [] as $entry) {
-            if ($entry['platform'] === 'UEFI' && $entry['bootable']) {
+            if ($entry['bootable']) {
                 $volumes[] = [
-                    'title' => 'The optical start image',
+                    'title' => "The optical start image for {$entry['platform']}",
                     'source' => new WindowSource($device, $entry['at'], $entry['bytes']),
                     'guid' => null,
                 ];
@@ -123,7 +127,12 @@ final readonly class FirmwareTable
 
         return $volumes === []
             ? null
-            : new self('an optical start catalogue, and no partition table', null, $volumes, true);
+            : new self(
+                'an optical start catalogue, '.($table ? 'which comes before the MBR' : 'and no partition table'),
+                null,
+                $volumes,
+                true,
+            );
     }
 
     /** Four entries of which one at least begins and ends on the device, and no two overlap. */

@@ -102,7 +102,10 @@ final class Attempt
             return $this->fails(
                 Outcome::LoaderMissing,
                 'volume',
-                'No partition holds a FAT file system: UEFI looks into no other.',
+                $medium->byOptical
+                    ? 'Nothing that its start catalogue names is a FAT file system, and firmware looks no further.'
+                    : 'No partition holds a FAT file system: UEFI looks into no other.',
+                $medium->byOptical ? Ground::Emulation : Ground::Standard,
             );
         }
         $this->holds('volume', $fat[0]->title.' is FAT.');

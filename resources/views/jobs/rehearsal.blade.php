@@ -6,6 +6,7 @@
 <span class="goal">rehearsal: every power-on of this path, before the button is pressed</span>
 </header>
 @include('jobs.tabs', ['tab' => 'rehearsal'])
+@include('parts.error', ['field' => 'as'])
 @error('outcome')
 <p class="wrong" role="alert">{{ $message }}</p>
 @enderror

@@ -46,6 +46,19 @@ It can also end in: {{ $card->others() }}. What settles it: <b>{{ $card->settled
 @endforeach
 </ul>
 @endif
+@if ($card->startedHere !== null)
+<p class="started {{ $card->startedHere->differs() === true ? 'bad' : '' }}">
+<a href="/starts/{{ $card->startedHere->start->id }}">Started here</a>, on {{ $card->startedHere->machine() }},
+{!! \App\View\Words::time($card->startedHere->start->created_at) !!}:
+<b>{{ $card->startedHere->startedHere() }}</b>. {{ $card->startedHere->verdict() }}</p>
+@endif
+@if ($stick !== null && $card->canBeStarted() && auth()->user()->mayWork())
+<x-act :to="'/jobs/'.$job->id.'/rehearsal/start'" class="inline">
+<input type="hidden" name="step" value="{{ $start->step }}">
+<input type="hidden" name="number" value="{{ $start->number }}">
+<button class="btn small">Start {{ $stick->name }} here, as this machine is set then</button>
+</x-act>
+@endif
 <div class="foot">
 <span class="ground">Ground: {{ $card->ground() }}
 @foreach ($card->said() as $one)

@@ -126,7 +126,7 @@ it('looks at the last sector for the GPT\'s copy, and at nothing past the end', 
         ->and($read($both)->words)
         ->toBe('an optical start catalogue, and no partition table')
         ->and($read($both)->volumes[0]['title'])
-        ->toBe('The optical start image')
+        ->toBe('The optical start image for BIOS')
         ->and($read(Tests\Support\Images::bytes('plain.iso'))->byOptical)
         ->toBeFalse()
         ->and($read(Tests\Support\Images::bytes('fat12.img'))->words)
