@@ -39,6 +39,7 @@ use App\Http\Controllers\StickController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\WayController;
 use App\Http\Controllers\WayInController;
+use App\Http\Controllers\WhatStickController;
 use App\Http\Middleware\ContentsStand;
 use App\Http\Middleware\ReadsSession;
 use App\Http\Middleware\RequiresRole;
@@ -162,7 +163,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/shelf/{file}/ways', [WayController::class, 'show']);
     Route::get('/shelf/{file}/plan', [BuildController::class, 'plan']);
     Route::get('/sticks', [StickController::class, 'index']);
-    Route::get('/sticks/what', [StickController::class, 'what']);
+    Route::get('/sticks/what', [WhatStickController::class, 'said']);
+    Route::post('/sticks/what', [WhatStickController::class, 'read']);
     Route::get('/sticks/{stick}', [StickController::class, 'show']);
     Route::get('/sticks/{stick}/starts', [StartController::class, 'stick']);
     Route::get('/shelf/{file}/starts', [StartController::class, 'image']);

@@ -14,7 +14,7 @@ use App\Models\User;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Document\Fields;
 use Cobblestone\Media\Build\StickCondition;
-use Cobblestone\Media\StickProof;
+use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\EntryKind;
@@ -117,10 +117,10 @@ final class LayStickStones
         }
     }
 
-    private function lay(Job $job, User $user, Stick $stick, StickProof $proof): StonesLaid
+    private function lay(Job $job, User $user, Stick $stick, StoneProof $proof): StonesLaid
     {
         $done = $waits = [];
-        foreach (StickProof::PROVES as $fact) {
+        foreach (StoneProof::PROVES as $fact) {
             $progress = $this->bridge->progress($job);
             foreach ($progress->plan->steps as $step) {
                 if (! in_array($fact, $step->after, true) || $progress->state($step)->isClosed()) {
@@ -151,14 +151,14 @@ final class LayStickStones
         $this->log->write($job, $user, EntryKind::Done, $step->id, [...$walk->done($step, []), ...$said]);
     }
 
-    private function proof(Stick $stick): StickProof
+    private function proof(Stick $stick): StoneProof
     {
         $content = Fields::of(StickState::of($stick->id)->content ?? []);
         $sum = $content->optionalString('image_sha256');
         $image = ShelfFile::query()->where('name', $content->string('image'))->first();
         $published = $image?->published_sha256;
 
-        return new StickProof(
+        return new StoneProof(
             $stick->name,
             $stick->size()->count,
             $stick->serial,

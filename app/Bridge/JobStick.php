@@ -20,8 +20,8 @@ use Cobblestone\Media\ImageFit;
 use Cobblestone\Media\ShelfImage;
 use Cobblestone\Media\StickChoice;
 use Cobblestone\Media\StickContent;
-use Cobblestone\Media\StickProof;
 use Cobblestone\Media\SticksAtHand;
+use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Media\Ways\Way;
 use Cobblestone\Quantity\Bytes;
@@ -49,7 +49,7 @@ final readonly class JobStick
     {
         $progress = $this->bridge->progress($job);
         foreach ($progress->plan->steps as $step) {
-            $proves = array_intersect(StickProof::PROVES, $step->after) !== [];
+            $proves = array_intersect(StoneProof::PROVES, $step->after) !== [];
             if ($proves && ! $progress->state($step)->isClosed()) {
                 return false;
             }

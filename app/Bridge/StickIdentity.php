@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace App\Bridge;
 
+use App\Devices\Build\Fingerprint;
 use App\Models\StickState;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\StickCode;
+use Cobblestone\Storage\Reading\ByteSource;
+use Cobblestone\Storage\Reading\FatVolume;
+use Cobblestone\Storage\Reading\ReadPartition;
+use Cobblestone\Storage\Reading\TableReader;
 
 /** Which stick of the register somebody holds, by what is printed on it or read from it. */
 final class StickIdentity
@@ -35,19 +40,74 @@ final class StickIdentity
                 ? self::knownBy($said, $stick, $state)
                 : ($code->stick === $slug ? 'the code on its label' : null);
             if ($by !== null) {
-                $now = $this->register->look($slug);
-                $found[] = [
-                    'stick' => $stick,
-                    'state' => $now,
-                    'condition' => $this->register->condition($now),
-                    'by' => $by,
-                    'older' => $code !== null && ! $code->isOf($state->content['fingerprint'] ?? null),
-                    'jobs' => $this->wantedBy($stick),
-                ];
+                $older = $code !== null && ! $code->isOf($state->content['fingerprint'] ?? null);
+                $found[] = $this->found($stick, $this->register->look($slug), $by, $older);
             }
         }
 
         return $found;
+    }
+
+    /**
+     * By the first part of a stick, as somebody read it off. A start that was proven here is its own mark; else the
+     * label of a volume in it may tell.
+     *
+     * @return list<array{stick: Stick, state: StickState, condition: StickCondition, by: string, older: bool,
+     *     jobs: array<int, string>}> see of()
+     */
+    public function ofStart(ByteSource $start): array
+    {
+        $mark = Fingerprint::ofStart($start);
+        $found = [];
+        foreach (StickState::query()->where('content->start', $mark)->get() as $state) {
+            $stick = $this->register->find($state->slug);
+            if ($stick !== null) {
+                $now = $this->register->look($state->slug);
+                $found[] = $this->found($stick, $now, 'its first 64 KiB, which are what was proven on it', false);
+            }
+        }
+        if ($found !== []) {
+            return $found;
+        }
+        $label = self::label($start);
+
+        return $label === null ? [] : array_map(static fn (array $one): array => [
+            ...$one,
+            'by' => "the label {$label} alone: its first 64 KiB are not what was proven, so it was changed or is "
+                .'another',
+        ], $this->of($label));
+    }
+
+    /** @return array{stick: Stick, state: StickState, condition: StickCondition, by: string, older: bool,
+     *     jobs: array<int, string>} */
+    private function found(Stick $stick, StickState $state, string $by, bool $older): array
+    {
+        return [
+            'stick' => $stick,
+            'state' => $state,
+            'condition' => $this->register->condition($state),
+            'by' => $by,
+            'older' => $older,
+            'jobs' => $this->wantedBy($stick),
+        ];
+    }
+
+    /** The label of the first volume whose root lies in what was read; null where there is none. */
+    private static function label(ByteSource $start): ?string
+    {
+        $table = TableReader::read($start);
+        $volumes = array_map(
+            static fn (ReadPartition $one): ByteSource => $table->open($one, $start),
+            $table->volumes(),
+        );
+        foreach ([...$volumes, $start] as $volume) {
+            $label = FatVolume::open($volume)?->label();
+            if ($label !== null && $label !== '') {
+                return $label;
+            }
+        }
+
+        return null;
     }
 
     private static function knownBy(string $said, Stick $stick, StickState $state): ?string

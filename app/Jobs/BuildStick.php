@@ -5,7 +5,9 @@ namespace App\Jobs;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\BuildProgress;
 use App\Devices\Build\BuildResult;
+use App\Devices\Build\Fingerprint;
 use App\Devices\Build\StickBuilder;
+use App\Devices\Inspection\FileSource;
 use App\Devices\Stick\StickDevice;
 use App\Devices\Stick\StickLock;
 use App\Devices\Stick\StickMark;
@@ -40,7 +42,7 @@ final class BuildStick
         $failed = StickEvent::failuresOf($slug);
         try {
             $result = (new StickBuilder($order->plan, $stick, $order->source, $progress))->build($failed);
-            $content = [...$this->content($order, $result), 'parts' => StickCore::read($stick->path())];
+            $content = [...$this->content($order, $result), ...self::found($stick)];
             if (! StickState::become($slug, StickCondition::Good, $content)) {
                 throw BuildFailure::of(
                     'cancelled',
@@ -131,6 +133,14 @@ final class BuildStick
             'built_at' => now()->toIso8601String(),
             'user' => $user,
         ];
+    }
+
+    /** @return array{parts: mixed, start: string} what stands on it now */
+    private static function found(StickDevice $stick): array
+    {
+        $path = $stick->path();
+
+        return ['parts' => StickCore::read($path), 'start' => Fingerprint::ofStart(new FileSource($path))];
     }
 
     /** @return array{answers: string|null, answers_sha256: string|null} where the file of answers stands, if any */

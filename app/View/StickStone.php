@@ -9,7 +9,7 @@ use App\Models\Job;
 use App\Models\StickState;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\ImageFit;
-use Cobblestone\Media\StickProof;
+use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
@@ -28,7 +28,7 @@ final readonly class StickStone
     /** Null at a stone that no stick of the workshop would lay. */
     public static function of(Job $job, Step $step, JobStick $bridge): ?self
     {
-        if (array_intersect(StickProof::PROVES, $step->after) === []) {
+        if (array_intersect(StoneProof::PROVES, $step->after) === []) {
             return null;
         }
         $wanted = $bridge->wanted($job);

@@ -11,7 +11,7 @@ use App\Models\StickBuild;
 use App\Models\StickEvent;
 use App\Models\StickState;
 use Cobblestone\Media\Build\StickCondition;
-use Cobblestone\Media\StickProof;
+use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Validation\ValidationException;
@@ -49,7 +49,7 @@ function walkTo(Job $job, ?string $stone = null): void
         if ($step->id === ($stone ?? 'media.write')) {
             return;
         }
-        if ($stone === null && array_intersect(StickProof::PROVES, $step->after) !== []) {
+        if ($stone === null && array_intersect(StoneProof::PROVES, $step->after) !== []) {
             continue;
         }
         $log = app(App\Actions\LogBook::class);

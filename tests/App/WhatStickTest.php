@@ -8,6 +8,8 @@ use App\Models\StickState;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\StickCode;
 use Cobblestone\Runbook\EntryKind;
+use Illuminate\Http\UploadedFile;
+use Tests\Support\Images;
 use Tests\Support\Workshop;
 
 beforeEach(function () {
@@ -73,4 +75,28 @@ it('lets a stick go when its job has laid the last stone that takes it', functio
         app(LogBook::class)->write(Job::locked($job->id), $this->people['lead'], EntryKind::Done, $step->id);
     }
     expect($wants())->toBeFalse();
+});
+
+it('knows a stick by its first part, and says where that was changed or is of none', function () {
+    $path = app(StickRegister::class)->device('gull-32')->path();
+    $image = $this->shop->image('hybrid-gpt.iso');
+    copy($image, $path);
+    $content = [
+        'title' => 'Orrin', 'fingerprint' => 'x', 'label' => 'COUNTER',
+        'start' => hash('sha256', (string) file_get_contents($image, length: 65_536)),
+    ];
+    StickState::become('gull-32', StickCondition::Good, $content);
+    $send = fn (string $bytes) => $this->post('/sticks/what', [
+        'start' => UploadedFile::fake()->createWithContent('../start.bin', $bytes),
+    ]);
+    $start = (string) file_get_contents($image, length: 500_000);
+    $send($start)->assertOk()->assertSee('Gull 32')->assertSee('its first 64 KiB, which are what was proven on it');
+    $send(substr_replace($start, 'x', 300, 1))->assertOk()->assertSee('No stick of the register answers to that.');
+    $send(random_bytes(70_000))->assertOk()->assertSee('No stick of the register answers to that.');
+    $send('too little')->assertSessionHasErrors('start');
+    $this->post('/sticks/what')->assertSessionHasErrors('start');
+    // A volume whose label is on record, and whose start is not what was proven.
+    $send(Images::bytes('fat16.img'))->assertSee('No stick of the register answers');
+    StickState::become('gull-32', StickCondition::Good, [...$content, 'label' => 'TEST 16']);
+    $send(Images::bytes('fat16.img'))->assertOk()->assertSee('the label TEST 16 alone')->assertSee('it was changed');
 });

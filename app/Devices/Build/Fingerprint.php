@@ -12,9 +12,15 @@ use Cobblestone\Storage\Reading\TableReader;
  */
 final class Fingerprint
 {
-    private const START = 65_536;
+    public const START = 65_536;
 
     private const FAT = 524_288;
+
+    /** Of the first 64 KiB alone: table and first sectors, as somebody can read them off any stick. */
+    public static function ofStart(ByteSource $stick): string
+    {
+        return hash('sha256', $stick->read(0, self::START));
+    }
 
     public static function of(ByteSource $stick): string
     {

@@ -4,7 +4,6 @@ namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
 use App\Bridge\KeptStick;
-use App\Bridge\StickIdentity;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
 use App\Devices\Build\BuildFailure;
@@ -19,7 +18,6 @@ use App\Models\StickBuild;
 use App\Models\StickEvent;
 use App\Models\StickState;
 use App\View\CoreFigure;
-use App\View\IdentifiedStick;
 use App\View\StickCore;
 use App\View\StickLine;
 use App\View\StickPage;
@@ -53,20 +51,6 @@ final class StickController
         }
 
         return view('sticks.index', ['rows' => $rows, 'query' => $query]);
-    }
-
-    /** Which stick somebody holds. */
-    public function what(Request $request, StickIdentity $identity): View
-    {
-        $said = mb_substr(trim(Asked::text($request, 'said')), 0, 600);
-
-        return view('sticks.what', [
-            'said' => $said,
-            'found' => $said === '' ? [] : array_map(
-                static fn (array $found): IdentifiedStick => new IdentifiedStick($found),
-                $identity->of($said),
-            ),
-        ]);
     }
 
     public function show(string $slug, Request $request, StickRegister $register): View

@@ -50,7 +50,7 @@ final readonly class FirmwareTable
         $mbr = MbrTable::read($device, $sector);
         $last = intdiv($device->size(), $sector) - 1;
         // Emulated firmware goes by a start catalogue before it looks at an MBR.
-        $first = ($mbr?->isProtective() === true ? self::gpt($device, $sector, $last) : null)
+        $first = (MbrTable::announcesGpt($device) ? self::gpt($device, $sector, $last) : null)
             ?? self::optical($device, $mbr !== null);
         if ($first !== null) {
             return $first;

@@ -59,6 +59,15 @@ final readonly class MbrTable
         return new self(trim(substr($boot, 0, 440), "\0") !== '', $partitions, $faults, $protective);
     }
 
+    /** Whether sector 0 announces a GPT: firmware asks for such an entry alone, not for the mark 55AA behind it. */
+    public static function announcesGpt(ByteSource $source): bool
+    {
+        $entries = str_split(substr($source->read(0, 512), 446, 64), 16);
+
+        return array_filter($entries, static fn (string $entry): bool => strlen($entry) === 16
+            && ord($entry[4]) === self::PROTECTIVE && substr($entry, 8, 4) === "\1\0\0\0") !== [];
+    }
+
     /** Whether a GPT is to be expected behind it. */
     public function isProtective(): bool
     {

@@ -10,7 +10,15 @@ its label says</label>
  spellcheck="false">{{ $said }}</textarea>
 <button class="btn go mt-2">What is it?</button>
 </form>
-@if ($said !== '' && $found === [])
+<form class="panel" method="post" action="/sticks/what" enctype="multipart/form-data">
+@csrf
+<label class="form-label" for="start">Or the first part of it, as
+<code>head -c 2M /dev/DEVICE &gt; start.bin</code> reads it</label>
+<input id="start" name="start" type="file" class="form-control" required>
+@include('parts.error', ['field' => 'start'])
+<button class="btn mt-2">What is it?</button>
+</form>
+@if (($said !== '' || $read) && $found === [])
 <div class="panel empty">
 <p><b>No stick of the register answers to that.</b></p>
 <p>Its contents may go only when somebody has looked: it may be the owner's. A serial is read by

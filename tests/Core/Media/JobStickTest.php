@@ -4,7 +4,7 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Media\ImageFit;
 use Cobblestone\Media\ShelfImage;
 use Cobblestone\Media\StickContent;
-use Cobblestone\Media\StickProof;
+use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Runbook\PathFact;
@@ -175,7 +175,7 @@ it('says at each stone what the build has proven', function () {
         ?string $serial = 'HB16',
         ?int $build = 12,
         ?bool $equal = true,
-    ) => new StickProof(
+    ) => new StoneProof(
         'Harbour 16', 16_000_000_000, $serial, Fields::of([...$content, ...$changes]), $build, '30 Nov, 05:45', $equal,
     );
     expect($proof()->sentence(PathFact::IMAGE_PROVEN))->toBe('tansy.iso, SHA-256 abc, equal to the published one.')

@@ -10,7 +10,7 @@ use Cobblestone\Runbook\PathFact;
 use Cobblestone\Text\Counted;
 
 /** What a proven build says at each stone of a job's stick (rules M10, M11, M12). */
-final readonly class StickProof
+final readonly class StoneProof
 {
     /** The facts that a stick which was built and read back proves, in the order in which it comes about. */
     public const PROVES = [
