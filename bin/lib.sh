@@ -24,6 +24,17 @@ need() {
         >var/log/apt.log 2>&1 || { tail -n 20 var/log/apt.log >&2; fail "the packages above could not be installed; see var/log/apt.log"; }
 }
 
+# unpacked FOLDER PACKAGE...: what Debian packages hold, without installing them.
+unpacked() {
+    local folder=$root/$1 package; shift
+    mkdir -p "$folder"
+    for package in "$@"; do
+        [ -e "$folder/.$package" ] && continue
+        (cd "$folder" && apt-get download -qq "$package" >/dev/null 2>&1 && dpkg-deb -x "$package"_*.deb . && rm -f "$package"_*.deb && touch ".$package") ||
+            fail "the Debian package $package could not be fetched"
+    done
+}
+
 base_packages() {
     need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-apcu php8.2-igbinary php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php8.2-gd postgresql nginx-light
     # What images are read with, and sticks made and proven with; xorriso and genisoimage make the demo images.

@@ -85,7 +85,7 @@ final readonly class JobContext
             }
         }
 
-        return $this->goal === JobKind::Repair ? $this->system : null;
+        return $this->kind()->mendsPresent() ? $this->system : null;
     }
 
     /** What is the same for every job of this kind. */

@@ -7,7 +7,7 @@ namespace Cobblestone\Boot\Medium;
 /**
  * Follows the code of a boot sector as a processor of 16 bits would, up to what settles it: a call that gives back, a
  * wait, a halt, a loop that never ends. It knows the few instructions that sectors use which load nothing; at anything
- * else it gives up, and nothing is said (Intel 64 and IA-32 manual, volume 2, opcode map; held against emulated
+ * else it gives up, and nothing is said (the opcode map of the x86 instruction set; held against emulated
  * firmware).
  */
 final class LegacyTrace

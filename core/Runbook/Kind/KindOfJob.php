@@ -25,6 +25,12 @@ abstract readonly class KindOfJob
         return true;
     }
 
+    /** Whether the system that the job names is the one that is on the machine. */
+    public function mendsPresent(): bool
+    {
+        return false;
+    }
+
     /** Whether the present system stays on its drive. */
     public function keepsSystem(): bool
     {

@@ -22,6 +22,11 @@ final readonly class Repair extends KindOfJob
         return false;
     }
 
+    public function mendsPresent(): bool
+    {
+        return true;
+    }
+
     public function keepsSystem(): bool
     {
         return true;

@@ -61,7 +61,7 @@ it('takes the words it knows, and that nobody knows', function (string $name, st
 
 it('knows what a start asks of a fact, the usual first', function () {
     expect(FactRegistry::values()['firmware.boot_mode'])->toBe(['uefi', 'both', 'legacy'])
-        ->and(FactRegistry::values()['legacy.code'])->toBe(['starts', 'stops'])
+        ->and(FactRegistry::values()['legacy.code'])->toBe(['starts', 'stops', 'returns', 'hangs'])
         ->and(FactRegistry::values())->not->toHaveKey('board.name')
         ->and(FactRegistry::find('firmware.usb_start')?->isFirmware())->toBeTrue()
         ->and(FactRegistry::find('cores')?->isFirmware())->toBeFalse()
