@@ -22,6 +22,7 @@ final readonly class JobStickPage
      * @param  Collection<string, ShelfFile>  $shelf
      * @param  list<StickForJob>  $sticks
      * @param  StickForJob|null  $chosen  the one that would be made
+     * @param  bool  $asked  whether somebody chose it
      * @param  bool  $laid  whether every stone that a proven stick lays is laid
      * @param  string|null  $drivers  folder that goes along
      */
@@ -33,6 +34,7 @@ final readonly class JobStickPage
         public array $sticks,
         public ?StickForJob $chosen,
         public bool $laid,
+        public bool $asked,
         public ?string $drivers,
         public bool $mayWork,
     ) {
@@ -43,7 +45,7 @@ final readonly class JobStickPage
     {
         $wanted = $bridge->wanted($job);
         if ($wanted === null) {
-            return new self(null, [], new Collection, null, [], null, false, null, $mayWork);
+            return new self(null, [], new Collection, null, [], null, false, false, null, $mayWork);
         }
         $shelf = $bridge->shelf($wanted);
         $images = $bridge->images($wanted, $shelf);
@@ -62,6 +64,7 @@ final readonly class JobStickPage
             $sticks,
             self::chosen($sticks, $asked),
             $bridge->isLaid($job),
+            $asked !== '',
             $drivers,
             $mayWork && $job->isOpen(),
         );

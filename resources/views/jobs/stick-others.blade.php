@@ -5,7 +5,7 @@
 <tbody>
 @foreach ($page->others() as $one)
 <tr>
-<td><a href="/sticks/{{ $one->stick->id }}"><b>{{ $one->stick->name }}</b></a><br><span class="fine">{{
+<td><a href="/sticks/{{ $one->stick->id }}"><b>{{ $one->stick->name }}</b></a><br><span class="fine one-line">{{
     $one->stick->size()->decimal()
 }} · {{ strtoupper($one->stick->connector) }}</span></td>
 <td data-label="is"><span class="c-{{ $one->condition->value }}">{{ $one->condition->title() }}</span></td>

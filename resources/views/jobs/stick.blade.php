@@ -53,7 +53,7 @@
 @if ($page->ready() === [])
 @include('jobs.stick-make')
 @else
-<details class="more" @if ($errors->any()) open @endif><summary>Make another</summary>
+<details class="more" @if ($errors->any() || $page->asked) open @endif><summary>Make another</summary>
 @include('jobs.stick-make')
 </details>
 @endif

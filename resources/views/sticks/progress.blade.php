@@ -29,7 +29,8 @@ stick is <b>unfinished</b>.</p>
 @endif
 <dt>Begun by</dt>
 <dd>{{ $card->begunBy() }}, {!! \App\View\Words::time($build->created_at) !!}</dd></dl>
-<p><a class="btn go" href="/sticks/{{ $slug }}">The stick</a></p>
+<p><a class="btn go" href="/sticks/{{ $slug }}">The stick</a>
+<a class="btn" href="/sticks/{{ $slug }}/starts">Start it here</a></p>
 @else
 @if ($card->fault() !== '')
 <p>{{ $card->fault() }}</p>
