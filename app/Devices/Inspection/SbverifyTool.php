@@ -31,8 +31,17 @@ final class SbverifyTool implements SignatureTool
 
     public function certificates(string $loader): array
     {
-        $signature = PeImage::read($loader)?->signature() ?? '';
+        $found = [];
+        foreach (PeImage::read($loader)?->singly() ?? [] as $one) {
+            array_push($found, ...$this->sent(PeImage::read($one)?->signature() ?? ''));
+        }
 
+        return array_slice(array_values(array_unique($found)), 0, 16);
+    }
+
+    /** @return list<string> the certificates that come with one signature, as PEM */
+    private function sent(string $signature): array
+    {
         return $signature === ''
             ? []
             : $this->withFile($signature, static function (string $file): array {
@@ -53,16 +62,21 @@ final class SbverifyTool implements SignatureTool
 
     public function chainsTo(string $loader, string $certificate): bool
     {
-        return $this->withFile(
-            $loader,
-            fn (string $file): bool => $this->withFile(
+        // Of a file with several signatures the tool says that it is well whatever certificate it is given.
+        foreach (PeImage::read($loader)?->singly() ?? [] as $one) {
+            $holds = $this->withFile($one, fn (string $file): bool => $this->withFile(
                 $certificate,
                 static fn (string $pem): bool => Command::of(
                     ['sbverify', '--cert', $pem, $file],
                     self::SECONDS,
                 )->run() === 0,
-            ),
-        );
+            ));
+            if ($holds) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -31,6 +31,8 @@ final readonly class PeImage
 
     private const MOST_SECTIONS = 96;
 
+    private const MOST_SIGNATURES = 8;
+
     /** DER of the object identifier under which the signed content states the digest, and of SHA-256. */
     private const INDIRECT_DATA = "\x06\x0A\x2B\x06\x01\x04\x01\x82\x37\x02\x01\x04";
 
@@ -141,6 +143,35 @@ final readonly class PeImage
         return $this->isSigned()
             ? substr($this->bytes, $this->signatureAt + 8, max(0, $this->signatureBytes - 8))
             : '';
+    }
+
+    /**
+     * The file with one of its signatures at a time, so that each is judged for itself (PE format specification,
+     * attribute certificate table: each entry begins on a multiple of eight bytes with its own length).
+     *
+     * @return list<string> empty where it carries none
+     */
+    public function singly(): array
+    {
+        $files = [];
+        $at = $this->signatureAt;
+        $end = $this->isSigned() ? $at + $this->signatureBytes : 0;
+        while ($at + 8 < $end && count($files) < self::MOST_SIGNATURES) {
+            $length = self::number('V', $this->bytes, $at);
+            if ($length <= 8 || $at + $length > $end) {
+                break;
+            }
+            $entry = str_pad(substr($this->bytes, $at, $length), ($length + 7) & ~7, "\0");
+            $files[] = substr_replace(
+                substr($this->bytes, 0, $this->signatureAt),
+                pack('V', strlen($entry)),
+                $this->directories + 4,
+                4,
+            ).$entry;
+            $at += ($length + 7) & ~7;
+        }
+
+        return $files;
     }
 
     /** SHA-256 of the file without its checksum, the place of its signature and the signature, in hexadecimal. */
