@@ -56,6 +56,46 @@ it('follows code up to what settles it', function (string $code, string $end, st
     'far ahead, inside' => ["\xE9\x10\x00".str_repeat("\xF4", 16)."\xCD\x18", 'returns'],
 ]);
 
+it('moves, counts, saves and takes back any register', function (int $register) {
+    // mov register, 0E40h · inc register · push register · pop ax · int 10h · hlt
+    $code = chr(0xB8 + $register)."\x40\x0E".chr(0x40 + $register).chr(0x50 + $register)."\x58\xCD\x10\xF4";
+    expect(traced($code))->toBe(['end' => 'stays', 'printed' => 'A']);
+    // mov another, taken back last of two: what was saved last comes first
+    $twice = "\xB8\x42\x0E\x50\xB8\x41\x0E\x50".chr(0x58 + $register).chr(0x50 + $register);
+    expect(traced("{$twice}\x58\xCD\x10\x58\xCD\x10\xF4")['printed'])->toBe('AB')
+        ->and((new Registers)->get($register))->toBe($register === 4 ? 0x7C00 : 0);
+})->with(range(0, 7));
+
+it('passes by what changes nothing that counts', function (string $sign) {
+    expect(traced("{$sign}\xCD\x18")['end'])->toBe('returns');
+})->with(["\xFC", "\xFD", "\xFA", "\xFB", "\x90"]);
+
+it('saves and drops segments', function (string $saves, string $drops) {
+    // A segment is taken back as nothing; into a segment goes what was saved last.
+    expect(traced("\xB8\x01\x00{$saves}\x58\x84\xC0\x74\x02\xCD\x19\xCD\x18")['end'])->toBe('returns')
+        ->and(traced("\xB8\x41\x0E\x50\x31\xC0\x50{$drops}\x58\xCD\x10\xF4")['printed'])->toBe('A');
+})->with([["\x06", "\x07"], ["\x0E", "\x17"], ["\x16", "\x1F"], ["\x1E", "\x07"]]);
+
+it('asks a half of a register in any of these ways', function (string $asks) {
+    $code = fn (string $value): string => "\xB0{$value}{$asks}\xC0\x74\x02\xCD\x19\xCD\x18";
+    expect(traced($code("\0"))['end'])->toBe('returns')->and(traced($code("\1"))['end'])->toBe('restarts')
+        ->and(traced("{$asks}\x07\xCD\x18")['end'])->toBe('unknown');
+})->with(["\x84", "\x08", "\x0A", "\x20", "\x22"]);
+
+it('jumps as far as a byte reaches, either way', function () {
+    expect(traced("\xEB\x7F".str_repeat("\xF4", 127)."\xCD\x18")['end'])->toBe('returns')
+        ->and(traced("\xE9\x7D\x00\xCD\x18".str_repeat("\xF4", 123)."\xEB\x81")['end'])->toBe('returns');
+});
+
+it('sets any half', function (int $half) {
+    // xor ax, ax · mov half, 41h; where that is al it prints, where it is ah it is another service
+    $end = traced("\x31\xC0".chr(0xB0 + $half)."\x0E".($half === 4 ? "\xB0\x41" : "\xB8\x41\x0E")."\xCD\x10\xF4");
+    expect($end['printed'])->toBe('A');
+    $registers = new Registers;
+    $registers->setByte($half, 0x5A);
+    expect($registers->byte($half))->toBe(0x5A)->and($registers->byte($half ^ 4))->toBe(0);
+})->with(range(0, 7));
+
 it('takes code that calls nothing for a long time for one that never ends', function () {
     // inc ax until it is zero again: 65 536 times round
     expect(traced("\x31\xC0\x40\x84\xC0\xEB\xFB")['end'])->toBe('stays');

@@ -65,6 +65,16 @@ it('takes an image of the shelf for the job, or says what speaks against it', fu
         ], []],
         'another system' => [[], imageOnShelf(['line' => 'Orrin Desktop 3']), ['it installs Orrin Desktop 3'], []],
         'nobody said' => [[], imageOnShelf(['line' => null]), ['nobody said which system it installs'], []],
+        'nobody said, an empty word' => [[], imageOnShelf(['line' => '']), [
+            'nobody said which system it installs',
+        ], []],
+        'no version is said' => [['sha256' => null], imageOnShelf(['version' => null]), [], []],
+        'an empty version' => [['sha256' => null], imageOnShelf(['version' => '']), [], []],
+        'any version is wanted' => [
+            ['sha256' => null, 'version' => null], imageOnShelf(['version' => '6.0']), [], [],
+        ],
+        'no edition is said of it' => [['sha256' => null], imageOnShelf(['edition' => null]), [], []],
+        'an empty edition' => [['sha256' => null], imageOnShelf(['edition' => '', 'channel' => '']), [], []],
         'another edition, language and machine' => [[], imageOnShelf([
             'edition' => 'Fleet', 'language' => 'Danish', 'architecture' => 'arm-64',
         ]), [
@@ -104,6 +114,12 @@ it('puts what fits first, the planned one before all, then the newest, and lets 
     $without = ImageFit::all(wantedStick(), [$images[0], $images[1]]);
     expect($without[0]->image->name)->toBe('b')
         ->and($without[1]->against)->toBe(['stale: b is 7.10, this one 7.2']);
+    // Two of one version are both as new as can be; one that is no choice anyway keeps its own reason.
+    $equal = ImageFit::all(wantedStick(), [$images[1], $images[4]]);
+    expect([$equal[0]->fits(), $equal[1]->fits()])->toBe([true, true]);
+    $unfit = ImageFit::all(wantedStick(), [$images[1], imageOnShelf(['edition' => 'Fleet'])]);
+    expect($unfit[1]->against)->toBe(['edition Fleet, and the job installs Dock'])
+        ->and($without[1]->planned)->toBeFalse();
     // What the path was computed with is not stale: it is what was planned.
     $planned = ImageFit::all(wantedStick(), [$images[1], $images[3]]);
     expect($planned[0]->image->name)->toBe('d')->and($planned[1]->fits())->toBeTrue();
