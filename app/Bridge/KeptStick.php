@@ -12,6 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Which open jobs want one stick: the first has it, the others wait for it (rule M12). */
 final readonly class KeptStick
 {
+    /** So many that wait for one stick are told. */
+    private const MOST = 40;
+
     /** @param  non-empty-list<array{id: int, title: string, until: string}>  $jobs  the first has it */
     private function __construct(public array $jobs)
     {
@@ -59,6 +62,21 @@ final readonly class KeptStick
                 SQL);
     }
 
+    /** Of each stick those jobs alone that can have it: the first that wants it, and the one it was made for. */
+    public static function holding(): Builder
+    {
+        $first = DB::table('jobs')
+            ->where('status', 'open')
+            ->whereRaw("summary->'stick'->>'id' is not null")
+            ->groupByRaw("summary->'stick'->>'id'")
+            ->selectRaw('min(id)');
+        $made = DB::table('stick_states')
+            ->whereRaw("content->>'job' is not null")
+            ->selectRaw("(content->>'job')::bigint");
+
+        return self::wanting()->where(fn (Builder $one) => $one->whereIn('id', $first)->orWhereIn('id', $made));
+    }
+
     /**
      * @param  array<array-key, mixed>  $data  as such a row tells it
      * @return array{id: int, title: string, until: string}
@@ -76,7 +94,8 @@ final readonly class KeptStick
     public static function of(string $slug): ?self
     {
         $jobs = [];
-        foreach (self::wanting()->whereRaw("summary->'stick'->>'id' = ?", [$slug])->get() as $row) {
+        $wanting = self::wanting()->whereRaw("summary->'stick'->>'id' = ?", [$slug]);
+        foreach ($wanting->orderBy('id')->limit(self::MOST)->get() as $row) {
             $jobs[] = self::told((array) json_decode((string) $row->data, true));
         }
 

@@ -115,7 +115,7 @@ final class StickRegister
         return StickEvent::query()
             ->select(['id', 'slug', 'kind', 'data'])
             ->whereIn('kind', ['built', 'failed', 'booted-badly', 'taken-back'])
-            ->unionAll(KeptStick::wanting())
+            ->unionAll(KeptStick::holding())
             ->orderBy('id')
             ->get();
     }

@@ -54,9 +54,7 @@ it('agrees on a few of them', function (int $seed, EmulatedFirmware $firmware) {
     $image = (new DrawnSticks($this->folder))->make($seed);
     holds($this, $image, $firmware, DrawnSticks::words($seed), [Emulator::MARK]);
 })->group('slow')->with([
-    'no mark behind the GPT\'s entry' => [2014, EmulatedFirmware::Uefi],
     'no mark in the file system' => [1033, EmulatedFirmware::UefiSecure],
-    'part of a program' => [1007, EmulatedFirmware::UefiSecure],
     'code that never ends' => [1033, EmulatedFirmware::Bios],
 ]);
 

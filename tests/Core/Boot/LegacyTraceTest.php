@@ -68,19 +68,25 @@ it('moves, counts, saves and takes back any register', function (int $register) 
 
 it('passes by what changes nothing that counts', function (string $sign) {
     expect(traced("{$sign}\xCD\x18")['end'])->toBe('returns');
-})->with(["\xFC", "\xFD", "\xFA", "\xFB", "\x90"]);
+})->with([
+    'cld' => "\xFC", 'std' => "\xFD", 'cli' => "\xFA", 'sti' => "\xFB", 'nop' => "\x90",
+]);
 
 it('saves and drops segments', function (string $saves, string $drops) {
     // A segment is taken back as nothing; into a segment goes what was saved last.
     expect(traced("\xB8\x01\x00{$saves}\x58\x84\xC0\x74\x02\xCD\x19\xCD\x18")['end'])->toBe('returns')
         ->and(traced("\xB8\x41\x0E\x50\x31\xC0\x50{$drops}\x58\xCD\x10\xF4")['printed'])->toBe('A');
-})->with([["\x06", "\x07"], ["\x0E", "\x17"], ["\x16", "\x1F"], ["\x1E", "\x07"]]);
+})->with([
+    'es' => ["\x06", "\x07"], 'cs, ss' => ["\x0E", "\x17"], 'ss, ds' => ["\x16", "\x1F"], 'ds, es' => ["\x1E", "\x07"],
+]);
 
 it('asks a half of a register in any of these ways', function (string $asks) {
     $code = fn (string $value): string => "\xB0{$value}{$asks}\xC0\x74\x02\xCD\x19\xCD\x18";
     expect(traced($code("\0"))['end'])->toBe('returns')->and(traced($code("\1"))['end'])->toBe('restarts')
         ->and(traced("{$asks}\x07\xCD\x18")['end'])->toBe('unknown');
-})->with(["\x84", "\x08", "\x0A", "\x20", "\x22"]);
+})->with([
+    'test' => "\x84", 'or' => "\x08", 'or, the other way' => "\x0A", 'and' => "\x20", 'and, the other way' => "\x22",
+]);
 
 it('jumps as far as a byte reaches, either way', function () {
     expect(traced("\xEB\x7F".str_repeat("\xF4", 127)."\xCD\x18")['end'])->toBe('returns')
