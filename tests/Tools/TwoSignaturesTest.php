@@ -31,7 +31,6 @@ it('judges each signature of a loader for itself', function () {
     expect(count(PeImage::read($both)?->singly() ?? []))->toBe(2)
         ->and($tool->chainsTo($both, ($this->certificate)('platform')))->toBeTrue()
         ->and($tool->chainsTo($both, ($this->certificate)('third-party')))->toBeTrue()
-        // The tool itself says that a file with two signatures is well by any certificate at all.
         ->and($tool->chainsTo($both, $stranger))->toBeFalse()
         ->and(count($tool->certificates($both)))->toBe(2);
     $one = ($this->signed)('platform');
@@ -40,6 +39,34 @@ it('judges each signature of a loader for itself', function () {
         ->and($tool->chainsTo($one, ($this->certificate)('third-party')))->toBeFalse()
         ->and($tool->chainsTo(($this->signed)(), ($this->certificate)('platform')))->toBeFalse()
         ->and(PeImage::read(($this->signed)())?->singly())->toBe([]);
+});
+
+it('follows the chain of a signature that brings a part of it along', function () {
+    $at = $this->shop->folder;
+    $make = function (string $name, string $by) use ($at): void {
+        Workshop::says('openssl', 'req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-keyout', "{$at}/{$name}.key",
+            '-out', "{$at}/{$name}.pem", '-days', '9', '-subj', "/CN=Quillport {$name}",
+            '-addext', 'basicConstraints=critical,CA:'.($name === 'signer' ? 'FALSE' : 'TRUE'),
+            ...($by === '' ? [] : ['-CA', "{$at}/{$by}.pem", '-CAkey', "{$at}/{$by}.key"]));
+    };
+    $make('root', '');
+    $make('office', 'root');
+    $make('signer', 'office');
+    $make('stranger', '');
+    file_put_contents($file = "{$at}/loader.efi", LoaderFile::make('Counter 3'));
+    Workshop::says(
+        'sbsign', '--key', "{$at}/signer.key", '--cert', "{$at}/signer.pem", '--addcert', "{$at}/office.pem",
+        '--output', $file, $file,
+    );
+    $loader = (string) file_get_contents($file);
+    $by = fn (string $name): bool => (new SbverifyTool)->chainsTo(
+        $loader,
+        (string) file_get_contents("{$at}/{$name}.pem"),
+    );
+    expect([$by('signer'), $by('office'), $by('root'), $by('stranger')])->toBe([true, true, true, false]);
+    // A name that is the same is no chain: another office with the same name signed nothing.
+    $make('office', '');
+    expect($by('office'))->toBeFalse();
 });
 
 it('changes nothing of what is signed when it takes the signatures apart', function () {

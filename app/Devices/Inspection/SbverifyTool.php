@@ -62,21 +62,69 @@ final class SbverifyTool implements SignatureTool
 
     public function chainsTo(string $loader, string $certificate): bool
     {
-        // Of a file with several signatures the tool says that it is well whatever certificate it is given.
         foreach (PeImage::read($loader)?->singly() ?? [] as $one) {
-            $holds = $this->withFile($one, fn (string $file): bool => $this->withFile(
-                $certificate,
-                static fn (string $pem): bool => Command::of(
-                    ['sbverify', '--cert', $pem, $file],
-                    self::SECONDS,
-                )->run() === 0,
-            ));
-            if ($holds) {
+            if ($this->isSound($one, $certificate) && $this->leadsTo($one, $certificate)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** Whether its one signature is what its signer made of it, by a certificate that may be the right one. */
+    private function isSound(string $loader, string $certificate): bool
+    {
+        return $this->withFile($loader, fn (string $file): bool => $this->withFile(
+            $certificate,
+            static fn (string $pem): bool => Command::of(
+                ['sbverify', '--cert', $pem, $file],
+                self::SECONDS,
+            )->run() === 0,
+        ));
+    }
+
+    /**
+     * Whether the certificate of its signer leads to that one. The tool above answers yes to any certificate where a
+     * signature brings a part of its own chain along, so the chain is followed by itself; as firmware does, without
+     * a look at the clock, and up to whatever is enrolled.
+     */
+    private function leadsTo(string $loader, string $certificate): bool
+    {
+        $signer = $this->signerOf(PeImage::read($loader)?->signature() ?? '');
+        if ($signer === null) {
+            return false;
+        }
+        $sent = implode('', $this->certificates($loader));
+
+        return $this->withFile($certificate, fn (string $trusted): bool => $this->withFile(
+            $sent,
+            fn (string $untrusted): bool => $this->withFile($signer, static fn (string $leaf): bool => Command::of([
+                'openssl', 'verify', '-partial_chain', '-no_check_time', '-purpose', 'any', '-trusted', $trusted,
+                '-untrusted', $untrusted, $leaf,
+            ], self::SECONDS)->run() === 0),
+        ));
+    }
+
+    /** The certificate of whoever made a signature, found by its number; null where it does not come along. */
+    private function signerOf(string $signature): ?string
+    {
+        $said = $signature === '' ? '' : $this->withFile($signature, static function (string $file): string {
+            $print = ['openssl', 'pkcs7', '-inform', 'DER', '-in', $file, '-print', '-noout'];
+            $process = Command::of($print, self::SECONDS);
+            $process->run();
+
+            return $process->getOutput();
+        });
+        if (preg_match('/issuer_and_serial:.+?serial: (\S+)/s', $said, $number) !== 1) {
+            return null;
+        }
+        foreach ($this->sent($signature) as $certificate) {
+            if ((openssl_x509_parse($certificate)['serialNumber'] ?? null) === $number[1]) {
+                return $certificate;
+            }
+        }
+
+        return null;
     }
 
     /**
