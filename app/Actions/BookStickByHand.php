@@ -27,7 +27,7 @@ final class BookStickByHand
         if ($stick?->stick === null || self::isBuiltFor($job, $stick->stick)) {
             return;
         }
-        $title = "{$stick->image}, by hand for {$job->title}";
+        $title = "{$stick->image}, by hand for job {$job->id}";
         StickState::become(
             $stick->stick,
             $read ? StickCondition::ByHand : StickCondition::Unfinished,
@@ -45,8 +45,9 @@ final class BookStickByHand
             return;
         }
         if (! self::isBuiltFor($job, $stick)) {
-            StickState::become($stick, StickCondition::Unfinished, ['title' => $job->title, 'job' => $job->id]);
-            StickEvent::note($stick, 'hand-undone', ['title' => $job->title], $user->id);
+            $content = ['title' => "written by hand for job {$job->id}", 'job' => $job->id];
+            StickState::become($stick, StickCondition::Unfinished, $content);
+            StickEvent::note($stick, 'hand-undone', ['title' => "job {$job->id}"], $user->id);
         }
     }
 

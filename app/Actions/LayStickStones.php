@@ -6,9 +6,9 @@ namespace App\Actions;
 
 use App\Bridge\JobBridge;
 use App\Bridge\JobStick;
+use App\Bridge\KeptStick;
 use App\Bridge\StickRegister;
 use App\Models\Job;
-use App\Models\ShelfFile;
 use App\Models\StickState;
 use App\Models\User;
 use Cobblestone\Catalogue\Stick;
@@ -18,6 +18,7 @@ use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Walk;
@@ -61,7 +62,7 @@ final class LayStickStones
             $this->mustBeWanted($job, $stick);
             $this->bridge->stopping($job)?->mayGoOn($user->role);
 
-            return $this->lay($job, $user, $stick, $this->proof($stick));
+            return $this->lay($job, $user, $stick);
         });
     }
 
@@ -87,6 +88,10 @@ final class LayStickStones
     {
         $wanted = WantedStick::of($job->currentPlan()->typed())
             ?? throw self::not('The path of this job needs no stick.');
+        $kept = KeptStick::of($stick->id);
+        if ($kept !== null && ! $kept->isFor($job->id)) {
+            throw self::not("{$stick->name} is kept for {$kept->words()}. Take another, or wait for it.");
+        }
         if ($wanted->stick === $stick->id) {
             return $job;
         }
@@ -117,13 +122,19 @@ final class LayStickStones
         }
     }
 
-    private function lay(Job $job, User $user, Stick $stick, StoneProof $proof): StonesLaid
+    private function lay(Job $job, User $user, Stick $stick): StonesLaid
     {
         $done = $waits = [];
+        [$proof, $against] = $this->proof($job, $stick);
         foreach (StoneProof::PROVES as $fact) {
             $progress = $this->bridge->progress($job);
             foreach ($progress->plan->steps as $step) {
                 if (! in_array($fact, $step->after, true) || $progress->state($step)->isClosed()) {
+                    continue;
+                }
+                if ($fact === PathFact::IMAGE_PROVEN && $against !== null) {
+                    $waits[$step->title] = $against;
+
                     continue;
                 }
                 try {
@@ -151,14 +162,15 @@ final class LayStickStones
         $this->log->write($job, $user, EntryKind::Done, $step->id, [...$walk->done($step, []), ...$said]);
     }
 
-    private function proof(Stick $stick): StoneProof
+    /** @return array{StoneProof, string|null} what it says at each stone, and why it does not check the image */
+    private function proof(Job $job, Stick $stick): array
     {
+        $wanted = WantedStick::of($job->currentPlan()->typed());
         $content = Fields::of(StickState::of($stick->id)->content ?? []);
         $sum = $content->optionalString('image_sha256');
-        $image = ShelfFile::query()->where('name', $content->string('image'))->first();
-        $published = $image?->published_sha256;
-
-        return new StoneProof(
+        $published = $this->sticks->published()[$content->string('image')] ?? null;
+        $other = $wanted?->sha256 !== null && $wanted->sha256 !== $sum;
+        $proof = new StoneProof(
             $stick->name,
             $stick->size()->count,
             $stick->serial,
@@ -166,7 +178,10 @@ final class LayStickStones
             $content->optionalInt('build'),
             self::day($content->string('built_at')),
             $published === null || $sum === null ? null : $published === $sum,
+            $other ? $wanted->file : null,
         );
+
+        return [$proof, $wanted === null ? null : StoneProof::againstImage($wanted, $sum, $published)];
     }
 
     private static function day(string $at): string

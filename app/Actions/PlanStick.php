@@ -4,6 +4,7 @@ namespace App\Actions;
 
 use App\Answers\AnswerFault;
 use App\Bridge\JobAnswers;
+use App\Bridge\KeptStick;
 use App\Bridge\StickBridge;
 use App\Bridge\StickRegister;
 use App\Bridge\WayBridge;
@@ -102,12 +103,22 @@ final class PlanStick
         return $file === null ? null : new AnswerText($file->path, $file->text);
     }
 
-    /** @throws ValidationException where the stick may not be written */
-    public function mayGo(Stick $stick): void
+    /**
+     * @param  int|null  $job  number of the job that it is built for
+     *
+     * @throws ValidationException where the stick may not be written
+     */
+    public function mayGo(Stick $stick, ?int $job = null): void
     {
         if (! $stick->contentsMayGo) {
             throw ValidationException::withMessages([
                 'stick' => "What is on {$stick->name} must stay: {$stick->contents}.",
+            ]);
+        }
+        $kept = KeptStick::of($stick->id);
+        if ($kept?->isMadeForHolder() === true && $kept->holder()['id'] !== $job) {
+            throw ValidationException::withMessages([
+                'stick' => "{$stick->name} was made for {$kept->words()}. Choose another stick, or wait for it.",
             ]);
         }
     }

@@ -129,10 +129,11 @@ final readonly class JobStick
     public function sticks(Job $job, WantedStick $wanted, ?Bytes $need): array
     {
         $sticks = $this->register->now($job->id);
+        $need ??= Bytes::of(1);
         $choice = $this->choice($job, $sticks, $need);
         // The path's own stick goes before a better one: its stones name it.
         $own = $sticks[$wanted->stick ?? ''] ?? null;
-        $proposed = $own !== null && ! isset(self::no($own, $need)[0]) && $own->keptFor === null
+        $proposed = $own !== null && ! isset(StickChoice::against($own, $need)[0]) && $own->keptFor === null
             ? $own->id
             : $choice->stick?->id;
         $along = $this->along($job, $wanted);
@@ -144,7 +145,8 @@ final readonly class JobStick
                 $stick,
                 $condition,
                 $lacks,
-                self::no($stick, $need) ?: ($slug === $proposed ? [] : $choice->decision->refused[$stick->name] ?? []),
+                StickChoice::against($stick, $need)
+                    ?: ($slug === $proposed ? [] : $choice->decision->refused[$stick->name] ?? []),
                 $slug === $proposed,
             );
         }
@@ -174,7 +176,7 @@ final readonly class JobStick
      */
     private function held(string $slug, ?StickState $state, WantedStick $wanted, array $along): array
     {
-        $content = StickContent::read($state?->content);
+        $content = StickContent::read($state?->content, $this->published());
         // What is good is read anew: something may have written to it since.
         $state = $content === null ? $state : $this->register->look($slug);
         $condition = $this->register->condition($state ?? StickState::unrecorded($slug));
@@ -195,20 +197,8 @@ final readonly class JobStick
         return [$mark, $this->answers($job)];
     }
 
-    /** @return list<string> what makes it impossible, whoever chooses */
-    private static function no(Stick $stick, ?Bytes $need): array
-    {
-        return [
-            ...($need !== null && $need->isMoreThan($stick->size()) ? [
-                "too small: {$stick->size()->decimal()} of {$need->decimal()} needed",
-            ] : []),
-            ...($stick->health === 'retired' ? ['retired after failures'] : []),
-            ...($stick->contentsMayGo ? [] : ['its contents must stay']),
-        ];
-    }
-
     /** @param  array<string, Stick>  $sticks */
-    private function choice(Job $job, array $sticks, ?Bytes $need): StickChoice
+    private function choice(Job $job, array $sticks, Bytes $need): StickChoice
     {
         [$machine] = MachineBuilder::build(Brief::fromArray($this->bridge->brief($job)), $this->catalogue->catalogue());
         $connectors = array_map(static fn (Port $port): string => $port->connector, $machine->ports);
@@ -217,16 +207,25 @@ final readonly class JobStick
             array_values($sticks),
             BenchPolicy::present()->school('stick'),
             array_values(array_unique($connectors)),
-        ), $need ?? Bytes::of(1));
+        ), $need);
     }
 
-    /** SHA-256 of the job's file of answers; null where it has none, or it cannot be made now. */
+    /** @return array<string, string> image on the shelf => the publisher's checksum of it */
+    public function published(): array
+    {
+        return once(static fn (): array => ShelfFile::query()
+            ->whereNotNull('published_sha256')
+            ->pluck('published_sha256', 'name')
+            ->all());
+    }
+
+    /** SHA-256 of the job's file of answers; null where it has none. One that cannot be made now is on no stick. */
     private function answers(Job $job): ?string
     {
         try {
             return JobAnswers::of($job->currentPlan()->typed(), $this->catalogue)?->sha256();
         } catch (AnswerFault) {
-            return null;
+            return 'cannot be made now';
         }
     }
 }

@@ -15,8 +15,11 @@ final readonly class KeptStick
     /** So many that wait for one stick are told. */
     private const MOST = 40;
 
-    /** @param  non-empty-list<array{id: int, title: string, until: string}>  $jobs  the first has it */
-    private function __construct(public array $jobs)
+    /**
+     * @param  non-empty-list<array{id: int, title: string, until: string}>  $jobs  the first has it
+     * @param  mixed  $madeFor  number of the job that it was made for, where it was for one
+     */
+    private function __construct(public array $jobs, private mixed $madeFor)
     {
     }
 
@@ -31,13 +34,31 @@ final readonly class KeptStick
         usort($jobs, static fn (array $a, array $b): int => [$b['id'] === $made, $a['id']]
             <=> [$a['id'] === $made, $b['id']]);
 
-        return new self($jobs);
+        return new self($jobs, $made);
     }
 
     /** @return array{id: int, title: string, until: string} */
     public function holder(): array
     {
         return $this->jobs[0];
+    }
+
+    /** Whether that job may take it: nobody else has it, or it was made for that job. */
+    public function isFor(int $job): bool
+    {
+        return $this->holder()['id'] === $job || $this->madeFor === $job;
+    }
+
+    /** Whether the job that has it has it because it was made for it: to write it anew is to take it away. */
+    public function isMadeForHolder(): bool
+    {
+        return $this->madeFor === $this->holder()['id'];
+    }
+
+    /** By its number alone, as a path keeps it: what another job is called is that job's. */
+    public function number(): string
+    {
+        return "job {$this->holder()['id']} until \"{$this->holder()['until']}\" is laid";
     }
 
     public function words(): string

@@ -83,9 +83,10 @@ final class StickRegister
      * what another job has is kept for it. Two questions to the database, however many sticks there are.
      *
      * @param  int|null  $job  number of the job that asks: what it has is free for it
+     * @param  bool  $named  whether other jobs are called by their titles, and not by number alone
      * @return array<string, Stick>
      */
-    public function now(?int $job = null): array
+    public function now(?int $job = null, bool $named = true): array
     {
         $states = StickState::query()->get()->keyBy('slug');
         $events = $wanting = [];
@@ -97,14 +98,16 @@ final class StickRegister
             }
         }
 
-        return array_map(function (Stick $stick) use ($states, $events, $wanting, $job): Stick {
+        return array_map(function (Stick $stick) use ($states, $events, $wanting, $job, $named): Stick {
             [$state, $jobs] = [$states->get($stick->id), $wanting[$stick->id] ?? []];
             $now = $state !== null || isset($events[$stick->id])
                 ? $this->asChoice($stick, $state, $events[$stick->id] ?? [])
                 : $stick;
             $kept = $jobs === [] ? null : KeptStick::among($jobs, $state);
 
-            return $kept === null || $kept->holder()['id'] === $job ? $now : $now->keptFor($kept->words());
+            return $kept === null || ($job !== null && $kept->isFor($job))
+                ? $now
+                : $now->keptFor($named ? $kept->words() : $kept->number());
         }, $this->all());
     }
 
@@ -145,7 +148,7 @@ final class StickRegister
     public function over(Catalogue $catalogue, ?int $job = null): Catalogue
     {
         $changed = [];
-        foreach ($this->now($job) as $slug => $stick) {
+        foreach ($this->now($job, false) as $slug => $stick) {
             $entry = $catalogue->all('sticks')[$slug] ?? null;
             $now = $stick->toArray();
             if ($entry !== null && $now !== Stick::fromArray($entry)->toArray()) {

@@ -91,6 +91,16 @@ final readonly class JobStickPage
         return $this->wanted !== null && $this->wanted->driverPackages > 0 && $this->drivers === null;
     }
 
+    /** @return list<string> what is to be known of an image: why not, or what nobody said, and what differs */
+    public function said(ImageFit $fit): array
+    {
+        $unsaid = $this->wanted === null || ! $fit->fits() || $fit->planned
+            ? []
+            : ImageFit::unsaid($this->wanted, $fit->image);
+
+        return [...$fit->against, ...$unsaid, ...$fit->notes];
+    }
+
     public function address(ImageFit $fit): string
     {
         return '/shelf/'.$this->shelf->get($fit->image->name)?->id;

@@ -52,6 +52,27 @@ final readonly class ImageFit
         );
     }
 
+    /**
+     * What the job asks for and nobody has said of the image.
+     *
+     * @return list<string>
+     */
+    public static function unsaid(WantedStick $wanted, ShelfImage $image): array
+    {
+        $asked = [
+            'edition' => [$wanted->edition, $image->edition],
+            'language' => [$wanted->language, $image->language],
+            'processor' => [$wanted->architecture, $image->architecture],
+        ];
+        $open = array_filter($asked, static fn (array $one): bool => ! in_array($one[0], [null, 'all'], true)
+            && in_array($one[1], [null, ''], true));
+
+        return array_map(
+            static fn (string $what): string => "nobody said its {$what}, and the job wants {$asked[$what][0]}",
+            array_keys($open),
+        );
+    }
+
     public function fits(): bool
     {
         return $this->against === [];

@@ -127,8 +127,8 @@ final readonly class StickChoice
         );
     }
 
-    /** @return list<string> */
-    private static function against(Stick $stick, Bytes $need): array
+    /** @return list<string> what makes it impossible, whoever chooses */
+    public static function against(Stick $stick, Bytes $need): array
     {
         $against = [];
         if ($need->isMoreThan($stick->size())) {

@@ -29,9 +29,10 @@ final readonly class StickContent
 
     /**
      * @param  array<array-key, mixed>|null  $content  as a build keeps it
+     * @param  array<string, string>  $published  file on the shelf => the publisher's checksum of it
      * @return self|null null where nothing was built on it
      */
-    public static function read(?array $content): ?self
+    public static function read(?array $content, array $published = []): ?self
     {
         $fields = Fields::of($content ?? []);
         try {
@@ -40,6 +41,7 @@ final readonly class StickContent
                     $fields->string('image'),
                     array_filter($fields->optionalBlock('about')?->all() ?? [], is_string(...)),
                     $fields->optionalString('image_sha256'),
+                    $published[$fields->string('image')] ?? null,
                 ),
                 $fields->enum('mode', WriteMode::class),
                 $fields->optionalBlock('layout')?->optionalEnum('scheme', Scheme::class),

@@ -21,6 +21,7 @@ final readonly class StoneProof
      * @param  int|null  $build  its number; null where it was built from the command line
      * @param  string  $built  the day
      * @param  bool|null  $published  whether the image's checksum is the published one; null where none is known
+     * @param  string|null  $named  file that the path names, where that is of another checksum
      */
     public function __construct(
         private string $stick,
@@ -30,7 +31,26 @@ final readonly class StoneProof
         private ?int $build,
         private string $built,
         private ?bool $published,
+        private ?string $named = null,
     ) {
+    }
+
+    /**
+     * Why the stone that checks the image is not laid by it: the path wants one checksum, and nobody has published
+     * another for this file. Null where it is laid.
+     *
+     * @param  string|null  $sum  of the image that the stick was made from
+     * @param  string|null  $published  the publisher's for that file, as the shelf knows it
+     */
+    public static function againstImage(WantedStick $wanted, ?string $sum, ?string $published): ?string
+    {
+        return match (true) {
+            $sum === null => 'Nobody knows the checksum of the image that it was made from.',
+            $published !== null && $published !== $sum => 'The checksum of its image is not the published one.',
+            $wanted->sha256 === null, $wanted->sha256 === $sum, $published === $sum => null,
+            default => "The path names {$wanted->file} with another checksum, and nobody has published one for this "
+                .'file.',
+        };
     }
 
     public function sentence(string $fact): string
@@ -55,7 +75,7 @@ final readonly class StoneProof
             true => ', equal to the published one.',
             false => ', not the published one.',
             null => '; no published checksum is known.',
-        };
+        }.($this->named === null ? '' : " The path names {$this->named}, of another checksum.");
     }
 
     private function written(): string

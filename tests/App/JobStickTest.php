@@ -24,7 +24,9 @@ beforeEach(function () {
     touch($this->shop->image('hybrid-gpt.iso'), time() - 60);
     app(ScanShelf::class)->handle();
     $this->file = ShelfFile::query()->sole();
-    $this->file->update(['about' => ['line' => 'Skerry Rolling', 'version' => '2026.11']]);
+    $this->file->update([
+        'about' => ['line' => 'Skerry Rolling', 'version' => '2026.11'], 'published_sha256' => $this->file->sha256,
+    ]);
     $this->job = $this->jobFrom('new-capstan', $this->people['evening']);
     $this->stick = (string) wantedBy($this->job)?->stick;
     $this->gull = fn (string $way = 'raw') => $this->post("/shelf/{$this->file->id}/builds", [
@@ -205,3 +207,39 @@ it('builds for no job that is not open', function (string $number) {
         ->and(fn () => app(LayStickStones::class)->handle($this->job->id, $this->people['evening'], 'gull-32'))
         ->toThrow(ValidationException::class);
 })->with(['', '99999']);
+
+it('lets nobody take, or write anew, what was made for another job', function () {
+    walkTo($this->job);
+    ($this->make)($this->stick, '0071', $this->job)->assertSessionHasNoErrors();
+    $other = $this->jobFrom('new-capstan', $this->people['evening']);
+    $seen = (string) $other->refresh()->last_entry;
+    $this->post("/jobs/{$other->id}/stick", ['stick' => $this->stick, 'seen' => $seen])
+        ->assertSessionHasErrors('stick');
+    expect(session('errors')->first('stick'))->toContain("is kept for {$this->job->title}");
+    ($this->make)($this->stick, '0071', $other)->assertSessionHasErrors('stick');
+    $this->post("/shelf/{$this->file->id}/builds", ['stick' => $this->stick, 'serial' => '0071', 'way' => 'raw'])
+        ->assertSessionHasErrors('stick');
+    ($this->make)($this->stick, '0071', $this->job)->assertSessionHasNoErrors();
+    expect(StickBuild::query()->count())->toBe(2);
+    // A path names another job by its number alone: what it is called is that job's, and goes with it.
+    expect(json_encode($other->currentPlan()->typed()->toArray()))->toContain("kept for job {$this->job->id} until")
+        ->not->toContain("kept for {$this->job->title}");
+});
+
+it('checks no image by a checksum that nobody stands for', function (
+    ?string $published,
+    string $why,
+) {
+    walkTo($this->job);
+    ($this->gull)();
+    $this->file->update(['published_sha256' => $published]);
+    $seen = (string) $this->job->refresh()->last_entry;
+    $answer = $this->post("/jobs/{$this->job->id}/stick", ['stick' => 'gull-32', 'seen' => $seen]);
+    $said = session('said') ?? session('errors')?->first('stick');
+    $checked = app(JobBridge::class)->progress($this->job->refresh())->finished();
+    expect($said)->toContain($why)->and($checked)->not->toContain('image.check');
+    $answer->assertRedirect();
+})->with([
+    'another was published' => [str_repeat('a', 64), 'its checksum is not the published one'],
+    'none was, and the path names another' => [null, 'and nobody has published one for this file'],
+]);

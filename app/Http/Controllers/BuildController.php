@@ -41,7 +41,7 @@ final class BuildController
         $stick =
             $register->find($given['stick']) ??
             throw ValidationException::withMessages(['stick' => 'The register has no such stick.']);
-        $planner->mayGo($stick);
+        $planner->mayGo($stick, isset($given['job']) ? (int) $given['job'] : null);
         $confirmation = new Confirmation(
             $stick->name,
             $stick->size()->count,

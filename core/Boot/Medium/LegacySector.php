@@ -66,6 +66,7 @@ final class LegacySector
 
         return match (true) {
             $regrets, $end === 'waits', $end === 'restarts' => LegacyCode::Stops,
+            $end === 'disk' => LegacyCode::Starts,
             $end === 'returns' => LegacyCode::Returns,
             $end === 'stays' => $printed === '' ? LegacyCode::Hangs : LegacyCode::Starts,
             self::saysNothing($code) => LegacyCode::Stops,

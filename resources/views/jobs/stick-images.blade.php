@@ -7,7 +7,7 @@
 <li class="{{ $fit->fits() ? 'can' : 'cannot' }}"><a class="mono" href="{{ $page->address($fit) }}">{{
     $fit->image->name
 }}</a>
-@foreach ([...$fit->against, ...$fit->notes] as $line)
+@foreach ($page->said($fit) as $line)
 <br><span class="{{ $fit->fits() ? 'fine' : 'wrong-words' }}">{{ $line }}</span>
 @endforeach
 </li>

@@ -222,3 +222,29 @@ it('keeps in the path what its stick has to carry', function () {
         ->and($wanted->toArray())->toBe($plan->assessment['medium'])
         ->and(WantedStick::of(Demo::plan('firmware-update')))->toBeNull();
 });
+
+it('lays the check of the image only by a checksum that somebody stands for', function (
+    array $wanted,
+    ?string $sum,
+    ?string $published,
+    string $against,
+) {
+    $said = StoneProof::againstImage(wantedStick($wanted), $sum, $published) ?? '';
+    expect($against === '' ? $said === '' : str_contains($said, $against))->toBeTrue($said);
+})->with([
+    'the one that the path names' => [[], 'planned', null, ''],
+    'another, published for this file' => [[], 'other', 'other', ''],
+    'another, and nobody published it' => [[], 'other', null, 'nobody has published one for this file'],
+    'not the published one' => [[], 'planned', 'other', 'not the published one'],
+    'the path names none, nobody published one' => [['sha256' => null], 'other', null, ''],
+    'nobody computed it' => [['sha256' => null], null, null, 'Nobody knows the checksum'],
+]);
+
+it('says what the job asks for and nobody said of an image', function () {
+    $unsaid = fn (array $wanted, array $about): array => ImageFit::unsaid(wantedStick($wanted), imageOnShelf($about));
+    expect($unsaid([], []))->toBe([])->and($unsaid([], ['edition' => null, 'language' => '']))->toBe([
+        'nobody said its edition, and the job wants Dock', 'nobody said its language, and the job wants English',
+    ])
+        ->and($unsaid(['edition' => null, 'language' => 'all'], ['edition' => null, 'language' => null]))->toBe([])
+        ->and($unsaid([], ['architecture' => null]))->toBe(['nobody said its processor, and the job wants x86-64']);
+});
