@@ -10,6 +10,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DriverController;
+use App\Http\Controllers\ElsewhereController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
 use App\Http\Controllers\GentlerController;
@@ -161,6 +162,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/packages/{package}', [PackageController::class, 'show']);
     Route::get('/shelf/{file}', [ShelfController::class, 'show']);
     Route::get('/shelf/{file}/ways', [WayController::class, 'show']);
+    Route::get('/shelf/{file}/elsewhere', [ElsewhereController::class, 'show']);
     Route::get('/shelf/{file}/plan', [BuildController::class, 'plan']);
     Route::get('/sticks', [StickController::class, 'index']);
     Route::get('/sticks/what', [WhatStickController::class, 'said']);
@@ -182,6 +184,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/shelf/{file}', [ShelfController::class, 'update']);
         Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])
             ->whereIn('action', ['start', 'stop']);
+        Route::post('/shelf/{file}/elsewhere', [ElsewhereController::class, 'prove']);
         Route::post('/shelf/{file}/builds', [BuildController::class, 'store']);
         Route::post('/shelf/{file}/starts', [StartController::class, 'beginImage']);
         Route::post('/sticks/{stick}/starts', [StartController::class, 'beginStick']);

@@ -58,6 +58,13 @@ final readonly class JobStick
         return true;
     }
 
+    /** The kind of computer that makes it; empty where this bench does. */
+    public function hostName(WantedStick $wanted): string
+    {
+        return $wanted->host === null ? ''
+            : $this->catalogue->catalogue()->hosts()[$wanted->host]->name ?? $wanted->host;
+    }
+
     public function name(string $slug): ?string
     {
         return $this->register->find($slug)?->name;

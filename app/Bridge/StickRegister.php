@@ -117,7 +117,7 @@ final class StickRegister
         /** @var Collection<int, StickEvent> */
         return StickEvent::query()
             ->select(['id', 'slug', 'kind', 'data'])
-            ->whereIn('kind', ['built', 'failed', 'booted-badly', 'taken-back'])
+            ->whereIn('kind', ['built', 'proven', 'failed', 'booted-badly', 'taken-back'])
             ->unionAll(KeptStick::holding())
             ->orderBy('id')
             ->get();

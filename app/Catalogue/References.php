@@ -21,6 +21,7 @@ final class References
         'images' => ['system' => 'systems', 'loader.signer' => 'signers'],
         'systems' => ['firmware.signer' => 'signers', 'upgrades_from' => 'systems'],
         'apps' => ['systems' => 'systems'],
+        'hosts' => ['system' => 'systems', 'newest.*.system' => 'systems'],
         'machines' => ['firmware.trusts' => 'signers', 'usual_image' => 'images'],
         'drivers' => ['systems' => 'systems', 'needs' => 'drivers', 'models' => 'machines'],
     ];

@@ -5,6 +5,7 @@ namespace App\Jobs;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\BuildProgress;
 use App\Devices\Build\BuildResult;
+use App\Devices\Build\ElsewhereProof;
 use App\Devices\Build\Fingerprint;
 use App\Devices\Build\StickBuilder;
 use App\Devices\Inspection\FileSource;
@@ -14,6 +15,7 @@ use App\Devices\Stick\StickMark;
 use App\Models\StickEvent;
 use App\Models\StickState;
 use App\View\StickCore;
+use Cobblestone\Catalogue\HostScript;
 use Cobblestone\Media\Build\FailureRule;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\Build\StickPlan;
@@ -41,7 +43,9 @@ final class BuildStick
         StickState::become($slug, StickCondition::Unfinished, ['title' => $order->plan->title]);
         $failed = StickEvent::failuresOf($slug);
         try {
-            $result = (new StickBuilder($order->plan, $stick, $order->source, $progress))->build($failed);
+            $result = $order->madeOn === null
+                ? (new StickBuilder($order->plan, $stick, $order->source, $progress))->build($failed)
+                : self::proven($order, $stick, $progress);
             $content = [...$this->content($order, $result), ...self::found($stick)];
             if (! StickState::become($slug, StickCondition::Good, $content)) {
                 throw BuildFailure::of(
@@ -64,11 +68,22 @@ final class BuildStick
         return self::note($order, $result);
     }
 
+    /** @throws BuildFailure where it is not what was planned; nothing is written */
+    private static function proven(BuildOrder $order, StickDevice $stick, BuildProgress $progress): BuildResult
+    {
+        $byContent = $order->madeOn?->script === HostScript::Own;
+        $proof = (new ElsewhereProof($order->plan, $stick, $order->source, $byContent))->prove($progress);
+
+        return new BuildResult(
+            $proof->sums, $proof->label, 0.0, $proof->seconds, $proof->bytes, [], $proof->fingerprint,
+        );
+    }
+
     private static function note(BuildOrder $order, BuildResult $result): BuildResult
     {
         StickEvent::note(
             $order->slug,
-            'built',
+            $order->madeOn === null ? 'built' : 'proven',
             [
                 'title' => $order->plan->title,
                 'bytes' => $result->bytes,
@@ -127,6 +142,7 @@ final class BuildStick
             'drivers_mark' => StickContent::markOf($plan->files),
             ...self::answers($plan),
             'job' => $order->job,
+            'made_on' => $order->madeOn?->name,
             'build' => $order->build,
             'sha256sums' => $result->sha256sums(),
             'fingerprint' => $result->fingerprint,

@@ -3,6 +3,7 @@
 namespace App\Jobs;
 
 use App\Bridge\StickRegister;
+use App\Catalogue\CatalogueStore;
 use App\Devices\Build\BuildFailure;
 use App\Devices\Build\BuildResult;
 use App\Devices\Build\SourceFiles;
@@ -12,6 +13,7 @@ use App\Devices\Stick\StickLock;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use Carbon\CarbonInterface;
+use Cobblestone\Catalogue\HostProfile;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -86,9 +88,11 @@ final class StickBuildJob implements ShouldQueue
     ): BuildResult {
         $source = new SourceFiles($image->path(), DriverFolders::path($build->drivers));
         [$slug, $about, $user] = [$build->slug, $image->about, $build->user_id];
+        $hosts = $build->made_on === null ? [] : app(CatalogueStore::class)->catalogue()->hosts();
+        $madeOn = $build->made_on === null ? null : HostProfile::among($hosts, $build->made_on);
 
         return $action->handle(
-            new BuildOrder($slug, $build->stickPlan(), $source, $about, $user, $build->id, $build->job_id),
+            new BuildOrder($slug, $build->stickPlan(), $source, $about, $user, $build->id, $build->job_id, $madeOn),
             $register->device($slug),
             new StoredProgress($build),
         );

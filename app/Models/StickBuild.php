@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $shelf_file_id
  * @property int|null $user_id
  * @property int|null $job_id whose stick it becomes
+ * @property string|null $made_on kind of computer that made it; it is only proven here then
  * @property string $state
  * @property array<string, mixed> $plan
  * @property string|null $drivers folder of drivers that goes along

@@ -68,7 +68,7 @@ final class StickEvent extends Record
     {
         $failures = [];
         foreach ($newestFirst as $event) {
-            if ($event->kind === 'built' || $event->kind === 'taken-back') {
+            if (in_array($event->kind, ['built', 'proven', 'taken-back'], true)) {
                 break;
             }
             if ($event->kind === 'failed') {

@@ -49,7 +49,9 @@ final readonly class BuildCard
     {
         return match ($this->build->state) {
             'queued' => 'Waits for its turn',
-            'done' => 'Good: every byte was read back and is as it should be',
+            'done' => $this->build->made_on === null
+                ? 'Good: every byte was read back and is as it should be'
+                : 'Good: made elsewhere, and every byte of it is as it should be',
             'cancelled' => 'Cancelled',
             'failed' => 'It failed',
             default => $this->build->stage,
@@ -105,7 +107,9 @@ final readonly class BuildCard
         $what = $this->build->plan['mode'] === 'raw' ? 'image' : 'files';
 
         return array_filter([
-            'Written' => Bytes::of($result['bytes'])->decimal().' in '.ShelfWords::clock($result['write_seconds']),
+            'Written' => $this->build->made_on === null
+                ? Bytes::of($result['bytes'])->decimal().' in '.ShelfWords::clock($result['write_seconds'])
+                : 'on another computer',
             'Read back' => "{$result['files']} {$what} in ".ShelfWords::clock($result['verify_seconds'])
                 .', past the cache, by SHA-256',
             'On the way' => implode(' ', $attempts),

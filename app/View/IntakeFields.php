@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Policy\Schools;
 
 /** What a brief can say beyond the first questions, in groups under the words of the bench. */
@@ -11,9 +12,10 @@ final class IntakeFields
 {
     /**
      * @param  array<string, mixed>  $brief
+     * @param  array<string, HostProfile>  $hosts  by identifier
      * @return array<string, list<IntakeField>> heading => fields
      */
-    public static function of(array $brief): array
+    public static function of(array $brief, array $hosts): array
     {
         $facts = $brief['machine']['facts'] ?? [];
         [$backup, $update, $card] = [$brief['backup'] ?? [], $brief['update'] ?? [], $brief['card'] ?? []];
@@ -43,6 +45,12 @@ final class IntakeFields
                 IntakeField::text('update_on_stick', 'Its file on a stick already', $update['on_stick'] ?? null),
             ],
             'Graphics card' => self::card($card, $facts),
+            'Where the stick is made' => [
+                IntakeField::choice('host', 'It is made on', [
+                    '' => 'this bench',
+                    ...array_map(static fn (HostProfile $host): string => $host->name, $hosts),
+                ], $brief['host'] ?? '')->wide('col-md-6'),
+            ],
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
         ];
     }

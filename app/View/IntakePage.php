@@ -214,7 +214,7 @@ final readonly class IntakePage
     /** @return array<string, list<IntakeField>> what a brief can say besides, by heading */
     public function besides(): array
     {
-        return IntakeFields::of($this->brief);
+        return IntakeFields::of($this->brief, $this->catalogue->hosts());
     }
 
     /** What was said in the brief and no field here shows; empty where there is nothing. */

@@ -25,6 +25,7 @@ final readonly class JobStickPage
      * @param  bool  $asked  whether somebody chose it
      * @param  bool  $laid  whether every stone that a proven stick lays is laid
      * @param  string|null  $drivers  folder that goes along
+     * @param  string  $hostName  the kind of computer that makes it; empty: this bench
      */
     private function __construct(
         public ?WantedStick $wanted,
@@ -37,6 +38,7 @@ final readonly class JobStickPage
         public bool $asked,
         public ?string $drivers,
         public bool $mayWork,
+        private string $hostName = '',
     ) {
     }
 
@@ -67,6 +69,7 @@ final readonly class JobStickPage
             $asked !== '',
             $drivers,
             $mayWork && $job->isOpen(),
+            $bridge->hostName($wanted),
         );
     }
 
@@ -145,6 +148,27 @@ final readonly class JobStickPage
     {
         return $this->mayWork && $this->against() === '' && $one->mayBeMade()
             && $one->stick->id !== $this->chosen?->stick->id;
+    }
+
+    public function isMadeElsewhere(): bool
+    {
+        return $this->wanted?->host !== null;
+    }
+
+    /** As in "on {name}". */
+    public function hostName(): string
+    {
+        return $this->hostName;
+    }
+
+    /** The page that says how the stick is made on another computer, where one can be made. */
+    public function elsewhere(int $job): string
+    {
+        $file = $this->file();
+
+        return $file === null || $this->way === null || $this->chosen === null ? ''
+            : ShelfWords::elsewhere($file, $this->chosen->stick, $this->way, $this->drivers, $job)
+                .($this->wanted?->host === null ? '' : "&host={$this->wanted->host}");
     }
 
     public function exactBytes(): string

@@ -56,20 +56,19 @@ final class ShelfWords
         return array_values($rows);
     }
 
-    /** Where the script is that makes this stick elsewhere. */
-    public static function script(
+    /** The page that says how this stick is made on another computer. */
+    public static function elsewhere(
         ShelfFile $file,
         Stick $stick,
         Way $way,
         ?string $drivers,
         int $job = 0,
     ): string {
-        return "/shelf/{$file->id}/plan?".http_build_query([
+        return "/shelf/{$file->id}/elsewhere?".http_build_query([
             'stick' => $stick->id,
             'way' => $way->key,
             'drivers' => $drivers,
             'job' => $job ?: null,
-            'what' => 'make-stick.sh',
         ]);
     }
 

@@ -16,6 +16,7 @@ final readonly class StickPage
 {
     private const EVENTS = [
         'built' => 'Built and proven',
+        'proven' => 'Made elsewhere and proven here',
         'failed' => 'Failed',
         'cancelled' => 'Cancelled',
         'checked' => 'True size checked',

@@ -24,6 +24,7 @@ final readonly class Brief
      * @param  list<string>  $depends  programs and devices the owner cannot do without
      * @param  list<Extra>  $extras
      * @param  list<SeenStart>  $seen  newest last
+     * @param  string|null  $host  kind of computer that makes the stick, of the catalogue; null: this bench
      */
     private function __construct(
         public string $title,
@@ -47,6 +48,7 @@ final readonly class Brief
         public ?CardBlock $card,
         public array $seen,
         public FirstBootBlock $firstBoot = new FirstBootBlock(),
+        public ?string $host = null,
     ) {
     }
 
@@ -97,6 +99,7 @@ final readonly class Brief
             card: $fields->optional('card', CardBlock::read(...)),
             seen: $fields->each('seen', SeenStart::read(...)),
             firstBoot: $fields->optional('first_boot', FirstBootBlock::read(...)) ?? new FirstBootBlock(),
+            host: $fields->optionalString('host'),
         );
     }
 

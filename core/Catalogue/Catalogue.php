@@ -11,7 +11,7 @@ final class Catalogue
 {
     public const KINDS = [
         'systems', 'machines', 'sticks', 'images', 'drivers', 'health', 'routes', 'issues', 'signers', 'makers',
-        'encryption', 'apps',
+        'encryption', 'apps', 'hosts',
     ];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
@@ -151,6 +151,12 @@ final class Catalogue
     public function appSets(): array
     {
         return $this->each('apps', AppSet::class, AppSet::fromArray(...));
+    }
+
+    /** @return array<string, HostProfile> by identifier */
+    public function hosts(): array
+    {
+        return $this->each('hosts', HostProfile::class, HostProfile::fromArray(...));
     }
 
     /** @return list<Symptom> */

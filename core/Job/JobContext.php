@@ -9,6 +9,7 @@ use Cobblestone\Boot\Keys\TrustedSigners;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Signer;
 use Cobblestone\Catalogue\SystemProfile;
@@ -72,7 +73,9 @@ final readonly class JobContext
     /** What the stick has to carry; whoever makes it goes by this. */
     public function wanted(MediaPlan $media): WantedStick
     {
-        return WantedStick::for($media, $this->image(), $this->system?->name, $this->brief->edition);
+        [$edition, $host] = [$this->brief->edition, $this->brief->host];
+
+        return WantedStick::for($media, $this->image(), $this->system?->name, $edition, $host);
     }
 
     /** The system that is on the machine now; null where nobody said which, or the catalogue has none. */
@@ -86,6 +89,31 @@ final readonly class JobContext
         }
 
         return $this->kind()->mendsPresent() ? $this->system : null;
+    }
+
+    /**
+     * The kind of computer that makes the stick; null where this bench does.
+     *
+     * @throws \Cobblestone\Catalogue\UnknownEntry
+     */
+    public function host(): ?HostProfile
+    {
+        $host = $this->brief->host;
+
+        return $host === null ? null : HostProfile::among($this->catalogue->hosts(), $host);
+    }
+
+    /** The commands of the system that is on the machine now; null where the catalogue knows none. */
+    public function presentHost(): ?HostProfile
+    {
+        $present = $this->present();
+        foreach ($this->catalogue->hosts() as $host) {
+            if ($present !== null && $host->system === $present->id) {
+                return $host;
+            }
+        }
+
+        return null;
     }
 
     /** What is the same for every job of this kind. */

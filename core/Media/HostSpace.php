@@ -27,11 +27,14 @@ final readonly class HostSpace
         return new self($image, $largest->count >= self::STREAM_FROM ? $files->minus($largest) : $files);
     }
 
-    public function describe(): string
+    /** @param  string  $where  the computer that makes the stick */
+    public function describe(string $where = 'the bench computer'): string
     {
+        $where = ucfirst($where);
+
         return $this->scratch->count === 0
-            ? "The bench computer holds the image, {$this->image->decimal()}, and no further copy."
-            : "The bench computer holds the image, {$this->image->decimal()}, and up to {$this->scratch->decimal()} "
+            ? "{$where} holds the image, {$this->image->decimal()}, and no further copy."
+            : "{$where} holds the image, {$this->image->decimal()}, and up to {$this->scratch->decimal()} "
                 .'of unpacked files at once.';
     }
 }

@@ -17,16 +17,14 @@ use Cobblestone\Runbook\OpensBy;
 final class MediaBlockers
 {
     /**
-     * @param  list<Blocker>  $blockers
-     * @param  list<Stick>  $sticks
+     * @param  list<Blocker>  $blockers  of the layout
      * @return list<Blocker>
      */
-    public static function copiedBlockers(
+    public static function copying(
+        MediaWish $wish,
         FileSystemChoice $fileSystem,
         array $blockers,
         StickChoice $choice,
-        array $sticks,
-        Image $image,
     ): array {
         return [
             ...(
@@ -35,7 +33,26 @@ final class MediaBlockers
                     : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]
             ),
             ...$blockers,
-            ...self::blockers($choice, $sticks, $image),
+            ...self::blockers($choice, $wish->sticks, $wish->image),
+            ...self::host($wish, WriteMode::FilesCopied, $fileSystem->split !== null),
+        ];
+    }
+
+    /** @return list<Blocker> why the computer that was chosen cannot make it (rules M13, M14) */
+    public static function host(MediaWish $wish, WriteMode $mode, bool $parts = false): array
+    {
+        [$host, $image] = [$wish->host, $wish->image];
+        if ($host === null) {
+            return [];
+        }
+        $newer = HostFit::newer($host, $image->system, $wish->system, $image->version);
+        $cannot = HostFit::cannot($host, $mode, $parts, $parts && $image->largest()->splitter !== []);
+
+        return [
+            ...$newer === null ? [] : [Blocker::stop('image-newer-than-builder', $newer, 'M14', [$host->dated()])],
+            ...$cannot === [] ? [] : [
+                Blocker::narrow('host-cannot', implode(' ', $cannot), 'M13', [Act::WriteStick]),
+            ],
         ];
     }
 

@@ -42,11 +42,14 @@ final class MediaPlanner
         $layout = $choice->stick === null ? null : MediaSizes::rawLayout($image, $choice->stick, $bytes);
         $decisions = [WriteMode::decide($image, $wish->driverFiles > 0), $choice->decision];
         $contribution = new Contribution(
-            MediaSteps::for($image, $choice, $writing, HostSpace::raw($image->size()), $place, $policy),
+            MediaSteps::for($image, $choice, $writing, HostSpace::raw($image->size()), $place, $wish),
             [...$decisions, ...array_filter([$place->decision])],
             $expanded !== null ? [] : [MediaSizes::expandedSize($image)],
             MediaBlockers::gather($choice, $wish->machine, $place),
-            blockers: MediaBlockers::blockers($choice, $wish->sticks, $image),
+            blockers: [
+                ...MediaBlockers::blockers($choice, $wish->sticks, $image),
+                ...MediaBlockers::host($wish, WriteMode::Raw),
+            ],
         );
 
         return new MediaPlan(WriteMode::Raw, $choice->stick, $layout, null, $contribution);
@@ -76,7 +79,7 @@ final class MediaPlanner
         $writing = new Writing(WriteMode::FilesCopied, $bytes, $write, $verify, $label, $fileSystem->split);
         $space = HostSpace::copied($image->size(), Bytes::of($files->bytes), Bytes::of($image->largest()->bytes));
         $contribution = new Contribution(
-            MediaSteps::for($image, $choice, $writing, $space, $place, $policy),
+            MediaSteps::for($image, $choice, $writing, $space, $place, $wish),
             [
                 WriteMode::decide($image, $wish->driverFiles > 0),
                 $schemeDecision,
@@ -85,7 +88,7 @@ final class MediaPlanner
                 ...array_filter([$place->decision]),
             ],
             gather: MediaBlockers::gather($choice, $wish->machine, $place),
-            blockers: MediaBlockers::copiedBlockers($fileSystem, $blockers, $choice, $wish->sticks, $image),
+            blockers: MediaBlockers::copying($wish, $fileSystem, $blockers, $choice),
         );
 
         return new MediaPlan(
@@ -112,7 +115,7 @@ final class MediaPlanner
         if ($wish->driverFiles === 0) {
             return [$choice, DriverPlace::none(), $wish];
         }
-        $alone = MediaWish::without($wish->machine, $wish->image, $wish->sticks, $wish->policy);
+        $alone = $wish->withoutDrivers();
         $without = $choice->stick === null ? $choose($alone) : $choice;
         if ($choice->stick !== null || $without->stick === null) {
             return [$choice, DriverPlace::sameStick($wish->driverFiles), $wish];

@@ -7,7 +7,6 @@ namespace Cobblestone\Media;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Policy\Policy;
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\BootEvent;
@@ -29,17 +28,19 @@ final class MediaSteps
         Writing $writing,
         HostSpace $space,
         DriverPlace $place,
-        Policy $policy,
+        MediaWish $wish,
     ): array {
+        $host = new HostWords($wish->host);
+
         return [
-            self::checkImage($image, $policy),
-            self::identify($choice),
-            WriteStep::write($image, $choice, $writing, $space, $place),
-            self::verify($choice, $writing->bytes, $writing->reading),
+            self::checkImage($image, $wish->policy, $host),
+            self::identify($choice, $host),
+            WriteStep::write($image, $choice, $writing, $space, $place, $host),
+            self::verify($choice, $writing, $host),
         ];
     }
 
-    private static function checkImage(Image $image, Policy $policy): Step
+    private static function checkImage(Image $image, Policy $policy, HostWords $host): Step
     {
         $time = DataRate::megabytes($policy->figure('hash_mb_s'))->timeFor($image->size());
         $hash = $image->sha256 ?? null;
@@ -52,14 +53,14 @@ final class MediaSteps
             Presence::WalkAway,
             Estimate::around($time),
             instructions: [
-                "Run `sha256sum {$file}` on the bench computer.",
+                "Run `{$host->sum($file)}` on {$host->where()}.",
                 $hash === null
                     ? 'The publisher gives no checksum: note the one you got, so that the next stick can be compared '
                         .'with it.'
                     : "It must print `{$hash}`. Anything else: fetch the image again, do not use this one.",
             ],
             after: [PathFact::IMAGE_PROVEN],
-            needs: ['bench computer'],
+            needs: $host->needs(),
             because: [
                 new Reason(
                     "{$image->size()->decimal()} are read at about {$policy->figure(
@@ -72,18 +73,18 @@ final class MediaSteps
         );
     }
 
-    private static function identify(StickChoice $choice): Step
+    private static function identify(StickChoice $choice, HostWords $host): Step
     {
         $stick = $choice->stick;
         $instructions =
             $stick === null
                 ? [
                     "Take {$choice->decision->chosen}. Nothing on it may be needed.",
-                    'Pull all other removable drives from the bench computer, plug it in, and note size and serial '
-                        .'from `lsblk -o NAME,SIZE,SERIAL,MODEL -b`.',
+                    "Pull all other removable drives from {$host->where()}, plug it in, and note size and serial from `"
+                        .$host->drives('lsblk -o NAME,SIZE,SERIAL,MODEL -b').'`.',
                     'Put a label on it.',
                 ]
-                : self::finding($stick);
+                : self::finding($stick, $host);
 
         return new Step(
             'media.identify',
@@ -94,7 +95,7 @@ final class MediaSteps
             $instructions,
             before: [PathFact::GATHERED],
             after: [PathFact::STICK_IDENTIFIED],
-            needs: ['hands', 'stick', 'bench computer'],
+            needs: ['hands', 'stick', ...$host->needs()],
             because: [
                 $choice->decision->asReason(),
                 new Reason(
@@ -108,7 +109,7 @@ final class MediaSteps
     /**
      * @return list<string>
      */
-    private static function finding(Stick $stick): array
+    private static function finding(Stick $stick, HostWords $host): array
     {
         return [
             "Take {$stick->name}.",
@@ -116,26 +117,23 @@ final class MediaSteps
                 ? 'It reports no serial: pull all other removable drives, then compare size, model and port.'
                 : 'Compare serial `'.
                     $stick->serial.
-                    "` and size `{$stick->size()->count}` with `lsblk -b -o NAME,SIZE,SERIAL`. Both must be "
-                        .'equal; one digit off means another device.',
+                    "` and size `{$stick->size()->count}` with `{$host->drives('lsblk -b -o NAME,SIZE,SERIAL')}`. Both "
+                        .'must be equal; one digit off means another device.',
             'Put the label on it before it is written.',
         ];
     }
 
-    private static function verify(StickChoice $choice, ?Bytes $bytes, WriteTime $verify): Step
+    private static function verify(StickChoice $choice, Writing $writing, HostWords $host): Step
     {
+        [$bytes, $verify] = [$writing->bytes, $writing->reading];
+
         return new Step(
             'media.verify',
             Stage::Media,
             'Read the stick back',
             Presence::WalkAway,
             $bytes === null ? Estimate::minutes(3, 8, 45) : Estimate::around($verify->time),
-            instructions: [
-                'Pull the stick and plug it in again, so that nothing is read from memory.',
-                'Read everything back and compare checksums.',
-                'A difference: check the image again, use another port, write once more. A second difference retires '
-                    .'the stick.',
-            ],
+            instructions: self::reading($host),
             before: [PathFact::STICK_WRITTEN],
             after: [PathFact::STICK_PROVEN],
             needs: ['stick', 'bench computer'],
@@ -155,5 +153,21 @@ final class MediaSteps
             boots: [BootEvent::change(['stick.content' => 'written'])],
             worksOn: WorksOn::Stick,
         );
+    }
+
+    /** @return list<string> */
+    private static function reading(HostWords $host): array
+    {
+        return [
+            ...$host->host === null ? [
+                'Pull the stick and plug it in again, so that nothing is read from memory.',
+                'Read everything back and compare checksums.',
+            ] : [
+                "The script has read it back on {$host->where()}, where memory may have answered.",
+                'Plug it in here and prove it on the *Stick* page of this job: it is compared with the image.',
+            ],
+            'A difference: check the image again, use another port, write once more. A second difference retires '
+                .'the stick.',
+        ];
     }
 }

@@ -21,6 +21,7 @@ final readonly class WantedStick
      * @param  string|null  $sha256  the publisher's; null where none is known
      * @param  Scheme|null  $scheme  of a stick that files are copied onto; null where the image brings its own
      * @param  int  $driverPackages  that travel on this stick
+     * @param  string|null  $host  kind of computer that makes it, of the catalogue; null: this bench
      * @param  string|null  $stick  its number in the register; null where none fits
      */
     public function __construct(
@@ -36,11 +37,17 @@ final readonly class WantedStick
         public ?string $language = null,
         public ?string $architecture = null,
         public ?string $sha256 = null,
+        public ?string $host = null,
     ) {
     }
 
-    public static function for(MediaPlan $media, Image $image, ?string $system, ?string $edition): self
-    {
+    public static function for(
+        MediaPlan $media,
+        Image $image,
+        ?string $system,
+        ?string $edition,
+        ?string $host = null,
+    ): self {
         return new self(
             $image->name,
             $image->file,
@@ -54,6 +61,7 @@ final readonly class WantedStick
             $image->language,
             $image->architecture,
             $image->sha256,
+            $host,
         );
     }
 
@@ -83,6 +91,7 @@ final readonly class WantedStick
             $fields->optionalString('language'),
             $fields->optionalString('architecture'),
             $fields->optionalString('sha256'),
+            $fields->optionalString('host'),
         );
     }
 

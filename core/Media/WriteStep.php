@@ -27,6 +27,7 @@ final class WriteStep
         Writing $writing,
         HostSpace $space,
         DriverPlace $place,
+        HostWords $host,
     ): Step {
         [$stick, $bytes] = [$choice->stick, $writing->bytes];
 
@@ -36,12 +37,14 @@ final class WriteStep
             'Write the stick',
             Presence::WalkAway,
             $bytes === null ? Estimate::minutes(3, 10, 60) : Estimate::around($writing->time->time),
-            self::instructions($image, $writing, $place),
+            $host->host === null
+                ? self::instructions($image, $writing, $place)
+                : [...$host->writing($image, $writing->mode), ...self::second($place)],
             before: [PathFact::IMAGE_PROVEN, PathFact::STICK_IDENTIFIED, PathFact::DRIVERS_FETCHED],
             after: [PathFact::STICK_WRITTEN],
-            needs: ['stick', 'bench computer'],
+            needs: ['stick', ...$host->needs()],
             acts: [Act::WriteStick],
-            because: self::because($image, $writing, $space),
+            because: self::because($image, $writing, $space, $host),
             cautions: ['Everything on the stick is lost.'],
             confirmation: self::confirmation($stick, $bytes),
             waiting: new Waiting(
@@ -53,7 +56,7 @@ final class WriteStep
     }
 
     /** @return list<Reason> */
-    private static function because(Image $image, Writing $writing, HostSpace $space): array
+    private static function because(Image $image, Writing $writing, HostSpace $space, HostWords $host): array
     {
         return [
             new Reason(
@@ -69,7 +72,7 @@ final class WriteStep
                 'M3',
                 $image->dated(),
             ),
-            new Reason($space->describe(), 'M14'),
+            new Reason($space->describe($host->where()), 'M14', ...array_filter([$host->host?->dated()])),
         ];
     }
 
@@ -99,11 +102,14 @@ final class WriteStep
                     $split === null ? null : "Write {$split->path} as {$split->count()} parts: {$split->describe()}.",
                 ]);
 
-        if ($place->second !== null) {
-            $instructions[] = "Copy the folder with the drivers onto the second stick, {$place->second}.";
-        }
+        return [...$instructions, ...self::second($place)];
+    }
 
-        return $instructions;
+    /** @return list<string> */
+    private static function second(DriverPlace $place): array
+    {
+        return $place->second === null ? []
+            : ["Copy the folder with the drivers onto the second stick, {$place->second}."];
     }
 
     private static function confirmation(?Stick $stick, ?Bytes $bytes): Confirmation

@@ -4,21 +4,24 @@ namespace App\Console\Commands;
 
 use App\Bridge\StickBridge;
 use App\Bridge\StickRegister;
+use App\Catalogue\CatalogueStore;
 use App\Devices\Build\BuildFailure;
+use App\Devices\Build\ElsewhereProof;
 use App\Devices\Build\Fingerprint;
 use App\Devices\Build\SizeCheck;
 use App\Devices\Build\SourceFiles;
 use App\Devices\Build\StickBuilder;
-use App\Devices\Build\StickProof;
 use App\Devices\Inspection\FileSource;
 use App\Devices\Inspection\Inspection;
 use App\Devices\Stick\FileStick;
 use App\Devices\Stick\StickDevice;
 use App\Jobs\BuildOrder;
 use App\Jobs\BuildStick;
+use Cobblestone\Catalogue\HostProfile;
+use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\PlanFault;
-use Cobblestone\Media\Build\Script\GuardedScript;
+use Cobblestone\Media\Build\Script\StickScript;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\Build\StickTarget;
 use Cobblestone\Media\Build\StickWish;
@@ -44,6 +47,8 @@ final class StickCommand extends PlainCommand
         {--storage : a partition for other files beside the installer}
         {--drivers= : a folder of drivers that goes onto the stick}
         {--parts=* : path=pattern of a file whose parts the installer joins, e.g. payload/system.img=payload/system.p%d}
+        {--host= : kind of computer that the script is for, of the catalogue}
+        {--by-content : prove what is on it, whatever tools laid it out}
         {--part-mebibytes=3800 : size of a part}
         {--out= : write to a file instead of the screen}';
 
@@ -58,13 +63,13 @@ final class StickCommand extends PlainCommand
                 'plan' => $this->put((string) json_encode($this->planned($register)->toArray(), self::READABLE)."\n"),
                 'build' => $this->build($register, $build),
                 'prove' => $this->prove($register),
-                'script' => $this->put(GuardedScript::of($this->plan())),
+                'script' => $this->put(StickScript::of($this->plan(), $this->host())),
                 'table' => $this->put(BuildSteps::sfdiskScript($this->plan())),
                 'check' => $this->check($register),
                 'what' => $this->what($register),
                 default => throw PlanFault::notPossible('There are plan, build, prove, script, table, check and what.'),
             };
-        } catch (PlanFault|LayoutImpossible|InvalidQuantity|RuntimeException $e) {
+        } catch (PlanFault|LayoutImpossible|InvalidQuantity|UnknownEntry|RuntimeException $e) {
             $this->error((string) preg_replace('/[\x00-\x1F\x7F]/', '?', $e->getMessage()));
 
             return self::FAILURE;
@@ -75,8 +80,7 @@ final class StickCommand extends PlainCommand
     {
         $image = $this->subject('an image');
         $report = Inspection::of($image);
-        $way = ($this->chosen('way') ?? '');
-        $mode = match ($way) {
+        $mode = match ($this->chosen('way') ?? '') {
             'raw' => WriteMode::Raw,
             'copied' => WriteMode::FilesCopied,
             'auto' => $report->canBeRaw() ? WriteMode::Raw : WriteMode::FilesCopied,
@@ -145,22 +149,12 @@ final class StickCommand extends PlainCommand
     private function prove(StickRegister $register): int
     {
         $plan = $this->plan();
-        $stick = $this->stick($register);
-        $differences = $stick->target()->differencesFrom($plan);
-        if ($differences !== []) {
-            throw BuildFailure::of(
-                'identity',
-                'This is not the stick the plan was made for. '.implode(' ', $differences),
-            );
-        }
-        $stick->settle();
-        $proof = (new StickProof(
-            $plan,
-            $stick,
-            new SourceFiles($this->image($plan), $this->chosen('drivers')),
-            new ConsoleProgress($this->output),
-        ))
-            ->prove();
+        $source = new SourceFiles($this->image($plan), $this->chosen('drivers'));
+        $isFile = $register->find($this->chosen('on') ?? '') === null;
+        $byContent = (bool) $this->option('by-content');
+        $elsewhere = new ElsewhereProof($plan, $this->stick($register), $source, $byContent, $isFile);
+        array_map($this->line(...), array_filter([$elsewhere->withoutSerial()]));
+        $proof = $elsewhere->prove(new ConsoleProgress($this->output));
         $this->line(sprintf('Good: %d files, read back and compared in %.1f s.', count($proof->sums), $proof->seconds));
 
         return self::SUCCESS;
@@ -227,6 +221,13 @@ final class StickCommand extends PlainCommand
         };
     }
 
+    private function host(): ?HostProfile
+    {
+        $id = $this->chosen('host');
+
+        return $id === null ? null : HostProfile::among(app(CatalogueStore::class)->catalogue()->hosts(), $id);
+    }
+
     private function file(string $on): string
     {
         return $on !== '' ? $on : throw PlanFault::notPossible('--on names a stick of the register or a file.');
@@ -241,9 +242,8 @@ final class StickCommand extends PlainCommand
 
     private function put(string $text): int
     {
-        $this->chosen('out') === null
-            ? $this->output->write($text, false, 16)
-            : file_put_contents($this->chosen('out'), $text);
+        $out = $this->chosen('out');
+        $out === null ? $this->output->write($text, false, 16) : file_put_contents($out, $text);
 
         return self::SUCCESS;
     }

@@ -6,8 +6,6 @@ use App\Devices\Command;
 use App\Devices\Inspection\Expander;
 use App\Devices\Inspection\FileSource;
 use App\Devices\Stick\StickDevice;
-use Cobblestone\Media\Build\BuildSteps;
-use Cobblestone\Media\Build\GeometryCheck;
 use Cobblestone\Media\Build\PlannedFile;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Media\WriteMode;
@@ -39,6 +37,7 @@ final class StickProof
         private readonly StickDevice $stick,
         private readonly SourceFiles $source,
         private readonly BuildProgress $progress,
+        private readonly bool $byContent = false,
     ) {
     }
 
@@ -103,19 +102,9 @@ final class StickProof
     private function files(ByteSource $device): void
     {
         $this->progress->stage('Check table and file system', 0);
-        $differences = GeometryCheck::differences($this->plan, $device);
-        if ($differences !== []) {
-            throw BuildFailure::of(
-                'mismatch',
-                'What is on the stick is not what was planned. '.implode(' ', $differences),
-            );
-        }
-        $target = BuildSteps::target($this->plan);
-        $partition = new WindowSource(
-            $device,
-            $target->extent->first * $this->plan->sector,
-            $target->extent->count * $this->plan->sector,
-        );
+        $partition = $this->byContent
+            ? InstallerVolume::found($this->plan, $device)
+            : InstallerVolume::asPlanned($this->plan, $device);
         $volume = FatVolume::open($partition)
             ?? throw BuildFailure::of('mismatch', 'There is no FAT file system on the stick.');
         try {
@@ -126,7 +115,7 @@ final class StickProof
                 120,
             );
             FatCheck::run($partition, $volume);
-            Signatures::onlyOurs($this->plan, $this->stick->path());
+            $this->byContent || Signatures::onlyOurs($this->plan, $this->stick->path());
         } catch (RuntimeException $e) {
             throw $e instanceof BuildFailure ? $e : BuildFailure::of('mismatch', $e->getMessage());
         }
@@ -134,6 +123,7 @@ final class StickProof
         $this->compare($partition, $volume);
     }
 
+    /** Every planned file, and no other, byte for byte as its source (rule M11). */
     private function compare(WindowSource $partition, FatVolume $volume): void
     {
         $found = $volume->files();

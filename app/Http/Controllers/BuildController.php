@@ -5,13 +5,16 @@ namespace App\Http\Controllers;
 use App\Actions\PlanStick;
 use App\Actions\StickOrder;
 use App\Bridge\StickRegister;
+use App\Catalogue\CatalogueStore;
 use App\Jobs\StickBuildJob;
 use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use App\View\BuildFacts;
+use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\BuildSteps;
-use Cobblestone\Media\Build\Script\GuardedScript;
+use Cobblestone\Media\Build\PlanFault;
+use Cobblestone\Media\Build\Script\StickScript;
 use Cobblestone\Media\Build\StickPlan;
 use Cobblestone\Runbook\Confirmation;
 use Illuminate\Contracts\View\View;
@@ -99,17 +102,21 @@ final class BuildController
     }
 
     /** The plan without building it here, for another computer. */
-    public function plan(ShelfFile $file, Request $request, PlanStick $planner): Response
+    public function plan(ShelfFile $file, Request $request, PlanStick $planner, CatalogueStore $store): Response
     {
         $given = $request->validate([
             ...StickOrder::RULES,
             'what' => 'required|in:plan.json,make-stick.sh,table.sfdisk',
+            'host' => 'nullable|string|max:80',
         ]);
-
-        return self::document(
-            $planner->handle($file, StickOrder::of($given), false),
-            $given['what'],
-        );
+        $host = $given['host'] ?? '';
+        $profile = $host === '' ? null : $store->catalogue()->hosts()[$host]
+            ?? abort(404, 'The catalogue knows no such kind of computer.');
+        try {
+            return self::document($planner->handle($file, StickOrder::of($given), false), $given['what'], $profile);
+        } catch (PlanFault $e) {
+            throw ValidationException::withMessages(['way' => $e->getMessage()]);
+        }
     }
 
     public function show(string $slug, StickBuild $build, StickRegister $register): View
@@ -156,7 +163,7 @@ final class BuildController
         return self::document($build->stickPlan(), $what);
     }
 
-    private static function document(StickPlan $plan, string $what): Response
+    private static function document(StickPlan $plan, string $what, ?HostProfile $host = null): Response
     {
         return match ($what) {
             'plan.json' => self::download(
@@ -167,7 +174,7 @@ final class BuildController
                 $what,
                 'application/json',
             ),
-            'make-stick.sh' => self::download(GuardedScript::of($plan), $what, 'text/x-shellscript'),
+            'make-stick.sh' => self::download(StickScript::of($plan, $host), $what, 'text/x-shellscript'),
             'table.sfdisk' => self::download(
                 $plan->layout === null
                     ? abort(404, 'A stick written raw brings its own table.')

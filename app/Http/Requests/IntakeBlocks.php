@@ -57,6 +57,7 @@ final class IntakeBlocks
     public function over(array $brief): array
     {
         $brief = $this->setting($brief, 'depends', 'depends', $this->list('depends'));
+        $brief = $this->setting($brief, 'host', 'host', $this->text('host'));
         foreach (self::fields() as $block => $fields) {
             $values = is_array($brief[$block] ?? null) ? $brief[$block] : [];
             foreach ($fields as $key => $field) {

@@ -95,6 +95,8 @@ final class InstallParts
             $context->policy,
             $drivers->offlineSize(),
             count($drivers->offline),
+            $context->host(),
+            $context->system?->name,
         ));
     }
 

@@ -31,7 +31,7 @@ final class MediaOnlyPath
             $context->image(),
             $context->catalogue->sticks($context->brief->sticks),
             $context->policy,
-        ));
+        )->on($context->host(), $context->system?->name));
         $steps = [
             IntakeSteps::gather($media->contribution->gather),
             ...array_map(self::told(...), $media->contribution->steps),

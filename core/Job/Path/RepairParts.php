@@ -83,7 +83,8 @@ final class RepairParts
         $sticks = $context->catalogue->sticks($context->brief->sticks);
 
         return MediaPlanner::plan(
-            MediaWish::without($machine, $context->image, $sticks, $context->policy),
+            MediaWish::without($machine, $context->image, $sticks, $context->policy)
+                ->on($context->host(), $context->system?->name),
         );
     }
 

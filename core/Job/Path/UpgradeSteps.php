@@ -44,13 +44,16 @@ final class UpgradeSteps
             + 1;
         $hash = $image->sha256;
         $file = $image->file;
+        $host = $context->presentHost();
 
         return [
             new Step('image.check', Stage::Image, 'Check the image',
                 Presence::WalkAway,
                 Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
                 [
-                    "Run `sha256sum {$file}`.",
+                    $host === null
+                        ? "Compare the SHA-256 of {$file} in the running system."
+                        : "Run `{$host->commands->typed('sum', ['{file}' => $file])}` in the running system.",
                     $hash === null
                         ? 'The publisher gives no checksum: note the one you got.'
                         : "It must print `{$hash}`.",

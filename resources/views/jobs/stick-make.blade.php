@@ -1,5 +1,9 @@
 @if ($page->against() !== '')
 <x-panel title="Make it"><p>{{ $page->against() }}</p></x-panel>
+@elseif ($page->isMadeElsewhere())
+<x-panel title="Make it"><p>It is made on {{ $page->hostName() }}:
+<a class="btn go" href="{{ $page->elsewhere($job->id) }}" data-key="m">The script, and its proof here <kbd>m</kbd></a>
+</p></x-panel>
 @elseif ($page->mayWork)
 <x-panel title="Make it" class="one-way-panel">
 <form method="post" action="/shelf/{{ $page->file()->id }}/builds">
@@ -11,7 +15,7 @@
 <p>From <b class="mono">{{ $page->file()->name }}</b>, {{ $page->wanted->mode->title() }}:
 <x-size :of="$page->way->need->count"/> are needed. When every byte was read back, the stones that it proves are laid.
 <a href="/shelf/{{ $page->file()->id }}/ways?stick={{ $page->chosen->stick->id }}&amp;job={{ $job->id }}">Other
-ways</a></p>
+ways</a> · <a href="{{ $page->elsewhere($job->id) }}">On another computer</a></p>
 @foreach ($page->chosen->against as $line)
 <p class="fine">{{ $page->chosen->stick->name }}: {{ $line }}</p>
 @endforeach

@@ -84,12 +84,11 @@ image</a></header>
 .</p>
 @endif
 @if ($stick)
-<p class="fine">For a stick on another computer, without building it here:
+<p class="fine">On another computer, without building it here:
 @foreach ($comparison->ways as $way)
 @if ($way->isPossible() && $way->key !== 'two-partitions')
 <a
- href="{{ \App\View\ShelfWords::script($file, $stick, $way, $drivers, $job) }}" hx-boost="false"
- download>script, {{ lcfirst($way->title) }}</a>
+ href="{{ \App\View\ShelfWords::elsewhere($file, $stick, $way, $drivers, $job) }}">{{ lcfirst($way->title) }}</a>
 @if (! $loop->last)
 ·
 @endif

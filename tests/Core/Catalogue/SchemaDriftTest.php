@@ -4,6 +4,7 @@ use Cobblestone\Catalogue\AppSet;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\EncryptionWords;
 use Cobblestone\Catalogue\HealthTable;
+use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Maker;
 use Cobblestone\Catalogue\RouteTable;
@@ -21,6 +22,7 @@ const TYPES = [
     'drivers' => DriverPackage::class,
     'encryption' => EncryptionWords::class,
     'health' => HealthTable::class,
+    'hosts' => HostProfile::class,
     'images' => Image::class,
     'issues' => Symptom::class,
     'machines' => MachineModel::class,

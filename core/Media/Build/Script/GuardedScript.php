@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Build\Script;
 
+use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\PlannedFile;
 use Cobblestone\Media\Build\Splitter;
@@ -15,12 +16,13 @@ use Cobblestone\Storage\PlannedPartition;
 /** A stick plan as a shell script that makes the same stick on a real device, when told to write (rule M13). */
 final class GuardedScript
 {
-    public static function of(StickPlan $plan): string
+    /** @param  HostProfile|null  $host  that it is run on, where the catalogue knows what it lacks */
+    public static function of(StickPlan $plan, ?HostProfile $host = null): string
     {
         $work = $plan->mode === WriteMode::Raw ? self::raw($plan) : self::files($plan);
 
         return implode("\n", [
-            ...ScriptHead::head($plan),
+            ...ScriptHead::head($plan, $host),
             ...ScriptHead::guards($plan),
             ...$work,
             '',

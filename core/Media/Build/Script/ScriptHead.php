@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media\Build\Script;
 
+use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Media\Build\BuildSteps;
 use Cobblestone\Media\Build\PlannedFile;
 use Cobblestone\Media\Build\StickPlan;
@@ -14,7 +15,7 @@ use Cobblestone\Storage\PlannedPartition;
 final class ScriptHead
 {
     /** @return list<string> */
-    public static function head(StickPlan $plan): array
+    public static function head(StickPlan $plan, ?HostProfile $host = null): array
     {
         $tools = $plan->mode === WriteMode::Raw
             ? ['dd', 'sha256sum', ...($plan->image->compression === null ? [] : [GuardedScript::expander($plan)[0]])]
@@ -26,6 +27,7 @@ final class ScriptHead
             '#!/usr/bin/env bash',
             '# Makes the stick: '.ShellText::comment($plan->title),
             '# from '.ShellText::comment($plan->image->file).'; written by Cobblestone.',
+            '# It needs '.implode(', ', $tools).', and '.ScriptRoom::words($plan, false).' free in TMPDIR.',
             '#   make-stick.sh --image FILE --on DEVICE'.($drivers ? ' --drivers FOLDER' : '').' [--write]',
             '# Without --write it only shows what it would do. DEVICE is a whole stick or an image file of exactly '
                 .'the planned size.',
@@ -39,6 +41,19 @@ final class ScriptHead
             'stop() { printf "Stopped: %s\n" "$*" >&2; exit 1; }',
             '# Shows a command, and runs it only when writing was asked for.',
             'run() { printf "+"; printf " %q" "$@"; printf "\n"; if [ "$write" = yes ]; then "$@"; fi; }',
+            ...self::options($drivers),
+            ...array_map(
+                static fn (string $tool): string => 'command -v '.ShellText::command([$tool]).' >/dev/null || stop '
+                    .ShellText::quoted("{$tool} is missing on this computer".self::whence($tool, $host)),
+                $tools,
+            ),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function options(bool $drivers): array
+    {
+        return [
             'while [ $# -gt 0 ]; do',
             '    case $1 in',
             '        --image) image=${2:?--image wants a file}; shift ;;',
@@ -49,14 +64,21 @@ final class ScriptHead
             '    esac',
             '    shift',
             'done',
-            'for tool in '.implode(' ', $tools)
-                .'; do command -v "$tool" >/dev/null || stop "$tool is missing on this computer"; done',
         ];
     }
 
-    /**
-     * @return list<string>
-     */
+    private static function whence(string $tool, ?HostProfile $host): string
+    {
+        foreach ($host->lacks ?? [] as $one) {
+            if ($one->tool === $tool) {
+                return ": get {$one->get}";
+            }
+        }
+
+        return '';
+    }
+
+    /** @return list<string> */
     private static function tools(StickPlan $plan): array
     {
         return [
@@ -87,6 +109,7 @@ final class ScriptHead
             '[ "$write" = yes ] || say "Only showing what would be done; --write does it."',
             'scratch=$(mktemp -d)',
             'trap \'rm -rf -- "$scratch"\' EXIT',
+            ...ScriptRoom::check($plan, false),
             '',
             '# ---- Nothing of an earlier life may be found again.',
             'run dd if=/dev/zero of="$device" bs='.BuildSteps::WIPE.' count=1 conv=notrunc,fsync status=none',
