@@ -189,6 +189,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/shelf/{file}/starts', [StartController::class, 'beginImage']);
         Route::post('/sticks/{stick}/starts', [StartController::class, 'beginStick']);
         Route::post('/starts/{start}/stop', [ProvingStartController::class, 'stop']);
+        Route::post('/starts/{start}/next', [ProvingStartController::class, 'next']);
         Route::post('/sticks/{stick}/check', [StickController::class, 'check']);
         Route::post('/sticks/{stick}/retire', [StickController::class, 'retire']);
         Route::post('/sticks/{stick}/take-back', [StickController::class, 'takeBack']);

@@ -16,6 +16,7 @@ use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\FactSheet;
+use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Progress;
@@ -54,6 +55,12 @@ final class JobBridge
         return BriefDocument::parse($job->brief, 'The brief of this job');
     }
 
+    /** The machine of a job, as its brief and the catalogue tell of it. */
+    public function machine(Job $job): Machine
+    {
+        return MachineBuilder::build(Brief::fromArray($this->brief($job)), $this->catalogue->catalogue())[0];
+    }
+
     /**
      * What a memory sheet starts from: the modules that were read, else the slots the model has.
      *
@@ -61,8 +68,7 @@ final class JobBridge
      */
     public function memoryStart(Job $job): array
     {
-        [$machine] = MachineBuilder::build(Brief::fromArray($this->brief($job)), $this->catalogue->catalogue());
-
+        $machine = $this->machine($job);
         $board = $machine->model?->memory;
         $start = MemorySheet::prefill($machine->modules) ?? [
             'modules' => [],

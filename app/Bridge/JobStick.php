@@ -11,9 +11,7 @@ use App\Models\BenchPolicy;
 use App\Models\Job;
 use App\Models\ShelfFile;
 use App\Models\StickState;
-use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Stick;
-use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Machine\Port;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\ImageFit;
@@ -207,8 +205,10 @@ final readonly class JobStick
     /** @param  array<string, Stick>  $sticks */
     private function choice(Job $job, array $sticks, Bytes $need): StickChoice
     {
-        [$machine] = MachineBuilder::build(Brief::fromArray($this->bridge->brief($job)), $this->catalogue->catalogue());
-        $connectors = array_map(static fn (Port $port): string => $port->connector, $machine->ports);
+        $connectors = array_map(
+            static fn (Port $port): string => $port->connector,
+            $this->bridge->machine($job)->ports,
+        );
 
         return StickChoice::decide('media.stick', 'Which stick', new SticksAtHand(
             array_values($sticks),

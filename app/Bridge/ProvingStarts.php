@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace App\Bridge;
 
 use App\Catalogue\CatalogueStore;
+use App\Devices\Emulated\DriveFile;
 use App\Devices\Emulated\EmulatedMachine;
+use App\Models\Job;
 use App\Models\ProvingStart;
 use App\Models\User;
 use Cobblestone\Boot\Emulated\EmulatedAs;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\Emulated\EmulatedParts;
 use Cobblestone\Boot\Possibilities;
 use Cobblestone\Boot\StickStart;
 use Cobblestone\Catalogue\UnknownEntry;
+use Cobblestone\Findings\Layouts;
+use Cobblestone\Machine\Drive;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use RuntimeException;
@@ -20,7 +25,7 @@ use RuntimeException;
 /** Starts that were asked for, each with what the boot model says of it by the same firmware and keys. */
 final class ProvingStarts
 {
-    public function __construct(private readonly CatalogueStore $catalogue)
+    public function __construct(private readonly CatalogueStore $catalogue, private readonly JobBridge $bridge)
     {
     }
 
@@ -60,19 +65,74 @@ final class ProvingStarts
      *
      * @throws ValidationException with what is wrong with it
      */
-    public function askOfJob(int $job, array $at, string $slug, ?string $path, EmulatedAs $as, User $user): ProvingStart
-    {
+    public function askOfJob(
+        Job $job,
+        array $at,
+        string $slug,
+        ?string $path,
+        EmulatedAs $as,
+        User $user,
+    ): ProvingStart {
         $path = self::canBeStarted($path);
         $possible = (new StickRehearsal($this->catalogue->catalogue()))->predictAs($path, $as);
         $title = $this->catalogue->kind('sticks')[$slug]['name'] ?? $slug;
 
         return self::asked(['slug' => $slug, 'title' => $title], $as->firmware, $possible, $user, [
             'machine_title' => $at['machine'],
-            'job_id' => $job,
+            ...$this->parts($job),
+            'job_id' => $job->id,
             'step' => $at['step'],
             'number' => $at['number'],
             'trusts' => $as->trusts,
         ]);
+    }
+
+    /**
+     * The next power-on: without the stick, from the drive that an installer wrote in a start before.
+     *
+     * @throws ValidationException where there is no such drive any more
+     */
+    public function askNext(ProvingStart $before, User $user): ProvingStart
+    {
+        if (! $before->hasSystem() || ! is_file($before->drive())) {
+            throw ValidationException::withMessages([
+                'as' => 'The drive of that start is not kept any more, or nothing was put on it. Start the stick '
+                    .'again.',
+            ]);
+        }
+        $raw = (new DriveFile($before->drive()))->asRaw(tempnam(sys_get_temp_dir(), 'cobble-drive-') ?: '');
+        try {
+            $as = new EmulatedAs($before->kind(), $before->trusts ?? []);
+            $possible = (new StickRehearsal($this->catalogue->catalogue()))->predictAs($raw, $as);
+        } finally {
+            @unlink($raw);
+        }
+
+        return self::asked(['slug' => $before->slug, 'title' => $before->title], $as->firmware, $possible, $user, [
+            ...$before->only(['machine_title', 'memory_mib', 'machine_memory', 'drive_bytes', 'drive_bus', 'job_id']),
+            ...$before->only(['step', 'number', 'trusts']),
+            'drive_of' => $before->id,
+        ]);
+    }
+
+    /** @return array<string, mixed> memory and drive like those of the job's machine, as columns */
+    private function parts(Job $job): array
+    {
+        $target = DriveFile::isAvailable() ? Layouts::of($job->currentPlan()->typed())->target : null;
+        $machine = $this->bridge->machine($job);
+        $drive = array_values(array_filter(
+            $machine->internalDrives(),
+            static fn (Drive $one): bool => $one->size->count === $target?->bytes,
+        ))[0] ?? null;
+        $memory = $machine->fact('memory_bytes')->value;
+        $parts = EmulatedParts::like(is_int($memory) ? $memory : null, $target?->bytes, $drive?->transport);
+
+        return [
+            'memory_mib' => $parts->lentMib,
+            'machine_memory' => $parts->memory,
+            'drive_bytes' => $parts->driveBytes,
+            'drive_bus' => $parts->driveBytes === null ? null : $parts->bus->value,
+        ];
     }
 
     /** @throws ValidationException */

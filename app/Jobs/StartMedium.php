@@ -63,7 +63,7 @@ final class StartMedium implements ShouldQueue
         }
     }
 
-    private function run(ProvingStart $start, string $medium, CatalogueStore $catalogue, string $folder): void
+    private function run(ProvingStart $start, ?string $medium, CatalogueStore $catalogue, string $folder): void
     {
         $store = null;
         $signers = $start->trusts ?? ($start->machine === null
@@ -72,22 +72,23 @@ final class StartMedium implements ShouldQueue
         if ($signers !== null && $start->kind() === EmulatedFirmware::UefiSecure) {
             TrustedStore::write($signers, $store = "{$folder}/keys");
         }
-        $before = MediumProof::of($medium);
-        $start->tell(['sha256' => $before->sha256]) || throw new StartStopped;
-        $machine = new EmulatedMachine($folder, $start->kind());
+        $before = $medium === null ? null : MediumProof::of($medium);
+        $start->tell(['sha256' => $before?->sha256]) || throw new StartStopped;
+        $drive = EmulatedDriveOf::start($start, $folder);
+        $machine = new EmulatedMachine($folder, $start->kind(), $drive->hardware());
         $done = $machine->start(
             $medium,
-            new StartJudge($start->kind(), [LoaderFile::WELCOME]),
+            new StartJudge($start->kind(), [LoaderFile::WELCOME], $drive->isWorkedOn()),
             self::SECONDS,
             $store,
             static fn (SeenSoFar $seen, float $seconds) => self::tell($start, $seen, $seconds, $folder),
         );
-        if (! MediumProof::of($medium)->isSameAs($before)) {
+        if ($medium !== null && $before !== null && ! MediumProof::of($medium)->isSameAs($before)) {
             throw new RuntimeException(
                 'The medium is not what it was before: somebody else writes to it. Nothing is said of this start.',
             );
         }
-        $start->tell(['state' => 'done', ...self::found($start, $done)]);
+        $start->tell(['state' => 'done', ...self::found($start, $done), ...$drive->kept()]);
     }
 
     /** @return array<string, mixed> */
@@ -125,8 +126,12 @@ final class StartMedium implements ShouldQueue
         return $start->pictures;
     }
 
-    private static function medium(ProvingStart $start, StickRegister $register): string
+    /** Null where the machine goes on with its drive alone. */
+    private static function medium(ProvingStart $start, StickRegister $register): ?string
     {
+        if ($start->drive_of !== null) {
+            return null;
+        }
         $path = match (true) {
             $start->shelf_file_id !== null => ShelfFile::query()->find($start->shelf_file_id)?->path(),
             $register->isGone((string) $start->slug) => null,

@@ -24,6 +24,12 @@ use Illuminate\Support\Carbon;
  * @property string|null $step at which stone of it
  * @property int|null $number which power-on of that stone
  * @property list<string>|null $trusts signers that machine trusts
+ * @property int $memory_mib that the emulated machine has
+ * @property int|null $machine_memory bytes that the machine itself has
+ * @property int|null $drive_bytes of a drive like the job's; null: none
+ * @property string|null $drive_bus see DriveBus
+ * @property array{scheme: string, parts: list<array<string, mixed>>}|null $drive_found what stands on it then
+ * @property int|null $drive_of start whose drive is gone on with, without the medium; null: the medium, and a blank one
  * @property string $state waiting, running, done, failed or stopped
  * @property string $predicted word of the prediction by the same keys
  * @property string|null $outcome see StartSeen; null while it is not over
@@ -52,7 +58,7 @@ final class ProvingStart extends Record
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['trusts' => 'array'];
+        return ['trusts' => 'array', 'drive_found' => 'array'];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -101,6 +107,24 @@ final class ProvingStart extends Record
     public function picture(): string
     {
         return config('cobblestone.state')."/starts/{$this->id}.png";
+    }
+
+    /** File of its drive, as it was left. */
+    public function drive(): string
+    {
+        return config('cobblestone.state')."/starts/{$this->id}.qcow2";
+    }
+
+    /** Whether something that can be started was put on its drive. */
+    public function hasSystem(): bool
+    {
+        foreach ($this->drive_found['parts'] ?? [] as $part) {
+            if (($part['loaders'] ?? []) !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function begin(): bool

@@ -7,6 +7,7 @@ namespace App\View;
 use App\Models\ProvingStart;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
 use Cobblestone\Boot\Emulated\StartSeen;
+use Cobblestone\Text\Counted;
 use Illuminate\Support\Carbon;
 
 /** One start in an emulated machine beside its prediction, in words. */
@@ -31,7 +32,7 @@ final readonly class ProvingLine
     public const NOT_EMULATED = [
         'what the maker of this firmware changed in it',
         'the sockets of the machine, its hubs and its USB controllers',
-        'its drives, graphics and other devices, and the drivers for them',
+        'what is on its drives, its graphics and other devices, and the drivers for them',
         'settings that somebody changed there',
     ];
 
@@ -93,10 +94,16 @@ final readonly class ProvingLine
     {
         return self::FIRMWARE[$this->start->firmware]
             .match (true) {
+                $this->start->drive_of !== null => ", {$this->start->machine_title} at its next power-on",
                 $this->start->job_id !== null => ", as {$this->start->machine_title} is set then",
                 $this->start->machine !== null => ", as {$this->start->machine_title} is delivered",
                 default => '',
             };
+    }
+
+    public function parts(): ProvingParts
+    {
+        return new ProvingParts($this->start);
     }
 
     /** By whose keys Secure Boot goes; empty where it is not in force. */
@@ -161,6 +168,10 @@ final readonly class ProvingLine
     /** How it is known that the medium is the same as before. */
     public function unchanged(): string
     {
+        if ($this->start->drive_of !== null) {
+            return '';
+        }
+
         return $this->start->sha256 === null
             ? 'The medium was read in 256 places over its whole length before and after, and is the same.'
             : 'The medium was read whole before and after, and is the same.';
@@ -178,7 +189,9 @@ final readonly class ProvingLine
 
     public function heading(): string
     {
-        return $this->start->seen()?->title() ?? match (true) {
+        $drive = $this->start->drive_of !== null && $this->start->seen() === StartSeen::Starts;
+
+        return $drive ? 'It starts: what was put on the drive runs.' : $this->start->seen()?->title() ?? match (true) {
             $this->start->state === 'waiting' => 'Waits for its turn',
             $this->isUnderWay() => 'The machine is running',
             $this->start->state === 'stopped' => 'Stopped',
@@ -190,7 +203,7 @@ final readonly class ProvingLine
     /** "9.5 s" and how often it restarted; empty before it ran. */
     public function time(): string
     {
-        $resets = $this->start->resets === 0 ? '' : ", {$this->start->resets} restarts of its own";
+        $resets = $this->start->resets === 0 ? '' : ', '.Counted::of($this->start->resets, 'restart').' of its own';
 
         return $this->start->seconds > 0 ? "{$this->start->seconds} s{$resets}" : '';
     }

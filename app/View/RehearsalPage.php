@@ -53,12 +53,14 @@ final readonly class RehearsalPage
             // A failure that is the same as the one before is said once.
             $again = ! $start->succeeds && $told === $start->sentence;
             $told = $start->succeeds ? null : $start->sentence;
+            $started = $stick?->at($start);
             $cards[] = new StartCard(
                 $this->job->id,
                 $start,
                 array_values($here->all()),
                 $again,
-                $stick?->at($start),
+                $started,
+                $started === null ? null : $stick->after($started),
             );
         }
         $this->cards = $cards;

@@ -20,6 +20,7 @@ final readonly class StartCard
      * @param  list<BootObservation>  $seen  what was seen at it
      * @param  bool  $again  whether it fails as the one before
      * @param  ProvingLine|null  $startedHere  this very medium on a machine set as this one is then
+     * @param  ProvingLine|null  $afterHere  its next power-on, from the drive that an installer wrote there
      */
     public function __construct(
         private int $job,
@@ -27,6 +28,7 @@ final readonly class StartCard
         private array $seen,
         public bool $again,
         public ?ProvingLine $startedHere = null,
+        public ?ProvingLine $afterHere = null,
     ) {
     }
 

@@ -53,8 +53,20 @@ final readonly class StickStartedHere
             $same = $line->start->step === $start->step && $line->start->number === $start->number
                 && $start->as !== null && $line->start->firmware === $start->as->firmware->value
                 && $line->start->trusts === $start->as->trusts;
-            if ($same && ! $line->isOfBefore()) {
+            if ($same && $line->start->drive_of === null && ! $line->isOfBefore()) {
                 return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /** The power-on after it, without the stick, from the drive that it had; null: not tried. */
+    public function after(ProvingLine $line): ?ProvingLine
+    {
+        foreach ($this->asSet as $next) {
+            if ($next->start->drive_of === $line->start->id && $next->isDone()) {
+                return $next;
             }
         }
 

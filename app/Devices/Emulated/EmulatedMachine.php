@@ -30,10 +30,8 @@ final class EmulatedMachine
     /** Whom it runs as where this process has all rights. */
     private const NOBODY = 'nobody';
 
-    private const MEMORY_MIB = 512;
-
-    /** Address space: the machine's own memory, translated code, libraries. */
-    private const MEMORY_LIMIT = 2_684_354_560;
+    /** Address space besides the machine's own memory: translated code, libraries. */
+    private const BESIDE_MEMORY = 2_147_483_648;
 
     /** Bytes of the largest file it may write: of the copy that takes its writes. */
     private const LARGEST_FILE = 1_073_741_824;
@@ -49,8 +47,11 @@ final class EmulatedMachine
     public const MOST_SECONDS = 600;
 
     /** @param  string  $folder  of its own, which nothing else uses */
-    public function __construct(private readonly string $folder, private readonly EmulatedFirmware $firmware)
-    {
+    public function __construct(
+        private readonly string $folder,
+        private readonly EmulatedFirmware $firmware,
+        private readonly EmulatedHardware $hardware = new EmulatedHardware,
+    ) {
     }
 
     /** What is missing on this computer; empty where nothing is. */
@@ -69,7 +70,8 @@ final class EmulatedMachine
     }
 
     /**
-     * @param  string  $medium  a file with the bytes of a stick or an image of one; it is never written
+     * @param  string|null  $medium  a file with the bytes of a stick or an image of one, which is never written; null:
+     *     the machine has its drive alone
      * @param  string|null  $store  variable store with the keys that Secure Boot goes by; null for Debian's test keys
      * @param  (callable(SeenSoFar, float): void)|null  $meanwhile  told every second or so, with the seconds so far;
      *     what it throws ends the start
@@ -77,7 +79,7 @@ final class EmulatedMachine
      * @throws RuntimeException where it cannot be started at all
      */
     public function start(
-        string $medium,
+        ?string $medium,
         StartJudge $judge,
         int $seconds,
         ?string $store = null,
@@ -88,7 +90,11 @@ final class EmulatedMachine
             $this->arguments($medium, $store),
             $seconds + 30,
             null,
-            new Limits(self::MEMORY_LIMIT, 1_000_000, self::LARGEST_FILE),
+            new Limits(
+                self::BESIDE_MEMORY + $this->hardware->memoryMib * 1_048_576,
+                1_000_000,
+                self::LARGEST_FILE,
+            ),
         );
         $monitor = new MachineMonitor("{$this->folder}/monitor");
         try {
@@ -125,19 +131,35 @@ final class EmulatedMachine
                 ? StartSeen::CannotTell
                 : $judge->seen($seen->text(), $seen->quiet(), $monitor->resets(), $seen->moves());
         }
-        if ($outcome === null && ! $process->isRunning()) {
-            throw new RuntimeException('The emulated machine ended by itself: '.Command::lastWords(
-                $process->getErrorOutput(),
-            ));
+        $restarts = $outcome === null && ! $process->isRunning();
+        if ($restarts) {
+            $this->mustHaveRestarted($process);
+            $seen->look($monitor);
+            $outcome = $judge->restarted($seen->text());
         }
 
         return new EmulatedStart(
             $outcome ?? StartSeen::CannotTell,
             round(microtime(true) - $begun, 1),
             mb_substr($seen->text(), -self::TEXT_KEPT),
-            $this->lastPicture($monitor),
-            $monitor->resets(),
+            $restarts ? $this->pictureSoFar() : $this->lastPicture($monitor),
+            $monitor->resets() + ($restarts ? 1 : 0),
         );
+    }
+
+    /** With a drive to work on the emulator ends where the machine restarts; else it ends by a fault alone. */
+    private function mustHaveRestarted(LimitedProcess $process): void
+    {
+        if ($this->hardware->drive === null || $process->getExitCode() !== 0) {
+            throw new RuntimeException('The emulated machine ended by itself: '.Command::lastWords(
+                $process->getErrorOutput(),
+            ));
+        }
+    }
+
+    private function pictureSoFar(): ?string
+    {
+        return is_file("{$this->folder}/picture.png") ? "{$this->folder}/picture.png" : null;
     }
 
     private function lastPicture(MachineMonitor $monitor): ?string
@@ -151,7 +173,7 @@ final class EmulatedMachine
             }
         }
 
-        return is_file("{$this->folder}/picture.png") ? "{$this->folder}/picture.png" : null;
+        return $this->pictureSoFar();
     }
 
     /**
@@ -174,18 +196,20 @@ final class EmulatedMachine
     }
 
     /** @return list<string> */
-    private function arguments(string $medium, ?string $store): array
+    private function arguments(?string $medium, ?string $store): array
     {
         return [
-            self::PROGRAM, '-name', 'cobblestone', '-accel', 'tcg,tb-size=128', '-m', (string) self::MEMORY_MIB,
+            self::PROGRAM, '-name', 'cobblestone', '-accel', 'tcg,tb-size=128',
+            '-m', (string) $this->hardware->memoryMib,
             '-display', 'none', '-nodefaults', '-vga', 'std', '-net', 'none',
             '-sandbox', 'on,obsolete=deny,elevateprivileges=allow,spawn=deny,resourcecontrol=deny',
             ...posix_geteuid() === 0 ? ['-runas', self::NOBODY] : [],
             '-serial', "file:{$this->folder}/serial",
             '-qmp', "unix:{$this->folder}/monitor,server=on,wait=off",
             ...$this->board($store),
-            '-drive', 'if=none,id=medium,format=raw,snapshot=on,file='.str_replace(',', ',,', $medium),
-            '-device', 'qemu-xhci', '-device', 'usb-storage,drive=medium',
+            '-device', 'qemu-xhci',
+            ...$medium === null ? [] : $this->hardware->stick($medium),
+            ...$this->hardware->arguments(),
         ];
     }
 
@@ -201,6 +225,7 @@ final class EmulatedMachine
     private function board(?string $store): array
     {
         $this->own($this->folder);
+        $this->hardware->drive === null || $this->own($this->hardware->drive);
         if ($this->firmware === EmulatedFirmware::Bios) {
             file_put_contents("{$this->folder}/port", pack('v', 0x3F8));
 

@@ -27,6 +27,7 @@ final class DemoImages
         $missing = array_filter(array_keys($files), static fn (string $name): bool => ! is_file("{$shelf}/{$name}"));
         if (
             $missing !== []
+                || ! self::isOfThis($shelf)
                 || ! is_file("{$signers}/platform.pem")
                 || sha1_file("{$signers}/platform.pem") !== sha1_file(database_path('demo/signers/platform.pem'))
         ) {
@@ -36,12 +37,24 @@ final class DemoImages
                 // All of them anew: what lies there is of another day.
                 array_map(static fn (string $name): bool => @unlink("{$shelf}/{$name}"), array_keys($files));
                 (new self($shelf, $signers, $work))->all();
+                file_put_contents("{$shelf}/.demo", self::mark());
             } finally {
                 Command::run(['rm', '-rf', '--', $work]);
             }
         }
 
         return $files;
+    }
+
+    /** Whether what lies there was made with the installer that ships now. */
+    private static function isOfThis(string $shelf): bool
+    {
+        return (string) @file_get_contents("{$shelf}/.demo") === self::mark();
+    }
+
+    private static function mark(): string
+    {
+        return (string) sha1_file(InstallerFile::program());
     }
 
     private function all(): void
@@ -112,18 +125,7 @@ final class DemoImages
 
     private function loader(string $line, ?string $signer): string
     {
-        file_put_contents($plain = "{$this->work}/loader.efi", LoaderFile::make("{$line} ".LoaderFile::WELCOME));
-        if ($signer !== null) {
-            Command::run(
-                [
-                    'sbsign', '--key', "{$this->work}/{$signer}.key", '--cert', "{$this->signers}/{$signer}.pem",
-                    '--output', $plain, $plain,
-                ],
-                60,
-            );
-        }
-
-        return $plain;
+        return DemoLoader::installer($line, $signer, $this->work, $this->signers);
     }
 
     /** A hybrid optical image with start images for both kinds of firmware. */

@@ -27,7 +27,23 @@ final class LoaderFile
         array $sections = [],
         int $subsystem = 10,
     ): string {
-        $code = self::code($line);
+        return self::program(self::code($line), $machine, $sections, $subsystem);
+    }
+
+    /**
+     * A program around code that needs no address moved.
+     *
+     * @param  string  $code  entered at its first byte
+     * @param  array<string, string>  $sections  further ones, name => bytes
+     * @param  int  $access  what may be done with the code's section: the flags of a PE section
+     */
+    public static function program(
+        string $code,
+        int $machine = 0x8664,
+        array $sections = [],
+        int $subsystem = 10,
+        int $access = 0x6000_0020,
+    ): string {
         $all = ['.text' => $code, ...$sections];
         $headers = $bodies = '';
         [$at, $virtual] = [self::HEADERS, self::SECTION_ALIGNMENT];
@@ -36,7 +52,7 @@ final class LoaderFile
             $headers .=
                 str_pad(substr($name, 0, 8), 8, "\0").
                 pack('V4', strlen($bytes), $virtual, strlen($raw), $at).
-                pack('VVvvV', 0, 0, 0, 0, $name === '.text' ? 0x6000_0020 : 0x4000_0040);
+                pack('VVvvV', 0, 0, 0, 0, $name === '.text' ? $access : 0x4000_0040);
             $bodies .= $raw;
             $at += strlen($raw);
             $virtual += self::up(strlen($bytes), self::SECTION_ALIGNMENT);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bridge\ProvingStarts;
+use App\Jobs\StartMedium;
 use App\Models\ProvingStart;
 use App\View\ProvingLine;
 use Illuminate\Contracts\View\View;
@@ -27,6 +29,15 @@ final class ProvingStartController
         abort_unless(is_file($start->picture()), 404, 'No picture was taken of this start.');
 
         return response()->file($start->picture(), ['Content-Type' => 'image/png', 'Cache-Control' => 'private']);
+    }
+
+    /** The machine is switched on again, without the stick. */
+    public function next(ProvingStart $start, Request $request, ProvingStarts $starts): RedirectResponse
+    {
+        $next = $starts->askNext($start, $request->user());
+        StartMedium::dispatch($next->id);
+
+        return redirect("/starts/{$next->id}", 303);
     }
 
     public function stop(ProvingStart $start): RedirectResponse

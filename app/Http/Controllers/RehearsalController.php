@@ -60,7 +60,7 @@ final class RehearsalController
         }
         $at = ['step' => $given['step'], 'number' => (int) $given['number'], 'machine' => $plan->job->machine];
         $path = $register->isGone($slug) ? null : $register->device($slug)->path();
-        $start = $starts->askOfJob($job->id, $at, $slug, $path, $as, $request->user());
+        $start = $starts->askOfJob($job, $at, $slug, $path, $as, $request->user());
         StartMedium::dispatch($start->id);
 
         return redirect("/starts/{$start->id}", 303);

@@ -30,9 +30,24 @@ final readonly class StartJudge
     /** A machine that restarts so often by itself does not start. */
     private const MOST_RESETS = 3;
 
-    /** @param  list<string>  $welcomes  what this medium is known to print once it runs */
-    public function __construct(private EmulatedFirmware $firmware, private array $welcomes = [])
+    /** What runs and has a drive to work on is given so long after its last word, in seconds. */
+    private const WORKS = 6.0;
+
+    /**
+     * @param  list<string>  $welcomes  what this medium is known to print once it runs
+     * @param  bool  $works  whether it has a drive to work on, so that its first word is not the end
+     */
+    public function __construct(
+        private EmulatedFirmware $firmware,
+        private array $welcomes = [],
+        private bool $works = false,
+    ) {
+    }
+
+    /** What ran restarted the machine, which ends the start. */
+    public function restarted(string $printed): StartSeen
     {
+        return $this->seen($printed, PHP_FLOAT_MAX) ?? StartSeen::CannotTell;
     }
 
     /**
@@ -46,7 +61,7 @@ final readonly class StartJudge
     {
         foreach ($this->welcomes as $welcome) {
             if (str_contains($printed, $welcome)) {
-                return StartSeen::Starts;
+                return $this->works && $quiet < self::WORKS ? null : StartSeen::Starts;
             }
         }
 

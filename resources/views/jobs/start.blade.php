@@ -50,7 +50,12 @@ It can also end in: {{ $card->others() }}. What settles it: <b>{{ $card->settled
 <p class="started {{ $card->startedHere->differs() === true ? 'bad' : '' }}">
 <a href="/starts/{{ $card->startedHere->start->id }}">Started here</a>, on {{ $card->startedHere->machine() }},
 {!! \App\View\Words::time($card->startedHere->start->created_at) !!}:
-<b>{{ $card->startedHere->startedHere() }}</b>. {{ $card->startedHere->verdict() }}</p>
+<b>{{ $card->startedHere->startedHere() }}</b>. {{ $card->startedHere->verdict() }}
+@if ($card->afterHere !== null)
+<a href="/starts/{{ $card->afterHere->start->id }}">Its next power-on</a>, from the drive that it wrote:
+<b>{{ $card->afterHere->startedHere() }}</b>.
+@endif
+</p>
 @endif
 @if ($stick !== null && $card->canBeStarted() && auth()->user()->mayWork())
 <x-act :to="'/jobs/'.$job->id.'/rehearsal/start'" class="inline">

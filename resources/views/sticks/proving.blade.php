@@ -12,7 +12,11 @@
 <h2>{{ $line->heading() }}</h2>
 <dl class="findings">
 <dt>Machine</dt>
-<dd>{{ $line->machine() }}. {{ $line->keys() }}</dd>
+<dd>{{ $line->machine() }}. {{ $line->keys() }}<br><span class="fine">{{ $line->parts()->words() }}
+@if ($line->parts()->before() !== null)
+<a href="/starts/{{ $line->parts()->before() }}">The start before</a>
+@endif
+</span></dd>
 <dt>Predicted</dt>
 <dd>{{ $line->predicted() }}</dd>
 <dt>Started here</dt>
@@ -21,6 +25,14 @@
 <span class="mono fine">{{ $line->time() }}</span>
 @endif
 </dd>
+@if ($line->parts()->onDrive() !== [])
+<dt>On its drive</dt>
+<dd>
+@foreach ($line->parts()->onDrive() as $what)
+<span class="one-line">{{ $what }}</span><br>
+@endforeach
+</dd>
+@endif
 <dt>Begun by</dt>
 <dd>{{ $line->start->user->title }}, {!! \App\View\Words::time($line->start->created_at) !!}</dd>
 </dl>
@@ -35,6 +47,12 @@
 </x-act>
 @endif
 @endif
+@if ($line->parts()->mayGoOn() && $mayWork)
+<x-act :to="'/starts/'.$line->start->id.'/next'">
+<button class="btn" data-key="n">{{ $line->parts()->nextWord() }} <kbd>n</kbd></button>
+</x-act>
+@endif
+@include('parts.error', ['field' => 'as'])
 @if ($line->isDone())
 <p class="fine">{{ $line->unchanged() }} A real machine may do otherwise. Not emulated are:</p>
 <ul class="fine">

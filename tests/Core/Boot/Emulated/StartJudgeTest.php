@@ -1,6 +1,8 @@
 <?php
 
+use Cobblestone\Boot\Emulated\DriveBus;
 use Cobblestone\Boot\Emulated\EmulatedFirmware;
+use Cobblestone\Boot\Emulated\EmulatedParts;
 use Cobblestone\Boot\Emulated\StartJudge;
 use Cobblestone\Boot\Emulated\StartSeen;
 
@@ -71,6 +73,36 @@ it('takes a medium\'s own word for it, and one that restarts again and again for
         ->and($judge->seen(ENTERED.LOADING, 0.0, 2))->toBeNull()
         ->and($judge->seen(ENTERED.LOADING, 0.0, 3))->toBe(StartSeen::LoaderStopped);
 })->with(EmulatedFirmware::cases());
+
+it('gives what runs and has a drive to work on time after its last word', function (EmulatedFirmware $firmware) {
+    $judge = new StartJudge($firmware, ['THE INSTALLER'], true);
+    $printed = ENTERED.STARTING.'THE INSTALLER';
+    expect($judge->seen($printed, 0.0))->toBeNull()
+        ->and($judge->seen($printed, 5.9))->toBeNull()
+        ->and($judge->seen($printed, 6.0))->toBe(StartSeen::Starts)
+        ->and($judge->restarted($printed))->toBe(StartSeen::Starts)
+        ->and($judge->restarted(''))->toBe(StartSeen::CannotTell);
+})->with(EmulatedFirmware::cases());
+
+it('gives an emulated machine memory and a drive like the job\'s, within what a bench lends', function (
+    array $of,
+    int $mib,
+    ?int $drive,
+    DriveBus $bus,
+) {
+    $parts = EmulatedParts::like(...$of);
+    expect([$parts->lentMib, $parts->driveBytes, $parts->bus, $parts->memory])->toBe([$mib, $drive, $bus, $of[0]]);
+})->with([
+    [[null, null, null], 512, null, DriveBus::Sata],
+    [[8_589_934_592, 512_110_190_592, 'nvme'], 1024, 512_110_190_592, DriveBus::Nvme],
+    [[1_073_741_824, 64_000_000_000, 'mmc'], 1024, 64_000_000_000, DriveBus::Sata],
+    [[805_306_368, null, 'ata'], 768, null, DriveBus::Sata],
+    [[134_217_728, null, null], 256, null, DriveBus::Sata],
+]);
+
+it('names how a drive is attached', function () {
+    expect(array_map(fn (DriveBus $bus): string => $bus->title(), DriveBus::cases()))->toBe(['NVMe', 'SATA']);
+});
 
 it('says every end in a sentence', function (StartSeen $seen) {
     expect($seen->title())->toEndWith('.')->and(strlen($seen->title()))->toBeGreaterThan(15);
