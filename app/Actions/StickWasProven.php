@@ -13,8 +13,10 @@ use Throwable;
 /** A stick that was built for a job lays the stones of that job; what it could not lay is told beside the build. */
 final class StickWasProven implements WhenProven
 {
-    public function __construct(private readonly LayStickStones $lay)
-    {
+    public function __construct(
+        private readonly LayStickStones $lay,
+        private readonly LayFilesStone $files,
+    ) {
     }
 
     public function proven(StickBuild $build): array
@@ -24,7 +26,9 @@ final class StickWasProven implements WhenProven
             return [];
         }
         try {
-            return $this->lay->handle($build->job_id, $user, $build->slug)->toArray();
+            return ($build->stickPlan()->image->isFolder() ? $this->files : $this->lay)
+                ->handle($build->job_id, $user, $build->slug)
+                ->toArray();
         } catch (ValidationException|Refused|ContentsRemoved $e) {
             $why = $e->getMessage();
         } catch (Throwable $e) {

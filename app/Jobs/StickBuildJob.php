@@ -10,7 +10,6 @@ use App\Devices\Build\SourceFiles;
 use App\Devices\DriverFolders;
 use App\Devices\Lease;
 use App\Devices\Stick\StickLock;
-use App\Models\ShelfFile;
 use App\Models\StickBuild;
 use Carbon\CarbonInterface;
 use Cobblestone\Catalogue\HostProfile;
@@ -53,8 +52,7 @@ final class StickBuildJob implements ShouldQueue
         }
         $build->refresh();
         try {
-            $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
-            $result = self::built($action, $build, $register, $image);
+            $result = self::built($action, $build, $register);
             $build->update(self::done($result));
             $build->update(['result' => [...$build->result ?? [], ...app(WhenProven::class)->proven($build)]]);
         } catch (BuildFailure $e) {
@@ -84,10 +82,9 @@ final class StickBuildJob implements ShouldQueue
         BuildStick $action,
         StickBuild $build,
         StickRegister $register,
-        ShelfFile $image,
     ): BuildResult {
-        $source = new SourceFiles($image->path(), DriverFolders::path($build->drivers));
-        [$slug, $about, $user] = [$build->slug, $image->about, $build->user_id];
+        $source = self::source($build);
+        [$slug, $about, $user] = [$build->slug, $build->image->about ?? [], $build->user_id];
         $hosts = $build->made_on === null ? [] : app(CatalogueStore::class)->catalogue()->hosts();
         $madeOn = $build->made_on === null ? null : HostProfile::among($hosts, $build->made_on);
 
@@ -96,6 +93,20 @@ final class StickBuildJob implements ShouldQueue
             $register->device($slug),
             new StoredProgress($build),
         );
+    }
+
+    /** @throws BuildFailure where the image is not there any more */
+    private static function source(StickBuild $build): SourceFiles
+    {
+        $drivers = DriverFolders::path($build->drivers);
+        if ($build->stickPlan()->image->isFolder()) {
+            $folder = $drivers ?? (string) config('cobblestone.shelf');
+
+            return new SourceFiles($folder, $folder);
+        }
+        $image = $build->image ?? throw BuildFailure::of('source', 'The image is not on the shelf any more.');
+
+        return new SourceFiles($image->path(), $drivers);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Bench;
 
+use Cobblestone\Media\WantedFiles;
 use Cobblestone\Media\WantedStick;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Progress;
@@ -55,7 +56,7 @@ final class JobSummary
     /** @return array{id: string, until: string}|null the stick that it has in hand, and the stone that frees it */
     private static function stick(Progress $progress): ?array
     {
-        $id = WantedStick::of($progress->plan)?->stick;
+        $id = WantedStick::of($progress->plan)->stick ?? WantedFiles::of($progress->plan)?->stick;
         $until = $id === null || $progress->isComplete() ? null : StickStillWanted::until($progress);
 
         return $id === null || $until === null ? null : ['id' => $id, 'until' => $until->title];

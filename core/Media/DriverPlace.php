@@ -12,8 +12,18 @@ use Cobblestone\Text\Counted;
 /** Where the drivers travel: a folder of their own on the same stick, or a second stick (rule M8). */
 final readonly class DriverPlace
 {
-    private function __construct(public ?Decision $decision, public ?string $second)
+    /** @param  string|null  $second  what travels beside the installer's stick; null: the drivers go along on it */
+    private function __construct(
+        public ?Decision $decision,
+        public ?string $second,
+        public ?Stick $stick = null,
+    ) {
+    }
+
+    /** The second stick as the workshop makes it; null where there is none. */
+    public function wanted(): ?WantedFiles
     {
+        return $this->second === null ? null : WantedFiles::drivers($this->stick);
     }
 
     public static function none(): self
@@ -53,19 +63,21 @@ final readonly class DriverPlace
             'Where the drivers travel',
             $hand->without($first),
             $drivers->plus(Bytes::mebi(64)),
-        )->decision;
+        );
+        $of = $choice->decision;
 
         return new self(
             new Decision(
                 'media.drivers',
                 'Where the drivers travel',
-                "a second stick: {$choice->chosen}",
-                [$why, ...$choice->reasons],
-                ['the same stick' => [$why], ...$choice->refused],
-                [...$choice->facts, Counted::of($packages, 'package').($packages === 1 ? ' goes along' : ' go along')],
+                "a second stick: {$of->chosen}",
+                [$why, ...$of->reasons],
+                ['the same stick' => [$why], ...$of->refused],
+                [...$of->facts, Counted::of($packages, 'package').($packages === 1 ? ' goes along' : ' go along')],
                 'M8',
             ),
-            $choice->chosen,
+            $of->chosen,
+            $choice->stick,
         );
     }
 }

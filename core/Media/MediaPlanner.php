@@ -52,7 +52,9 @@ final class MediaPlanner
             ],
         );
 
-        return new MediaPlan(WriteMode::Raw, $choice->stick, $layout, null, $contribution);
+        return new MediaPlan(
+            WriteMode::Raw, $choice->stick, $layout, null, $contribution, files: $place->wanted(),
+        );
     }
 
     private static function copied(MediaWish $wish): MediaPlan
@@ -64,12 +66,7 @@ final class MediaPlanner
         [$choice, $place, $carried] = self::choose($wish, $files);
         $label = FatLabel::of($image->label ?? $image->name);
         [$layout, $blockers] = MediaSizes::copiedLayout(
-            $choice->stick,
-            $scheme,
-            $label,
-            $image,
-            $carried->drivers,
-            $carried->driverFiles,
+            $choice->stick, $scheme, $label, $image, $carried->drivers, $carried->driverFiles,
         );
         $bytes = Bytes::of($files->bytes)->plus($carried->drivers);
         $rates = StickRates::of($choice->stick, $policy);
@@ -93,6 +90,7 @@ final class MediaPlanner
 
         return new MediaPlan(
             WriteMode::FilesCopied, $choice->stick, $layout, $label, $contribution, $scheme, $carried->driverFiles,
+            $place->wanted(),
         );
     }
 

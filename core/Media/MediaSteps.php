@@ -35,8 +35,9 @@ final class MediaSteps
         return [
             self::checkImage($image, $wish->policy, $host),
             self::identify($choice, $host),
+            ...$place->second === null ? [] : [DriverStickStep::of($place)],
             WriteStep::write($image, $choice, $writing, $space, $place, $host),
-            self::verify($choice, $writing, $host),
+            self::verify($choice, $writing, $host, $place->second !== null),
         ];
     }
 
@@ -123,7 +124,7 @@ final class MediaSteps
         ];
     }
 
-    private static function verify(StickChoice $choice, Writing $writing, HostWords $host): Step
+    private static function verify(StickChoice $choice, Writing $writing, HostWords $host, bool $second): Step
     {
         [$bytes, $verify] = [$writing->bytes, $writing->reading];
 
@@ -134,7 +135,7 @@ final class MediaSteps
             Presence::WalkAway,
             $bytes === null ? Estimate::minutes(3, 8, 45) : Estimate::around($verify->time),
             instructions: self::reading($host),
-            before: [PathFact::STICK_WRITTEN],
+            before: [PathFact::STICK_WRITTEN, ...$second ? [PathFact::DRIVERS_ON_STICK] : []],
             after: [PathFact::STICK_PROVEN],
             needs: ['stick', 'bench computer'],
             because: [

@@ -39,7 +39,7 @@ final class WriteStep
             $bytes === null ? Estimate::minutes(3, 10, 60) : Estimate::around($writing->time->time),
             $host->host === null
                 ? self::instructions($image, $writing, $place)
-                : [...$host->writing($image, $writing->mode), ...self::second($place)],
+                : $host->writing($image, $writing->mode),
             before: [PathFact::IMAGE_PROVEN, PathFact::STICK_IDENTIFIED, PathFact::DRIVERS_FETCHED],
             after: [PathFact::STICK_WRITTEN],
             needs: ['stick', ...$host->needs()],
@@ -102,14 +102,7 @@ final class WriteStep
                     $split === null ? null : "Write {$split->path} as {$split->count()} parts: {$split->describe()}.",
                 ]);
 
-        return [...$instructions, ...self::second($place)];
-    }
-
-    /** @return list<string> */
-    private static function second(DriverPlace $place): array
-    {
-        return $place->second === null ? []
-            : ["Copy the folder with the drivers onto the second stick, {$place->second}."];
+        return $instructions;
     }
 
     private static function confirmation(?Stick $stick, ?Bytes $bytes): Confirmation

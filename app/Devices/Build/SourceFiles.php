@@ -33,6 +33,11 @@ final class SourceFiles
     public function mustBe(StickPlan $plan): void
     {
         clearstatcache(true, $this->image);
+        if ($plan->image->isFolder()) {
+            $this->mustHold($plan);
+
+            return;
+        }
         if (! is_file($this->image)) {
             throw BuildFailure::of('source', "The image {$plan->image->file} is not on the shelf any more.");
         }
@@ -43,6 +48,17 @@ final class SourceFiles
                     filesize($this->image).
                     " B, the plan is for {$plan->image->bytes} B. Plan again.",
             );
+        }
+    }
+
+    /** @throws BuildFailure where a file of the folder is not there, or is another than planned */
+    private function mustHold(StickPlan $plan): void
+    {
+        foreach ($plan->files as $file) {
+            $bytes = filesize($this->driver($file->source));
+            if ($bytes !== $file->bytes) {
+                throw BuildFailure::of('source', "{$file->source} has {$bytes} B, the plan is for {$file->bytes} B.");
+            }
         }
     }
 }

@@ -37,6 +37,20 @@ final class DemoImageNotes
             'skerry-counter-2026.11.img' => self::skerryImage(),
             'halden-28.1-desk.restore' => self::haldenImage(),
             'tansy-dock-7.2-en.iso' => self::tansyImage('Dock'),
+            'nf13-114.cap' => self::firmware('1.14', '2026-03-02'),
+            'nf13-116.cap' => self::firmware('1.16', '2026-10-12'),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function firmware(string $version, string $day): array
+    {
+        return [
+            'line' => 'Norrel Fairlead 13 firmware',
+            'version' => $version,
+            'source' => "maker's support page",
+            'as_of' => $day,
+            'published' => 'same',
         ];
     }
 

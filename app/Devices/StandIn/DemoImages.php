@@ -79,6 +79,9 @@ final class DemoImages
         $this->disk('corvane.img', 'Corvane Play 2 installer', null, 20);
         Command::run(['xz', '-T2', '-2', "{$this->shelf}/corvane.img"], 120);
         rename("{$this->shelf}/corvane.img.xz", "{$this->shelf}/corvane-lounge-2.4-stable.img.xz");
+        foreach (['nf13-114.cap', 'nf13-116.cap'] as $firmware) {
+            file_put_contents("{$this->shelf}/{$firmware}", 'NF13 '.random_bytes(4_194_299));
+        }
         file_put_contents("{$this->work}/restore-manifest.json", '{"models": ["halden-block"], "version": "28.1"}');
         file_put_contents("{$this->work}/system.part", random_bytes(3_000_000));
         Command::run(

@@ -62,7 +62,7 @@ final class FirmwareReady
      * @param  list<Release>  $stops
      * @return list<Step>
      */
-    public static function fetchAndRecord(JobContext $context, array $stops): array
+    public static function fetchAndRecord(JobContext $context, array $stops, ?FirmwareStick $stick): array
     {
         $files = $stops === []
             ? ['The file for exactly this board and revision.']
@@ -78,11 +78,11 @@ final class FirmwareReady
                 [
                     'Compare board name and revision on the board with the file: another revision is another board.',
                     ...$files,
-                    self::onStick($context),
+                    ...self::onStick($context, $stick),
                 ],
                 before: [PathFact::MACHINE_IDENTIFIED, PathFact::GATHERED],
                 after: [PathFact::FIRMWARE_FETCHED],
-                needs: ['hands', 'stick'],
+                needs: $stick === null ? ['hands', 'stick'] : ['hands', 'bench computer'],
                 because: [
                     new Reason(
                         'A file for another revision can leave the board dead.',
@@ -92,6 +92,7 @@ final class FirmwareReady
                     ),
                 ],
             ),
+            ...$stick === null ? [] : [$stick->step()],
             self::snapshot($context),
         ];
     }
@@ -116,13 +117,17 @@ final class FirmwareReady
         );
     }
 
-    private static function onStick(JobContext $context): string
+    /** @return list<string> */
+    private static function onStick(JobContext $context, ?FirmwareStick $stick): array
     {
+        if ($stick !== null) {
+            return ['Compare each checksum with the maker\'s.'];
+        }
         $there = $context->brief->update?->onStick;
 
-        return $there !== null
+        return [$there !== null
             ? "`{$there}` lies on a stick already: it must be this file, in the top folder of FAT32; compare its "
                 ."checksum with the maker's."
-            : 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.';
+            : 'Put it into the top folder of a FAT32 stick and compare its checksum with the maker\'s.'];
     }
 }

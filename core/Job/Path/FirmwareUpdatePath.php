@@ -49,9 +49,10 @@ final class FirmwareUpdatePath
         $protection = self::safeguards($context, $drive, $stops);
         $supply = self::supply($stops, $machine);
         $recovery = FirmwareReady::recoveryWay($context);
+        $stick = FirmwareStick::for($context, $stops);
         $all = $protection->encryption->contribution->and($protection->memoryContribution())
             ->and($supply)
-            ->and(self::contribution($decision, $questions, $blockers));
+            ->and(self::contribution($decision, $questions, $blockers, $stick));
         $steps = [
             ...IntakeSteps::first(
                 $machine,
@@ -60,8 +61,8 @@ final class FirmwareUpdatePath
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...$recovery,
-            ...FirmwareReady::fetchAndRecord($context, $stops),
-            ...FirmwareWrites::writing($context, $stops),
+            ...FirmwareReady::fetchAndRecord($context, $stops, $stick),
+            ...FirmwareWrites::writing($context, $stops, $stick),
             ...FirmwareReEntry::after($context, $stops),
             Acceptance::step(
                 new ProofSubject($machine, $context->system),
@@ -70,7 +71,7 @@ final class FirmwareUpdatePath
             ),
         ];
 
-        return self::pathDraft($steps, $all, $wish, $protection);
+        return self::pathDraft($steps, $all, $wish, $protection, $stick);
     }
 
     /**
@@ -111,14 +112,18 @@ final class FirmwareUpdatePath
      * @param  list<Question>  $questions
      * @param  list<Blocker>  $blockers
      */
-    private static function contribution(Decision $decision, array $questions, array $blockers): Contribution
-    {
+    private static function contribution(
+        Decision $decision,
+        array $questions,
+        array $blockers,
+        ?FirmwareStick $stick,
+    ): Contribution {
         return new Contribution(
-            decisions: [$decision],
+            decisions: $stick === null ? [$decision] : [$decision, $stick->decision],
             questions: $questions,
             gather: [
                 new GatherItem(
-                    'stick with FAT32',
+                    $stick === null ? 'stick with FAT32' : "stick: {$stick->decision->chosen}",
                     'the firmware file stands in its top folder; a port on the board itself',
                 ),
             ],
@@ -133,6 +138,7 @@ final class FirmwareUpdatePath
         Contribution $all,
         UpdateBlock $wish,
         Safeguards $protection,
+        ?FirmwareStick $stick,
     ): PathDraft {
         return new PathDraft(
             $all->withSteps($steps),
@@ -140,6 +146,7 @@ final class FirmwareUpdatePath
                 'update' => array_intersect_key($wish->toArray(), ['to' => 1, 'gives' => 1, 'reason' => 1]),
                 'encryption' => $protection->encryption->toArray(),
                 'health' => $protection->health->toArray(),
+                ...$stick === null ? [] : ['files' => $stick->wanted->toArray()],
             ]);
     }
 }

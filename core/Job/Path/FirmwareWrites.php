@@ -26,12 +26,13 @@ final class FirmwareWrites
      * @param  list<Release>  $stops
      * @return list<Step>
      */
-    public static function writing(JobContext $context, array $stops): array
+    public static function writing(JobContext $context, array $stops, ?FirmwareStick $stick = null): array
     {
         $steps = [];
         $before = [
             PathFact::RECOVERY_WAY, PathFact::FIRMWARE_FETCHED, PathFact::FIRMWARE_RECORDED,
             PathFact::ENCRYPTION_SETTLED, PathFact::POWER_SAFE, PathFact::OWNER_AGREED,
+            ...$stick === null ? [] : [PathFact::FIRMWARE_ON_STICK],
         ];
         $stops = $stops === [] ? [new Release('the new version', '', [3, 6, 20])] : $stops;
         $now = $context->machine->fact('firmware.version')->value;
@@ -44,7 +45,9 @@ final class FirmwareWrites
                 : strtolower((string) preg_replace('/[^A-Za-z0-9.]+/', '-', $stop->version));
             $after = $last ? PathFact::FIRMWARE_UPDATED : "firmware.stop-{$slug}";
             $because = self::because($index, $stops, $stop, $context);
-            $steps[] = self::step($context, $stop, "firmware.write-{$slug}", [$before, $after], $from, $because);
+            $first = array_values(array_filter([$stick?->moving($stop), $stick?->socket($context->machine)]));
+            $step = self::step($context, $stop, "firmware.write-{$slug}", [$before, $after], $from, $because);
+            $steps[] = $step->with(['instructions' => [...$first, ...$step->instructions]]);
             $before = [$after, PathFact::POWER_SAFE];
             $from = $stop->version;
         }

@@ -142,7 +142,7 @@ final readonly class InstallPath
         return new PathDraft(
             $all->and(new Contribution(decisions: $decisions, blockers: $blockers)),
             layouts: $layouts,
-            assessment: [...$assessment, 'ports' => $ports, 'medium' => $context->wanted($media)->toArray()],
+            assessment: [...$assessment, 'ports' => $ports, ...$context->sticksWanted($media)],
             stick: $media->stick?->name,
         );
     }

@@ -18,6 +18,7 @@ final readonly class Release
      * @param  list<string>  $gives
      * @param  list<string>  $processors  families it runs; empty where it runs all
      * @param  list<string>  $revisions  of the board; empty for all
+     * @param  string|null  $stickFile  name that the board looks for on a stick, where it is another than the file's
      */
     public function __construct(
         public string $version,
@@ -30,6 +31,8 @@ final readonly class Release
         public array $processors = [],
         public array $revisions = [],
         public bool $withdrawn = false,
+        public ?string $stickFile = null,
+        public ?string $sha256 = null,
     ) {
     }
 
@@ -59,7 +62,14 @@ final readonly class Release
             $fields->strings('processors'),
             $fields->strings('revisions'),
             $fields->optionalBool('withdrawn') ?? false,
+            $fields->optionalString('stick_file'),
+            $fields->optionalString('sha256'),
         );
+    }
+
+    public function nameOnStick(): string
+    {
+        return $this->stickFile ?? $this->file;
     }
 
     /** Whether it runs a processor of that family. */

@@ -55,9 +55,28 @@ final class StickPlanner
             ...AlongFiles::drivers($drivers, $files),
             ...AlongFiles::answers($wish->answers, $files),
         ];
-        $label = FatLabel::of($wish->label ?? ($report->label ?? $wish->title), $wish->takenLabels);
-        $layout = self::layout($target, $wish, $label, self::onStick($planned));
-        $plan = new StickPlan(
+        $plan = self::planned($image, $target, $wish, $wish->label ?? ($report->label ?? $wish->title), $planned);
+        $plan->mustHold();
+
+        return $plan;
+    }
+
+    /**
+     * @param  string  $label  wished for; FAT takes it as it can
+     * @param  list<PlannedFile>  $planned
+     *
+     * @throws LayoutImpossible where they do not fit
+     */
+    public static function planned(
+        SourceImage $image,
+        StickTarget $target,
+        StickWish $wish,
+        string $label,
+        array $planned,
+    ): StickPlan {
+        $label = FatLabel::of($label, $wish->takenLabels);
+
+        return new StickPlan(
             $wish->title,
             $image,
             WriteMode::FilesCopied,
@@ -65,13 +84,10 @@ final class StickPlanner
             $target->sector,
             $target->serial,
             $label,
-            $layout,
+            self::layout($target, $wish, $label, self::onStick($planned)),
             $planned,
             self::splitterFor($planned, $wish),
         );
-        $plan->mustHold();
-
-        return $plan;
     }
 
     /**

@@ -7,9 +7,12 @@
 <div class="panel holds-panel" role="status"><p>{{ session('said') }}</p></div>
 @endif
 @include('parts.error', ['field' => 'stick'])
-@if ($page->wanted === null)
+@if ($files !== null)
+@include('jobs.stick-files')
+@endif
+@if ($page->wanted === null && $files === null)
 <x-panel title="No stick"><p>The path of this job needs none.</p></x-panel>
-@else
+@elseif ($page->wanted !== null)
 <div class="cols">
 <x-panel title="What it has to carry">
 <dl class="findings">

@@ -106,9 +106,11 @@ final class GuardedScript
             '',
             '# ---- The files: out of the image, split where they must be, onto the stick.',
             'mkdir "$scratch/files"',
-            ...ShellText::written($fromImage, '"$scratch/list"'),
-            'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree
-                .' "-o$scratch/files" "-i@$scratch/list" -- "$image"'];
+            ...$fromImage === [] ? [] : [
+                ...ShellText::written($fromImage, '"$scratch/list"'),
+                'run 7zz x -y -bd -spd -scsUTF-8 -t'.$plan->image->tree
+                    .' "-o$scratch/files" "-i@$scratch/list" -- "$image"',
+            ]];
         $split = [];
         foreach ($plan->files as $file) {
             if ($file->text !== null) {

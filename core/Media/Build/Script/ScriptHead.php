@@ -51,6 +51,19 @@ final class ScriptHead
     }
 
     /** @return list<string> */
+    private static function image(): array
+    {
+        return [
+            '[ -f "$image" ] || stop "there is no image $image"',
+            '[ "$(stat -c %s -- "$image")" = "$image_bytes" ] || stop "$image has not the planned $image_bytes bytes"',
+            'if [ -n "$image_sha256" ]; then',
+            '    [ "$(sha256sum <"$image" | cut -d" " -f1)" = "$image_sha256" ] || stop "the checksum of $image is '
+                .'not the planned one"',
+            'fi',
+        ];
+    }
+
+    /** @return list<string> */
     private static function options(bool $drivers): array
     {
         return [
@@ -87,7 +100,7 @@ final class ScriptHead
             'sfdisk',
             'mkfs.vfat',
             'mcopy',
-            '7zz',
+            ...($plan->image->isFolder() ? [] : ['7zz']),
             ...(self::hasExfat($plan) ? ['mkfs.exfat', 'od'] : []),
             ...(self::hasAnswers($plan) ? ['base64'] : []),
         ];
@@ -99,12 +112,7 @@ final class ScriptHead
         return [
             '',
             '# ---- Is it the right image, and the right stick? Device paths prove nothing: size and serial do.',
-            '[ -f "$image" ] || stop "there is no image $image"',
-            '[ "$(stat -c %s -- "$image")" = "$image_bytes" ] || stop "$image has not the planned $image_bytes bytes"',
-            'if [ -n "$image_sha256" ]; then',
-            '    [ "$(sha256sum <"$image" | cut -d" " -f1)" = "$image_sha256" ] || stop "the checksum of $image is '
-                .'not the planned one"',
-            'fi',
+            ...$plan->image->isFolder() ? [] : self::image(),
             ...self::stickGuards($plan),
             '[ "$write" = yes ] || say "Only showing what would be done; --write does it."',
             'scratch=$(mktemp -d)',
