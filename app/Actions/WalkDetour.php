@@ -7,20 +7,25 @@ namespace App\Actions;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\User;
+use Cobblestone\Brief\ReleasedGuard;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Walk;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** What went wrong at a stone is named, and its causes are gone through one by one; the log keeps each (rule J6). */
 final class WalkDetour
 {
     public const ACTIONS = ['seen', 'first', 'tried', 'helped'];
 
-    public function __construct(private readonly JobBridge $bridge, private readonly LogBook $log)
-    {
+    public function __construct(
+        private readonly JobBridge $bridge,
+        private readonly LogBook $log,
+        private readonly ChangeBrief $change,
+    ) {
     }
 
     /**
@@ -43,8 +48,39 @@ final class WalkDetour
                 ? [EntryKind::Problem, $this->begun($progress, $step, $sent('symptom'))]
                 : $this->goneOn($job, $progress, $step, $action, [$sent('cause'), $user->role]);
 
-            return $this->log->write($job, $user, $kind, $step, $data);
+            $entry = $this->log->write($job, $user, $kind, $step, $data);
+            $this->released($job, $user, $step, $data);
+
+            return $entry;
         });
+    }
+
+    /**
+     * A guard that the fix took down has its entry from now on, whether it helped or not.
+     *
+     * @param  array<string, mixed>  $data  of the entry
+     */
+    private function released(Job $job, User $user, string $step, array $data): void
+    {
+        $what = $this->bridge->releasedBy((string) ($data['symptom'] ?? ''), (string) ($data['cause'] ?? ''));
+        if ($what === null) {
+            return;
+        }
+        $guard = new ReleasedGuard(
+            substr(Str::slug("{$step} {$what}"), 0, 80),
+            $what,
+            (string) $data['cause'],
+            $step,
+        );
+        $job = Job::locked($job->id);
+        $this->change->handle($job, $user, static function (array $brief) use ($guard): array {
+            $others = array_filter(
+                (array) ($brief['released'] ?? []),
+                static fn (mixed $one): bool => ! is_array($one) || ($one['id'] ?? '') !== $guard->id,
+            );
+
+            return [...$brief, 'released' => [...array_values($others), $guard->toArray()]];
+        }, "to put back: {$what}", $job->last_entry, 'step');
     }
 
     /** @return array{symptom: string, text: string} */

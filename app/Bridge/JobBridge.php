@@ -100,6 +100,14 @@ final class JobBridge
         return Detour::at($step, $job->log(), $this->known($step));
     }
 
+    /** What the fix of that cause releases, as the catalogue has it; null where nothing. */
+    public function releasedBy(string $symptom, string $cause): ?string
+    {
+        $document = $this->catalogue->kind('issues')[$symptom] ?? null;
+
+        return $document === null ? null : Symptom::fromArray($document)->releases($cause);
+    }
+
     /** What stops the whole job until somebody else goes on; null where nothing does. */
     public function stopping(Job $job): ?Detour
     {

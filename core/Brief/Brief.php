@@ -24,6 +24,7 @@ final readonly class Brief
      * @param  list<string>  $depends  programs and devices the owner cannot do without
      * @param  list<Extra>  $extras
      * @param  list<SeenStart>  $seen  newest last
+     * @param  list<ReleasedGuard>  $released
      * @param  string|null  $host  kind of computer that makes the stick, of the catalogue; null: this bench
      */
     private function __construct(
@@ -49,6 +50,7 @@ final readonly class Brief
         public array $seen,
         public FirstBootBlock $firstBoot = new FirstBootBlock(),
         public ?string $host = null,
+        public array $released = [],
     ) {
     }
 
@@ -100,6 +102,7 @@ final readonly class Brief
             seen: $fields->each('seen', SeenStart::read(...)),
             firstBoot: $fields->optional('first_boot', FirstBootBlock::read(...)) ?? new FirstBootBlock(),
             host: $fields->optionalString('host'),
+            released: $fields->each('released', ReleasedGuard::read(...)),
         );
     }
 

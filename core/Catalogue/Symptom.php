@@ -80,6 +80,18 @@ final readonly class Symptom
         return Written::of($this);
     }
 
+    /** What a cause's fix releases; null where nothing, or the cause is not one of these. */
+    public function releases(string $cause): ?string
+    {
+        foreach ($this->causes as $one) {
+            if ($one->cause === $cause) {
+                return $one->putBack;
+            }
+        }
+
+        return null;
+    }
+
     /** Whether it can be meant on this job; what is not known does not rule it out. */
     public function applies(FactSheet $facts): bool
     {

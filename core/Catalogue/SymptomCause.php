@@ -11,14 +11,15 @@ use Cobblestone\Document\Written;
 /** What may be behind something that is seen, and what helps. */
 final readonly class SymptomCause
 {
-    public function __construct(public string $cause, public string $fix)
+    /** @param  string|null  $putBack  what is as it was once it is put back, where the fix released it */
+    public function __construct(public string $cause, public string $fix, public ?string $putBack = null)
     {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self($fields->string('cause'), $fields->string('fix'));
+        return new self($fields->string('cause'), $fields->string('fix'), $fields->optionalString('put_back'));
     }
 
     /** @return array<string, mixed> the same as a document */

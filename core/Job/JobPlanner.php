@@ -60,7 +60,7 @@ final class JobPlanner
         $part = $draft->contribution;
         $steps =
             ! $context->kind()->hasMachine()
-                ? $part->steps
+                ? Released::onMedium($part->steps, $brief->released)
                 : self::bench($part, $brief);
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
@@ -93,10 +93,12 @@ final class JobPlanner
      */
     private static function bench(Contribution $part, Brief $brief): array
     {
+        $steps = Released::on($part->steps, $brief->released);
+
         return [
-            ...$part->steps,
+            ...$steps,
             ...ClosingSteps::for(
-                self::opened($part->steps),
+                self::opened($steps),
                 $brief->owner,
                 array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)),
             ),

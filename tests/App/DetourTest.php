@@ -86,3 +86,25 @@ it('refuses what is not known, not open or too late', function () {
     $this->actingAs($this->people['viewer']);
     ($this->act)('seen', ['symptom' => 'install-loop'])->assertForbidden();
 });
+
+it('opens a put-back entry for a guard that a fix released, and shuts the handover until it is back', function () {
+    $entry = App\Models\CatalogueEntry::query()->where('kind', 'issues')->where('slug', 'access-denied')->firstOrFail();
+    $entry->update(['document' => [...$entry->document, 'steps' => [$this->stone]]]);
+    $store = app(App\Catalogue\CatalogueStore::class);
+    $store->replace($store->catalogue()->toArray());
+    ($this->act)('seen', ['symptom' => 'access-denied'])->assertSessionHasNoErrors();
+    ($this->act)('tried', ['cause' => 'A volume of the stick is mounted, and the system holds it.']);
+    expect($this->job->refresh()->currentPlan()->typed()->step('put-back.intake-take-in'))->toBeNull();
+    ($this->act)('tried', ['cause' => 'The tool was not started with the rights of an administrator.']);
+    ($this->run)()->assertSee('It opens an entry on the put-back list: the folder guard is on for the tool again');
+    $guard = 'The system\'s folder guard stops programs that it does not know from writing to drives.';
+    ($this->act)('helped', ['cause' => $guard])->assertSessionHasNoErrors();
+    $plan = $this->job->refresh()->currentPlan()->typed();
+    $entries = array_merge(...array_map(fn ($step) => $step->opens, $plan->steps));
+    $opened = array_values(array_filter($entries, fn ($one) => str_contains($one->what, 'folder guard')));
+    expect($opened)->toHaveCount(1)
+        ->and($opened[0]->why)->toBe($guard)
+        ->and($plan->step($opened[0]->closedBy)?->title)->toBe('Put back: The folder guard is on for the tool again')
+        ->and(json_encode($plan->step('hand-over.give-back')?->toArray()))->toContain('folder guard');
+    $this->get("/jobs/{$this->job->id}")->assertSee('Put back: The folder guard is on for the tool again');
+});

@@ -32,7 +32,8 @@ final class FilesPlanner
             throw PlanFault::notPossible('There is no file to put onto the stick.');
         }
         $bytes = array_sum(array_map(static fn (PlannedFile $file): int => $file->bytes, $files));
-        $image = new SourceImage(SourceImage::NONE, $bytes, StickContent::markOf($files), null, null, SourceImage::FOLDER);
+        $mark = StickContent::markOf($files);
+        $image = new SourceImage(SourceImage::NONE, $bytes, $mark, null, null, SourceImage::FOLDER);
         $wish = new StickWish($title, Bytes::mebi(1), WriteMode::FilesCopied, $scheme, takenLabels: $taken);
         $plan = StickPlanner::planned($image, $target, $wish, $label, $files);
         $plan->mustHold();

@@ -16,7 +16,11 @@
 </x-act>
 @endif
 @elseif ($cause = $detour->cause())
-<p class="cause"><span class="fine">{{ $detour->place() }}</span><br>{{ $cause->cause }} <b>{{ $cause->fix }}</b></p>
+<p class="cause"><span class="fine">{{ $detour->place() }}</span><br>{{ $cause->cause }} <b>{{ $cause->fix }}</b>
+@if ($cause->putBack !== null)
+<br><span class="fine">It opens an entry on the put-back list: {{ lcfirst($cause->putBack) }}.</span>
+@endif
+</p>
 @if ($page->mayWork)
 <div class="acts">
 @foreach (['helped' => 'It helped', 'tried' => 'It did not'] as $action => $words)
