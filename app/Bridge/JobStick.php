@@ -109,7 +109,7 @@ final readonly class JobStick
         }
         foreach ($this->ways->compare($file, $report, null, $drivers)->ways as $way) {
             $planned = $way->mode === $wanted->mode && ($wanted->scheme === null || $way->scheme === $wanted->scheme);
-            if ($planned && $way->isPossible() && $way->buildable && ! $way->storage) {
+            if ($planned && $way->isPossible() && $way->buildable && $way->storage === $wanted->storage) {
                 return $way;
             }
         }

@@ -17,6 +17,7 @@ final readonly class Image
 
     /**
      * @param  int|null  $build  of the system in it; null: the one the system's entry says
+     * @param  bool  $besideStorage  its maker's tool writes it onto a partition, and the rest of the stick is storage
      * @param  list<ImagePartition>  $partitions
      * @param  list<string>  $models
      */
@@ -44,6 +45,7 @@ final readonly class Image
         public array $models = [],
         public bool $kindAssumed = false,
         public ?int $build = null,
+        public bool $besideStorage = false,
     ) {
     }
 
@@ -85,6 +87,7 @@ final readonly class Image
             $fields->strings('models'),
             $fields->optionalBool('kind_assumed') ?? false,
             $fields->optionalInt('build'),
+            $fields->optionalBool('beside_storage') ?? false,
         );
     }
 

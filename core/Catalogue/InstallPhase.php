@@ -16,6 +16,7 @@ final readonly class InstallPhase
      * @param  list<int|float>  $minutes  least, likely, most
      * @param  list<string>  $do
      * @param  list<string>  $usual
+     * @param  bool  $startsAgain  whether the installer is started from the stick once more after its restart
      * @param  int|float|null  $unpacksMbS  bytes of the image that it takes in, in MB/s at most; null for a phase whose
      *     time does not follow from the image
      */
@@ -27,6 +28,7 @@ final readonly class InstallPhase
         public array $usual = [],
         public ?string $nextTest = null,
         public int|float|null $unpacksMbS = null,
+        public bool $startsAgain = false,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class InstallPhase
             $fields->strings('usual'),
             $fields->optionalString('next_test'),
             $fields->optionalNumber('unpacks_mb_s'),
+            $fields->optionalBool('starts_again') ?? false,
         );
     }
 

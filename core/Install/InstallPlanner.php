@@ -82,7 +82,7 @@ final class InstallPlanner
         $sum = Duration::minutes(5);
         foreach ($system->install->phases as $phase) {
             $sum = $sum->plus($pace->estimate($phase)->likely);
-            if ($phase->restart) {
+            if ($phase->restart && ! $phase->startsAgain) {
                 break;
             }
         }
@@ -99,36 +99,53 @@ final class InstallPlanner
         foreach ($system->install->phases as $index => $phase) {
             $last = $index === count($system->install->phases) - 1;
             $after = $last ? PathFact::SYSTEM_INSTALLED : "install.phase-{$index}";
-            $steps[] = new Step(
-                "install.phase-{$index}",
-                Stage::Install,
-                $phase->name,
-                Presence::WalkAway,
-                $pace->estimate($phase),
-                $phase->do === [] ? [$kind->leftAlone()] : $phase->do,
-                before: $index > 0 && ! $out ? [$fact] : [$fact, ...$out ? [PathFact::STICK_OUT] : []],
-                after: $index === 0 && ! $last ? [$after, PathFact::SYSTEM_COPIED] : [$after],
-                needs: ['slot', 'power'],
-                acts: [Act::WriteSystem],
-                because: [
-                    ...self::because($index, $system, $phase),
-                    $pace->because($phase, $system->dated()),
-                ],
-                waiting: self::waiting($phase),
-                done: $last ? DoneWords::of("{$system->name} was installed") : null,
-                boots: [
-                    ...$index === 0 ? [BootEvent::change(['target' => 'installed'])] : [],
-                    ...$phase->restart && $out ? [BootEvent::start(Wants::NextPart)] : [],
-                ],
-            );
+            $steps[] = self::phase($system, $index, $kind, $pace, [$fact, $after, $out]);
             $fact = $after;
-            if ($phase->restart && ! $out) {
+            if ($phase->startsAgain && ! $out) {
+                $steps[] = StartAgain::step($fact = "{$after}-again", $after, $system);
+            } elseif ($phase->restart && ! $out) {
                 $steps[] = self::stickOut($after, $system);
                 $out = true;
             }
         }
 
         return $steps;
+    }
+
+    /** @param  array{0: string, 1: string, 2: bool}  $stands  facts before and after it, whether the stick is out */
+    private static function phase(
+        SystemProfile $system,
+        int $index,
+        Kind $kind,
+        InstallPace $pace,
+        array $stands,
+    ): Step {
+        [$fact, $after, $out] = $stands;
+        $phase = $system->install->phases[$index];
+        $last = $index === count($system->install->phases) - 1;
+
+        return new Step(
+            "install.phase-{$index}",
+            Stage::Install,
+            $phase->name,
+            Presence::WalkAway,
+            $pace->estimate($phase),
+            $phase->do === [] ? [$kind->leftAlone()] : $phase->do,
+            before: $index > 0 && ! $out ? [$fact] : [$fact, ...$out ? [PathFact::STICK_OUT] : []],
+            after: $index === 0 && ! $last ? [$after, PathFact::SYSTEM_COPIED] : [$after],
+            needs: ['slot', 'power'],
+            acts: [Act::WriteSystem],
+            because: [
+                ...self::because($index, $system, $phase),
+                $pace->because($phase, $system->dated()),
+            ],
+            waiting: self::waiting($phase),
+            done: $last ? DoneWords::of("{$system->name} was installed") : null,
+            boots: [
+                ...$index === 0 ? [BootEvent::change(['target' => 'installed'])] : [],
+                ...$phase->restart && $out ? [BootEvent::start(Wants::NextPart)] : [],
+            ],
+        );
     }
 
     /**

@@ -15,6 +15,7 @@ final readonly class MediaPlan
      * @param  array<string, mixed>|null  $layout what will be on the stick, in bytes and sectors
      * @param  Scheme|null  $scheme  of the table that the stick is given; null where the image brings its own
      * @param  int  $driverPackages  that travel on this stick
+     * @param  bool  $storage  whether the rest of the stick is a partition for other files
      * @param  WantedFiles|null  $files  a second stick, where the drivers do not travel on this one
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class MediaPlan
         public ?Scheme $scheme = null,
         public int $driverPackages = 0,
         public ?WantedFiles $files = null,
+        public bool $storage = false,
     ) {
     }
 }

@@ -90,7 +90,7 @@ final class MediaPlanner
 
         return new MediaPlan(
             WriteMode::FilesCopied, $choice->stick, $layout, $label, $contribution, $scheme, $carried->driverFiles,
-            $place->wanted(),
+            $place->wanted(), $image->besideStorage,
         );
     }
 
@@ -107,7 +107,9 @@ final class MediaPlanner
             'media.stick',
             'Which stick',
             $hand,
-            StickNeed::of($files, $of->drivers, $of->driverFiles)->wholeStick($spare),
+            $of->image->besideStorage
+                ? StickNeed::of($files, $of->drivers, $of->driverFiles)->besideStorage()
+                : StickNeed::of($files, $of->drivers, $of->driverFiles)->wholeStick($spare),
         );
         $choice = $choose($wish);
         if ($wish->driverFiles === 0) {

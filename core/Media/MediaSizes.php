@@ -52,9 +52,12 @@ final class MediaSizes
             return [null, []];
         }
         try {
-            $layout = StickLayout::copied($stick, $scheme, $label);
+            $of = StickNeed::of($image->counted(), $drivers, $driverFiles);
+            $layout = $image->besideStorage
+                ? StickLayout::besideStorage($stick, $label, $of->onVolume(Bytes::of(4096)))
+                : StickLayout::copied($stick, $scheme, $label);
             $cluster = $layout->partitions[0]->fat32?->clusterSize() ?? Bytes::of(0);
-            $need = StickNeed::of($image->counted(), $drivers, $driverFiles)->onVolume($cluster);
+            $need = $of->onVolume($cluster);
             StickLayout::mustFit($layout, $need);
         } catch (LayoutImpossible $e) {
             return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick])]];

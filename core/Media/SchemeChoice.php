@@ -15,6 +15,14 @@ final class SchemeChoice
     /** @return array{0: Scheme, 1: Decision} */
     public static function decide(Machine $machine, Image $image, string $school): array
     {
+        return $image->besideStorage
+            ? [Scheme::Gpt, self::beside($image)]
+            : self::byFirmware($machine, $image, $school);
+    }
+
+    /** @return array{0: Scheme, 1: Decision} */
+    private static function byFirmware(Machine $machine, Image $image, string $school): array
+    {
         $firmware = $machine->fact('firmware.kind');
         $uefiOnly = $firmware->is('uefi');
         $scheme = match ($school) {
@@ -50,6 +58,19 @@ final class SchemeChoice
                 'M4',
             ),
         ];
+    }
+
+    private static function beside(Image $image): Decision
+    {
+        return new Decision(
+            'media.scheme',
+            'Partition scheme of the stick',
+            Scheme::Gpt->title(),
+            ["{$image->name} stands on a partition of its own beside storage, and its machine reads a GUID table."],
+            ['MBR' => ['The machine does not offer an installer from it.']],
+            [$image->dated()],
+            'M4, M16',
+        );
     }
 
     /**

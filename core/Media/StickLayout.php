@@ -38,6 +38,28 @@ final class StickLayout
         );
     }
 
+    /** The installer's FAT32 partition, and storage over the rest (rule M16): a GUID table. */
+    public static function besideStorage(Stick $stick, string $label, Bytes $need): Layout
+    {
+        return LayoutBuilder::build(
+            Scheme::Gpt,
+            SectorSize::from($stick->sectorBytes),
+            $stick->size(),
+            [
+                new PartitionRequest(
+                    $label,
+                    PartitionType::BasicData,
+                    StickNeed::partitionBesideStorage($need),
+                    'fat32',
+                    'installer',
+                    false,
+                ),
+                new PartitionRequest('storage', PartitionType::BasicData, null, 'exfat', 'data'),
+            ],
+            "stick {$stick->id}",
+        );
+    }
+
     /**
      * @throws LayoutImpossible where the files do not fit after all
      */

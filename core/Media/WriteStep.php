@@ -95,14 +95,21 @@ final class WriteStep
                 )
                 : array_filter([
                     'Wipe old signatures at both ends, then lay out the table exactly as in the core beside.',
-                    "Format the partition as FAT32 with label `{$label}` and the geometry of the plan.",
+                    $image->besideStorage
+                        ? "Format the first partition as FAT32 with label `{$label}` and the geometry of the plan, the "
+                            .'second as exFAT for other files.'
+                        : "Format the partition as FAT32 with label `{$label}` and the geometry of the plan.",
+                    $image->besideStorage
+                        ? "A tool that asks where to: the partition `{$label}`, never the whole stick. \"Whole stick\" "
+                            .'erases the storage beside it.'
+                        : null,
                     $place->decision === null || $place->second !== null
                         ? 'Copy all files of the image.'
                         : 'Copy all files of the image, and the folder with the drivers.',
                     $split === null ? null : "Write {$split->path} as {$split->count()} parts: {$split->describe()}.",
                 ]);
 
-        return $instructions;
+        return array_values($instructions);
     }
 
     private static function confirmation(?Stick $stick, ?Bytes $bytes): Confirmation

@@ -20,7 +20,7 @@ use Symfony\Component\Yaml\Yaml;
 /** The demo world for tests of the core, without framework and database. */
 final class Demo
 {
-    public const BRIEFS = ['fairlead-13', 'capstan-t3', 'pocket-lantern', 'unknown-laptop'];
+    public const BRIEFS = ['fairlead-13', 'capstan-t3', 'pocket-lantern', 'unknown-laptop', 'sealed-stick'];
 
     /** One brief for each further kind of job. */
     public const KINDS = [

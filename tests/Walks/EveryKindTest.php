@@ -41,6 +41,11 @@ it('walks each kind of job to the sheet', function (string $brief, array $on, ar
         ['It now carries Corvane Play 2', 'Erased: Pebble M2', 'All of it goes back'],
         ['charged by', 'copied'],
     ],
+    'sealed, from a stick' => [
+        'sealed-stick',
+        ['It now carries Halden One 26', 'Everything on it was erased'],
+        ['were copied', 'charged by'],
+    ],
     'stick only' => [
         'stick-for-any',
         ['A stick, Harbour 16', 'The stick was read back, and is equal'],

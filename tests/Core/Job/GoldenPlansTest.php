@@ -46,13 +46,13 @@ it('asks at most three questions and two typed confirmations', function (string 
         ->toBeLessThanOrEqual(2);
 })->with(Demo::ALL);
 
-it('makes the four jobs visibly different', function () {
+it('makes the five jobs visibly different', function () {
     $shapes = array_map(
         fn (string $job) => implode(' ', array_map(fn ($step) => $step->id, Demo::plan($job)->steps)),
         Demo::BRIEFS,
     );
     expect(array_unique($shapes))
-        ->toHaveCount(4)
+        ->toHaveCount(5)
         ->and(Demo::plan('unknown-laptop')->verdict()->value)
         ->toBe('hold')
         ->and(Demo::plan('fairlead-13')->verdict()->value)
