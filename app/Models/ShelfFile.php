@@ -37,6 +37,7 @@ final class ShelfFile extends Record
         'channel' => 'channel',
         'source' => 'fetched from',
         'as_of' => 'as of',
+        'origin' => 'third-party or modified; empty: the publisher\'s',
     ];
 
     protected $table = 'shelf_files';

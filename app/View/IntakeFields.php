@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View;
 
 use Cobblestone\Catalogue\HostProfile;
+use Cobblestone\Catalogue\ImageOrigin;
 use Cobblestone\Policy\Schools;
 
 /** What a brief can say beyond the first questions, in groups under the words of the bench. */
@@ -52,6 +53,25 @@ final class IntakeFields
                 ], $brief['host'] ?? '')->wide('col-md-6'),
             ],
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
+        ];
+    }
+
+    /**
+     * Where an image comes from that the catalogue does not hold.
+     *
+     * @param  array<string, string>  $origin
+     * @return list<IntakeField>
+     */
+    public static function origin(array $origin): array
+    {
+        return [
+            IntakeField::choice('image_origin', 'It is', [
+                '' => 'the publisher\'s, as published', ...ImageOrigin::KINDS,
+            ], $origin['kind'] ?? '')->wide('col-sm-6 col-lg-4'),
+            IntakeField::text('image_from', 'Where it comes from', $origin['from'] ?? '')
+                ->wide('col-sm-6 col-lg-4')->upTo(200),
+            IntakeField::text('image_reason', 'Why not the publisher\'s', $origin['reason'] ?? '')
+                ->wide('col-sm-6 col-lg-4')->upTo(400),
         ];
     }
 

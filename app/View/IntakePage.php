@@ -152,6 +152,7 @@ final readonly class IntakePage
                 ->wide('col-sm-6 col-lg-2')
                 ->hinted('3.6 GB')
                 ->upTo(40),
+            ...IntakeFields::origin($image['origin'] ?? []),
             IntakeField::figure('usb_c', 'USB-C sockets', $ports['usb-c'] ?? 1, 'number')->wide('col-6 col-lg-2'),
             IntakeField::figure('usb_a', 'USB-A sockets', $ports['usb-a'] ?? 0, 'number')->wide('col-6 col-lg-2'),
             IntakeField::text('machine_title', 'What to call the machine', $machine['title'] ?? '')

@@ -31,6 +31,7 @@ final class SystemDefaults
         'loader',
         'sha256',
         'models',
+        'origin',
     ];
 
     /**

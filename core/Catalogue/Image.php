@@ -18,6 +18,7 @@ final readonly class Image
     /**
      * @param  int|null  $build  of the system in it; null: the one the system's entry says
      * @param  bool  $besideStorage  its maker's tool writes it onto a partition, and the rest of the stick is storage
+     * @param  ImageOrigin|null  $origin  null: the publisher's, as it was published
      * @param  list<ImagePartition>  $partitions
      * @param  list<string>  $models
      */
@@ -46,6 +47,7 @@ final readonly class Image
         public bool $kindAssumed = false,
         public ?int $build = null,
         public bool $besideStorage = false,
+        public ?ImageOrigin $origin = null,
     ) {
     }
 
@@ -88,6 +90,7 @@ final readonly class Image
             $fields->optionalBool('kind_assumed') ?? false,
             $fields->optionalInt('build'),
             $fields->optionalBool('beside_storage') ?? false,
+            $fields->optional('origin', ImageOrigin::read(...)),
         );
     }
 

@@ -17,6 +17,9 @@ use Cobblestone\Runbook\Step;
 /** The first stones: take in, look at the machine, the owner's word, lay out the tools (rules J5, J7, J9). */
 final class IntakeSteps
 {
+    /** The stone that lays out what a job takes. */
+    public const GATHER = 'gather.lay-out';
+
     /** @return list<Step> */
     public static function first(Machine $machine, Step $ownersWord): array
     {
@@ -107,7 +110,7 @@ final class IntakeSteps
     public static function gather(array $items): Step
     {
         return new Step(
-            'gather.lay-out',
+            self::GATHER,
             Stage::Gather,
             'Lay out tools',
             Presence::Hands,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Assessment\OtherImage;
 use Cobblestone\Boot\BootScene;
 use Cobblestone\Boot\KindTable;
 use Cobblestone\Boot\PowerOn;
@@ -32,7 +33,6 @@ use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\PlannedJob;
 use Cobblestone\Runbook\Planner;
-use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\TimesSeen;
@@ -57,7 +57,7 @@ final class JobPlanner
         $context = JobContext::of($brief, $catalogue, $bench);
         $draft = self::draft($context);
         $machine = $context->machine;
-        $part = $draft->contribution;
+        $part = self::withImage($draft->contribution, $context);
         $steps =
             ! $context->kind()->hasMachine()
                 ? Released::onMedium($part->steps, $brief->released)
@@ -88,6 +88,26 @@ final class JobPlanner
         );
     }
 
+    /** An image that is not the publisher's own is looked at, allowed and signed for, whatever the kind of job. */
+    private static function withImage(Contribution $part, JobContext $context): Contribution
+    {
+        $school = $context->policy->school('extras');
+        $other = OtherImage::contribution(
+            $context->image,
+            $context->imageSigner(),
+            in_array($context->imageSigner()->id ?? '', $context->trustedSigners()->always, true),
+            $school,
+        );
+        $steps = array_map(
+            static fn (Step $step): Step => $other->gather !== [] && $step->id === IntakeSteps::GATHER
+                ? IntakeSteps::gather([...$part->gather, ...$other->gather])
+                : $step,
+            OtherImage::over($part->steps, $context->image, $school),
+        );
+
+        return $part->withSteps($steps)->and($other);
+    }
+
     /**
      * @return list<Step>
      */
@@ -98,7 +118,7 @@ final class JobPlanner
         return [
             ...$steps,
             ...ClosingSteps::for(
-                self::opened($steps),
+                array_merge(...array_map(static fn (Step $step): array => $step->opens, $steps)),
                 $brief->owner,
                 array_merge(...array_map(static fn (Step $step): array => $step->after, $part->steps)),
             ),
@@ -171,15 +191,6 @@ final class JobPlanner
             JobKind::CableRestore => CableRestorePath::draft($context),
             JobKind::Upgrade => UpgradePath::draft($context),
         };
-    }
-
-    /**
-     * @param  list<Step>  $steps
-     * @return list<PutBack>
-     */
-    private static function opened(array $steps): array
-    {
-        return array_merge(...array_map(static fn (Step $step): array => $step->opens, $steps));
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Media;
 
+use Cobblestone\Catalogue\ImageOrigin;
+
 /** Whether an image of the shelf is one that a job may be made from, and what speaks against it (rules M2, M14). */
 final readonly class ImageFit
 {
@@ -117,7 +119,7 @@ final readonly class ImageFit
         if ($image->system !== $wanted->system) {
             return ["it installs {$image->system}"];
         }
-        $against = [];
+        $against = self::ofAnother($wanted, $image);
         if (! self::isOf($wanted->edition, $image->edition, $image->channel)) {
             $against[] = "edition {$image->edition}, and the job installs {$wanted->edition}";
         }
@@ -135,6 +137,20 @@ final readonly class ImageFit
         }
 
         return $against;
+    }
+
+    /** @return list<string> that it comes from somewhere else than the path has planned with (rule A15) */
+    private static function ofAnother(WantedStick $wanted, ShelfImage $image): array
+    {
+        $kinds = ImageOrigin::KINDS;
+        $is = isset($kinds[$image->origin ?? '']) ? $image->origin : null;
+
+        return match (true) {
+            $is === $wanted->origin => [],
+            $is === null => ['it is the publisher\'s, and the path goes by one that is '.$kinds[$wanted->origin ?? '']],
+            default => ["it is {$kinds[$is]}, and the path goes by ".($wanted->origin === null
+                ? 'the publisher\'s' : "one that is {$kinds[$wanted->origin]}")],
+        };
     }
 
     /** Whether nothing else is said of it than what is wanted. */

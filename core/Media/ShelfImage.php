@@ -12,6 +12,7 @@ final readonly class ShelfImage
      * @param  string|null  $published  the publisher's; null where none is known
      * @param  string|null  $damage  what is wrong with it, in words
      * @param  string|null  $system  the name of what it installs
+     * @param  string|null  $origin  see ImageOrigin::KINDS; null: the publisher's
      */
     public function __construct(
         public string $name,
@@ -24,6 +25,7 @@ final readonly class ShelfImage
         public ?string $language = null,
         public ?string $architecture = null,
         public ?string $channel = null,
+        public ?string $origin = null,
     ) {
     }
 
@@ -46,6 +48,7 @@ final readonly class ShelfImage
             $about['language'] ?? null,
             $about['architecture'] ?? null,
             $about['channel'] ?? null,
+            $about['origin'] ?? null,
         );
     }
 }

@@ -21,6 +21,7 @@ final readonly class WantedStick
      * @param  string|null  $sha256  the publisher's; null where none is known
      * @param  Scheme|null  $scheme  of a stick that files are copied onto; null where the image brings its own
      * @param  int  $driverPackages  that travel on this stick
+     * @param  string|null  $origin  see ImageOrigin::KINDS; null: the publisher's
      * @param  bool  $storage  whether a partition for other files stands beside the installer's
      * @param  string|null  $host  kind of computer that makes it, of the catalogue; null: this bench
      * @param  string|null  $stick  its number in the register; null where none fits
@@ -40,6 +41,7 @@ final readonly class WantedStick
         public ?string $sha256 = null,
         public ?string $host = null,
         public bool $storage = false,
+        public ?string $origin = null,
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class WantedStick
             $image->sha256,
             $host,
             $media->storage,
+            $image->origin?->kind,
         );
     }
 
@@ -96,6 +99,7 @@ final readonly class WantedStick
             $fields->optionalString('sha256'),
             $fields->optionalString('host'),
             $fields->optionalBool('storage') ?? false,
+            $fields->optionalString('origin'),
         );
     }
 

@@ -227,3 +227,14 @@ it('says beside its field what a kind of job still wants', function (array $give
     [['machine' => 'd 13', 'goal' => 'dance'], 'goal'],
     [['machine' => 'd 13', 'goal' => 'card-swap', 'card_new' => 'x', 'card_watts' => 'many'], 'card_watts'],
 ]);
+
+it('takes in where an image comes from that is not the publisher\'s own, and stops until it is allowed', function () {
+    $sent = [
+        'machine' => 'Capstan T3', 'image' => 'other', 'system_name' => 'Skerry, trimmed', 'image_bytes' => '3 GB',
+        'image_origin' => 'modified', 'goal' => 'clean-install',
+    ];
+    $this->post('/jobs', $sent)->assertSessionHasErrors('image_from');
+    $this->post('/jobs', [...$sent, 'image_from' => 'a collectors\' page'])->assertSessionHasNoErrors();
+    $plan = App\Models\Job::query()->latest('id')->firstOrFail()->currentPlan()->typed();
+    expect(array_map(fn ($one) => $one->id, $plan->blockers))->toContain('image-policy');
+});

@@ -191,7 +191,7 @@ it('says what is missing where nothing can be made', function () {
     ]);
     $this->get("/jobs/{$this->job->id}/stick")->assertSee('its checksum is not the published one')
         ->assertSee('No image on the shelf fits this job.');
-    $without = $this->jobFrom('firmware-update', $this->people['evening']);
+    $without = $this->jobFrom('cable-restore', $this->people['evening']);
     $this->get("/jobs/{$without->id}/stick")->assertOk()->assertSee('The path of this job needs none.');
     $this->actingAs($this->people['viewer'])->get("/jobs/{$this->job->id}/stick")->assertOk();
     $this->post("/jobs/{$this->job->id}/stick", ['stick' => 'gull-32', 'seen' => '1'])->assertForbidden();

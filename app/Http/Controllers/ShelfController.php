@@ -13,6 +13,7 @@ use App\View\ProofLine;
 use App\View\ShelfLine;
 use Cobblestone\Catalogue\DriverPackage;
 use Cobblestone\Catalogue\Image;
+use Cobblestone\Catalogue\ImageOrigin;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -84,13 +85,27 @@ final class ShelfController
         ]);
     }
 
-    public function update(ShelfFile $file, Request $request): RedirectResponse
+    /** @return array<string, string> */
+    private static function rules(): array
     {
         $rules = ['published' => 'nullable|string|max:60000', 'published_by' => 'nullable|string|max:200'];
         foreach (array_keys(ShelfFile::ABOUT) as $field) {
-            $rules[$field] = $field === 'as_of' ? 'nullable|date_format:Y-m-d' : 'nullable|string|max:120';
+            $rules[$field] = match ($field) {
+                'as_of' => 'nullable|date_format:Y-m-d',
+                'origin' => 'nullable|in:'.implode(',', array_keys(ImageOrigin::KINDS)),
+                default => 'nullable|string|max:120',
+            };
         }
-        $given = $request->validate($rules, ['as_of.date_format' => 'Write the day as 2026-11-25.']);
+
+        return $rules;
+    }
+
+    public function update(ShelfFile $file, Request $request): RedirectResponse
+    {
+        $given = $request->validate(self::rules(), [
+            'as_of.date_format' => 'Write the day as 2026-11-25.',
+            'origin.in' => 'Write "third-party" or "modified", or leave it empty where it is the publisher\'s own.',
+        ]);
         $about = array_filter(
             array_intersect_key($given, ShelfFile::ABOUT),
             fn (?string $value): bool => $value !== null && $value !== '',

@@ -208,7 +208,8 @@ final class IntakeForm
         return [
             'system' => ['name' => $this->text('system_name')],
             'image' => [
-                ...array_diff_key($described, ['name' => 1, 'bytes' => 1]),
+                ...array_diff_key($described, ['name' => 1, 'bytes' => 1, 'origin' => 1]),
+                ...(new IntakeOrigin($this->typed))->over($described),
                 'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'),
                 'bytes' => $this->size('image_bytes', 'image.bytes') ??
                     throw BriefFault::at(

@@ -7,6 +7,7 @@ use App\Catalogue\CatalogueStore;
 use App\Documents\FieldFaults;
 use Closure;
 use Cobblestone\Brief\FirstBootBlock;
+use Cobblestone\Catalogue\ImageOrigin;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Policy\Schools;
@@ -25,6 +26,8 @@ final class IntakeRequest extends FormRequest
         'machine' => 'machine',
         'image.name' => 'image_name',
         'image.bytes' => 'image_bytes',
+        'image.origin.from' => 'image_from',
+        'image.origin' => 'image_origin',
         'image' => 'image',
         'system' => 'system_name',
         'card' => 'card_new',
@@ -78,6 +81,9 @@ final class IntakeRequest extends FormRequest
             'image' => 'nullable|string|max:120',
             'image_name' => 'nullable|string|max:200',
             'image_bytes' => 'nullable|string|max:40',
+            'image_origin' => 'nullable|in:'.implode(',', array_keys(ImageOrigin::KINDS)),
+            'image_from' => 'nullable|string|max:200',
+            'image_reason' => 'nullable|string|max:400',
             'system_name' => 'nullable|string|max:120',
             'goal' => 'nullable|in:'.implode(',', array_column(JobKind::cases(), 'value')),
             'system_id' => 'nullable|string|max:120',
