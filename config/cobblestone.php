@@ -4,13 +4,14 @@ return [
     // Folder of the demo world, or of the shop's own catalogue.
     'catalogue' => env('COBBLESTONE_CATALOGUE', base_path('catalogue')),
 
-    // The watched folder of images, the stand-in sticks, folders of drivers, and the certificates that the machines of
-    // the bench trust.
+    // The watched folder of images, the stand-in sticks and publishers, folders of drivers, and the certificates that
+    // the machines of the bench trust.
     'shelf' => env('COBBLESTONE_SHELF', base_path('var/shelf')),
     'sticks' => env('COBBLESTONE_STICKS', base_path('var/sticks')),
     'drivers' => env('COBBLESTONE_DRIVERS', base_path('var/drivers')),
     'packages' => env('COBBLESTONE_PACKAGES', base_path('var/packages')),
     'photos' => env('COBBLESTONE_PHOTOS', base_path('var/photos')),
+    'publisher' => env('COBBLESTONE_PUBLISHER', base_path('var/publisher')),
     'signers' => env('COBBLESTONE_SIGNERS', base_path('var/signers')),
 
     // Names of makers and devices, in the form of pci.ids and usb.ids.

@@ -11,6 +11,7 @@ use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DriverController;
 use App\Http\Controllers\ElsewhereController;
+use App\Http\Controllers\FetchController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
 use App\Http\Controllers\GentlerController;
@@ -163,6 +164,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/packages/{package}', [PackageController::class, 'show']);
     Route::get('/shelf/{file}', [ShelfController::class, 'show']);
     Route::get('/shelf/{file}/ways', [WayController::class, 'show']);
+    Route::get('/shelf/fetch/{slug}', [FetchController::class, 'show']);
     Route::get('/shelf/{file}/elsewhere', [ElsewhereController::class, 'show']);
     Route::get('/shelf/{file}/plan', [BuildController::class, 'plan']);
     Route::get('/sticks', [StickController::class, 'index']);
@@ -185,6 +187,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/shelf/{file}', [ShelfController::class, 'update']);
         Route::post('/shelf/{file}/hash/{action}', [ShelfController::class, 'hash'])
             ->whereIn('action', ['start', 'stop']);
+        Route::post('/shelf/fetch/{slug}', [FetchController::class, 'begin']);
+        Route::post('/shelf/fetch/{slug}/stop', [FetchController::class, 'stop']);
         Route::post('/shelf/{file}/elsewhere', [ElsewhereController::class, 'prove']);
         Route::post('/shelf/{file}/builds', [BuildController::class, 'store']);
         Route::post('/shelf/{file}/starts', [StartController::class, 'beginImage']);

@@ -12,11 +12,6 @@ use App\Models\StickState;
 use App\Models\User;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Media\Build\StickCondition;
-use Cobblestone\Runbook\Confirmation;
-use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\Refused;
-use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Walk;
 use Cobblestone\Text\Counted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -27,7 +22,7 @@ final class LayFilesStone
     public function __construct(
         private readonly JobBridge $bridge,
         private readonly StickRegister $register,
-        private readonly LogBook $log,
+        private readonly LayByFact $lay,
     ) {
     }
 
@@ -54,39 +49,13 @@ final class LayFilesStone
 
     private function lay(Job $job, User $user, Stick $stick, FilesForStick $of): StonesLaid
     {
-        $done = $waits = [];
-        $progress = $this->bridge->progress($job);
-        foreach ($progress->plan->steps as $step) {
-            if (! in_array($of->wanted->for->proves(), $step->after, true) || $progress->state($step)->isClosed()) {
-                continue;
-            }
-            try {
-                $this->layOne($job, $user, $step, $stick);
-                $done[] = $step->title;
-            } catch (Refused $e) {
-                $waits[$step->title] = $e->getMessage();
-            }
-        }
-
-        return new StonesLaid($done, $waits);
-    }
-
-    /** @throws Refused where it is not open yet */
-    private function layOne(Job $job, User $user, Step $step, Stick $stick): void
-    {
         $content = StickState::of($stick->id)->content ?? [];
-        $said = [
-            'text' => "{$stick->name}".($stick->serial === null ? '' : ", serial {$stick->serial}").': '
+
+        return $this->lay->handle($job, $user, $of->wanted->for->proves(), [
+            'text' => $stick->name.($stick->serial === null ? '' : ", serial {$stick->serial}").': '
                 .Counted::of((int) ($content['files'] ?? 0), 'file').' read back past the cache, each checksum equal.',
             'stick' => $stick->id,
-        ];
-        $walk = new Walk($this->bridge->progress($job));
-        if ($step->isOneWay()) {
-            $confirmed = $walk->confirm($step, (string) $stick->serial, array_key_first(Confirmation::READ_FROM));
-            $this->log->write($job, $user, EntryKind::Confirmed, $step->id, [...$confirmed, ...$said]);
-            $walk = new Walk($this->bridge->progress($job));
-        }
-        $this->log->write($job, $user, EntryKind::Done, $step->id, [...$walk->done($step, []), ...$said]);
+        ], $stick->serial);
     }
 
     private static function not(string $why): ValidationException

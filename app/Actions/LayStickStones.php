@@ -16,12 +16,8 @@ use Cobblestone\Document\Fields;
 use Cobblestone\Media\Build\StickCondition;
 use Cobblestone\Media\StoneProof;
 use Cobblestone\Media\WantedStick;
-use Cobblestone\Runbook\Confirmation;
-use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Refused;
-use Cobblestone\Runbook\Step;
-use Cobblestone\Runbook\Walk;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -36,7 +32,7 @@ final class LayStickStones
         private readonly JobBridge $bridge,
         private readonly StickRegister $register,
         private readonly JobStick $sticks,
-        private readonly LogBook $log,
+        private readonly LayByFact $one,
         private readonly ChangeBrief $change,
     ) {
     }
@@ -138,7 +134,8 @@ final class LayStickStones
                     continue;
                 }
                 try {
-                    $this->layOne($job, $user, $step, $stick, $proof->sentence($fact));
+                    $said = ['text' => $proof->sentence($fact), 'stick' => $stick->id];
+                    $this->one->layOne($job, $user, $step, $said, $stick->serial);
                     $done[] = $step->title;
                 } catch (Refused $e) {
                     $waits[$step->title] = $e->getMessage();
@@ -147,19 +144,6 @@ final class LayStickStones
         }
 
         return new StonesLaid($done, $waits);
-    }
-
-    /** @throws Refused where it is not open yet */
-    private function layOne(Job $job, User $user, Step $step, Stick $stick, string $text): void
-    {
-        $said = ['text' => $text, 'stick' => $stick->id];
-        $walk = new Walk($this->bridge->progress($job));
-        if ($step->isOneWay()) {
-            $confirmed = $walk->confirm($step, (string) $stick->serial, array_key_first(Confirmation::READ_FROM));
-            $this->log->write($job, $user, EntryKind::Confirmed, $step->id, [...$confirmed, ...$said]);
-            $walk = new Walk($this->bridge->progress($job));
-        }
-        $this->log->write($job, $user, EntryKind::Done, $step->id, [...$walk->done($step, []), ...$said]);
     }
 
     /** @return array{StoneProof, string|null} what it says at each stone, and why it does not check the image */

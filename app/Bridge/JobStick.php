@@ -63,6 +63,15 @@ final readonly class JobStick
             : $this->catalogue->catalogue()->hosts()[$wanted->host]->name ?? $wanted->host;
     }
 
+    /** The catalogue's entry of the image that the path goes by; null where it holds none. */
+    public function imageOf(Job $job): ?string
+    {
+        $names = array_column($this->catalogue->kind('images'), 'name', 'id');
+        $id = array_search($job->currentPlan()->typed()->job->image, $names, true);
+
+        return is_string($id) ? $id : null;
+    }
+
     public function name(string $slug): ?string
     {
         return $this->register->find($slug)?->name;

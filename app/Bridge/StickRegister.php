@@ -23,6 +23,9 @@ final class StickRegister
     /** @var Collection<int, ShelfFile>|null */
     private ?Collection $shelf = null;
 
+    /** @var list<StickEvent> what the last question told of images and of the line */
+    private array $images = [];
+
     public function __construct(private readonly CatalogueStore $catalogue)
     {
     }
@@ -88,11 +91,14 @@ final class StickRegister
      */
     public function now(?int $job = null, bool $named = true): array
     {
+        $this->images = [];
         $states = StickState::query()->get()->keyBy('slug');
         $events = $wanting = [];
         foreach (self::told() as $row) {
             if ($row->kind === 'wanted') {
                 $wanting[$row->slug][] = KeptStick::told((array) $row->data);
+            } elseif ($row->kind === ImagesAtHand::SHELVED || $row->kind === ImagesAtHand::LINE) {
+                $this->images[] = $row;
             } else {
                 $events[$row->slug][] = $row;
             }
@@ -119,6 +125,7 @@ final class StickRegister
             ->select(['id', 'slug', 'kind', 'data'])
             ->whereIn('kind', ['built', 'proven', 'failed', 'booted-badly', 'taken-back'])
             ->unionAll(KeptStick::holding())
+            ->unionAll(ImagesAtHand::rows())
             ->orderBy('id')
             ->get();
     }
@@ -144,7 +151,10 @@ final class StickRegister
         );
     }
 
-    /** A catalogue whose sticks are as they are now; sticks of which nothing has been recorded stay as they are. */
+    /**
+     * A catalogue whose sticks are as they are now, and whose images say whether the shelf has them; sticks of which
+     * nothing has been recorded stay as they are.
+     */
     public function over(Catalogue $catalogue, ?int $job = null): Catalogue
     {
         $changed = [];
@@ -156,7 +166,9 @@ final class StickRegister
             }
         }
 
-        return $changed === [] ? $catalogue : $catalogue->with('sticks', $changed);
+        $catalogue = $changed === [] ? $catalogue : $catalogue->with('sticks', $changed);
+
+        return ImagesAtHand::over($catalogue, $this->images);
     }
 
     /** The stick on record whose contents carry that mark. */

@@ -4,10 +4,14 @@ namespace App\Providers;
 
 use App\Account\PeopleProvider;
 use App\Account\SessionTable;
+use App\Actions\ImageWasFetched;
 use App\Actions\StickWasProven;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
+use App\Devices\Publisher\Publisher;
+use App\Devices\Publisher\StandInPublisher;
 use App\Health\Workers;
+use App\Jobs\WhenFetched;
 use App\Jobs\WhenProven;
 use App\View\Frame;
 use Illuminate\Database\Events\MigrationsEnded;
@@ -31,6 +35,10 @@ final class AppServiceProvider extends ServiceProvider
             (string) config('cobblestone.compiled'),
         ));
         $this->app->bind(WhenProven::class, StickWasProven::class);
+        $this->app->bind(WhenFetched::class, ImageWasFetched::class);
+        $this->app->bind(Publisher::class, static fn (): Publisher => new StandInPublisher(
+            (string) config('cobblestone.publisher'),
+        ));
         $this->app->scoped(SessionTable::class, static fn (Application $app): SessionTable => new SessionTable(
             $app->make('db')->connection(),
             (string) config('session.table'),

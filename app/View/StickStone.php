@@ -19,15 +19,25 @@ final readonly class StickStone
 {
     /**
      * @param  list<array{name: string, href: string}>  $images  that fit; only at the stone that checks one
+     * @param  string|null  $fetch  page that fetches the image; only at the stone that does
      * @param  string|null  $made  name of the stick that was built for this job and is good
      */
-    private function __construct(public int $job, public array $images, public ?string $made)
-    {
+    private function __construct(
+        public int $job,
+        public array $images,
+        public ?string $made,
+        public ?string $fetch = null,
+    ) {
     }
 
     /** Null at a stone that no stick of the workshop would lay. */
     public static function of(Job $job, Step $step, JobStick $bridge): ?self
     {
+        if (in_array(PathFact::IMAGE_FETCHED, $step->after, true)) {
+            $image = $bridge->imageOf($job);
+
+            return new self($job->id, [], null, $image === null ? '/shelf' : "/shelf/fetch/{$image}?job={$job->id}");
+        }
         if (array_intersect(StoneProof::PROVES, $step->after) === []) {
             return null;
         }

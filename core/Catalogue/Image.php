@@ -18,6 +18,7 @@ final readonly class Image
     /**
      * @param  int|null  $build  of the system in it; null: the one the system's entry says
      * @param  bool  $besideStorage  its maker's tool writes it onto a partition, and the rest of the stick is storage
+     * @param  ImageAtHand|null  $atHand  null: nobody has looked on the shelf
      * @param  ImageOrigin|null  $origin  null: the publisher's, as it was published
      * @param  list<ImagePartition>  $partitions
      * @param  list<string>  $models
@@ -48,6 +49,7 @@ final readonly class Image
         public ?int $build = null,
         public bool $besideStorage = false,
         public ?ImageOrigin $origin = null,
+        public ?ImageAtHand $atHand = null,
     ) {
     }
 
@@ -91,6 +93,7 @@ final readonly class Image
             $fields->optionalInt('build'),
             $fields->optionalBool('beside_storage') ?? false,
             $fields->optional('origin', ImageOrigin::read(...)),
+            $fields->optional('at_hand', ImageAtHand::read(...)),
         );
     }
 

@@ -33,6 +33,7 @@ final class MediaSteps
         $host = new HostWords($wish->host);
 
         return [
+            ...FetchStep::for($image, $wish->policy),
             self::checkImage($image, $wish->policy, $host),
             self::identify($choice, $host),
             ...$place->second === null ? [] : [DriverStickStep::of($place)],
@@ -60,6 +61,7 @@ final class MediaSteps
                         .'with it.'
                     : "It must print `{$hash}`. Anything else: fetch the image again, do not use this one.",
             ],
+            before: FetchStep::before($image),
             after: [PathFact::IMAGE_PROVEN],
             needs: $host->needs(),
             because: [

@@ -62,6 +62,7 @@ final readonly class Policy
             'seconds_per_file' => 0.015,
             'host_read_mb_s' => 500,
             'host_port_mb_s' => 400,
+            'line_megabits' => 100,
             'hash_mb_s' => 450,
             'expand_mb_s' => 180,
             'restart_seconds' => 45,

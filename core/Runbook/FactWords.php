@@ -21,6 +21,7 @@ final class FactWords
         PathFact::SHUT_DOWN => 'the old system is fully shut down',
         PathFact::ENCRYPTION_SETTLED => 'drive encryption is settled',
         PathFact::GATHERED => 'everything needed lies on the bench',
+        PathFact::IMAGE_FETCHED => 'the image lies on the shelf',
         PathFact::IMAGE_ACCEPTED => 'somebody has signed for an image that is not the publisher\'s own',
         PathFact::IMAGE_PROVEN => 'the image is checked',
         PathFact::DRIVERS_FETCHED => 'the drivers for the way are fetched',

@@ -27,6 +27,8 @@ final class PathFact
 
     public const IMAGE_PROVEN = 'image.proven';
 
+    public const IMAGE_FETCHED = 'image.fetched';
+
     public const IMAGE_ACCEPTED = 'image.accepted';
 
     public const DRIVERS_FETCHED = 'drivers.fetched';

@@ -54,7 +54,7 @@ final class DemoImages
 
     private static function mark(): string
     {
-        return (string) sha1_file(InstallerFile::program());
+        return (string) sha1_file(InstallerFile::program()).' 2';
     }
 
     private function all(): void
@@ -78,6 +78,8 @@ final class DemoImages
         $this->disk('skerry-counter-2026.11.img', 'Skerry Rolling installer', 'third-party', 12);
         $this->disk('corvane.img', 'Corvane Play 2 installer', null, 20);
         Command::run(['xz', '-T2', '-2', "{$this->shelf}/corvane.img"], 120);
+        $this->disk(DemoPublisher::FILE, 'Orrin Desktop 3 installer', 'third-party', 6);
+        DemoPublisher::give("{$this->shelf}/".DemoPublisher::FILE);
         rename("{$this->shelf}/corvane.img.xz", "{$this->shelf}/corvane-lounge-2.4-stable.img.xz");
         foreach (['nf13-114.cap', 'nf13-116.cap'] as $firmware) {
             file_put_contents("{$this->shelf}/{$firmware}", 'NF13 '.random_bytes(4_194_299));
@@ -137,7 +139,7 @@ final class DemoImages
         $line = "Orrin Desktop {$version}";
         $large = ['live/filesystem.img' => $megabytes, 'live/kernel' => 2];
         $tree = $this->tree("orrin-{$version}", $this->loader($line, 'third-party'), $large, 160, $line);
-        $start = $this->startImage("{$tree}/boot/efi.img", "{$this->work}/loader.efi");
+        $start = DemoLoader::startImage("{$tree}/boot/efi.img", "{$this->work}/loader.efi");
         file_put_contents("{$tree}/boot/bios.img", str_pad(self::oldCode($line), 2048, "\0"));
         file_put_contents("{$this->work}/mbr.bin", str_pad(self::oldCode($line), 432, "\0"));
         Command::run([
@@ -236,14 +238,5 @@ final class DemoImages
         }
 
         return $tree;
-    }
-
-    private function startImage(string $path, string $loader): string
-    {
-        Command::run(['mkfs.vfat', '-C', $path, '1440'], 60);
-        Command::run(['mmd', '-i', $path, '::/EFI', '::/EFI/BOOT'], 60);
-        Command::run(['mcopy', '-i', $path, $loader, '::/EFI/BOOT/BOOTX64.EFI'], 60);
-
-        return $path;
     }
 }

@@ -38,4 +38,14 @@ final class DemoLoader
 
         return $file;
     }
+
+    /** A start image for optical media: a small FAT volume with the loader. */
+    public static function startImage(string $path, string $loader): string
+    {
+        Command::run(['mkfs.vfat', '-C', $path, '1440'], 60);
+        Command::run(['mmd', '-i', $path, '::/EFI', '::/EFI/BOOT'], 60);
+        Command::run(['mcopy', '-i', $path, $loader, '::/EFI/BOOT/BOOTX64.EFI'], 60);
+
+        return $path;
+    }
 }

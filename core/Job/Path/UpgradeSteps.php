@@ -9,6 +9,7 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\UpdatePace;
 use Cobblestone\Install\UpdatesStep;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Media\FetchStep;
 use Cobblestone\Quantity\DataRate;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
@@ -47,6 +48,7 @@ final class UpgradeSteps
         $host = $context->presentHost();
 
         return [
+            ...FetchStep::for($image, $context->policy),
             new Step('image.check', Stage::Image, 'Check the image',
                 Presence::WalkAway,
                 Estimate::around(DataRate::megabytes($context->policy->figure('hash_mb_s'))->timeFor($image->size())),
@@ -58,6 +60,7 @@ final class UpgradeSteps
                         ? 'The publisher gives no checksum: note the one you got.'
                         : "It must print `{$hash}`.",
                 ],
+                before: FetchStep::before($image),
                 after: [PathFact::IMAGE_PROVEN],
                 needs: ['bench computer'],
                 because: [

@@ -3,7 +3,9 @@
 <p>On the shelf: <a class="mono" href="{{ $image['href'] }}">{{ $image['name'] }}</a></p>
 @endforeach
 <p>
-@if ($stickStone->made !== null)
+@if ($stickStone->fetch !== null)
+<a class="btn" href="{{ $stickStone->fetch }}">Fetch it onto the shelf</a> What has come whole lays this stone.
+@elseif ($stickStone->made !== null)
 <b>{{ $stickStone->made }}</b> was made for this job and is good.
 <a href="/jobs/{{ $stickStone->job }}/stick">Lay what it proves</a>
 @else

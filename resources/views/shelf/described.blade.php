@@ -29,6 +29,7 @@
 <thead>
 <tr>
 <th>image</th><th>kind</th><th class="num">size</th><th>loader</th><th>published checksum</th><th>as of</th>
+<th>not here?</th>
 </tr>
 </thead>
 <tbody>
@@ -40,6 +41,7 @@
 <td>{{ \App\View\Words::signature($image) }}</td>
 <td class="mono">{{ $image->sha256 === null ? 'none published' : substr($image->sha256, 0, 16).'…' }}</td>
 <td>{{ $image->asOf }}</td>
+<td><a href="/shelf/fetch/{{ $image->id }}">fetch</a></td>
 </tr>
 @endforeach
 </tbody>

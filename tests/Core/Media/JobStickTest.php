@@ -101,21 +101,6 @@ it('takes an image of the shelf for the job, or says what speaks against it', fu
     ];
 });
 
-it('takes no image of another origin than the path goes by', function (?string $wants, ?string $is, string $says) {
-    $fit = ImageFit::of(wantedStick(['origin' => $wants]), imageOnShelf(['origin' => $is]));
-    expect(implode(' ', $fit->against))->toBe($says);
-})->with([
-    [null, null, ''],
-    ['modified', 'modified', ''],
-    [null, 'somebody wrote this before', ''],
-    [null, 'modified', 'it is the publisher\'s, changed by somebody, and the path goes by the publisher\'s'],
-    ['third-party', null, 'it is the publisher\'s, and the path goes by one that is put together by a third party'],
-    [
-        'third-party', 'modified',
-        'it is the publisher\'s, changed by somebody, and the path goes by one that is put together by a third party',
-    ],
-]);
-
 it('puts what fits first, the planned one before all, then the newest, and lets older ones be', function () {
     $make = fn (string $name, string $version, string $sha) => ShelfImage::told($name, [
         ...ABOUT, 'version' => $version,
