@@ -125,6 +125,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
         Route::post('/jobs/{job}/stick', [JobStickController::class, 'take']);
+        Route::post('/jobs/{job}/stick/collect', [JobStickController::class, 'collect']);
         Route::post('/jobs/{job}/stick/files', [JobStickController::class, 'files']);
         Route::post('/jobs/{job}/partitions', [PartitionController::class, 'update']);
         Route::post('/jobs/{job}/tried', [AssessmentController::class, 'tried']);

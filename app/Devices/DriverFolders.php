@@ -7,6 +7,9 @@ namespace App\Devices;
  */
 final class DriverFolders
 {
+    /** The bench's own collector, which goes along like a driver. */
+    public const COLLECTOR = 'collector';
+
     private const NAME = '/^[A-Za-z0-9][A-Za-z0-9 ._-]{0,79}$/';
 
     /** @return list<string> */
@@ -33,6 +36,10 @@ final class DriverFolders
     /** Null where there is no such folder. */
     public static function path(?string $name): ?string
     {
+        if ($name === self::COLLECTOR) {
+            return base_path('collector');
+        }
+
         return $name !== null && in_array($name, self::names(), true)
             ? config('cobblestone.drivers')."/{$name}"
             : null;

@@ -46,13 +46,26 @@ final class IntakeFields
                 IntakeField::text('update_on_stick', 'Its file on a stick already', $update['on_stick'] ?? null),
             ],
             'Graphics card' => self::card($card, $facts),
-            'Where the stick is made' => [
-                IntakeField::choice('host', 'It is made on', [
-                    '' => 'this bench',
-                    ...array_map(static fn (HostProfile $host): string => $host->name, $hosts),
-                ], $brief['host'] ?? '')->wide('col-md-6'),
-            ],
+            'Where the stick is made' => self::stick($brief, $hosts),
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $brief
+     * @param  array<string, HostProfile>  $hosts  by identifier
+     * @return list<IntakeField>
+     */
+    private static function stick(array $brief, array $hosts): array
+    {
+        return [
+            IntakeField::choice('host', 'It is made on', [
+                '' => 'this bench',
+                ...array_map(static fn (HostProfile $host): string => $host->name, $hosts),
+            ], $brief['host'] ?? '')->wide('col-md-6'),
+            IntakeField::choice('collect', 'A small stick reads the machine first', [
+                '' => 'no', 'yes' => 'yes, and carries what it read home',
+            ], ($brief['collect'] ?? false) === true ? 'yes' : '')->wide('col-md-6'),
         ];
     }
 

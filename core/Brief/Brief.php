@@ -25,6 +25,7 @@ final readonly class Brief
      * @param  list<Extra>  $extras
      * @param  list<SeenStart>  $seen  newest last
      * @param  list<ReleasedGuard>  $released
+     * @param  bool  $collect  whether a stick is wanted that reads the machine
      * @param  string|null  $host  kind of computer that makes the stick, of the catalogue; null: this bench
      */
     private function __construct(
@@ -51,6 +52,7 @@ final readonly class Brief
         public FirstBootBlock $firstBoot = new FirstBootBlock(),
         public ?string $host = null,
         public array $released = [],
+        public bool $collect = false,
     ) {
     }
 
@@ -103,6 +105,7 @@ final readonly class Brief
             firstBoot: $fields->optional('first_boot', FirstBootBlock::read(...)) ?? new FirstBootBlock(),
             host: $fields->optionalString('host'),
             released: $fields->each('released', ReleasedGuard::read(...)),
+            collect: $fields->optionalBool('collect') ?? false,
         );
     }
 

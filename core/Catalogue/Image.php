@@ -18,6 +18,7 @@ final readonly class Image
     /**
      * @param  int|null  $build  of the system in it; null: the one the system's entry says
      * @param  bool  $besideStorage  its maker's tool writes it onto a partition, and the rest of the stick is storage
+     * @param  string|null  $collects  how a program of the bench is run from it; null where none can be
      * @param  ImageAtHand|null  $atHand  null: nobody has looked on the shelf
      * @param  ImageOrigin|null  $origin  null: the publisher's, as it was published
      * @param  list<ImagePartition>  $partitions
@@ -50,6 +51,7 @@ final readonly class Image
         public bool $besideStorage = false,
         public ?ImageOrigin $origin = null,
         public ?ImageAtHand $atHand = null,
+        public ?string $collects = null,
     ) {
     }
 
@@ -94,6 +96,7 @@ final readonly class Image
             $fields->optionalBool('beside_storage') ?? false,
             $fields->optional('origin', ImageOrigin::read(...)),
             $fields->optional('at_hand', ImageAtHand::read(...)),
+            $fields->optionalString('collects'),
         );
     }
 

@@ -16,6 +16,7 @@ use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Job\Path\CableRestorePath;
 use Cobblestone\Job\Path\CardSwapPath;
+use Cobblestone\Job\Path\CollectingStick;
 use Cobblestone\Job\Path\FactoryRestorePath;
 use Cobblestone\Job\Path\FirmwareUpdatePath;
 use Cobblestone\Job\Path\InstallPath;
@@ -105,7 +106,7 @@ final class JobPlanner
             OtherImage::over($part->steps, $context->image, $school),
         );
 
-        return $part->withSteps($steps)->and($other);
+        return $part->withSteps($steps)->and($other)->and(CollectingStick::contribution($context));
     }
 
     /**
@@ -164,6 +165,7 @@ final class JobPlanner
                 static fn (Contradiction $one): array => $one->toArray(),
                 $machine->facts->contradictions,
             ),
+            ...array_filter(['collecting' => CollectingStick::wanted($context)?->toArray()]),
             'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS),
             ...! $context->kind()->hasMachine() && $scene->stick !== null
                 ? [

@@ -81,6 +81,16 @@ final readonly class WantedStick
         return Fields::of($plan->assessment, 'assessment')->optional('medium', self::read(...));
     }
 
+    /**
+     * The stick that reads the machine; null where the path wants none.
+     *
+     * @throws FieldFault with the path of what does not fit
+     */
+    public static function collecting(Plan $plan): ?self
+    {
+        return Fields::of($plan->assessment, 'assessment')->optional('collecting', self::read(...));
+    }
+
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {

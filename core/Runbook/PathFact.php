@@ -27,6 +27,12 @@ final class PathFact
 
     public const IMAGE_PROVEN = 'image.proven';
 
+    public const COLLECTING_STICK = 'collect.stick-made';
+
+    public const COLLECTED = 'collect.collected';
+
+    public const BUNDLE_BROUGHT = 'collect.brought';
+
     public const IMAGE_FETCHED = 'image.fetched';
 
     public const IMAGE_ACCEPTED = 'image.accepted';

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\BuildCollectingStick;
 use App\Actions\BuildFilesStick;
 use App\Actions\LayFilesStone;
 use App\Actions\LayStickStones;
+use App\Bridge\CollectingFrom;
 use App\Bridge\FilesForStick;
 use App\Bridge\JobStick;
 use App\Bridge\StickRegister;
@@ -26,7 +28,12 @@ final class JobStickController
     {
         $mayWork = $request->user()?->mayWork() === true;
 
+        $collect = CollectingFrom::of($job, $bridge);
+
         return view('jobs.stick', [
+            'mayWork' => $mayWork && $job->isOpen(),
+            'collect' => $collect,
+            'collectOn' => $collect?->on($register->now($job->id)),
             'files' => FilesStickPage::of($job, $register, $mayWork, Asked::text($request, 'files')),
             'job' => $job,
             'page' => JobStickPage::of(
@@ -37,6 +44,15 @@ final class JobStickController
             ),
             'build' => StickBuild::query()->where('job_id', $job->id)->latest('id')->first(),
         ]);
+    }
+
+    /** The stick that reads the machine is made. */
+    public function collect(Job $job, Request $request, BuildCollectingStick $build): RedirectResponse
+    {
+        $given = $request->validate(['stick' => 'required|string|max:80', 'serial' => 'nullable|string|max:20']);
+        $made = $build->handle($job, $given['stick'], (string) ($given['serial'] ?? ''), $request->user());
+
+        return redirect("/sticks/{$made->slug}/builds/{$made->id}", 303);
     }
 
     /** A stick of the job's firmware files or drivers is made. */

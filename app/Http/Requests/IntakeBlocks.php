@@ -58,6 +58,7 @@ final class IntakeBlocks
     {
         $brief = $this->setting($brief, 'depends', 'depends', $this->list('depends'));
         $brief = $this->setting($brief, 'host', 'host', $this->text('host'));
+        $brief = $this->setting($brief, 'collect', 'collect', $this->text('collect') === 'yes' ? true : null);
         foreach (self::fields() as $block => $fields) {
             $values = is_array($brief[$block] ?? null) ? $brief[$block] : [];
             foreach ($fields as $key => $field) {

@@ -89,6 +89,7 @@ final class IntakeRequest extends FormRequest
             'system_id' => 'nullable|string|max:120',
             'depends' => 'nullable|string|max:2000',
             'host' => 'nullable|string|max:61',
+            'collect' => 'nullable|in:yes',
             'licence_kind' => 'nullable|in:'.implode(',', array_keys(FactRegistry::offers('licence.kind'))),
             'licence_edition' => 'nullable|string|max:120',
             'seen_folders' => 'nullable|string|max:4000',

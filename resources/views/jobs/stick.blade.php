@@ -7,10 +7,9 @@
 <div class="panel holds-panel" role="status"><p>{{ session('said') }}</p></div>
 @endif
 @include('parts.error', ['field' => 'stick'])
-@if ($files !== null)
-@include('jobs.stick-files')
-@endif
-@if ($page->wanted === null && $files === null)
+@includeWhen($collect !== null, 'jobs.stick-collect')
+@includeWhen($files !== null, 'jobs.stick-files')
+@if ($page->wanted === null && $files === null && $collect === null)
 <x-panel title="No stick"><p>The path of this job needs none.</p></x-panel>
 @elseif ($page->wanted !== null)
 <div class="cols">
