@@ -15,7 +15,7 @@ final class Catalogue
     ];
 
     /** What holds for any machine, and so is kept where a bench has described none of its own. */
-    private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers'];
+    private const KNOWLEDGE = ['health', 'routes', 'issues', 'signers', 'hosts'];
 
     /** @var array<string, array<string, object>> kind => id => what was read of the documents already */
     private array $read = [];

@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -36,6 +37,7 @@ final class StartAgain
             before: [$after],
             after: [$fact],
             needs: ['hands', 'stick', 'slot', 'power'],
+            acts: [Act::StartMedium],
             because: [
                 new Reason(
                     'The installer starts twice from the stick: once to lay out the drive, once to copy.',

@@ -44,7 +44,8 @@ it('builds the stick with the collector on it beside storage, and lays its stone
     $make('XXXX')->assertSessionHasErrors('serial');
     $make(substr($serial, -4))->assertSessionHasNoErrors();
     $build = StickBuild::query()->sole();
-    expect($build->state)->toBe('done', (string) $build->fault)->and($build->result['laid'])->toBe(['Collecting stick']);
+    expect($build->state)->toBe('done', (string) $build->fault)
+        ->and($build->result['laid'])->toBe(['Collecting stick']);
     $path = app(StickRegister::class)->device($stick)->path();
     putenv('MTOOLS_SKIP_CHECK=1');
     expect(Command::run(['mtype', '-i', "{$path}@@1048576", '::/DRIVERS/cobblestone-collect'], 30))

@@ -123,6 +123,14 @@ final class RandomBrief
             $brief['catalogue'] = self::maybe('none');
         }
 
+        $brief['host'] = self::maybe(self::one(array_keys(Demo::catalogue()->hosts())));
+        $brief['collect'] = self::maybe(true);
+        $brief['released'] = self::maybe([
+            ['id' => 'guard', 'what' => 'The guard is on again', 'why' => 'it stopped the tool', 'step' => self::one([
+                'media.write', 'intake.take-in', 'no.such-stone',
+            ])],
+        ]);
+
         return array_filter($brief, static fn (mixed $value): bool => $value !== null);
     }
 

@@ -171,6 +171,7 @@ final readonly class CollectingStick
             before: [PathFact::COLLECTING_STICK],
             after: [PathFact::COLLECTED],
             needs: ['hands', 'stick', 'slot', 'power'],
+            acts: [Act::StartMedium],
             because: [
                 new Reason('Nothing on its drives changes: they are not mounted.', 'A1', $this->image->dated()),
             ],

@@ -23,7 +23,7 @@ const HARMLESS = [
     'drivers.fetch', 'drivers.stick-in', 'drivers.audit', 'drivers.prove-card', 'firmware.charge',
     'firmware.supply', 'firmware.way-back', 'firmware.fetch', 'firmware.snapshot', 'target.find', 'protect.detach-all',
     'first-boot.new-key', 'proof.readings',
-    'put-back.sign', 'put-back.old-drive', 'route.result', 'try-live.look',
+    'put-back.sign', 'put-back.old-drive', 'put-back.guard', 'route.result', 'try-live.look', 'collect.bring',
 ];
 
 /** @return list<array{0: int, 1: Plan}> */
