@@ -17,6 +17,7 @@ use Cobblestone\Media\FatLabel;
 use Cobblestone\Media\Inspection\ImageReport;
 use Cobblestone\Media\StickChoice;
 use Cobblestone\Media\SticksAtHand;
+use Cobblestone\Media\Ways\Way;
 use Cobblestone\Media\Ways\WayComparison;
 use Cobblestone\Quantity\Bytes;
 use Illuminate\Contracts\View\View;
@@ -52,6 +53,7 @@ final class WayController
             'answering' => JobsOfSystem::of((string) ($file->about['line'] ?? '')),
             'job' => (int) Asked::text($request, 'job'),
             'comparison' => $comparison,
+            'elsewhere' => self::elsewhere($comparison),
             'condition' => $stick === null ? StickCondition::Blank : $register->condition(StickState::of($stick->id)),
             'under' => $stick === null ? null : self::underWay($stick),
             'label' => $stick === null || ! $report->canBeCopied()
@@ -63,6 +65,15 @@ final class WayController
                 collect($comparison->ways)->first(fn ($way) => $way->title === $comparison->decision?->chosen)?->key,
             ),
         ]);
+    }
+
+    /** @return list<Way> that a script makes on another computer: all but what is filled by hand */
+    private static function elsewhere(WayComparison $comparison): array
+    {
+        return array_values(array_filter(
+            $comparison->ways,
+            static fn (Way $way): bool => $way->isPossible() && $way->key !== 'two-partitions',
+        ));
     }
 
     private static function underWay(Stick $stick): ?StickBuild

@@ -85,14 +85,9 @@ image</a></header>
 @endif
 @if ($stick)
 <p class="fine">On another computer, without building it here:
-@foreach ($comparison->ways as $way)
-@if ($way->isPossible() && $way->key !== 'two-partitions')
-<a
- href="{{ \App\View\ShelfWords::elsewhere($file, $stick, $way, $drivers, $job) }}">{{ lcfirst($way->title) }}</a>
-@if (! $loop->last)
-·
-@endif
-@endif
+@foreach ($elsewhere as $way)
+{{ $loop->first ? '' : '·' }}
+<a href="{{ \App\View\ShelfWords::elsewhere($file, $stick, $way, $drivers, $job) }}">{{ lcfirst($way->title) }}</a>
 @endforeach
 </p>
 @endif
