@@ -10,10 +10,12 @@ use App\Devices\Build\Unwatched;
 use App\Devices\Command;
 use App\Devices\StandIn\DemoImages;
 use App\Devices\StandIn\DemoPackages;
+use App\Devices\StandIn\DemoPublisher;
 use App\Jobs\BuildOrder;
 use App\Jobs\BuildStick;
 use App\Jobs\HashShelfFile;
 use App\Jobs\InspectShelfFile;
+use App\Models\ImageFetch;
 use App\Models\ShelfFile;
 use App\Models\User;
 use Cobblestone\Media\Build\StickWish;
@@ -37,6 +39,8 @@ final class DemoShelf
         $folder = (string) config('cobblestone.shelf');
         $about = DemoImages::make($folder, (string) config('cobblestone.signers'));
         DemoImages::drivers((string) config('cobblestone.drivers'));
+        DemoPublisher::asAtFirst();
+        ImageFetch::query()->delete();
         Command::run(['rm', '-rf', '--', (string) config('cobblestone.sticks')]);
         foreach ($about as $name => $facts) {
             clearstatcache();

@@ -213,6 +213,7 @@ it('shows a stick and an image against every model', function () {
         'norrel-fairlead-15-g' => Outcome::RefusedBySecureBoot,
         'wickley-pocket-lantern' => Outcome::RefusedBySecureBoot,
         'wickley-pocket-lantern-xl' => Outcome::RefusedBySecureBoot,
+        'tamber-halden-trestle' => Outcome::RefusedBySecureBoot,
     ]);
     config(['cobblestone.sticks' => "{$this->shop->folder}/sticks"]);
     $this->get('/sticks/gull-32/starts')->assertOk()->assertSee('Where');

@@ -43,7 +43,7 @@ it('walks each kind of job to the sheet', function (string $brief, array $on, ar
     ],
     'sealed, from a stick' => [
         'sealed-stick',
-        ['It now carries Halden One 26', 'Everything on it was erased'],
+        ['It now carries Halden One 26', 'was laid out anew', 'The lock reads: off'],
         ['were copied', 'charged by'],
     ],
     'stick only' => [

@@ -20,6 +20,16 @@ final class DemoPublisher
         File::ensureDirectoryExists($folder);
         File::move($made, "{$folder}/".self::FILE);
         File::put("{$folder}/SHA256SUMS", hash_file('sha256', "{$folder}/".self::FILE).'  '.self::FILE."\n");
+        self::asAtFirst();
+    }
+
+    /** Its line breaks once more, and nobody has fetched from it yet. */
+    public static function asAtFirst(): void
+    {
+        $folder = (string) config('cobblestone.publisher');
+        File::ensureDirectoryExists($folder);
         File::put("{$folder}/faults.json", (string) json_encode([self::FILE => ['breaks_at' => self::BREAKS_AT]]));
+        File::delete(config('cobblestone.shelf').'/'.self::FILE);
+        File::deleteDirectory(config('cobblestone.state').'/fetch');
     }
 }
