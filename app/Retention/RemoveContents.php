@@ -11,6 +11,7 @@ use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\LogRecord;
 use App\Models\PathRevision;
+use App\Models\ProvingStart;
 use App\Models\SealedKey;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -47,6 +48,10 @@ final class RemoveContents
         // Only after it is on record: a photo without a record is worse than a record without a photo.
         foreach ($photos as $photo) {
             @unlink(config('cobblestone.photos')."/{$photo}");
+        }
+        foreach (in_array($kind, ['photos', 'backups'], true) ? [] : ProvingStart::ofJob($job->id) as $start) {
+            @unlink($start->picture());
+            @unlink($start->drive());
         }
     }
 

@@ -5,8 +5,10 @@ use App\Models\BenchEvent;
 use App\Models\FirmwareSnapshot;
 use App\Models\LogRecord;
 use App\Models\PathRevision;
+use App\Models\ProvingStart;
 use App\Models\SealedKey;
 use App\Retention\Due;
+use App\Retention\RemoveContents;
 use App\Retention\RetentionDays;
 use Illuminate\Support\Facades\DB;
 
@@ -108,6 +110,26 @@ it('removes what is the owner\'s, and leaves the chain whole', function () {
         ->toBe(2)
         ->and(LogChain::verify('bench_events')['faults'])
         ->toBe([]);
+});
+
+it('takes the pictures and drives of its proving starts along', function () {
+    config(['cobblestone.state' => $state = sys_get_temp_dir().'/cobble-state-'.bin2hex(random_bytes(4))]);
+    mkdir("{$state}/starts", 0777, true);
+    $start = fn (?int $job): ProvingStart => ProvingStart::query()->create([
+        'slug' => 'gull-32', 'title' => 'Gull 32', 'firmware' => 'uefi', 'state' => 'done', 'predicted' => 'starts',
+        'job_id' => $job, 'user_id' => $this->people['lead']->id,
+    ]);
+    [$of, $other] = [$start($this->job->id), $start(null)];
+    foreach ([$of, $other] as $one) {
+        file_put_contents($one->picture(), 'x');
+        file_put_contents($one->drive(), 'x');
+    }
+    app(RemoveContents::class)->handle($this->job, 'photos', null, 'asked for');
+    expect(is_file($of->picture()))->toBeTrue();
+    app(RemoveContents::class)->handle($this->job, 'owner', null, 'asked for');
+    expect([is_file($of->picture()), is_file($of->drive())])->toBe([false, false])
+        ->and([is_file($other->picture()), is_file($other->drive())])->toBe([true, true]);
+    Illuminate\Support\Facades\File::deleteDirectory($state);
 });
 
 it('gives an owner everything that is kept, but no sealed key, and removes it on request', function () {

@@ -62,7 +62,9 @@ final class BatteryCommand extends Command
     {
         $highest = $wanted === null ? null : $life->limitFor($wanted);
         $hours = array_map(static fn (float $limit): array => [
-            'limit_w' => $limit, 'draw_w' => round($life->draw->at($limit), 2), 'hours' => round($life->hours($limit), 2),
+            'limit_w' => $limit,
+            'draw_w' => round($life->draw->at($limit), 2),
+            'hours' => round($life->hours($limit), 2),
         ], $limits);
         if ($this->option('json')) {
             $this->output->writeln((string) json_encode([

@@ -4,13 +4,18 @@ use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Job\JobPlanner;
+use Cobblestone\Media\Build\FilesPlanner;
+use Cobblestone\Media\Build\PlanFault;
+use Cobblestone\Media\Build\PlannedFile;
 use Cobblestone\Media\Build\Script\StickScript;
+use Cobblestone\Media\Build\StickTarget;
 use Cobblestone\Media\HostFit;
 use Cobblestone\Media\WriteMode;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Storage\Scheme;
 use Tests\Support\Demo;
 use Tests\Support\StickPlans;
 
@@ -129,6 +134,18 @@ it('runs no script where none runs', function () {
     $document = Demo::catalogue()->hosts()['tansy-desktop-7']->toArray();
     unset($document['script']);
     expect(HostFit::cannot(HostProfile::fromArray($document), WriteMode::Raw)[0])->toContain('runs no script of ours');
+});
+
+it('makes a stick of files alone by the open tools only', function () {
+    $files = [new PlannedFile('NF13.CAP', 4000, 'nf13-114.cap', 0, 'drivers', 4000)];
+    $target = new StickTarget(1_999_999_488);
+    $plan = FilesPlanner::plan('firmware', $target, Scheme::Mbr, 'FIRMWARE', $files);
+    expect(fn () => StickScript::of($plan, Demo::catalogue()->hosts()['tansy-desktop-7']))
+        ->toThrow(PlanFault::class, 'makes no stick of files alone');
+    expect(StickScript::of($plan, Demo::catalogue()->hosts()['open-desktop']))
+        ->toContain('install -D -m 644')
+        ->not->toContain('7zz')
+        ->not->toContain('there is no image');
 });
 
 it('writes every command of another computer into its script as words', function () {

@@ -35,6 +35,10 @@ final class StickScript
     /** @return list<string> why that computer cannot make it */
     public static function against(StickPlan $plan, HostProfile $host): array
     {
+        if ($plan->image->isFolder() && $host->script === HostScript::Own) {
+            return [ucfirst("{$host->name} makes no stick of files alone: make it here.")];
+        }
+
         return HostFit::cannot(
             $host,
             $plan->mode,
