@@ -14,6 +14,7 @@ use App\Http\Controllers\ElsewhereController;
 use App\Http\Controllers\FetchController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
+use App\Http\Controllers\FrameController;
 use App\Http\Controllers\GentlerController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JobController;
@@ -124,6 +125,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers/lay', [DriverController::class, 'lay']);
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
+        Route::post('/jobs/{job}/frames', [FrameController::class, 'store']);
         Route::post('/jobs/{job}/stick', [JobStickController::class, 'take']);
         Route::post('/jobs/{job}/stick/collect', [JobStickController::class, 'collect']);
         Route::post('/jobs/{job}/stick/files', [JobStickController::class, 'files']);
@@ -149,6 +151,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/rehearsal', [RehearsalController::class, 'show']);
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
     Route::get('/jobs/{job}/stick', [JobStickController::class, 'show']);
+    Route::get('/jobs/{job}/frames', [FrameController::class, 'show']);
     Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
     Route::get('/jobs/{job}/answer-file', [AnswerController::class, 'file']);

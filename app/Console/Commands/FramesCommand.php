@@ -116,7 +116,7 @@ final class FramesCommand extends Command
             'interval' => $interval === null
                 ? null
                 : array_map(static fn (float $one): float => round($one, 2), $interval),
-            'runs' => $now->runs,
+            'runs' => count($now->logs),
             'settings' => $now->settings->picture,
             'power' => $now->settings->power,
             'notes' => $now->notes,

@@ -12,7 +12,8 @@ final readonly class FrameLog
     /** Longer than that is no frame but a gap: a loading screen, a picture that stood still (default). */
     public const GAP = 2.0;
 
-    public const MOST_ROWS = 5_000_000;
+    /** Four and a half hours at 60 a second, and what a worker's memory holds. */
+    public const MOST_ROWS = 1_000_000;
 
     /** More than this part of the lines may not be wrong. */
     private const WRONG = 0.01;

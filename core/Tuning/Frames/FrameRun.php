@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Tuning\Frames;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** Frame rates of one or more runs at the same settings (rule T3). */
 final readonly class FrameRun
 {
@@ -13,7 +16,9 @@ final readonly class FrameRun
     private const SLOWEST = 0.01;
 
     /**
-     * @param  Spread|null  $spread  of runs, or of blocks of one; null where there are too few
+     * @param  list<float>  $figures  rates of the runs, or of blocks of a second where they are fewer than ENOUGH
+     * @param  Spread|null  $spread  of these; null where there are too few
+     * @param  list<string>  $logs  names of the runs
      * @param  list<string>  $notes
      */
     private function __construct(
@@ -21,8 +26,9 @@ final readonly class FrameRun
         public float $seconds,
         public float $rate,
         public float $low,
+        public array $figures,
         public ?Spread $spread,
-        public int $runs,
+        public array $logs,
         public FrameSettings $settings,
         public array $notes,
     ) {
@@ -42,14 +48,55 @@ final readonly class FrameRun
             $seconds,
             $frames / $seconds,
             self::low($logs, $frames),
-            count($figures) >= self::ENOUGH ? Spread::of($figures) : null,
-            count($logs),
+            $figures,
+            self::spread($figures),
+            array_map(static fn (FrameLog $log): string => $log->name, $logs),
             $settings,
             array_merge(...array_map(static fn (FrameLog $log): array => array_map(
                 static fn (string $note): string => count($logs) === 1 ? $note : "{$log->name}: {$note}",
                 $log->notes,
             ), $logs)),
         );
+    }
+
+    /** @throws FieldFault with the path of what does not fit */
+    public static function read(Fields $fields): self
+    {
+        $figures = array_map(static fn (int|float $one): float => (float) $one, $fields->numbers('figures'));
+
+        return new self(
+            $fields->int('frames'),
+            (float) $fields->number('seconds'),
+            (float) $fields->number('rate'),
+            (float) $fields->number('low'),
+            $figures,
+            self::spread($figures),
+            $fields->strings('logs'),
+            new FrameSettings($fields->optionalString('picture'), $fields->optionalString('power')),
+            $fields->strings('notes'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'frames' => $this->frames,
+            'seconds' => $this->seconds,
+            'rate' => $this->rate,
+            'low' => $this->low,
+            'figures' => $this->figures,
+            'logs' => $this->logs,
+            'picture' => $this->settings->picture,
+            'power' => $this->settings->power,
+            'notes' => $this->notes,
+        ];
+    }
+
+    /** @param  list<float>  $figures */
+    private static function spread(array $figures): ?Spread
+    {
+        return count($figures) >= self::ENOUGH ? Spread::of($figures) : null;
     }
 
     /**

@@ -7,14 +7,6 @@ namespace Cobblestone\Tuning\Frames;
 /** Mean of several figures, and between what it lies with 95 % (Student's t). */
 final readonly class Spread
 {
-    /** Quantiles of Student's t at 97.5 %, by degrees of freedom; beyond them that of the normal distribution. */
-    private const T = [
-        1 => 12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.160, 2.145, 2.131,
-        2.120, 2.110, 2.101, 2.093, 2.086, 2.080, 2.074, 2.069, 2.064, 2.060, 2.056, 2.052, 2.048, 2.045, 2.042,
-    ];
-
-    private const NORMAL = 1.96;
-
     private function __construct(public int $count, public float $mean, private float $variance)
     {
     }
@@ -52,8 +44,20 @@ final readonly class Spread
         return self::quantile((int) max(1, floor($freedom))) * sqrt($a + $b);
     }
 
+    /**
+     * Quantile of Student's t at 97.5 %: from the table up to 30 degrees of freedom, beyond it by the first
+     * three terms of the expansion about the normal distribution.
+     */
     private static function quantile(int $freedom): float
     {
-        return self::T[$freedom] ?? self::NORMAL;
+        $table = [
+            1 => 12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228,
+            2.201, 2.179, 2.160, 2.145, 2.131, 2.120, 2.110, 2.101, 2.093, 2.086,
+            2.080, 2.074, 2.069, 2.064, 2.060, 2.056, 2.052, 2.048, 2.045, 2.042,
+        ];
+        $normal = 1.960;
+
+        return $table[$freedom] ?? $normal + ($normal ** 3 + $normal) / (4 * $freedom)
+            + (5 * $normal ** 5 + 16 * $normal ** 3 + 3 * $normal) / (96 * $freedom ** 2);
     }
 }

@@ -62,3 +62,14 @@ it('refuses what says nothing', function (Closure $make, string $says) {
     [fn () => BatteryLife::of(Draw::given(5), 40, 1, 0.5, 0.5), 'a reserve below'],
     [fn () => BatteryLife::of(Draw::given(5), 40, 1, 0.5, -0.1), 'a reserve below'],
 ]);
+
+it('takes what stands just at its bounds', function () {
+    expect(Draw::given(0, 1.5)->at(10))->toBe(15.0)
+        ->and(Draw::given(5)->at(10))->toBe(13.5)
+        ->and(Draw::given(5)->from)->toBe(0)
+        ->and(Drain::of(10, 6.5, 5)->watts())->toEqualWithDelta(78.0, 1e-9)
+        ->and(BatteryLife::of(Draw::given(5), 40, 1, 1, 0)->usableWh())->toBe(40.0);
+    // A load of just 1.5 of the limit is one that a machine can have; more is not.
+    expect(Draw::learned([Drain::of(10, 17, 60), Drain::of(20, 32, 60)])->load)->toEqualWithDelta(1.5, 1e-9)
+        ->and(Draw::learned([Drain::of(10, 17, 60), Drain::of(20, 33, 60)])->load)->toBe(0.85);
+});

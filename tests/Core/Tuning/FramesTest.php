@@ -125,7 +125,7 @@ it('gives the interval of Student\'s t', function () {
         // Two samples of five with standard deviation 1.581: 2.306 × √(2.5/5 + 2.5/5).
         ->and(round((float) Spread::of(range(1.0, 5.0))->halfOfDifference(Spread::of(range(2.0, 6.0))), 3))
         ->toBe(2.306)
-        ->and(round((float) Spread::of(array_merge(...array_fill(0, 20, [1.0, 2.0])))->half(), 4))->toBe(0.1569);
+        ->and(round((float) Spread::of(array_merge(...array_fill(0, 20, [1.0, 2.0])))->half(), 4))->toBe(0.1619);
 });
 
 it('compares only at equal settings and power mode, and with enough of both', function (
@@ -178,4 +178,39 @@ it('compares nothing that is too short', function () {
 it('keeps the notes of each run under its name', function () {
     $runs = [frameLog([16, 2001, 16], name: 'one.csv'), frameLog([16, 16], name: 'two.csv')];
     expect(FrameRun::of($runs, new FrameSettings)->notes)->toBe(['one.csv: 1 longer than 2 s is a gap, and left out.']);
+});
+
+it('takes a unit by the middle of the values, at the bounds too', function (array $values, string $unit) {
+    expect(frameLog($values, 'frame time')->notes[0])->toEndWith("taken for {$unit}.");
+})->with([
+    [[1, 1, 1], 'milliseconds'], [[0.99, 0.99, 0.99], 'seconds'],
+    [[1000, 1000, 1000], 'microseconds'], [[999, 999, 999], 'milliseconds'],
+    // One slow frame at the start does not turn the whole log.
+    [[5000, 16, 17, 16], 'milliseconds'],
+]);
+
+it('reads no further than it must of a line, and cuts what it cites', function () {
+    $log = frameLog([...array_fill(0, 300, '16,1,2'), str_repeat('x', 60).',1'], 'frame_ms,heat,fan');
+    expect($log->seconds)->toHaveCount(300)
+        ->and($log->notes[0])->toBe('Line 302: "'.str_repeat('x', 30).'" is no time, and is left out.');
+});
+
+it('keeps at most twenty notes of lines, and goes on after an empty one', function () {
+    $log = frameLog([...array_fill(0, 3000, 16), ...array_fill(0, 25, 'x'), '', 16]);
+    expect($log->notes)->toHaveCount(20)->and($log->seconds)->toHaveCount(3001);
+});
+
+it('refuses a hundredth and more of wrong lines, not a hundredth', function () {
+    expect(frameLog([...array_fill(0, 99, 16), 'x'])->seconds)->toHaveCount(99)
+        ->and(fn () => frameLog([...array_fill(0, 98, 16), 'x']))->toThrow(FrameLogFault::class);
+});
+
+it('begins a new block at a second, and lets what is left at the end be', function () {
+    expect(frameLog(array_fill(0, 5, 500))->blocks())->toBe([2.0, 2.0]);
+});
+
+it('is written and read again as it was', function () {
+    $run = FrameRun::of([steady(60, 200), steady(61, 200)], new FrameSettings('high', '15 W'));
+    $again = FrameRun::read(Cobblestone\Document\Fields::of(json_decode(json_encode($run->toArray()), true)));
+    expect($again)->toEqual($run);
 });
