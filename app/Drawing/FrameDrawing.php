@@ -76,7 +76,10 @@ final readonly class FrameDrawing
         $step = $top / $step < 3 ? $step / 4 : ($top / $step < 6 ? $step / 2 : $step);
         $rungs = [];
         for ($rate = 0.0; $rate <= $top; $rate += $step) {
-            $rungs[] = ['y' => $at($rate), 'beside' => $at($rate) + 4, 'label' => rtrim(rtrim(number_format($rate, 1, '.', ''), '0'), '.')];
+            $rungs[] = [
+                'y' => $at($rate), 'beside' => $at($rate) + 4,
+                'label' => rtrim(rtrim(number_format($rate, 1, '.', ''), '0'), '.'),
+            ];
         }
 
         return $rungs;
