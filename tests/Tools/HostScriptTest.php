@@ -140,6 +140,22 @@ it('stops there before anything is touched', function () {
     expect($stops($host(), '4471', ...$all))->toContain('has not the planned');
 });
 
+it('writes nothing of an image that does not unpack whole, where no checksum is known', function () {
+    $file = $this->shop->image('disk.img.xz');
+    $stick = $this->shop->stick();
+    $data = $this->shop->plan($file, $stick, WriteMode::Raw)->toArray();
+    file_put_contents($file, substr((string) file_get_contents($file), 0, -40));
+    clearstatcache();
+    $image = [...$data['image'], 'bytes' => filesize($file), 'sha256' => null, 'expanded_bytes' => null];
+    $plan = StickPlan::fromArray([...$data, 'image' => $image]);
+    $there = new QuayHost($this->shop->folder, $stick->path());
+    $script = ($this->script)($plan, 'tansy-desktop-7');
+    [$ended, $said] = $there->runs($script, (string) $plan->device, '--image', $file, '--on', 'quay:2', '--write');
+    expect($said)->toContain('Stopped: ')->toContain('does not unpack whole')
+        ->and($ended)->toBe(1)
+        ->and(stat($stick->path())['blocks'])->toBe(0);
+});
+
 it('notices a stick that reads back differently there', function () {
     $file = $this->shop->image('plain.iso');
     $stick = $this->shop->stick();

@@ -23,7 +23,7 @@ final class OwnHead
             '# Makes the stick: '.ShellText::comment($plan->title),
             '# from '.ShellText::comment($plan->image->file).', on '.ShellText::comment($host->name)
                 .'; written by Cobblestone.',
-            '# It needs '.implode(', ', $tools).', and '.ScriptRoom::words($plan, true).' free in TMPDIR.',
+            '# It needs '.implode(', ', $tools).ScriptRoom::words($plan, true).'.',
             ...self::builds($host),
             '#   sh make-stick.sh --image FILE --on DRIVE'.($drivers ? ' --drivers FOLDER' : '').' [--write]',
             '# Without --write it only shows what it would do. DRIVE is a whole drive, such as '
@@ -124,6 +124,17 @@ final class OwnHead
         if ($plan->image->sha256 !== null) {
             $lines[] = '[ "$('.$call->line('sum', $file).' | first)" = '.$plan->image->sha256.' ] || stop "the '
                 .'checksum of $image is not the planned one"';
+        }
+        if ($plan->mode !== WriteMode::Raw) {
+            return $lines;
+        }
+        if ($plan->image->compression === null) {
+            return [...$lines, 'expand() { cat "$image"; }'];
+        }
+        $lines[] = 'expand() { '.implode(' ', GuardedScript::expander($plan)).' "$image"; }';
+        if ($plan->image->sha256 === null) {
+            // A plain shell sees only how a pipe ends, not how it begins: half an image would be written and proven.
+            $lines[] = 'expand >/dev/null || stop "$image does not unpack whole: fetch it again"';
         }
 
         return $lines;

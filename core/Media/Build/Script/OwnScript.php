@@ -29,16 +29,12 @@ final class OwnScript
     private static function raw(StickPlan $plan, HostProfile $host): array
     {
         $call = new HostCall($host->commands);
-        $open = $plan->image->compression === null
-            ? 'cat "$image"'
-            : implode(' ', GuardedScript::expander($plan)).' "$image"';
         $bytes = $plan->image->expanded === null
             ? '$(expand | wc -c | tr -d " ")' : (string) $plan->image->expanded;
 
         return [
             '',
             '# ---- Byte for byte.',
-            "expand() { {$open}; }",
             'if [ "$write" = no ]; then',
             '    say "+ write all of it onto $drive, from its first byte on" "+ read back and compare"; exit 0',
             'fi',

@@ -27,7 +27,7 @@ final class ScriptHead
             '#!/usr/bin/env bash',
             '# Makes the stick: '.ShellText::comment($plan->title),
             '# from '.ShellText::comment($plan->image->file).'; written by Cobblestone.',
-            '# It needs '.implode(', ', $tools).', and '.ScriptRoom::words($plan, false).' free in TMPDIR.',
+            '# It needs '.implode(', ', $tools).ScriptRoom::words($plan, false).'.',
             '#   make-stick.sh --image FILE --on DEVICE'.($drivers ? ' --drivers FOLDER' : '').' [--write]',
             '# Without --write it only shows what it would do. DEVICE is a whole stick or an image file of exactly '
                 .'the planned size.',

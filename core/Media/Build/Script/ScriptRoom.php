@@ -32,11 +32,12 @@ final class ScriptRoom
         return ($keepsBoth ? 2 : 1) * (int) $plan->bytes() + $parts + self::BESIDE;
     }
 
+    /** The end of what a script needs; empty where it takes no room. */
     public static function words(StickPlan $plan, bool $keepsBoth): string
     {
         $bytes = self::bytes($plan, $keepsBoth);
 
-        return $bytes === 0 ? 'no room' : Bytes::of($bytes)->decimal();
+        return $bytes === 0 ? '' : ', and '.Bytes::of($bytes)->decimal().' free in TMPDIR';
     }
 
     /** @return list<string> */
