@@ -1,119 +1,12 @@
 <?php
 
-use Cobblestone\Catalogue\HostProfile;
-use Cobblestone\Media\Build\AnswerText;
 use Cobblestone\Media\Build\PlanFault;
 use Cobblestone\Media\Build\PlanFields;
 use Cobblestone\Media\Build\Script\GuardedScript;
 use Cobblestone\Media\Build\Script\ShellText;
-use Cobblestone\Media\Build\Script\StickScript;
 use Cobblestone\Media\Build\StickPlan;
-use Cobblestone\Media\Build\StickPlanner;
-use Cobblestone\Media\Build\StickTarget;
-use Cobblestone\Media\Build\StickWish;
-use Cobblestone\Media\WriteMode;
-use Cobblestone\Quantity\Bytes;
-use Cobblestone\Storage\Scheme;
 use Tests\Support\Demo;
 use Tests\Support\StickPlans;
-
-/** @return array<string, StickPlan> the plans whose scripts and documents are kept in tests/fixtures/sticks */
-function goldenSticks(): array
-{
-    $split = [
-        'parts' => ['payload/system.img' => 'payload/system.p%d'],
-        'bytes' => 16_008_609_792,
-        'files' => [
-            'EFI/BOOT/BOOTX64.EFI' => 3152,
-            "it's a [name] $(x).txt" => 12,
-            'payload/system.img' => 5_206_302_720,
-        ],
-    ];
-    $raw = fn (string $image, ?string $serial, int $bytes) => StickPlanner::plan(
-        StickPlans::report($image),
-        str_repeat('b', 64),
-        new StickTarget($bytes, 512, $serial),
-        new StickWish('Skerry Rolling', Bytes::mebi(3800), WriteMode::Raw),
-    );
-    $packed = fn (string $kind, ?int $expanded) => StickPlan::fromArray([
-        ...$raw('disk-gpt.img', null, 32_010_928_128)->toArray(),
-        'image' => [
-            'file' => "disk.{$kind}",
-            'bytes' => 1000,
-            'sha256' => null,
-            'compression' => $kind,
-            'expanded_bytes' => $expanded,
-            'tree' => null,
-        ],
-    ]);
-
-    return [
-        'copied-gpt' => StickPlans::plan(),
-        'copied-mbr-storage-drivers' => StickPlans::plan(
-            drivers: ['net/w2 a.inf' => 10],
-            scheme: Scheme::Mbr,
-            storage: true,
-        ),
-        'copied-split' => StickPlans::plan(...$split),
-        'copied-own-splitter' => StickPlans::plan(
-            ...[...$split, 'splitter' => ['own-splitter', '--size', '{mebibytes}', '{source}', '{target}']],
-        ),
-        'copied-4096' => StickPlanner::plan(
-            StickPlans::report(),
-            null,
-            new StickTarget(8_000_000_000 - (8_000_000_000 % 4096), 4096),
-            new StickWish('Orrin Desktop 3', Bytes::mebi(3800), WriteMode::FilesCopied),
-            ['EFI/BOOT/BOOTX64.EFI' => 3152],
-        ),
-        'raw' => $raw('disk-gpt.img', 'GL-1', 32_010_928_128),
-        'raw-small' => $raw('disk-gpt.img', null, 6_291_456),
-        'raw-xz' => $packed('xz', 8_589_934_592),
-        'raw-gzip' => $packed('gzip', null),
-        'raw-bzip2' => $packed('bzip2', null),
-        'raw-zstd' => $packed('zstd', 4096),
-        'raw-zip' => $packed('zip', 4096),
-    ];
-}
-
-/** @return array<string, array{string, HostProfile, StickPlan}> scripts that call another computer's own commands */
-function ownGoldens(): array
-{
-    $sticks = goldenSticks();
-    $hosts = Demo::catalogue()->hosts();
-    $like = static fn (string $id, array $with): HostProfile => HostProfile::fromArray(array_replace_recursive(
-        $hosts[$id]->toArray(),
-        $with,
-    ));
-    $bare = HostProfile::fromArray([
-        ...array_diff_key($hosts['tansy-desktop-7']->toArray(), ['from_build' => 0, 'to_build' => 0, 'lacks' => 0]),
-        'commands' => array_diff_key(
-            $hosts['tansy-desktop-7']->toArray()['commands'],
-            ['clear' => 0, 'in_use' => 0, 'flush' => 0, 'build' => 0],
-        ),
-    ]);
-    $answers = StickPlans::plan(
-        drivers: ['net/w2 a.inf' => 10],
-        answers: new AnswerText('tansy/first-start.xml', "one\n$(two) 'three'\nwithout an end"),
-    );
-    $whole = StickPlans::plan(
-        ['EFI/BOOT/BOOTX64.EFI' => 3152, "it's a [name] $(x).txt" => 12, 'payload/system.img' => 5_206_302_720],
-        parts: ['payload/system.img' => 'payload/system.p%d'],
-        bytes: 16_008_609_792,
-        scheme: Scheme::Mbr,
-    );
-    $from = HostProfile::fromArray(array_diff_key($hosts['tansy-desktop-7']->toArray(), ['to_build' => 0]));
-    $to = HostProfile::fromArray(array_diff_key($hosts['tansy-desktop-7']->toArray(), ['from_build' => 0]));
-
-    return array_column([
-        ['own-copied-gpt', $hosts['tansy-desktop-7'], $sticks['copied-gpt']],
-        ['own-copied-answers-drivers', $hosts['tansy-desktop-7'], $answers],
-        ['own-copied-mbr-parts', $from, $whole],
-        ['own-copied-bare', $bare, $sticks['copied-4096']],
-        ['own-raw', $hosts['halden-one-28'], $sticks['raw']],
-        ['own-raw-xz', $to, $sticks['raw-xz']],
-        ['own-raw-gzip', $like('halden-one-28', ['from_build' => 4, 'to_build' => 9]), $sticks['raw-gzip']],
-    ], null, 0);
-}
 
 it('writes the same script and plan as before', function (string $name) {
     $plan = goldenSticks()[$name];
@@ -143,18 +36,6 @@ it('writes the same script and plan as before', function (string $name) {
     'raw-zstd',
     'raw-zip',
 ]);
-
-it('writes the same script for another computer as before', function (
-    string $name,
-    HostProfile $host,
-    StickPlan $plan,
-) {
-    $file = Demo::root()."/tests/fixtures/sticks/{$name}.sh";
-    if (getenv('UPDATE_GOLDEN') === '1') {
-        file_put_contents($file, StickScript::of($plan, $host));
-    }
-    expect(StickScript::of($plan, $host))->toBe(file_get_contents($file));
-})->with(fn (): array => ownGoldens());
 
 it('quotes words so that a shell takes them for nothing else', function () {
     expect(ShellText::quoted("it's"))
