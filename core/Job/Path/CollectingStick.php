@@ -8,6 +8,7 @@ use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\Stick;
 use Cobblestone\Firmware\WayIn;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Port;
 use Cobblestone\Media\StickChoice;
 use Cobblestone\Media\StickNeed;
@@ -162,6 +163,9 @@ final readonly class CollectingStick
             Presence::Hands,
             Estimate::minutes(4, 8, 20),
             [
+                ...$this->context->machine->kind === Kind::Handheld
+                    ? ['Have a wired keyboard at it beside the stick: the console wants one.']
+                    : [],
                 ...WayIn::menu($this->context->machine)->instructions('the one-time menu'),
                 "Start the stick. {$this->image->collects}.",
                 'Mount both partitions of the stick, and nothing else; then run '

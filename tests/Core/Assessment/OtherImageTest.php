@@ -120,3 +120,25 @@ it('holds for every kind of job that takes such an image', function (JobKind $ki
     $plan = fromElsewhere(['reason' => 'a reader'], 'off', [], $kind->value);
     expect(stopsOf($plan))->toBe(['image-policy']);
 })->with([JobKind::CleanInstall, JobKind::MediaOnly, JobKind::FirstPowerOn, JobKind::DriveSwap]);
+
+it('says of such an image what is true of it, word for word', function (string $name, array $origin, array $more) {
+    $plan = fromElsewhere($origin, ...$more);
+    $of = fn (object $one): bool => str_starts_with($one->id, 'image-') || $one->id === 'image.origin';
+    holdsGolden("paths/{$name}", [
+        'steps' => array_map(fn ($one) => $one->toArray(), array_values(array_filter($plan->steps, $of))),
+        'decisions' => array_map(fn ($one) => $one->toArray(), array_values(array_filter($plan->decisions, $of))),
+        'blockers' => array_map(fn ($one) => $one->toArray(), array_values(array_filter($plan->blockers, $of))),
+    ]);
+})->with([
+    ['other-image-whole', [
+        'reason' => 'a reader', 'licence' => 'as the publisher\'s', 'updates' => 'from the publisher',
+        'lacks' => ['recovery tools'],
+    ], []],
+    ['other-image-bare', [], ['recorded', ['sha256' => null, 'loader' => ['signed' => null]]]],
+    ['other-image-refused', ['reason' => 'a reader'], ['off']],
+    ['other-image-unsigned', ['reason' => 'a reader'], ['recorded', ['loader' => ['signed' => false]]]],
+    ['other-image-stranger', ['reason' => 'a reader'], ['recorded', ['loader' => ['signed' => true]]]],
+    ['other-image-not-trusted', ['reason' => 'a reader'], [
+        'recorded', ['loader' => ['signed' => true, 'signer' => 'third-party']],
+    ]],
+]);

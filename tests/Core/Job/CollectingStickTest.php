@@ -75,3 +75,38 @@ it('says why no medium will do', function (array $image, string $model, string $
     [['files' => null], 'norrel-fairlead-13', 'cannot be copied onto a partition'],
     [['collects' => null], 'norrel-fairlead-13', 'No medium that this bench knows'],
 ]);
+
+it('says of the stick, its start and its bundle what is true of this machine', function (
+    string $name,
+    array $image,
+    array $machine,
+) {
+    $plan = readFirst(true, $image, ...$machine);
+    $steps = array_filter($plan->steps, fn (Step $step): bool => str_starts_with($step->id, 'collect.'));
+    holdsGolden("paths/{$name}", [
+        'steps' => array_values(array_map(fn (Step $step): array => $step->toArray(), $steps)),
+        'medium' => whyNone($plan)?->toArray(),
+        'wanted' => get_object_vars(WantedStick::collecting($plan) ?? new stdClass),
+    ]);
+})->with([
+    ['collecting-fairlead', [], []],
+    ['collecting-lantern', [], ['wickley-pocket-lantern']],
+    ['collecting-unsystem', ['system' => 'no-such', 'architecture' => null], ['norrel-fairlead-13']],
+    ['collecting-none', ['architecture' => 'arm-64', 'at_hand' => ['here' => false]], []],
+]);
+
+it('takes the smallest medium of those that do', function () {
+    $orrin = Demo::catalogue()->all('images')['orrin-desktop-3'];
+    $files = is_array($orrin['files']) ? $orrin['files'] : [];
+    $small = [...$orrin, 'id' => 'small', 'file' => 'small.iso', 'name' => 'Small', 'files' => [
+        ...$files, 'bytes' => 1_000_000_000,
+    ]];
+    $orders = [['orrin-desktop-3' => $orrin, 'small' => $small], ['orrin-desktop-3' => $small, 'small' => $orrin]];
+    foreach ($orders as $all) {
+        $plan = JobPlanner::plan(Brief::fromArray([
+            'brief' => 1, 'title' => 'read first', 'system' => 'tansy-desktop-7', 'image' => 'tansy-desktop-7-dock',
+            'machine' => ['model' => 'norrel-fairlead-13', 'facts' => ['owner.keep' => 'nothing']], 'collect' => true,
+        ]), Demo::catalogue()->with('images', $all), Policy::of());
+        expect(WantedStick::collecting($plan)?->file)->toBe('small.iso');
+    }
+});

@@ -107,3 +107,32 @@ it('names how a drive is attached', function () {
 it('says every end in a sentence', function (StartSeen $seen) {
     expect($seen->title())->toEndWith('.')->and(strlen($seen->title()))->toBeGreaterThan(15);
 })->with(StartSeen::cases());
+
+it('knows the words of a loader that gives up, whichever way it was started', function (string $says) {
+    $old = new StartJudge(EmulatedFirmware::Bios);
+    $uefi = new StartJudge(EmulatedFirmware::Uefi);
+    expect($old->seen(ENTERED."words\n{$says}", 0.1))->toBe(StartSeen::LoaderStopped)
+        ->and($uefi->seen(STARTING."words\n{$says}\n", 0.1))->toBe(StartSeen::LoaderStopped)
+        // What the firmware's own shell says afterwards is not the medium's.
+        ->and($uefi->seen(LOADING.SHELL.$says, 0.1))->toBe(StartSeen::NoBootDevice);
+})->with([
+    'Failed to open \\EFI\\BOOT\\x.efi', 'Failed to load image', 'Verification failed: (0x1A)', 'Security Violation',
+    'start_image() returned Not Found', 'Could not read file x', 'grub rescue>', 'error: no such device',
+    'Boot error', 'Disk error', 'not a bootable disk', 'Missing operating system',
+    'No DEFAULT or UI configuration directive found!', 'Failed to load ldlinux.c32',
+    'Could not find kernel image: linux', 'press any key to try again',
+]);
+
+it('takes a machine that restarts three times for one that does not start', function () {
+    $judge = new StartJudge(EmulatedFirmware::Uefi);
+    expect($judge->seen(STARTING, 0.1, 2))->toBeNull()
+        ->and($judge->seen(STARTING, 0.1, 3))->toBe(StartSeen::LoaderStopped);
+});
+
+it('gives what works on a drive time after its last word', function () {
+    $judge = new StartJudge(EmulatedFirmware::Uefi, ['Crew installer'], true);
+    $first = new StartJudge(EmulatedFirmware::Uefi, ['Crew installer']);
+    expect($judge->seen('Crew installer', 5.9))->toBeNull()
+        ->and($judge->seen('Crew installer', 6.0))->toBe(StartSeen::Starts)
+        ->and($first->seen('Crew installer', 0.0))->toBe(StartSeen::Starts);
+});
