@@ -5,6 +5,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnswerController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\BackupController;
+use App\Http\Controllers\BatteryController;
 use App\Http\Controllers\BellController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
@@ -126,6 +127,9 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
         Route::post('/jobs/{job}/frames', [FrameController::class, 'store']);
+        Route::post('/jobs/{job}/battery', [BatteryController::class, 'store']);
+        Route::post('/jobs/{job}/battery/{drain}/drop', [BatteryController::class, 'drop'])
+            ->where('drain', '[0-9]{1,18}');
         Route::post('/jobs/{job}/stick', [JobStickController::class, 'take']);
         Route::post('/jobs/{job}/stick/collect', [JobStickController::class, 'collect']);
         Route::post('/jobs/{job}/stick/files', [JobStickController::class, 'files']);
@@ -152,6 +156,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
     Route::get('/jobs/{job}/stick', [JobStickController::class, 'show']);
     Route::get('/jobs/{job}/frames', [FrameController::class, 'show']);
+    Route::get('/jobs/{job}/battery', [BatteryController::class, 'show']);
     Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
     Route::get('/jobs/{job}/answer-file', [AnswerController::class, 'file']);

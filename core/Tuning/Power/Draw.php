@@ -16,9 +16,14 @@ final readonly class Draw
      * @param  float  $baseW  screen, memory, radio: whatever the limit is
      * @param  float  $load  part of the limit that is taken, above 0
      * @param  int  $from  drains that it was learned from; 0: it was given
+     * @param  bool  $isLoadLearned  from drains at two limits or more; else it was given, or is the usual one
      */
-    private function __construct(public float $baseW, public float $load, public int $from)
-    {
+    private function __construct(
+        public float $baseW,
+        public float $load,
+        public int $from,
+        public bool $isLoadLearned = false,
+    ) {
     }
 
     /** @throws InvalidArgumentException */
@@ -47,11 +52,12 @@ final readonly class Draw
         $across = array_sum(array_map(static fn (Drain $one): float => ($one->limitW - $limit) ** 2, $drains));
         $load = $across > 0.0 ? $along / $across : 0.0;
         // A slope that no machine has says that the drains were of different work: then only their mean is taken.
-        if ($load <= 0.05 || $load > 1.5) {
+        $isLearned = $load > 0.05 && $load <= 1.5;
+        if (! $isLearned) {
             $load = min(self::USUAL_LOAD, $watts / $limit);
         }
 
-        return new self(max(0.0, $watts - $load * $limit), $load, $count);
+        return new self(max(0.0, $watts - $load * $limit), $load, $count, $isLearned);
     }
 
     public function at(float $limitW): float

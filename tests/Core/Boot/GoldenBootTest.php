@@ -20,22 +20,6 @@ use Tests\Support\BootEnd;
 use Tests\Support\Demo;
 use Tests\Support\Images;
 
-/** What is said, word for word; read before it is accepted with UPDATE_GOLDEN=1. */
-function holdsGolden(string $name, mixed $found): void
-{
-    $file = Demo::root()."/tests/fixtures/boot/{$name}.json";
-    $text =
-        json_encode(
-            $found,
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-        )."\n";
-    if (getenv('UPDATE_GOLDEN') === '1') {
-        is_dir(dirname($file)) || mkdir(dirname($file));
-        file_put_contents($file, $text);
-    }
-    expect(explode("\n", $text))->toBe(explode("\n", (string) file_get_contents($file)));
-}
-
 it('says every end in these words', function () {
     $found = [];
     foreach (BootEnd::everyOne() as $name => $case) {
@@ -46,7 +30,7 @@ it('says every end in these words', function () {
             'who' => Advice::for($prediction)->who,
         ];
     }
-    holdsGolden('ends', $found);
+    holdsGolden('boot/ends', $found);
 });
 
 it('says every outcome in these words', function () {
@@ -68,13 +52,13 @@ it('says every outcome in these words', function () {
         );
     }
     $found['values'] = FactRegistry::values();
-    holdsGolden('outcomes', $found);
+    holdsGolden('boot/outcomes', $found);
 });
 
 it('rehearses these paths in these words', function (string $job) {
     $plan = Demo::plan($job);
     holdsGolden(
-        "path-{$job}",
+        "boot/path-{$job}",
         array_map(
             fn (PowerOn $start): array => $start->toArray(),
             Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps),
@@ -102,7 +86,7 @@ it('sees these media', function (string $image) {
     foreach (StickStart::KINDS as $kind => $facts) {
         $kinds[$kind] = StickStart::toArray(StickStart::predict($medium, [...$facts, 'architecture' => 'x86-64']));
     }
-    holdsGolden('medium-'.str_replace('.', '-', $image), [
+    holdsGolden('boot/medium-'.str_replace('.', '-', $image), [
         'medium' => $medium->toArray(),
         'by name' => array_map(
             fn ($volume): array => array_map(
@@ -168,11 +152,11 @@ it('checks the next loader as the first one does', function (string $image) {
             ),
         ];
     }
-    holdsGolden('next-'.str_replace('.', '-', $image), $found);
+    holdsGolden('boot/next-'.str_replace('.', '-', $image), $found);
 })->with(['stage-missing.img', 'stage-unsigned.img', 'stage-signed.img', 'stage-arm.img']);
 
 it('measures these things', function () {
-    holdsGolden('measured', [
+    holdsGolden('boot/measured', [
         Measurement::of(Bench::state()),
         Measurement::of(
             Bench::state(
