@@ -31,13 +31,15 @@ it('learns base and load from what was drained at several limits', function () {
     $draw = Draw::learned([Drain::of(10, 6.5, 30), Drain::of(20, 10.5, 30)]);
     expect(round($draw->baseW, 6))->toBe(5.0)
         ->and(round($draw->load, 6))->toBe(0.8)
-        ->and($draw->from)->toBe(2);
+        ->and($draw->from)->toBe(2)
+        ->and($draw->isLoadLearned)->toBeTrue();
 });
 
 it('learns the base alone at one limit, and from what does not hang together', function (array $drains, float $at10) {
     $draw = Draw::learned(array_map(fn (array $one): Drain => Drain::of(...$one), $drains));
     expect(round($draw->at(10), 4))->toBe($at10)
         ->and($draw->load)->toBeGreaterThan(0.0)
+        ->and($draw->isLoadLearned)->toBeFalse()
         ->and($draw->baseW)->toBeGreaterThanOrEqual(0.0);
 })->with([
     'one limit' => [[[10, 6.5, 30]], 13.0],
@@ -67,6 +69,7 @@ it('takes what stands just at its bounds', function () {
     expect(Draw::given(0, 1.5)->at(10))->toBe(15.0)
         ->and(Draw::given(5)->at(10))->toBe(13.5)
         ->and(Draw::given(5)->from)->toBe(0)
+        ->and(Draw::given(5)->isLoadLearned)->toBeFalse()
         ->and(Drain::of(10, 6.5, 5)->watts())->toEqualWithDelta(78.0, 1e-9)
         ->and(BatteryLife::of(Draw::given(5), 40, 1, 1, 0)->usableWh())->toBe(40.0);
     // A load of just 1.5 of the limit is one that a machine can have; more is not.
