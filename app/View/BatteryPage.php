@@ -7,6 +7,7 @@ namespace App\View;
 use App\Drawing\BatteryDrawing;
 use App\Models\DrainRecord;
 use App\Models\Job;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Tuning\Power\BatteryLife;
 use Cobblestone\Tuning\Power\Drain;
@@ -27,6 +28,7 @@ final readonly class BatteryPage
         public ?float $wanted,
         public ?string $fault,
         public ?string $known,
+        private Kind $kind,
         public bool $mayWork,
     ) {
     }
@@ -49,7 +51,9 @@ final readonly class BatteryPage
             $fault = $e->getMessage();
         }
 
-        return new self($job, $drains, $asked, $life, $wanted, $fault, $known, $mayWork && $job->isOpen());
+        $mayWork = $mayWork && $job->isOpen();
+
+        return new self($job, $drains, $asked, $life, $wanted, $fault, $known, $machine->kind, $mayWork);
     }
 
     public function isLearned(): bool
@@ -62,6 +66,8 @@ final readonly class BatteryPage
     {
         return match (true) {
             $this->life !== null || $this->fault !== null => null,
+            $this->asked->wh === '' && $this->kind === Kind::Desktop => 'A desktop runs from the wall. '
+                .'Where it has a battery all the same, say its watt-hours as new.',
             $this->asked->wh === '' => 'No battery of this machine is known: say its watt-hours as new.',
             default => 'Nobody has seen yet what it draws: note a drain, at two limits best, or say what it draws '
                 .'at no load.',

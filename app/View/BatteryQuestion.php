@@ -16,6 +16,8 @@ final readonly class BatteryQuestion
 
     private const RESERVE = '5';
 
+    private const MOST = 1000;
+
     private function __construct(
         public string $wh,
         public string $health,
@@ -73,7 +75,7 @@ final readonly class BatteryQuestion
     {
         $said = str_replace(',', '.', $said);
 
-        return is_numeric($said) && is_finite((float) $said) ? (float) $said
-            : throw new InvalidArgumentException("{$what}: a number is wanted.");
+        return is_numeric($said) && abs((float) $said) <= self::MOST ? (float) $said
+            : throw new InvalidArgumentException("{$what}: a number is wanted, ".self::MOST.' at most.');
     }
 }

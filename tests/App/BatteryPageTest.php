@@ -69,11 +69,12 @@ it('says what is wrong with what was asked', function (string $query, string $sa
     ($this->drain)(10, 6.5, 30);
     ($this->page)($query)->assertSee($says)->assertDontSee('class="curve"', false);
 })->with([
-    ['?wh=lots', 'Watt-hours: a number is wanted.'],
+    ['?wh=lots', 'Watt-hours: a number is wanted, 1000 at most.'],
     ['?health=120', 'The health is a part of the whole'],
     ['?charge=40&reserve=50', 'a reserve below the charge limit'],
+    ['?wh=1e300', 'Watt-hours: a number is wanted, 1000 at most.'],
     ['?hours=-1', 'The hours wanted are above 0.'],
-    ['?hours=%3Cb%3E', 'The hours wanted: a number is wanted.'],
+    ['?hours=%3Cb%3E', 'The hours wanted: a number is wanted, 1000 at most.'],
     ['?wh=', 'say its watt-hours as new'],
 ]);
 
@@ -84,4 +85,9 @@ it('is for who works alone, and closed with the job', function () {
     ($this->drain)(10, 6.5, 30)->assertForbidden();
     $this->actingAs($this->people['viewer']);
     ($this->drain)(10, 6.5, 30)->assertForbidden();
+});
+
+it('asks nothing of a desktop that has no battery', function () {
+    $desktop = $this->jobFrom('capstan-t3', $this->people['evening']);
+    $this->get("/jobs/{$desktop->id}/battery")->assertOk()->assertSee('A desktop runs from the wall.');
 });
