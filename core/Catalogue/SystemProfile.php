@@ -29,6 +29,7 @@ final readonly class SystemProfile
      * @param  string|null  $setupFileWay  where it takes a driver from a folder with a setup-information file
      * @param  string|null  $checksums  the command by which the running system writes checksums of a folder
      * @param  list<string>  $upgradesFrom  systems it is installed over in place, everything kept
+     * @param  SystemReads  $reads  where the installed system shows what a finished machine is read for
      * @param  bool  $noSetupFiles  whether it installs nothing from setup-information files
      * @param  bool  $enforcesSignatures  whether it takes only drivers that are signed
      */
@@ -68,6 +69,7 @@ final readonly class SystemProfile
         public ?string $safeMode = null,
         public ?string $setupFileWay = null,
         public ?string $checksums = null,
+        public SystemReads $reads = new SystemReads(),
     ) {
     }
 
@@ -120,6 +122,7 @@ final readonly class SystemProfile
             $fields->optionalString('safe_mode'),
             $fields->optionalString('setup_file_way'),
             $fields->optionalString('checksums'),
+            $fields->optional('reads', SystemReads::read(...)) ?? new SystemReads(),
         );
     }
 

@@ -19,6 +19,7 @@ final class InventoryReader
         'mokutil' => 'mokutil --sb-state',
         'device-list' => 'a list of devices as CSV',
         'collector' => 'cobblestone-collect',
+        'program-list' => 'a list of programs as CSV',
     ];
 
     /** Bytes in which a text has to say what it is. */
@@ -52,6 +53,7 @@ final class InventoryReader
             'mokutil' => MokutilReader::read($text),
             'collector' => SystemNoteReader::read($text),
             'device-list' => DeviceListReader::read($text),
+            'program-list' => ProgramListReader::read($text),
             default => throw UnreadableInventory::unrecognised(array_values(self::COMMANDS)),
         };
 
@@ -86,6 +88,7 @@ final class InventoryReader
             preg_match('/^Slot:\s+[0-9a-f:.]+$/mi', $text) === 1 ||
                 preg_match('/^(?:[0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7] /mi', $text) === 1 => 'lspci',
             DeviceListReader::recognises($text) => 'device-list',
+            ProgramListReader::recognises($text) => 'program-list',
             default => null,
         };
     }

@@ -25,6 +25,7 @@ final readonly class Reading
         'mokutil',
         'device-list',
         'collector',
+        'program-list',
     ];
 
     /**
@@ -36,6 +37,7 @@ final readonly class Reading
      * @param  list<HealthReading>  $health
      * @param  list<string>  $notes
      * @param  string|null  $lsblk  the block-device list as printed, where that is what was read
+     * @param  array<string, string>  $programs  name => version, empty where the list has none
      */
     public function __construct(
         public string $tool,
@@ -47,6 +49,7 @@ final readonly class Reading
         public array $health = [],
         public array $notes = [],
         public ?string $lsblk = null,
+        public array $programs = [],
     ) {
     }
 
@@ -57,6 +60,7 @@ final readonly class Reading
             $this->devices === [] &&
             $this->modules === [] &&
             $this->health === [] &&
+            $this->programs === [] &&
             $this->lsblk === null;
     }
 
@@ -86,6 +90,7 @@ final readonly class Reading
             ),
             $this->notes,
             $this->lsblk,
+            $this->programs,
         );
     }
 
@@ -116,6 +121,7 @@ final readonly class Reading
             $fields->each('health', HealthReading::read(...)),
             [...$fields->strings('notes'), ...self::leftOut($tool, array_keys(array_diff_key($said, $facts)))],
             $fields->optionalString('lsblk'),
+            array_map(strval(...), $fields->scalars('programs')),
         );
     }
 
@@ -151,6 +157,7 @@ final readonly class Reading
                 'health' => array_map(static fn (HealthReading $one): array => $one->toArray(), $this->health),
                 'notes' => $this->notes,
                 'lsblk' => $this->lsblk,
+                'programs' => $this->programs,
             ],
             static fn ($value): bool => $value !== null && $value !== [],
         );

@@ -22,6 +22,8 @@ final class SystemNoteReader
         'arm64' => 'arm-64',
     ];
 
+    private const MOST_LINKS = 64;
+
     private const TIME = '/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?Z$/';
 
     private const STARTED_BY_UEFI = ['firmware.kind' => 'uefi', 'boot.started_by' => 'uefi'];
@@ -29,7 +31,7 @@ final class SystemNoteReader
     public static function read(string $text): Reading
     {
         $facts = [];
-        $notes = [];
+        $notes = $links = [];
         $at = null;
         foreach (explode("\n", $text) as $index => $line) {
             $line = trim($line);
@@ -49,6 +51,18 @@ final class SystemNoteReader
                 case 'efi folder':
                     $facts += $value === 'present' ? self::STARTED_BY_UEFI : ['boot.started_by' => 'legacy'];
                     break;
+                case 'memory usable':
+                    $facts += preg_match('/^([0-9]{4,13}) kB$/', $value, $match) === 1
+                        ? ['memory.usable_bytes' => 1024 * (int) $match[1]]
+                        : [];
+                    break;
+                case 'system':
+                case 'build':
+                    $facts += array_filter(["running.{$key}" => Plain::word($value)]);
+                    break;
+                case 'link':
+                    $links[] = $value;
+                    break;
                 case 'battery':
                     $facts += self::battery($value);
                     break;
@@ -64,7 +78,23 @@ final class SystemNoteReader
             }
         }
 
-        return new Reading('collector', 'pasted', $at, $facts, notes: $notes);
+        return new Reading('collector', 'pasted', $at, $facts + self::links($links), notes: $notes);
+    }
+
+    /**
+     * Such as "pci:46e1:7700 width 16": how wide the link of a device is now.
+     *
+     * @param  list<string>  $links
+     * @return array<string, list<string>>
+     */
+    private static function links(array $links): array
+    {
+        $read = array_values(array_filter(
+            array_slice($links, 0, self::MOST_LINKS),
+            static fn (string $one): bool => preg_match('/^pci:[0-9a-f]{4}:[0-9a-f]{4} width [0-9]{1,2}$/', $one) === 1,
+        ));
+
+        return $read === [] ? [] : ['device.links' => $read];
     }
 
     /**

@@ -69,6 +69,7 @@ final class JobPlanner
             static fn (Step $step): Step => $times->over(Reality::advise($step, $brief->seen)),
             Planner::order($steps, $part->initial),
         );
+        $ordered = Promised::on($ordered, $context, $draft);
         $scene = BootSceneOf::job($context, $draft);
         $rehearsed = Rehearsal::run($scene, $ordered);
 

@@ -58,6 +58,10 @@ final class MachineBuilder
                 ...array_map(static fn (Reading $reading): array => $reading->health, $readings),
                 ...[[]],
             ),
+            programs: array_merge(
+                ...array_map(static fn (Reading $reading): array => $reading->programs, $readings),
+                ...[[]],
+            ),
             makerWays: $model === null ? new WaysIn() : $catalogue->maker($model->maker)->waysIn ?? new WaysIn(),
         );
         $notes = self::notes($brief, $catalogue, $drives, $readings);

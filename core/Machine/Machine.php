@@ -18,6 +18,7 @@ final readonly class Machine
      * @param  list<Device>  $devices
      * @param  list<MemoryModule>  $modules  as read, empty slots included
      * @param  list<HealthReading>  $health  every reading of every drive, oldest first
+     * @param  array<string, string>  $programs  that are installed, name => version, as far as a list was read
      * @param  MachineModel|null  $model  what the catalogue holds of it; null for an unknown machine
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class Machine
         public array $modules = [],
         public array $health = [],
         public WaysIn $makerWays = new WaysIn(),
+        public array $programs = [],
     ) {
     }
 

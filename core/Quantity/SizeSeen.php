@@ -60,6 +60,12 @@ final readonly class SizeSeen
         return false;
     }
 
+    /** Whether it is the bytes themselves, and these. */
+    public function isExactly(int $bytes): bool
+    {
+        return $this->ranges === [[(float) $bytes, (float) $bytes]];
+    }
+
     /** Whether one of its readings is within that share of the bytes. */
     public function isNear(int $bytes, float $share): bool
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Document\Copy;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
@@ -20,6 +21,7 @@ final readonly class Evidence
      * @param  string  $remedy  what to do where it differs
      * @param  string  $fact  the fact of the machine that the value sets; empty where it sets none
      * @param  bool  $mayBeOpen  whether it may be left unread, which counts as a difference
+     * @param  string  $read  the cheapest way to get it read; empty where there is only looking
      */
     public function __construct(
         public string $id,
@@ -33,8 +35,15 @@ final readonly class Evidence
         public string $remedy = '',
         public string $fact = '',
         public bool $mayBeOpen = false,
+        public string $read = '',
     ) {
         $this->kind = is_string($kind) ? EvidenceKind::from($kind) : $kind;
+    }
+
+    /** The same with the cheapest way to get it read. */
+    public function readBy(string $way): self
+    {
+        return Copy::of($this, get_object_vars($this), ['read' => $way]);
     }
 
     /** @return array<string, mixed> */
@@ -52,6 +61,7 @@ final readonly class Evidence
             'remedy' => $this->remedy,
             'fact' => $this->fact,
             'may_be_open' => $this->mayBeOpen,
+            ...$this->read === '' ? [] : ['read' => $this->read],
         ];
     }
 
@@ -80,6 +90,7 @@ final readonly class Evidence
             $fields->optionalString('remedy') ?? '',
             $fields->optionalString('fact') ?? '',
             $fields->optionalBool('may_be_open') ?? false,
+            $fields->optionalString('read') ?? '',
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook;
 
+use Cobblestone\Quantity\RateSeen;
 use Cobblestone\Quantity\SizeSeen;
 
 /** Why something written down cannot be taken at all: missing, no number, no such option (rule K3). */
@@ -44,6 +45,9 @@ final class EvidenceFault
             $wanted->kind === EvidenceKind::Size
                 && SizeSeen::parse($value) === null => "{$wanted->label}: {$wanted->kind->wants()}; \"{$short}\" is "
                     .'none.',
+            $wanted->kind === EvidenceKind::Rate
+                && RateSeen::parse($value) === null => "{$wanted->label}: a rate {$wanted->kind->wants()}; "
+                    ."\"{$short}\" is none.",
             default => null,
         };
     }

@@ -39,6 +39,7 @@ final class EvidenceJudge
             $wanted->kind === EvidenceKind::Ticks => self::ticks($wanted, $value, $expected),
             $wanted->kind === EvidenceKind::Serial => self::serial($wanted, $value, $expected),
             $wanted->kind === EvidenceKind::Size => self::size($wanted, $value, $expected),
+            $wanted->kind === EvidenceKind::Rate => RateJudge::judge($wanted, $value, $expected),
             default => self::words($wanted, $value, $expected),
         };
     }
@@ -91,6 +92,14 @@ final class EvidenceJudge
             $wanted->kind === EvidenceKind::Serial => '',
             default => $value,
         };
+    }
+
+    /** A value of that kind, in words for a person: "512.1 GB or 476.9 GiB". */
+    public static function said(Evidence $wanted, string $value): string
+    {
+        return $wanted->kind === EvidenceKind::Size && ctype_digit($value)
+            ? Bytes::of((int) $value)->exact()
+            : self::spoken($wanted, $value);
     }
 
     private static function tally(Evidence $wanted, string $value, Expected $expected): Finding
@@ -184,7 +193,11 @@ final class EvidenceJudge
 
         return new Finding(
             $wanted,
-            $fits && $alike === [] ? FindingVerdict::Within : FindingVerdict::Differs,
+            match (true) {
+                ! $fits || $alike !== [] => FindingVerdict::Differs,
+                $seen->isExactly($bytes) => FindingVerdict::Equal,
+                default => FindingVerdict::Within,
+            },
             $value,
             self::spoken($wanted, $expected->value),
             $words,

@@ -23,6 +23,8 @@ enum EvidenceKind: string
     case Size = 'size';
     /** A day: 2026-12-24. */
     case Date = 'date';
+    /** A memory rate: "6000 MT/s"; a clock, "3000 MHz", is half of it. */
+    case Rate = 'rate';
 
     public function isNumber(): bool
     {
@@ -40,6 +42,7 @@ enum EvidenceKind: string
             self::Serial => 'the last four characters',
             self::Size => 'a size with its unit, such as "476.9 GiB"',
             self::Date => 'a day, such as 2026-12-24',
+            self::Rate => 'with its unit, such as "6000 MT/s" or "3000 MHz"',
             self::Text, self::Choice, self::Ticks => '',
         };
     }

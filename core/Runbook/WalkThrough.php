@@ -124,6 +124,7 @@ final class WalkThrough
             EvidenceKind::Tally => '4 × short',
             EvidenceKind::Ticks => 'nothing',
             EvidenceKind::Size => '1 GB',
+            EvidenceKind::Rate => '3200 MT/s',
             EvidenceKind::Date => '2026-12-24',
             EvidenceKind::Text, EvidenceKind::Serial => self::WORDS,
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Tuning;
 
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Catalogue\SystemReads;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\DoneWords;
@@ -16,10 +17,27 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Proof\DeviceRows;
+use Cobblestone\Tuning\Proof\MachineRows;
+use Cobblestone\Tuning\Proof\Promises;
+use Cobblestone\Tuning\Proof\RowId;
+use Cobblestone\Tuning\Proof\SystemRows;
 
 /** The readings that prove the machine, row by row, as far as their expected values are known (rules T1, K3). */
 final class Acceptance
 {
+    /** The stone whose evidence the rows are. */
+    public const STEP = 'proof.readings';
+
+    /** Row => what of a finished machine is read for it; whether the collector reads it. */
+    private const READ = [
+        'cores' => ['processor', true],
+        'memory_usable' => ['memory', true],
+        'drive_size' => ['drives', true],
+        'without_driver' => ['devices', true],
+        'updates_found' => ['updates', false],
+    ];
+
     /** @param  list<string>|null  $before  facts that must hold first, where the path is not an install */
     public static function step(
         ProofSubject $of,
@@ -37,6 +55,38 @@ final class Acceptance
         ];
 
         return self::readings($before, $of->system, $evidence);
+    }
+
+    /** The readings with a row for everything else that the path promises, and how each is read. */
+    public static function widened(Step $readings, Promises $promises): Step
+    {
+        $isFirmware = array_filter(
+            $readings->evidence,
+            static fn (Evidence $one): bool => $one->id === 'starts',
+        ) !== [];
+        $rows = array_map(
+            static fn (Evidence $one): Evidence => self::readOf($one, $promises->reads),
+            $readings->evidence,
+        );
+
+        return $readings->with(['evidence' => [
+            ...$rows,
+            ...MachineRows::of($promises),
+            ...DeviceRows::of($promises),
+            ...SystemRows::of($promises, $isFirmware ? ProofScope::Firmware : ProofScope::Whole),
+        ]]);
+    }
+
+    private static function readOf(Evidence $row, SystemReads $reads): Evidence
+    {
+        [$what, $collected] = match (true) {
+            str_starts_with($row->id, RowId::DRIVE) => ['drives', true],
+            // Which of several editions runs is told by its own page alone.
+            $row->id === 'system' => ['system', isset($row->options['this'])],
+            default => self::READ[$row->id] ?? [null, false],
+        };
+
+        return $what === null ? $row : $row->readBy($reads->way($what, $collected));
     }
 
     /**
@@ -77,7 +127,7 @@ final class Acceptance
     private static function readings(?array $before, ?SystemProfile $system, array $evidence): Step
     {
         return new Step(
-            'proof.readings',
+            self::STEP,
             Stage::Proof,
             'Readings',
             Presence::Hands,

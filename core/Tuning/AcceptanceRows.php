@@ -8,10 +8,12 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Port;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
+use Cobblestone\Tuning\Proof\RowId;
 
 /** One row a reading: what it should be, and where that comes from (rule T1). */
 final class AcceptanceRows
@@ -59,8 +61,8 @@ final class AcceptanceRows
     public static function driveSize(Drive $target): Evidence
     {
         return self::row(
-            'drive_size',
-            'Size of the drive',
+            RowId::drive($target) ?? 'drive_size',
+            'Size of the drive'.($target->model === null ? '' : " {$target->model}"),
             EvidenceKind::Size,
             new Expected((string) $target->size->count, source: Expected::READING),
         );
@@ -120,12 +122,39 @@ final class AcceptanceRows
             $evidence[] = self::row(
                 'sockets',
                 'Sockets tried and working',
-                EvidenceKind::Count,
-                new Expected((string) count($machine->ports), source: Expected::CATALOGUE, atLeast: true),
+                EvidenceKind::Ticks,
+                new Expected(implode(', ', self::sockets($machine->ports)), source: Expected::CATALOGUE),
+                'Try another lead; a socket on a lead inside may be off the board.',
             );
         }
 
         return $evidence;
+    }
+
+    /**
+     * Each by its kind and place, alike ones numbered.
+     *
+     * @param  list<Port>  $ports
+     * @return list<string>
+     */
+    private static function sockets(array $ports): array
+    {
+        $named = array_map(
+            static fn (Port $port): string => trim((string) preg_replace(
+                '/[,;\s]+/',
+                ' ',
+                strtoupper($port->connector)." {$port->where}",
+            )),
+            $ports,
+        );
+        $alike = array_count_values($named);
+        $seen = [];
+
+        return array_map(static function (string $name) use ($alike, &$seen): string {
+            $seen[$name] = ($seen[$name] ?? 0) + 1;
+
+            return $alike[$name] > 1 ? "{$name}: {$seen[$name]}" : $name;
+        }, $named);
     }
 
     public static function row(
@@ -155,8 +184,13 @@ final class AcceptanceRows
     }
 
     /** @param  array<string, string>  $options */
-    public static function choice(string $id, string $label, array $options, string $expected): Evidence
-    {
+    public static function choice(
+        string $id,
+        string $label,
+        array $options,
+        string $expected,
+        string $remedy = '',
+    ): Evidence {
         return new Evidence(
             $id,
             $label,
@@ -164,6 +198,7 @@ final class AcceptanceRows
             [...$options, 'not read' => 'not read'],
             expected: new Expected($expected),
             overruledBy: ['lead'],
+            remedy: $remedy,
             mayBeOpen: true,
         );
     }

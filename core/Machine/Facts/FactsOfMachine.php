@@ -34,6 +34,11 @@ final class FactsOfMachine
                 answers: FactRegistry::PROTECTIONS,
                 asking: new Asking('How is the present drive protected?'),
             ),
+            new FactDefinition(
+                'device.links', FactType::Words, FactOwner::Machine,
+                spoken: 'links of devices',
+                givenBy: ['collector'],
+            ),
             new FactDefinition('drive.free_bytes', FactType::Measure, FactOwner::Machine),
             new FactDefinition('drive.grade', FactType::Text, FactOwner::Machine),
             new FactDefinition(
@@ -74,6 +79,11 @@ final class FactsOfMachine
                 ),
             ),
             new FactDefinition('memory.trusted', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition(
+                'memory.usable_bytes', FactType::Count, FactOwner::Machine,
+                spoken: 'memory that the running system can use',
+                givenBy: ['collector'],
+            ),
             new FactDefinition('memory.verdict', FactType::Text, FactOwner::Machine),
         ];
     }
@@ -96,6 +106,16 @@ final class FactsOfMachine
                 asking: new Asking('Which system is on it now?'),
             ),
             new FactDefinition('recovery.environment', FactType::YesNo, FactOwner::Machine),
+            new FactDefinition(
+                'running.build', FactType::Text, FactOwner::Machine,
+                spoken: 'build of the system it was read from',
+                givenBy: ['collector'],
+            ),
+            new FactDefinition(
+                'running.system', FactType::Text, FactOwner::Machine,
+                spoken: 'system it was read from',
+                givenBy: ['collector'],
+            ),
             new FactDefinition('symptom.picture', FactType::YesNo, FactOwner::Machine),
             new FactDefinition('symptom.powers_up', FactType::YesNo, FactOwner::Machine),
             new FactDefinition('symptom.since', FactType::Text, FactOwner::Machine),

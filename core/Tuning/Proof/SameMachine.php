@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cobblestone\Tuning\Proof;
+
+use Cobblestone\Machine\Machine;
+
+/** Whether readings are of the machine that the job is about: another one's would prove nothing (rules K2, T1). */
+final class SameMachine
+{
+    /** What names it, the surest first: the first that both say decides. */
+    private const NAMES = ['machine.serial' => 'serial', 'machine.product' => 'product', 'board.name' => 'board'];
+
+    /** @return string|null why it is another machine; null where nothing says so */
+    public static function fault(Machine $before, Machine $after): ?string
+    {
+        foreach (self::NAMES as $name => $spoken) {
+            [$was, $is] = [$before->fact($name), $after->fact($name)];
+            if ($was->isKnown() && $is->isKnown()) {
+                return mb_strtolower(trim($was->text())) === mb_strtolower(trim($is->text()))
+                    ? null
+                    : "These readings are of another machine: its {$spoken} is {$is->text()}, that of the job's "
+                        ."machine is {$was->text()}. Nothing of them was taken.";
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  string|null  $before  when it was read at first, as its own clock said
+     * @param  string|null  $after  when the finished machine was read, as its own clock said
+     * @param  string  $now  by the clock of the bench
+     * @return string how the clock of the finished machine is wrong; empty where it is not seen to be
+     */
+    public static function clock(?string $before, ?string $after, string $now): string
+    {
+        return match (true) {
+            $after === null => '',
+            $before !== null && $after < $before => "its clock says {$after}, and the first reading is of {$before}",
+            $after > $now => "its clock says {$after}, which is still to come here",
+            default => '',
+        };
+    }
+}
