@@ -1,6 +1,7 @@
 <?php
 
 use App\Bridge\StickRegister;
+use App\Http\Controllers\AcceptanceController;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnswerController;
 use App\Http\Controllers\AssessmentController;
@@ -127,6 +128,9 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
         Route::post('/jobs/{job}/frames', [FrameController::class, 'store']);
+        Route::post('/jobs/{job}/acceptance', [AcceptanceController::class, 'store']);
+        Route::post('/jobs/{job}/acceptance/readings', [AcceptanceController::class, 'read']);
+        Route::post('/jobs/{job}/acceptance/leave', [AcceptanceController::class, 'leave']);
         Route::post('/jobs/{job}/battery', [BatteryController::class, 'store']);
         Route::post('/jobs/{job}/battery/{drain}/drop', [BatteryController::class, 'drop'])
             ->where('drain', '[0-9]{1,18}');
@@ -156,6 +160,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
     Route::get('/jobs/{job}/stick', [JobStickController::class, 'show']);
     Route::get('/jobs/{job}/frames', [FrameController::class, 'show']);
+    Route::get('/jobs/{job}/acceptance', [AcceptanceController::class, 'show']);
+    Route::get('/jobs/{job}/acceptance/rows.csv', [AcceptanceController::class, 'csv']);
     Route::get('/jobs/{job}/battery', [BatteryController::class, 'show']);
     Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);

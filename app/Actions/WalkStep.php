@@ -3,6 +3,7 @@
 namespace App\Actions;
 
 use App\Bridge\JobBridge;
+use App\Bridge\SeenMachine;
 use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
@@ -12,6 +13,8 @@ use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Walk;
+use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\Proof\Observation;
 use Illuminate\Support\Facades\DB;
 
 /** One action of a person on one stone: the core says whether it may be, the log keeps it. */
@@ -25,6 +28,7 @@ final class WalkStep
         private readonly LogBook $log,
         private readonly LearnFromEvidence $learn,
         private readonly LearnTime $times,
+        private readonly SeenMachine $machine,
     ) {
     }
 
@@ -49,7 +53,7 @@ final class WalkStep
             if (in_array($action, self::GOES_ON, true)) {
                 $this->bridge->stopping($job)?->mayGoOn($user->role);
             }
-            [$kind, $data] = $this->what($walk, $step, $action, $input, $user);
+            [$kind, $data] = $this->what($walk, $step, $action, $input, $user, $job);
             if ($kind === EntryKind::Done && $step->boots !== []) {
                 RecordReality::laid($job, $user, $step->id);
             }
@@ -83,25 +87,21 @@ final class WalkStep
      * @param  array<string, mixed>  $input
      * @return array{0: EntryKind, 1: array<string, mixed>} what is written into the log
      */
-    private function what(Walk $walk, Step $step, string $action, array $input, User $user): array
-    {
+    private function what(
+        Walk $walk,
+        Step $step,
+        string $action,
+        array $input,
+        User $user,
+        Job $job,
+    ): array {
         $text = static fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
 
         return match ($action) {
             'start' => [EntryKind::Started, $walk->start($step)],
             'walk' => [EntryKind::WalkedAway, $walk->start($step)],
             'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'), $text('read_from'))],
-            'done' => [
-                EntryKind::Done,
-                $walk->done(
-                    $step,
-                    (array) ($input['evidence'] ?? []),
-                    (array) ($input['accepted'] ?? []),
-                    $user->role,
-                    (int) now()->timestamp,
-                    $text('before_clock') === '1',
-                ),
-            ],
+            'done' => [EntryKind::Done, $this->done($walk, $step, $input, $user, $job)],
             'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
             'retry' => [EntryKind::Retry, $walk->retry($step)],
             'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
@@ -116,6 +116,41 @@ final class WalkStep
             'take-back' => $this->takeBack($walk),
             default => throw Refused::unknownStep($action),
         };
+    }
+
+    /**
+     * @param  array<string, mixed>  $input
+     * @return array<string, mixed> what is written into the log
+     */
+    private function done(Walk $walk, Step $step, array $input, User $user, Job $job): array
+    {
+        [$evidence, $accepted] = $this->written($job, $step, $input);
+        $before = ($input['before_clock'] ?? null) === '1';
+
+        return $walk->done($step, $evidence, $accepted, $user->role, (int) now()->timestamp, $before);
+    }
+
+    /**
+     * What was written down at the stone; at the readings also what is known of the finished machine already, and
+     * what the lead has accepted of it.
+     *
+     * @param  array<string, mixed>  $input
+     * @return array{array<string, mixed>, array<string, mixed>} evidence, and why differences are accepted
+     */
+    private function written(Job $job, Step $step, array $input): array
+    {
+        $given = array_filter((array) ($input['evidence'] ?? []), static fn (mixed $one): bool => $one !== '');
+        // Only a text may come with a form: what is signed is read from where it is kept.
+        $accepted = array_filter((array) ($input['accepted'] ?? []), static fn (mixed $one): bool => is_string($one)
+            && trim($one) !== '');
+        if ($step->id !== Acceptance::STEP) {
+            return [$given, $accepted];
+        }
+        $seen = $this->machine->of($job, $step);
+        $known = array_map(static fn (Observation $one): string => $one->value, $seen);
+        $signed = array_diff_key(SeenMachine::signed($job, $seen), $given);
+
+        return [$given + $known, $accepted + $signed];
     }
 
     /** @return array<string, mixed> */

@@ -7,12 +7,14 @@ namespace App\Retention;
 use App\Bridge\PathStore;
 use App\Documents\YamlDocument;
 use App\Models\BenchEvent;
+use App\Models\FinishedReading;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\LogRecord;
 use App\Models\PathRevision;
 use App\Models\ProvingStart;
 use App\Models\SealedKey;
+use App\Models\SeenRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
@@ -91,6 +93,9 @@ final class RemoveContents
         SealedKey::query()
             ->where('job_id', $job->id)
             ->update(['sealed' => null, 'label' => '', 'deleted_at' => DB::raw('coalesce(deleted_at, now())')]);
+        // Readings name serials and programs.
+        FinishedReading::query()->where('job_id', $job->id)->delete();
+        SeenRow::query()->where('job_id', $job->id)->delete();
         FirmwareSnapshot::query()
             ->where('job_id', $job->id)
             ->update(['pasted' => null, 'notes' => '[]']);

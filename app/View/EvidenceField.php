@@ -9,6 +9,8 @@ use Cobblestone\Runbook\EvidenceJudge;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Proof\AcceptanceRow;
+use Cobblestone\Tuning\Proof\AcceptanceTable;
 
 /** A field that asks for evidence: which control it is, and what was typed into it before. */
 final readonly class EvidenceField
@@ -33,11 +35,39 @@ final readonly class EvidenceField
 
     /**
      * @param  array<array-key, mixed>  $typed  evidence => what the form sent last
+     * @param  AcceptanceTable|null  $table  what is known of a finished machine already
+     * @return list<self> without what is known and as it should be
+     */
+    public static function of(
+        Step $step,
+        Progress $progress,
+        array $typed,
+        ?AcceptanceTable $table = null,
+    ): array {
+        $rows = $table->rows ?? [];
+        $settled = array_map(
+            static fn (AcceptanceRow $row): string => $row->isSettled() ? $row->evidence->id : '',
+            $rows,
+        );
+        $asked = array_values(array_filter(
+            $step->evidence,
+            static fn (Evidence $one): bool => ! in_array($one->id, $settled, true),
+        ));
+        foreach ($rows as $row) {
+            $typed += $row->observation === null ? [] : [$row->evidence->id => $row->observation->value];
+        }
+
+        return self::asked($asked, $progress, $typed);
+    }
+
+    /**
+     * @param  list<Evidence>  $asked
+     * @param  array<array-key, mixed>  $typed
      * @return list<self>
      */
-    public static function of(Step $step, Progress $progress, array $typed): array
+    private static function asked(array $asked, Progress $progress, array $typed): array
     {
-        $many = count($step->evidence) > self::MANY;
+        $many = count($asked) > self::MANY;
         $written = $progress->evidence();
 
         return array_map(static function (Evidence $wanted) use ($typed, $many, $written): self {
@@ -48,11 +78,13 @@ final readonly class EvidenceField
                 $wanted,
                 $ticks ? EvidenceJudge::items($wanted->expected?->resolved($written)->value ?? '') : [],
                 $ticks
-                    ? array_values(array_filter((array) $value, is_string(...)))
+                    ? (is_array($value) ? array_values(array_filter($value, is_string(...))) : EvidenceJudge::items(
+                        is_string($value) ? $value : '',
+                    ))
                     : (is_string($value) ? $value : ''),
                 $many,
             );
-        }, $step->evidence);
+        }, $asked);
     }
 
     /** select, choice, ticks or line. */

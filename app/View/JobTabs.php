@@ -18,6 +18,7 @@ final class JobTabs
         'rehearsal' => ['/rehearsal', 'Rehearsal', 'e', false],
         'stick' => ['/stick', 'Stick', 's', false],
         'install' => ['/drivers', 'Install', 'd', false],
+        'acceptance' => ['/acceptance', 'Proof', 'o', false],
         'memory' => ['/memory', 'Memory', 'm', false],
         'backup' => ['/backup', 'Backup', 'c', false],
         'keys' => ['/keys', 'Keys', '', true],

@@ -118,12 +118,27 @@ final readonly class SystemProfile
             $fields->optional('swap', SwapProfile::read(...)),
             $fields->optionalInt('installed_bytes'),
             $fields->optionalInt('driver_fetch_minutes'),
-            $fields->strings('upgrades_from'),
-            $fields->optionalString('safe_mode'),
-            $fields->optionalString('setup_file_way'),
-            $fields->optionalString('checksums'),
-            $fields->optional('reads', SystemReads::read(...)) ?? new SystemReads(),
+            ...self::ways($fields),
         );
+    }
+
+    /**
+     * Where things are found and started on it.
+     *
+     * @return array{upgradesFrom: list<string>, safeMode: string|null, setupFileWay: string|null,
+     *     checksums: string|null, reads: SystemReads}
+     *
+     * @throws FieldFault
+     */
+    private static function ways(Fields $fields): array
+    {
+        return [
+            'upgradesFrom' => $fields->strings('upgrades_from'),
+            'safeMode' => $fields->optionalString('safe_mode'),
+            'setupFileWay' => $fields->optionalString('setup_file_way'),
+            'checksums' => $fields->optionalString('checksums'),
+            'reads' => $fields->optional('reads', SystemReads::read(...)) ?? new SystemReads(),
+        ];
     }
 
     /** The same as an image brings it: drivers and ways in go by the build that is installed, not by the usual one. */

@@ -123,7 +123,13 @@ final readonly class HandoverSheet
             }
         }
 
-        return new SheetLine($step->done->words ?? $step->title, $progress->doneAt($step), $proof);
+        $more = AcceptedWords::of($step, $progress->laidBy($step->id));
+
+        return new SheetLine(
+            $step->done->words ?? $step->title,
+            $progress->doneAt($step),
+            $more === '' ? $proof : [...$proof, $more],
+        );
     }
 
     /** What somebody wrote begins a sentence here. */

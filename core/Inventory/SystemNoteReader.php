@@ -30,8 +30,7 @@ final class SystemNoteReader
 
     public static function read(string $text): Reading
     {
-        $facts = [];
-        $notes = $links = [];
+        $facts = $notes = $links = [];
         $at = null;
         foreach (explode("\n", $text) as $index => $line) {
             $line = trim($line);
@@ -39,46 +38,45 @@ final class SystemNoteReader
                 continue;
             }
             [$key, $value] = array_pad(array_map(trim(...), explode(':', $line, 2)), 2, '');
-            switch ($key) {
-                case 'time':
-                    $at = preg_match(self::TIME, $value) === 1 ? substr($value, 0, 16).'Z' : null;
-                    break;
-                case 'architecture':
-                    isset(self::ARCHITECTURES[$value])
-                        ? ($facts['architecture'] = self::ARCHITECTURES[$value])
-                        : ($notes[] = "The collector ran on \"{$value}\", an architecture that is not known here.");
-                    break;
-                case 'efi folder':
-                    $facts += $value === 'present' ? self::STARTED_BY_UEFI : ['boot.started_by' => 'legacy'];
-                    break;
-                case 'memory usable':
-                    $facts += preg_match('/^([0-9]{4,13}) kB$/', $value, $match) === 1
-                        ? ['memory.usable_bytes' => 1024 * (int) $match[1]]
-                        : [];
-                    break;
-                case 'system':
-                case 'build':
-                    $facts += array_filter(["running.{$key}" => Plain::word($value)]);
-                    break;
-                case 'link':
-                    $links[] = $value;
-                    break;
-                case 'battery':
-                    $facts += self::battery($value);
-                    break;
-                case 'missing':
-                    $notes[] = "The collector found no {$value} on that system, so nothing is known from it.";
-                    break;
-                case 'refused':
-                    $notes[] = "The collector was not allowed to run {$value}; start it as root for more.";
-                    break;
-                default:
-                    $said = mb_substr($line, 0, 40);
-                    $notes[] = 'system.txt, line '.($index + 1).": \"{$said}\" was not understood; left out.";
-            }
+            $read = self::fact($key, $value);
+            match (true) {
+                $read !== null => $facts += $read,
+                $key === 'time' => $at = preg_match(self::TIME, $value) === 1 ? substr($value, 0, 16).'Z' : null,
+                $key === 'link' => $links[] = $value,
+                default => $notes[] = self::note($key, $value) ?? 'system.txt, line '.($index + 1).': "'.
+                    mb_substr($line, 0, 40).'" was not understood; left out.',
+            };
         }
 
         return new Reading('collector', 'pasted', $at, $facts + self::links($links), notes: $notes);
+    }
+
+    /** What stood in the collector's way; null where the line says nothing of that. */
+    private static function note(string $key, string $value): ?string
+    {
+        return match ($key) {
+            'architecture' => "The collector ran on \"{$value}\", an architecture that is not known here.",
+            'missing' => "The collector found no {$value} on that system, so nothing is known from it.",
+            'refused' => "The collector was not allowed to run {$value}; start it as root for more.",
+            default => null,
+        };
+    }
+
+    /** @return array<string, int|float|string>|null what the line says of the machine; null where it says nothing */
+    private static function fact(string $key, string $value): ?array
+    {
+        return match ($key) {
+            'architecture' => isset(self::ARCHITECTURES[$value])
+                ? ['architecture' => self::ARCHITECTURES[$value]]
+                : null,
+            'efi folder' => $value === 'present' ? self::STARTED_BY_UEFI : ['boot.started_by' => 'legacy'],
+            'battery' => self::battery($value),
+            'memory usable' => preg_match('/^([0-9]{4,13}) kB$/', $value, $match) === 1
+                ? ['memory.usable_bytes' => 1024 * (int) $match[1]]
+                : [],
+            'system', 'build' => array_filter(["running.{$key}" => Plain::word($value)]),
+            default => null,
+        };
     }
 
     /**

@@ -5,19 +5,15 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Catalogue\SystemReads;
-use Cobblestone\Document\Fields;
-use Cobblestone\Drivers\CardDriver;
-use Cobblestone\Drivers\OldCard;
 use Cobblestone\Firmware\MemoryNeed;
 use Cobblestone\Firmware\Setting;
-use Cobblestone\Hardware\CardFit;
-use Cobblestone\Hardware\Opening;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\Proof\PromisedSetting;
@@ -58,14 +54,15 @@ final readonly class Promised
     private function promises(Step $readings): Promises
     {
         $changes = $this->changes();
-        [$gone, $come, $versions, $lanes] = $this->card();
+        $devices = new PromisedDevices($this->context, $this->draft);
+        [$gone, $come, $versions, $lanes] = $devices->card($this->does(Act::FitPart));
         $system = $this->context->system;
 
         return new Promises(
             $this->context->machine,
             $this->settings($changes),
-            [...$this->drivers(), ...$versions],
-            $this->bare(),
+            [...$devices->drivers(), ...$versions],
+            $devices->bare(),
             $gone,
             $come,
             $this->drives($readings),
@@ -124,63 +121,6 @@ final readonly class Promised
             ),
             array_map(strval(...), array_keys($settings)),
         );
-    }
-
-    /** @return array<string, string> identifier => version of the package that is installed for it */
-    private function drivers(): array
-    {
-        $packages = array_column($this->context->catalogue->drivers(), 'version', 'id');
-        $versions = [];
-        foreach ($this->found() as [$identifier, $package]) {
-            if (isset($packages[$package])) {
-                $versions[$identifier] = $packages[$package];
-            }
-        }
-
-        return $versions;
-    }
-
-    /** @return list<string> */
-    private function bare(): array
-    {
-        return array_values(array_map(
-            static fn (array $one): string => $one[0],
-            array_filter($this->found(), static fn (array $one): bool => $one[2] === 'empty'),
-        ));
-    }
-
-    /** @return list<array{string, string, string}> identifier, package, whether it hangs */
-    private function found(): array
-    {
-        return Fields::of($this->draft->assessment)->each('drivers', static fn (Fields $one): array => [
-            $one->string('id'),
-            $one->string('package_id'),
-            $one->string('hangs'),
-        ]);
-    }
-
-    /**
-     * @return array{0: list<string>, 1: array<string, string>, 2: array<string, string>, 3: int|null} what goes, what
-     *     comes, the version of its driver, the lanes of its link
-     */
-    private function card(): array
-    {
-        [$card, $machine] = [$this->context->brief->card, $this->context->machine];
-        if ($card === null || ! $this->does(Act::FitPart)) {
-            return [[], [], [], null];
-        }
-        [$system, $shelf] = [$this->context->system, $this->context->catalogue->drivers()];
-        $driver = CardDriver::match($card, $machine, $system, $shelf, $this->context->policy);
-        $old = OldCard::of($card, $machine, $system, $shelf)->device;
-        $new = $driver->identifier;
-        $lanes = (new CardFit($machine, $card, (new Opening($machine->model))->cardSlot()))->lanes();
-
-        return [
-            $old === null || $old->identifier === $new ? [] : [$old->identifier],
-            $new === null ? [] : [$new => $driver->card],
-            $new === null || $driver->package === null ? [] : [$new => $driver->package->version],
-            $lanes,
-        ];
     }
 
     /**
@@ -247,7 +187,10 @@ final readonly class Promised
 
     private function installs(): bool
     {
-        return $this->does(Act::WriteSystem);
+        return array_filter(
+            $this->steps,
+            static fn (Step $step): bool => $step->bringsAbout(PathFact::SYSTEM_INSTALLED),
+        ) !== [];
     }
 
     /** Whether a stone before the readings does that. */

@@ -30,6 +30,8 @@ enum EntryKind: string
     case Reality = 'reality';
     case SnapshotTaken = 'snapshot';
     case DevicesSeen = 'devices';
+    case FinishedRead = 'finished-read';
+    case RowsSeen = 'rows-seen';
     case KeySealed = 'key-sealed';
     case KeyShown = 'key-shown';
     case KeyDeleted = 'key-deleted';
@@ -54,6 +56,8 @@ enum EntryKind: string
             self::Reality => 'it went otherwise',
             self::SnapshotTaken => 'settings recorded',
             self::DevicesSeen => 'devices counted',
+            self::FinishedRead => 'finished machine read',
+            self::RowsSeen => 'written down of the finished machine',
             self::KeySealed => 'key sealed',
             self::KeyShown => 'key shown',
             self::KeyDeleted => 'key deleted',

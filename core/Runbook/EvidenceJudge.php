@@ -94,11 +94,11 @@ final class EvidenceJudge
         };
     }
 
-    /** A value of that kind, in words for a person: "512.1 GB or 476.9 GiB". */
+    /** A value of that kind, in words for a person: "512.1 GB (476.9 GiB)". */
     public static function said(Evidence $wanted, string $value): string
     {
         return $wanted->kind === EvidenceKind::Size && ctype_digit($value)
-            ? Bytes::of((int) $value)->exact()
+            ? Bytes::of((int) $value)->decimal().' ('.Bytes::of((int) $value)->binary().')'
             : self::spoken($wanted, $value);
     }
 

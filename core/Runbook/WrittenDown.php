@@ -9,7 +9,8 @@ final class WrittenDown
 {
     /**
      * @param  array<string, mixed>  $evidence  by evidence id
-     * @param  array<string, mixed>  $accepted  why a difference is accepted, by evidence id
+     * @param  array<string, mixed>  $accepted  why a difference is accepted, by evidence id: a text by this person,
+     *     or what another one has signed
      * @param  string  $role  of the person
      * @param  array<string, array<string, string>>  $earlier  step => evidence => value
      * @return array<string, mixed> what the log keeps of it
@@ -97,8 +98,13 @@ final class WrittenDown
             if (! $finding->verdict->holds()) {
                 continue;
             }
-            $reason = is_scalar($accepted[$id] ?? null) ? trim((string) $accepted[$id]) : '';
-            if ($reason !== '' && in_array($role, $finding->wanted->overruledBy, true)) {
+            $said = $accepted[$id] ?? null;
+            [$reason, $whose] = match (true) {
+                $said instanceof Signed => ["{$said->reason} ({$said->by})", $said->role],
+                is_scalar($said) => [trim((string) $said), $role],
+                default => ['', $role],
+            };
+            if ($reason !== '' && in_array($whose, $finding->wanted->overruledBy, true)) {
                 $overruled[$id] = mb_substr($reason, 0, EvidenceJudge::TEXT_LIMIT);
             } else {
                 $open[] = $finding;

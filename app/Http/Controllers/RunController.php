@@ -9,6 +9,7 @@ use App\Bridge\FirmwareBridge;
 use App\Bridge\Incidents;
 use App\Bridge\JobBridge;
 use App\Bridge\JobStick;
+use App\Bridge\SeenMachine;
 use App\Drawing\PressDrawing;
 use App\Http\Asked;
 use App\Models\Job;
@@ -22,12 +23,17 @@ use App\View\StickStone;
 use App\View\WrittenDown;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Acceptance;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 final class RunController
 {
+    public function __construct(private readonly SeenMachine $machine)
+    {
+    }
+
     public function show(
         Job $job,
         Request $request,
@@ -44,6 +50,7 @@ final class RunController
         return view('run.show', [
             'job' => $job,
             'step' => $step,
+            'table' => $step->id === Acceptance::STEP && ! $closed ? $this->machine->table($job, $step) : null,
             'photos' => OpeningPhoto::of($step->opensMachine() ? $progress->plan->job->model : null),
             'because' => BecauseColumn::of($progress->plan, $step),
             'page' => new RunPage(

@@ -53,7 +53,13 @@ final readonly class MachineDifference
                 $part,
                 $isOfFacts ? array_intersect_key($was, $is) : $was,
                 $isOfFacts ? array_intersect_key($is, $was) : $is,
-                static fn (string $name): string => $isOfFacts ? FactRegistry::spoken($name) : $names[$name] ?? $name,
+                static fn (string $name): string => match (true) {
+                    ! $isOfFacts => $names[$name] ?? $name,
+                    // Among settings it is plain whose version is meant, here it is not.
+                    $part === 'machine' && str_starts_with($name, 'firmware.') => 'firmware '.
+                        FactRegistry::spoken($name),
+                    default => FactRegistry::spoken($name),
+                },
             ));
         }
 
@@ -139,7 +145,11 @@ final readonly class MachineDifference
 
     private static function contents(Drive $drive): string
     {
-        return $drive->partitions === [] ? ($drive->isBlank() ? 'blank' : 'no partitions read') : implode(', ', array_map(
+        if ($drive->partitions === []) {
+            return $drive->isBlank() ? 'blank' : 'no partitions read';
+        }
+
+        return implode(', ', array_map(
             static fn (Partition $one): string => ($one->label ?? $one->fileSystem ?? 'no file system').' '.
                 $one->size->binary().($one->encrypted ? ' encrypted' : ''),
             $drive->partitions,

@@ -10,11 +10,18 @@ final class FactsOfMachine
     /** @return list<FactDefinition> */
     public static function all(): array
     {
-        return [...self::bToL(), ...self::lToM(), ...self::oToS()];
+        return [
+            ...self::bToD(),
+            ...self::dToL(),
+            ...self::lToM(),
+            ...self::ofMemory(),
+            ...self::oToP(),
+            ...self::rToS(),
+        ];
     }
 
     /** @return list<FactDefinition> */
-    private static function bToL(): array
+    private static function bToD(): array
     {
         return [
             new FactDefinition('battery.health', FactType::Measure, FactOwner::Machine, givenBy: ['collector']),
@@ -39,6 +46,13 @@ final class FactsOfMachine
                 spoken: 'links of devices',
                 givenBy: ['collector'],
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function dToL(): array
+    {
+        return [
             new FactDefinition('drive.free_bytes', FactType::Measure, FactOwner::Machine),
             new FactDefinition('drive.grade', FactType::Text, FactOwner::Machine),
             new FactDefinition(
@@ -69,6 +83,13 @@ final class FactsOfMachine
             ),
             new FactDefinition('machine.cards', FactType::Text, FactOwner::Machine),
             new FactDefinition('machine.serial', FactType::Text, FactOwner::Machine, givenBy: ['dmidecode', 'lshw']),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function ofMemory(): array
+    {
+        return [
             new FactDefinition('memory.pool_size', FactType::Count, FactOwner::Machine),
             new FactDefinition(
                 'memory.printed_rate', FactType::Count, FactOwner::Machine,
@@ -89,7 +110,7 @@ final class FactsOfMachine
     }
 
     /** @return list<FactDefinition> */
-    private static function oToS(): array
+    private static function oToP(): array
     {
         return [
             new FactDefinition('old_system.starts', FactType::YesNo, FactOwner::Machine),
@@ -105,6 +126,13 @@ final class FactsOfMachine
                 spoken: 'system that is on it now',
                 asking: new Asking('Which system is on it now?'),
             ),
+        ];
+    }
+
+    /** @return list<FactDefinition> */
+    private static function rToS(): array
+    {
+        return [
             new FactDefinition('recovery.environment', FactType::YesNo, FactOwner::Machine),
             new FactDefinition(
                 'running.build', FactType::Text, FactOwner::Machine,

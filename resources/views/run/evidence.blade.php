@@ -1,6 +1,7 @@
 <x-act :to="'/jobs/'.$job->id.'/steps/'.$for->id.'/done'" :seen="$job->last_entry" class="evidence" id="evidence">
+@includeWhen($table !== null, 'run.known')
 <div class="row g-2">
-@foreach (\App\View\EvidenceField::of($for, $page->progress, (array) old('evidence')) as $field)
+@foreach (\App\View\EvidenceField::of($for, $page->progress, (array) old('evidence'), $table) as $field)
 <div class="{{ $field->width() }}">
 @include("run.field.{$field->control()}", ['wanted' => $field->wanted])
 @if ($field->wanted->hint)

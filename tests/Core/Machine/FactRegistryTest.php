@@ -104,6 +104,7 @@ it('names for every tool exactly what its output can say', function () {
         expect(Reading::fromArray($reading->toArray()))->toEqual($reading);
     }
     $note = SystemNoteReader::HEAD." 1\narchitecture: x86_64\nefi folder: present\n"
+        ."memory usable: 16104644 kB\nsystem: Orrin Desktop 3\nbuild: 312\nlink: pci:46e1:7700 width 16\n"
         .'battery: design 52000 full 47840 mWh, charge 63 %';
     $said['collector'] = array_combine($keys = array_keys(InventoryReader::read($note, 'x', null)->facts), $keys);
     foreach (["This system doesn't support Secure Boot", 'EFI variables are not supported on this system'] as $text) {

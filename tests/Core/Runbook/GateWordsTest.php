@@ -46,7 +46,9 @@ it('says of every kind of evidence what its field wants', function () {
             ['serial', true, false],
             ['size', true, false],
             ['date', true, false],
+            ['rate', true, false],
         ])
+        ->and(EvidenceKind::Rate->wants())->toContain('MT/s')
         ->and(EvidenceKind::Count->wants())->toBe('a whole number')
         ->and(EvidenceKind::Bytes->wants())->toContain('bytes')
         ->and(EvidenceKind::Percent->wants())->toContain('percent')

@@ -1,0 +1,68 @@
+<?php
+
+use Cobblestone\Machine\Fact;
+use Cobblestone\Machine\FactSheet;
+use Cobblestone\Machine\Kind;
+use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Source;
+use Cobblestone\Tuning\Proof\SameMachine;
+
+/** @param  array<string, string>  $facts */
+function machineNamed(array $facts, Source $source = Source::Reading): Machine
+{
+    $sheet = FactSheet::empty();
+    foreach ($facts as $name => $value) {
+        $sheet = $sheet->with(Fact::of($name, $value, $source, 'a reading'));
+    }
+
+    return new Machine('Cobalt Mole', Kind::Laptop, $sheet);
+}
+
+it('takes readings of this machine and of no other', function (array $before, array $after, ?string $fault) {
+    $said = SameMachine::fault(machineNamed($before), machineNamed($after));
+    $fault === null ? expect($said)->toBeNull() : expect((string) $said)->toContain($fault);
+})->with([
+    [['machine.serial' => 'NF13-1'], ['machine.serial' => 'nf13-1 '], null],
+    [
+        ['machine.serial' => 'NF13-1'],
+        ['machine.serial' => 'NF13-2'],
+        "its serial is NF13-2, that of the job's machine is NF13-1",
+    ],
+    // The serial decides, whatever else is said.
+    [
+        ['machine.serial' => 'NF13-1', 'machine.product' => 'one'],
+        ['machine.serial' => 'NF13-1', 'machine.product' => 'another'],
+        null,
+    ],
+    [
+        ['machine.product' => 'Fairlead 13'],
+        ['machine.serial' => 'NF13-2', 'machine.product' => 'Fairlead 15'],
+        'its product is Fairlead 15',
+    ],
+    [['board.name' => 'BW-K41'], ['board.name' => 'BW-K42'], 'its board is BW-K42'],
+    [['board.name' => 'BW-K41'], ['machine.serial' => 'x'], null],
+    [[], [], null],
+]);
+
+it('goes by what was read or typed, never by what is assumed', function () {
+    $assumed = machineNamed(['machine.product' => 'Fairlead 13'], Source::Catalogue);
+    expect(SameMachine::fault($assumed, machineNamed(['machine.product' => 'Fairlead 15'])))->toBeNull()
+        ->and(SameMachine::fault(
+            machineNamed(['machine.serial' => 'a'], Source::Person),
+            machineNamed(['machine.serial' => 'b']),
+        ))->not->toBeNull();
+});
+
+it('sees a clock that is set back or ahead', function (?string $before, ?string $after, string $words) {
+    $said = SameMachine::clock($before, $after, '2026-11-30T12:00Z');
+    $words === '' ? expect($said)->toBe('') : expect($said)->toContain($words);
+})->with([
+    ['2026-11-30T09:00Z', '2026-11-30T11:00Z', ''],
+    ['2026-11-30T09:00Z', '2026-11-30T12:00Z', ''],
+    ['2026-11-30T09:00Z', '2026-11-30T09:00Z', ''],
+    ['2026-11-30T09:00Z', '2019-01-01T00:00Z', 'its clock says 2019-01-01T00:00Z, and the first reading is of '
+        .'2026-11-30T09:00Z'],
+    [null, '2026-11-30T12:01Z', 'which is still to come here'],
+    [null, '2019-01-01T00:00Z', ''],
+    ['2026-11-30T09:00Z', null, ''],
+]);
