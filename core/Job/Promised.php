@@ -18,6 +18,7 @@ use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\Proof\PromisedSetting;
 use Cobblestone\Tuning\Proof\Promises;
+use Cobblestone\Tuning\Proof\ReadBack;
 use Cobblestone\Tuning\Proof\RowId;
 
 /**
@@ -110,6 +111,11 @@ final readonly class Promised
                 $was = $this->known("firmware.{$setting->id}");
                 $settings += $was === null ? [] : [$setting->id => $was];
             }
+        }
+        // What a running system tells is looked at again at no cost, though nothing was to change it.
+        foreach (array_diff(ReadBack::SETTINGS, array_keys($settings)) as $id) {
+            $was = $this->known("firmware.{$id}");
+            $settings += $was === null ? [] : [$id => $was];
         }
         $titles = array_column(Setting::ofMachine($this->context->machine), 'title', 'id');
 

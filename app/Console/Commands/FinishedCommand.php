@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueFolder;
+use App\Devices\Command;
 use App\Devices\StandIn\FinishedMachine;
 use App\Documents\BriefDocument;
 use App\Documents\DocumentFault;
@@ -18,7 +19,7 @@ use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Tuning\Acceptance;
 use DomainException;
-use PharData;
+use Illuminate\Support\Facades\File;
 use RuntimeException;
 
 /** The stand-in for a machine at the end of its job: writes the bundle that the collector would bring from it. */
@@ -95,15 +96,15 @@ final class FinishedCommand extends PlainCommand
                 "{$out}: a file that ends in .tar.gz, in a folder that may be written, is wanted.",
             );
         }
-        $plain = substr($out, 0, -3);
-        @unlink($out);
-        @unlink($plain);
-        $tar = new PharData($plain);
+        $folder = sys_get_temp_dir().'/finished-'.bin2hex(random_bytes(6));
         foreach ($files as $name => $text) {
-            $tar->addFromString($name, $text);
+            File::ensureDirectoryExists(dirname("{$folder}/{$name}"));
+            file_put_contents("{$folder}/{$name}", $text);
         }
-        $tar->compress(\Phar::GZ);
-        unset($tar);
-        @unlink($plain);
+        try {
+            Command::run(['tar', '-czf', $out, '-C', $folder, ...array_map(strval(...), array_keys($files))]);
+        } finally {
+            File::deleteDirectory($folder);
+        }
     }
 }

@@ -8,7 +8,6 @@ use App\Actions\ReadFinished;
 use App\Actions\WriteDownRows;
 use App\Bridge\JobBridge;
 use App\Bridge\SeenMachine;
-use App\Http\Asked;
 use App\Http\Csv;
 use App\Http\Requests\ReadingRequest;
 use App\Models\Job;
@@ -75,7 +74,7 @@ final class AcceptanceController
     public function leave(Job $job, Request $request, WriteDownRows $write): RedirectResponse
     {
         abort_unless($request->user()?->isLead() === true, 403, 'Only the lead signs that rows stay open.');
-        $write->leave($job, $request->user(), Asked::text($request, 'reason'), (int) $request->input('seen', 0));
+        $write->leave($job, $request->user(), $request->string('reason')->toString(), (int) $request->input('seen', 0));
 
         return redirect("/jobs/{$job->id}/acceptance", 303);
     }

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Cobblestone\Tuning\Proof;
 
 use Cobblestone\Machine\Machine;
+use DateTimeImmutable;
 
 /** Whether readings are of the machine that the job is about: another one's would prove nothing (rules K2, T1). */
 final class SameMachine
 {
+    /** Days that a bundle of a finished machine may lie before it is brought here (default). */
+    private const DAYS = 30;
+
     /** What names it, the surest first: the first that both say decides. */
     private const NAMES = ['machine.serial' => 'serial', 'machine.product' => 'product', 'board.name' => 'board'];
 
@@ -40,7 +44,13 @@ final class SameMachine
             $after === null => '',
             $before !== null && $after < $before => "its clock says {$after}, and the first reading is of {$before}",
             $after > $now => "its clock says {$after}, which is still to come here",
+            $after < self::earliest($now) => "its clock says {$after}, and here it is {$now}",
             default => '',
         };
+    }
+
+    private static function earliest(string $now): string
+    {
+        return (new DateTimeImmutable($now))->modify('-'.self::DAYS.' days')->format('Y-m-d\TH:i\Z');
     }
 }

@@ -63,6 +63,8 @@ it('sees a clock that is set back or ahead', function (?string $before, ?string 
     ['2026-11-30T09:00Z', '2019-01-01T00:00Z', 'its clock says 2019-01-01T00:00Z, and the first reading is of '
         .'2026-11-30T09:00Z'],
     [null, '2026-11-30T12:01Z', 'which is still to come here'],
-    [null, '2019-01-01T00:00Z', ''],
+    [null, '2019-01-01T00:00Z', 'and here it is 2026-11-30T12:00Z'],
+    [null, '2026-10-31T12:00Z', ''],
+    [null, '2026-10-31T11:59Z', 'and here it is'],
     ['2026-11-30T09:00Z', null, ''],
 ]);
