@@ -6,6 +6,7 @@ namespace App\View;
 
 use Cobblestone\Assessment\Backup\ManifestComparison;
 use Cobblestone\Assessment\BackupEvidence;
+use Cobblestone\Assessment\FilesHome;
 use Cobblestone\Findings\BackupFound;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Runbook\Progress;
@@ -41,9 +42,11 @@ final readonly class BackupPage
     {
         $one = $this->compared;
 
-        return $one === null ? '' : self::number($one->source).' files in the originals'.
+        [$here, $there] = $this->isHomeward() ? ['the copy', 'on the machine now'] : ['the originals', 'in the copy'];
+
+        return $one === null ? '' : self::number($one->source)." files in {$here}".
             ($one->rootSource ? " below {$one->rootSource}" : '').', '.
-            self::number($one->copy).' in the copy'.($one->rootCopy ? " below {$one->rootCopy}" : '').'; '.
+            self::number($one->copy)." {$there}".($one->rootCopy ? " below {$one->rootCopy}" : '').'; '.
             self::number($one->proven).' with equal checksums.';
     }
 
@@ -65,17 +68,73 @@ final readonly class BackupPage
         ], $said));
     }
 
-    /** The stone whose gate this comparison can open now; null where it opens none. */
+    /** The stone that this comparison can lay now; null where it lays none. */
     public function opens(): ?Step
     {
-        $step = $this->progress->plan->step(BackupEvidence::STEP);
+        $step = $this->waiting();
 
-        return $this->compared?->proves() === true &&
-            $step !== null &&
-            ! $this->progress->state($step)->isClosed() &&
-            $this->progress->missing($step) === []
+        return $step !== null && $this->compared?->proves() === true && $this->progress->missing($step) === []
             ? $step
             : null;
+    }
+
+    /** Whether it is the way home that is compared next: the copy against what is on the machine again. */
+    public function isHomeward(): bool
+    {
+        return $this->waiting()?->id === FilesHome::COUNTS;
+    }
+
+    /** The first of the two stones that is still to be laid. */
+    private function waiting(): ?Step
+    {
+        foreach ([BackupEvidence::STEP, FilesHome::COUNTS] as $id) {
+            $step = $this->progress->plan->step($id);
+            if ($step !== null && ! $this->progress->state($step)->isClosed()) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, string> side => what it is called */
+    public function sides(): array
+    {
+        return $this->isHomeward()
+            ? ['source' => 'The copy', 'copy' => 'On the machine now']
+            : ['source' => 'Originals', 'copy' => 'Copy'];
+    }
+
+    /** @return array<string, string> evidence that the comparison itself gives */
+    public function given(): array
+    {
+        $one = $this->compared;
+
+        return match (true) {
+            $one === null => [],
+            $this->isHomeward() => ['files_home' => (string) $one->proven, 'checksums_home' => 'equal'],
+            default => [
+                'files_source' => (string) $one->source,
+                'files_copy' => (string) $one->proven,
+                'checksums' => 'equal',
+            ],
+        };
+    }
+
+    /** @return list<EvidenceField> what is still to be written down beside it */
+    public function fields(Step $step): array
+    {
+        $bytes = array_map(static fn (?int $one): string => (string) $one, $this->bytes ?? []);
+        $typed = array_filter([
+            'bytes_source' => $bytes['source'] ?? '',
+            'bytes_copy' => $bytes['copy'] ?? '',
+            'bytes_home' => $bytes['copy'] ?? '',
+        ]);
+
+        return array_values(array_filter(
+            EvidenceField::of($step, $this->progress, $typed),
+            fn (EvidenceField $one): bool => ! isset($this->given()[$one->wanted->id]),
+        ));
     }
 
     /** "Something is kept"; null where the path was computed without a backup. */

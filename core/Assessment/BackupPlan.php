@@ -202,7 +202,13 @@ final readonly class BackupPlan
             'Backup verified, or waived in writing',
             BackupEvidence::STEP,
             ['lead'],
-            [BackupSteps::COPIES, BackupEvidence::STEP, 'protect.detach-backup'],
+            [
+                BackupSteps::COPIES,
+                BackupEvidence::STEP,
+                'protect.detach-backup',
+                FilesHome::PUTS,
+                FilesHome::COUNTS,
+            ],
         );
     }
 

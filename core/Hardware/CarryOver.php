@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Hardware;
 
 use Cobblestone\Assessment\BackupEvidence;
+use Cobblestone\Assessment\FilesHomeEvidence;
 use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Policy\Policy;
@@ -54,15 +55,19 @@ final readonly class CarryOver
                 "Attach {$from}, read-only.",
                 ...$this->asksForKey ? ['It asks for its key: the owner types it.'] : [],
                 "Copy {$what}.",
-                'Count files and bytes on both sides, then take it off again.',
+                'Count files and bytes on both sides, compare checksums, then take it off again.',
+                'The owner opens files of several kinds, changes one, and saves it.',
             ],
             before: [PathFact::UPDATED],
-            after: ['data.carried-over'],
+            after: [PathFact::CARRIED_OVER],
             needs: ['slot', 'external drive'],
             done: DoneWords::in(SheetPart::Files, $done, 'files_over', 'bytes_over'),
             acts: [Act::CopyData],
             because: [new Reason('Nothing was erased, so the data comes from what is kept.', 'A6')],
-            evidence: BackupEvidence::carriedOver('install.carry-over', $this->wish->files, $this->told()),
+            evidence: [
+                ...BackupEvidence::carriedOver('install.carry-over', $this->wish->files, $this->told()),
+                ...FilesHomeEvidence::compared(),
+            ],
             waiting: new Waiting(['many small files go slower'], 'Look whether the count still grows.'),
         );
     }

@@ -120,7 +120,7 @@ final class DriveSwapSteps
                     .'certificate.',
                 'Deleting its partitions is not erasing.',
             ],
-            before: [PathFact::PROVEN, PathFact::PART_FITTED, ...$carried ? ['data.carried-over'] : []],
+            before: [PathFact::PROVEN, PathFact::PART_FITTED, ...$carried ? [PathFact::CARRIED_OVER] : []],
             after: [PathFact::putBack('old-drive')],
             needs: ['hands'],
             done: DoneWords::in(SheetPart::Drive, 'Your old drive.', 'old_drive'),

@@ -47,7 +47,12 @@ final class ClosingSteps
                 'Tick out the accessories; start it once and show that it works.',
                 ...$copied ? ['Agree on which day the copy of their files is deleted.'] : [],
             ],
-            before: [PathFact::PROVEN, PathFact::TAKEN_IN, PathFact::STICK_OUT],
+            before: [
+                PathFact::PROVEN,
+                PathFact::TAKEN_IN,
+                PathFact::STICK_OUT,
+                ...array_values(array_intersect([PathFact::FILES_HOME, PathFact::CARRIED_OVER], $brings)),
+            ],
             after: [PathFact::HANDED_OVER],
             needs: ['hands'],
             done: DoneWords::of('You got it back', 'received_by'),

@@ -58,7 +58,7 @@ final class JobPlanner
         $context = JobContext::of($brief, $catalogue, $bench);
         $draft = self::draft($context);
         $machine = $context->machine;
-        $part = self::withImage($draft->contribution, $context);
+        $part = ComingHome::contribution(self::withImage($draft->contribution, $context), $context, $draft);
         $steps =
             ! $context->kind()->hasMachine()
                 ? Released::onMedium($part->steps, $brief->released)

@@ -13,6 +13,8 @@ final class FactWords
         PathFact::MACHINE_IDENTIFIED => 'model, suffix and port count are confirmed at the machine',
         PathFact::BACKUP_COPIED => 'the backup is copied',
         PathFact::BACKUP_SETTLED => 'the backup is verified or waived in writing',
+        PathFact::FILES_BACK => 'the owner\'s files are back on the machine',
+        PathFact::FILES_HOME => 'the owner\'s files are counted home',
         PathFact::STICK_IN_AGAIN => 'the stick with the drivers is in again',
         PathFact::TRIED_LIVE => 'it was tried from the stick',
         PathFact::PAGES_ANSWERED => 'the installer stands before its page of drives',

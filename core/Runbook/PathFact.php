@@ -83,6 +83,14 @@ final class PathFact
 
     public const ACTIVATED = 'system.activated';
 
+    /** The owner's files are on the machine again. */
+    public const FILES_BACK = 'files.back';
+
+    /** They were counted and compared there. */
+    public const FILES_HOME = 'files.home';
+
+    public const CARRIED_OVER = 'data.carried-over';
+
     public const PROVEN = 'system.proven';
 
     public const STAYS_SIGNED = 'put-back.signed';

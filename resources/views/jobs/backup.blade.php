@@ -21,13 +21,13 @@
 </x-panel>
 @endif
 <x-act :to="'/jobs/'.$job->id.'/backup'" class="panel" enctype="multipart/form-data" hx-boost="false">
-<h2>Compare both sides</h2>
+<h2>{{ $page->isHomeward() ? 'Compare what came home' : 'Compare both sides' }}</h2>
 <p class="fine">
 On each side: <code>find . -type f -exec sha256sum {} +</code>.
 Or, without checksums, <code>find . -type f -printf '%s\t%p\n'</code>. Both together are read too.
 </p>
 <div class="row g-3">
-@foreach (['source' => 'Originals', 'copy' => 'Copy'] as $side => $title)
+@foreach ($page->sides() as $side => $title)
 <div class="col-md-6">
 <label class="form-label" for="{{ $side }}">{{ $title }}</label>
 <textarea id="{{ $side }}" name="{{ $side }}" class="form-control mono" rows="5" spellcheck="false">{{

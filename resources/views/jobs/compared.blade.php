@@ -17,27 +17,18 @@
 @endforeach
 @if (auth()->user()->mayWork() && ($step = $page->opens()))
 <x-act :to="'/jobs/'.$job->id.'/steps/'.$step->id.'/done'" :seen="$job->last_entry" class="evidence">
-<input type="hidden" name="evidence[files_source]" value="{{ $compared->source }}">
-<input type="hidden" name="evidence[files_copy]" value="{{ $compared->proven }}">
 <input type="hidden" name="before_clock" value="1">
-<input type="hidden" name="evidence[checksums]" value="equal">
+@foreach ($page->given() as $id => $value)
+<input type="hidden" name="evidence[{{ $id }}]" value="{{ $value }}">
+@endforeach
 <div class="row g-2">
-<div class="col-sm-4">
-<label class="form-label" for="b1">Bytes in the original folders</label>
-<input id="b1" class="form-control mono" inputmode="numeric" name="evidence[bytes_source]"
- value="{{ $page->bytes['source'] ?? '' }}">
+@foreach ($page->fields($step) as $field)
+<div class="{{ $field->width() }}">
+@include("run.field.{$field->control()}", ['wanted' => $field->wanted])
 </div>
-<div class="col-sm-4">
-<label class="form-label" for="b2">Bytes in the copy</label>
-<input id="b2" class="form-control mono" inputmode="numeric" name="evidence[bytes_copy]"
- value="{{ $page->bytes['copy'] ?? '' }}">
+@endforeach
 </div>
-<div class="col-sm-4">
-<label class="form-label" for="b3">Kinds of file opened from the copy</label>
-<input id="b3" class="form-control mono" inputmode="numeric" name="evidence[samples]">
-</div>
-</div>
-<button class="btn go mt-2">Open the gate with this</button>
+<button class="btn go mt-2">{{ $page->isHomeward() ? 'They are home' : 'Open the gate with this' }}</button>
 </x-act>
 @endif
 </section>
