@@ -11,6 +11,7 @@ use App\Http\Controllers\BellController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DeletionController;
 use App\Http\Controllers\DriverController;
 use App\Http\Controllers\ElsewhereController;
 use App\Http\Controllers\FetchController;
@@ -147,6 +148,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/keys', [KeyController::class, 'store']);
         Route::post('/jobs/{job}/keys/{key}/show', [KeyController::class, 'show']);
         Route::post('/jobs/{job}/keys/{key}/delete', [KeyController::class, 'delete']);
+        Route::get('/deletions', [DeletionController::class, 'index']);
+        Route::post('/deletions/{number}', [DeletionController::class, 'delete'])->where('number', '[0-9]{1,18}');
         Route::post('/jobs/{number}/steps/{step}/{action}', [RunController::class, 'act'])
             ->where('number', '[0-9]{1,18}');
     });

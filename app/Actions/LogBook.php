@@ -6,6 +6,7 @@ use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\SealedKey;
 use App\Models\User;
+use Cobblestone\Job\ClosingSteps;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
 use Illuminate\Support\Facades\DB;
@@ -31,6 +32,7 @@ final class LogBook
             'remind_at' => isset($summary['reminders'][0])
                 ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at'])
                 : null,
+            'delete_by' => $progress->isComplete() ? self::deleteBy($progress->evidence()) : null,
             'machine_serial' => self::serial($progress->plan->facts),
         ])->saveNoted();
         if ($progress->isComplete()) {
@@ -73,6 +75,12 @@ final class LogBook
             $user->role,
             (array) json_decode($json, true, flags: JSON_THROW_ON_ERROR),
         );
+    }
+
+    /** @param  array<string, array<string, string>>  $evidence  step => evidence => value */
+    private static function deleteBy(array $evidence): ?string
+    {
+        return array_column($evidence, ClosingSteps::DELETE_BY)[0] ?? null;
     }
 
     /** @param  list<array<string, mixed>>  $facts */

@@ -34,6 +34,7 @@ use Illuminate\Support\Facades\DB;
  * @property Carbon|null $owner_removed_at
  * @property Carbon|null $contents_removed_at
  * @property Carbon|null $backup_gone_at
+ * @property Carbon|null $delete_by the day on which the copy of its files is deleted, as agreed
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property-read User $user
@@ -61,6 +62,7 @@ final class Job extends Record
             'owner_removed_at' => 'datetime',
             'contents_removed_at' => 'datetime',
             'backup_gone_at' => 'datetime',
+            'delete_by' => 'date',
         ];
     }
 

@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\LogRecord;
 use Cobblestone\Assessment\BackupSteps;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -21,9 +22,7 @@ final class Due
     public static function words(): array
     {
         $days = RetentionDays::present();
-        $soonest = now()->subDays(min(array_map(static fn (string $kind): int => $days->days[$kind], self::kinds())));
-        // Most days nothing is old enough, and then nothing has to be counted.
-        if (! DB::table('jobs')->where('handed_over_at', '<=', $soonest)->exists()) {
+        if (! self::isAny()) {
             return [];
         }
         $counts = DB::query();
@@ -44,6 +43,18 @@ final class Due
         return $lines;
     }
 
+    /** Whether anything can be due: most days nothing is old enough, and then nothing has to be counted. */
+    public static function isAny(): bool
+    {
+        $days = RetentionDays::present();
+        $soonest = now()->subDays(min(array_map(static fn (string $kind): int => $days->days[$kind], self::kinds())));
+
+        return DB::table('jobs')
+            ->where('handed_over_at', '<=', $soonest)
+            ->orWhere('delete_by', '<=', self::today())
+            ->exists();
+    }
+
     /** @return non-empty-list<string> kinds that become due; keys end by themselves */
     private static function kinds(): array
     {
@@ -59,12 +70,25 @@ final class Due
         return $query->get()->values();
     }
 
+    /** The day it is at the bench. */
+    private static function today(): string
+    {
+        return now((string) config('cobblestone.timezone'))->format('Y-m-d');
+    }
+
     /** @return Builder<Job> */
     private static function query(string $kind, RetentionDays $days): Builder
     {
-        $over = Job::query()->where('handed_over_at', '<=', now()->subDays($days->days[$kind]));
-
+        $over = Job::query();
         $query = $over->getQuery();
+        $byDays = static fn (QueryBuilder $of): QueryBuilder => $of
+            ->where('handed_over_at', '<=', now()->subDays($days->days[$kind]));
+        // A day that was agreed with the owner counts before the bench's own number of days.
+        $kind === 'backups'
+            ? $query->where(static fn (QueryBuilder $of): QueryBuilder => $of
+                ->where('delete_by', '<=', self::today())
+                ->orWhere(static fn (QueryBuilder $or): QueryBuilder => $byDays($or->whereNull('delete_by'))))
+            : $byDays($query);
         match ($kind) {
             'photos' => $query->whereIn(
                 'id',

@@ -34,7 +34,6 @@ final class RemoveContents
             $job = Job::locked($job->id);
             $photos = match ($kind) {
                 'photos' => $this->photos($job),
-                'backups' => $this->backupGone($job),
                 'owner' => $this->owner($job),
                 default => [...$this->owner($job), ...$this->rest($job)],
             };
@@ -51,7 +50,7 @@ final class RemoveContents
         foreach ($photos as $photo) {
             @unlink(config('cobblestone.photos')."/{$photo}");
         }
-        foreach (in_array($kind, ['photos', 'backups'], true) ? [] : ProvingStart::ofJob($job->id) as $start) {
+        foreach ($kind === 'photos' ? [] : ProvingStart::ofJob($job->id) as $start) {
             @unlink($start->picture());
             @unlink($start->drive());
         }
@@ -66,14 +65,6 @@ final class RemoveContents
             ->update(['photo' => null]);
 
         return array_values($photos);
-    }
-
-    /** @return list<string> */
-    private function backupGone(Job $job): array
-    {
-        $job->update(['backup_gone_at' => now()]);
-
-        return [];
     }
 
     /** @return list<string> */

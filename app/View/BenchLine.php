@@ -26,6 +26,7 @@ final class BenchLine
         'policy-changed' => 'Policy changed',
         'retention-changed' => 'How long contents are kept was changed',
         'contents-removed' => 'Contents of %s removed',
+        'copy-deleted' => 'Copy of the files of %s deleted',
         'data-exported' => 'Data of %s given out',
         'restored' => 'Restored from %s',
         'key-replaced' => 'A new application key was made',

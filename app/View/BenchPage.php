@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use App\Retention\Due;
+use App\Retention\DueCopy;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Illuminate\Support\Facades\DB;
@@ -13,12 +15,20 @@ final readonly class BenchPage
 {
     private const MOST = 60;
 
-    /** @param  list<BenchCard>  $cards */
-    private function __construct(public array $cards, public string $count, public ?SafeKeepingNote $keeping)
-    {
+    /**
+     * @param  list<BenchCard>  $cards
+     * @param  list<string>  $copies  of owners' files that are to be deleted, in words
+     */
+    private function __construct(
+        public array $cards,
+        public string $count,
+        public ?SafeKeepingNote $keeping,
+        public array $copies,
+    ) {
     }
 
-    public static function now(bool $lead): self
+    /** @param  bool  $works  whether the person works at the bench, and so deletes what is due */
+    public static function now(bool $lead, bool $works): self
     {
         $now = (int) now()->timestamp;
         $cards = [];
@@ -32,7 +42,14 @@ final readonly class BenchPage
         }
         $many = count($cards);
 
-        return new self($cards, "{$many} open ".($many === 1 ? 'job' : 'jobs'), $lead ? SafeKeepingNote::now() : null);
+        $due = $works && Due::isAny();
+
+        return new self(
+            $cards,
+            "{$many} open ".($many === 1 ? 'job' : 'jobs'),
+            $lead ? SafeKeepingNote::now($due) : null,
+            $due ? array_map(static fn (DueCopy $one): string => $one->sentence(), DueCopy::all()) : [],
+        );
     }
 
     /** @return list<object{id: int, slot: int|null, title: string, summary: string, by: string, touched: int|null}> */

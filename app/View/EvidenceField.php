@@ -57,18 +57,29 @@ final readonly class EvidenceField
             $typed += $row->observation === null ? [] : [$row->evidence->id => $row->observation->value];
         }
 
-        return self::asked($asked, $progress, $typed);
+        return self::asked($asked, $progress->evidence(), $typed);
+    }
+
+    /**
+     * Of a stone that stands on no path.
+     *
+     * @param  array<array-key, mixed>  $typed
+     * @return list<self>
+     */
+    public static function alone(Step $step, array $typed): array
+    {
+        return self::asked($step->evidence, [], $typed);
     }
 
     /**
      * @param  list<Evidence>  $asked
+     * @param  array<string, array<string, string>>  $written  step => evidence => value
      * @param  array<array-key, mixed>  $typed
      * @return list<self>
      */
-    private static function asked(array $asked, Progress $progress, array $typed): array
+    private static function asked(array $asked, array $written, array $typed): array
     {
         $many = count($asked) > self::MANY;
-        $written = $progress->evidence();
 
         return array_map(static function (Evidence $wanted) use ($typed, $many, $written): self {
             $value = $typed[$wanted->id] ?? '';

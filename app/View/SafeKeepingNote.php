@@ -33,7 +33,8 @@ final readonly class SafeKeepingNote
     ) {
     }
 
-    public static function now(): self
+    /** @param  bool  $isAnyDue  whether contents can be due at all */
+    public static function now(bool $isAnyDue): self
     {
         $backup = SafeKeeping::last();
         $dead = array_keys(array_filter(Workers::alive() ?? [], static fn (bool $lives): bool => ! $lives));
@@ -43,7 +44,7 @@ final readonly class SafeKeepingNote
             $backup === null || $backup->created_at->lt(now()->subDays(self::OLD_DAYS)),
             array_map(static fn (string $name): string => Workers::NAMES[$name] ?? $name, $dead),
             Workers::deaths(),
-            Due::words(),
+            $isAnyDue ? Due::words() : [],
         );
     }
 

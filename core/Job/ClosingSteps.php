@@ -23,6 +23,9 @@ use Cobblestone\Runbook\Wants;
 /** The last stones: sign what stays changed, hand over once nothing is left to put back (rule J4). */
 final class ClosingSteps
 {
+    /** Evidence that names the day on which the copy is deleted. */
+    public const DELETE_BY = 'delete_by';
+
     /**
      * @param  list<PutBack>  $entries  everything the path opens
      * @param  list<string>  $brings  facts that the path brings about
@@ -147,7 +150,7 @@ final class ClosingSteps
                 remedy: 'Look for it in the slot and on the shelf of this job.',
             ),
             new Evidence('received_by', 'Received by', 'text'),
-            ...$copied ? [new Evidence('delete_by', 'The copy is deleted on', EvidenceKind::Date)] : [],
+            ...$copied ? [new Evidence(self::DELETE_BY, 'The copy is deleted on', EvidenceKind::Date)] : [],
         ];
     }
 }

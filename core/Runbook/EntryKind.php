@@ -30,6 +30,7 @@ enum EntryKind: string
     case Reality = 'reality';
     case SnapshotTaken = 'snapshot';
     case DevicesSeen = 'devices';
+    case CopyDeleted = 'copy-deleted';
     case FinishedRead = 'finished-read';
     case RowsSeen = 'rows-seen';
     case KeySealed = 'key-sealed';
@@ -56,6 +57,7 @@ enum EntryKind: string
             self::Reality => 'it went otherwise',
             self::SnapshotTaken => 'settings recorded',
             self::DevicesSeen => 'devices counted',
+            self::CopyDeleted => 'copy of the files deleted',
             self::FinishedRead => 'finished machine read',
             self::RowsSeen => 'written down of the finished machine',
             self::KeySealed => 'key sealed',

@@ -175,32 +175,6 @@ it('gives an owner everything that is kept, but no sealed key, and removes it on
     $this->post("/jobs/{$other->id}/forget", ['because' => 'x', 'number' => (string) $other->id])->assertForbidden();
 });
 
-it('asks for a word before it notes that copies elsewhere are gone', function () {
-    LogRecord::query()->create([
-        'job_id' => $this->job->id,
-        'user_id' => $this->people['lead']->id,
-        'revision' => 1,
-        'role' => 'lead',
-        'kind' => 'done',
-        'step' => 'protect.back-up',
-        'data' => [],
-        'created_at' => now(),
-    ]);
-    ($this->hand)();
-    $this->travel(31)->days();
-    expect(array_column(Due::words(), 'what'))->toBe(['backups']);
-    $this->post('/retention/delete', [
-        'kind' => 'backups',
-        'up_to' => (string) $this->job->id,
-    ])->assertSessionHasErrors('gone');
-    $this->post('/retention/delete', [
-        'kind' => 'backups',
-        'up_to' => (string) $this->job->id,
-        'gone' => 'yes',
-    ])->assertSessionHasNoErrors();
-    expect(Due::words())->toBe([]);
-});
-
 it('takes days within reason, conflicts visibly, and changes nothing on an empty post', function () {
     $seen = RetentionDays::present()->version();
     $days = ['keys' => '7', 'backups' => '14', 'photos' => '30', 'owner' => '60', 'jobs' => '400'];

@@ -13,7 +13,10 @@ final class BenchController
 {
     public function show(Request $request): View
     {
-        return view('bench.show', ['page' => BenchPage::now($request->user()?->isLead() === true)]);
+        return view('bench.show', ['page' => BenchPage::now(
+            $request->user()?->isLead() === true,
+            $request->user()?->mayWork() === true,
+        )]);
     }
 
     public function deathsSeen(Request $request): RedirectResponse

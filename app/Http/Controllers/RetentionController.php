@@ -84,17 +84,11 @@ final class RetentionController
     {
         $given = $request->validate(
             [
-                'kind' => 'required|in:photos,backups,owner,jobs',
+                'kind' => 'required|in:photos,owner,jobs',
                 'up_to' => 'required|integer|min:1',
-                'gone' => 'nullable|in:yes',
             ],
             ['up_to.*' => 'Look at the list once more.'],
         );
-        if ($given['kind'] === 'backups' && ($given['gone'] ?? null) !== 'yes') {
-            throw ValidationException::withMessages([
-                'gone' => 'The copies lie outside of this application: delete them first, then say that they are gone.',
-            ]);
-        }
         $removed = 0;
         foreach (Due::jobs($given['kind'])->where('id', '<=', (int) $given['up_to']) as $job) {
             $remove->handle($job, $given['kind'], self::user($request), 'its time was over');

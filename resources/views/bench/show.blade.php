@@ -12,6 +12,17 @@
 <p>Take one in with <i>New job</i>: pick its model, and the path is there.</p>
 </div>
 @endif
+@if ($page->copies !== [])
+<section class="panel due-copies" aria-label="Copies to delete">
+<h2>Copies whose day has come</h2>
+<ul>
+@foreach ($page->copies as $copy)
+<li>{{ $copy }}</li>
+@endforeach
+</ul>
+<p><a class="btn small" href="/deletions">Delete, with evidence</a></p>
+</section>
+@endif
 <ol class="bench">
 @foreach ($page->cards as $card)
 <li class="panel {{ $card->inTrouble ? 'in-trouble' : '' }}">

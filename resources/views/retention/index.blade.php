@@ -8,7 +8,7 @@
 <p class="saved" role="status">{{ session('removed') }} {{ session('removed') === 1 ? 'job' : 'jobs' }}: removed, and
 on record.</p>
 @endif
-@include('parts.error', ['field' => 'gone'])@include('parts.error', ['field' => 'up_to'])
+@include('parts.error', ['field' => 'up_to'])
 @foreach ($due as $kind => $jobs)
 @if ($jobs->isNotEmpty())
 <section class="panel stop-panel"><h2>Due: {{ \App\Retention\RetentionDays::KINDS[$kind][0] }}</h2>
@@ -22,18 +22,18 @@ on record.</p>
 <li>and {{ $more[$kind] }} more</li>
 @endif
 </ul>
+@if ($kind === 'backups')
+<p><a class="btn small" href="/deletions">Delete them, each with its evidence</a></p>
+@else
 <form method="post" action="/retention/delete">
 @csrf
 <input type="hidden" name="kind" value="{{ $kind }}">
 <input type="hidden" name="up_to" value="{{ $jobs->last()->id }}">
-@if ($kind === 'backups')
-<label class="check">
-<input type="checkbox" name="gone" value="yes"> The copies of these jobs are deleted where they lay</label>
-@endif
 <div class="acts">
-<button class="btn stop">{{ $kind === 'backups' ? 'Put on record that they are gone' : 'Remove for good' }} <span
- class="one-way">one-way</span></button>
-</div></form></section>
+<button class="btn stop">Remove for good <span class="one-way">one-way</span></button>
+</div></form>
+@endif
+</section>
 @endif
 @endforeach
 @if (collect($due)->every(fn ($jobs) => $jobs->isEmpty()))
