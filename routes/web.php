@@ -35,6 +35,7 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
 use App\Http\Controllers\ProvingStartController;
 use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\RetentionController;
 use App\Http\Controllers\RunController;
@@ -174,6 +175,10 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/log', [JobController::class, 'log']);
     Route::get('/jobs/{job}/handover', [PaperController::class, 'handover']);
     Route::get('/jobs/{job}/paper', [PaperController::class, 'path']);
+    Route::get('/jobs/{job}/log.csv', [RecordController::class, 'csv']);
+    Route::get('/jobs/{job}/log.json', [RecordController::class, 'json']);
+    Route::get('/jobs/{job}/dates.ics', [RecordController::class, 'dates']);
+    Route::get('/logbook.csv', [RecordController::class, 'month']);
     Route::get('/jobs/{job}/brief.yaml', [PaperController::class, 'brief']);
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);
 

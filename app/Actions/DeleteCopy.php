@@ -22,7 +22,6 @@ final class DeleteCopy
 
     /**
      * @param  array<string, mixed>  $evidence  as typed
-     *
      */
     public function handle(int $number, User $user, array $evidence): void
     {

@@ -38,6 +38,14 @@ final readonly class KnownTroubles
         );
     }
 
+    /** @return array<string, string> function => what is known of it */
+    public function byFunction(): array
+    {
+        $functions = array_unique(array_map(static fn (KnownTrouble $one): string => $one->function, $this->known));
+
+        return array_combine($functions, array_map($this->about(...), $functions));
+    }
+
     /** What is known of one function; empty where nothing is. */
     public function about(string $function): string
     {

@@ -13,6 +13,7 @@ use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\PutBack;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Acceptance;
 
 /** The rows of the owner's sheet: what is owed, waived, accepted, what stays, and the days to remember. */
 final class SheetRows
@@ -104,6 +105,7 @@ final class SheetRows
                 $stays[] = "{$entry->what} stays like this on "
                     ."purpose. {$entry->why} ".($signed === null ? 'To be signed.' : "Signed: {$signed}.");
             }
+            array_push($stays, ...$step->id === Acceptance::STEP ? self::known($progress) : []);
             foreach ($step->rows as $row) {
                 if (($row['put back'] ?? '') === 'stays' && isset($row['where'], $row['becomes'])) {
                     $stays[] = "{$row['where']} is now \"{$row['becomes']}\".";
@@ -112,6 +114,15 @@ final class SheetRows
         }
 
         return $stays;
+    }
+
+    /** @return list<string> what is known not to work with the system that was put on, and is not mended yet (rule T4) */
+    private static function known(Progress $progress): array
+    {
+        return Fields::of($progress->plan->assessment)->each(
+            'known',
+            static fn (Fields $one): string => 'Known, and not mended yet: '.$one->string('sentence'),
+        );
     }
 
     /** @return list<string> */

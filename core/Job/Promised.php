@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Assessment\KnownTroubles;
 use Cobblestone\Catalogue\SystemReads;
 use Cobblestone\Firmware\MemoryNeed;
 use Cobblestone\Firmware\Setting;
@@ -75,6 +76,8 @@ final readonly class Promised
             $this->installs() ? $system?->build : null,
             $this->installs() && $system?->activation === true,
             $system->reads ?? new SystemReads(),
+            $system === null ? [] : KnownTroubles::of($this->context->machine, $system, $this->context->image)
+                ->byFunction(),
         );
     }
 

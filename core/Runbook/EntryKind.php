@@ -30,6 +30,7 @@ enum EntryKind: string
     case Reality = 'reality';
     case SnapshotTaken = 'snapshot';
     case DevicesSeen = 'devices';
+    case Tuning = 'tuning';
     case CopyDeleted = 'copy-deleted';
     case FinishedRead = 'finished-read';
     case RowsSeen = 'rows-seen';
@@ -57,6 +58,7 @@ enum EntryKind: string
             self::Reality => 'it went otherwise',
             self::SnapshotTaken => 'settings recorded',
             self::DevicesSeen => 'devices counted',
+            self::Tuning => 'measured',
             self::CopyDeleted => 'copy of the files deleted',
             self::FinishedRead => 'finished machine read',
             self::RowsSeen => 'written down of the finished machine',

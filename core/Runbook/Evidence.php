@@ -40,6 +40,15 @@ final readonly class Evidence
         $this->kind = is_string($kind) ? EvidenceKind::from($kind) : $kind;
     }
 
+    /** The same where it is known that it does not work: then that is no surprise, and said beside it. */
+    public function knownTo(string $fails, string $sentence): self
+    {
+        return Copy::of($this, get_object_vars($this), [
+            'expected' => $this->expected === null ? null : $this->expected->or($fails),
+            'hint' => trim("{$this->hint} Known: {$sentence}"),
+        ]);
+    }
+
     /** The same with the cheapest way to get it read. */
     public function readBy(string $way): self
     {

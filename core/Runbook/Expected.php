@@ -62,6 +62,20 @@ final readonly class Expected
             : new self($value, $this->tolerance, $this->source, '', $this->hidden, $this->atLeast, $this->others);
     }
 
+    /** The same with one more answer that is as good, where it is a choice. */
+    public function or(string $value): self
+    {
+        return new self(
+            "{$this->value}|{$value}",
+            $this->tolerance,
+            $this->source,
+            $this->from,
+            $this->hidden,
+            $this->atLeast,
+            $this->others,
+        );
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -29,6 +29,16 @@ final class Acceptance
     /** The stone whose evidence the rows are. */
     public const STEP = 'proof.readings';
 
+    /** Row => the function that something may be known of (rule T4). */
+    private const FUNCTIONS = [
+        'sound' => 'sound',
+        'camera' => 'camera',
+        'wireless' => 'network',
+        'sleep' => 'sleep',
+        'touch' => 'input',
+        'pads' => 'input',
+    ];
+
     /** Row => what of a finished machine is read for it; whether the collector reads it. */
     private const READ = [
         'cores' => ['processor', true],
@@ -69,12 +79,24 @@ final class Acceptance
             $readings->evidence,
         );
 
-        return $readings->with(['evidence' => [
+        $all = [
             ...$rows,
             ...MachineRows::of($promises),
             ...DeviceRows::of($promises),
             ...SystemRows::of($promises, $isFirmware ? ProofScope::Firmware : ProofScope::Whole),
-        ]]);
+        ];
+
+        return $readings->with(['evidence' => array_map(
+            static fn (Evidence $one): Evidence => self::known($one, $promises),
+            $all,
+        )]);
+    }
+
+    private static function known(Evidence $row, Promises $promises): Evidence
+    {
+        $known = $promises->known[self::FUNCTIONS[$row->id] ?? ''] ?? null;
+
+        return $known === null ? $row : $row->knownTo(AcceptanceRows::FAILS, $known);
     }
 
     private static function readOf(Evidence $row, SystemReads $reads): Evidence

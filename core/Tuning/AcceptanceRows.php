@@ -7,6 +7,7 @@ namespace Cobblestone\Tuning;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Fact;
+use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Quantity\Bytes;
@@ -20,6 +21,9 @@ final class AcceptanceRows
 {
     /** Usable memory may fall short of what is installed by this share (default of rule T1). */
     private const MEMORY_TOLERANCE = 0.03;
+
+    /** What is said of a function that does not work. */
+    public const FAILS = 'fails';
 
     private const WORKS = ['works' => 'works', 'fails' => 'does not work', 'none' => 'it has none'];
 
@@ -118,6 +122,7 @@ final class AcceptanceRows
             $evidence[] = self::choice('camera', 'Camera', self::WORKS, 'works|none');
         }
         $evidence[] = self::choice('wireless', 'Wireless', self::WORKS, 'works|none');
+        array_push($evidence, ...$machine->kind === Kind::Handheld ? self::handheld() : []);
         if ($machine->ports !== []) {
             $evidence[] = self::row(
                 'sockets',
@@ -155,6 +160,18 @@ final class AcceptanceRows
 
             return $alike[$name] > 1 ? "{$name}: {$seen[$name]}" : $name;
         }, $named);
+    }
+
+    /** @return list<Evidence> what only a machine that is held has (rule T1) */
+    private static function handheld(): array
+    {
+        return [
+            self::choice('pads', 'Buttons, sticks and triggers, each pressed once', self::WORKS, 'works',
+                'Look at the name of the pad among the devices; calibrate it, then the other mode of the pad.'),
+            self::choice('touch', 'Touch, in all four corners', self::WORKS, 'works|none',
+                'A picture on its side turns touch with it: set both.'),
+            self::choice('lights', 'Lights', self::WORKS, 'works|none'),
+        ];
     }
 
     public static function row(

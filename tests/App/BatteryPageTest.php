@@ -1,6 +1,7 @@
 <?php
 
 use App\Models\DrainRecord;
+use App\Models\LogRecord;
 
 beforeEach(function () {
     $this->people = $this->bench();
@@ -37,7 +38,12 @@ it('learns from what was drained, and tells hours and the limit for some', funct
     ($this->page)('?hours=40')->assertSee('No limit gives 40 h 00');
     $first = DrainRecord::query()->orderBy('id')->firstOrFail();
     $this->post("/jobs/{$this->job->id}/battery/{$first->id}/drop")->assertRedirect();
-    expect(DrainRecord::query()->sole()->limit_w)->toBe(20.0);
+    expect(DrainRecord::query()->sole()->limit_w)->toBe(20.0)
+        ->and(LogRecord::query()->where('kind', 'tuning')->orderBy('id')->get()->pluck('data.text')->all())->toBe([
+            'drained 6.5 Wh in 30 min at a limit of 10 W',
+            'drained 10.5 Wh in 30 min at a limit of 20 W',
+            'taken out: 6.5 Wh in 30 min at a limit of 10.0 W',
+        ]);
 });
 
 it('takes drains of the same serial from another job, and takes none of them out here', function () {

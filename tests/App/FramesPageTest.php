@@ -25,7 +25,9 @@ it('counts frames before and after, compares and draws them', function () {
     ($this->page)()->assertSee('50.0')->assertSee('600 frames in')->assertDontSee('What they say of each other');
     ($this->count)('after', [($this->log)(16)])->assertSessionHasNoErrors();
     ($this->page)()->assertSee('Faster by 25.0 %')->assertSee('class="grain after"', false)->assertSee('high · 15 W');
-    expect(FrameRecord::query()->count())->toBe(2);
+    expect(FrameRecord::query()->count())->toBe(2)
+        ->and(App\Models\LogRecord::query()->where('kind', 'tuning')->latest('id')->first()?->data['text'])
+        ->toContain('frames after: 62.5 a second');
     ($this->count)('after', [($this->log)(16)], '10 W');
     ($this->page)()->assertSee('Not comparable. Power mode: 15 W then, 10 W now.')->assertSee('Counted earlier');
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\NoteTuning;
 use App\Bridge\JobBridge;
 use App\Http\Asked;
 use App\Models\DrainRecord;
@@ -46,7 +47,7 @@ final class BatteryController
         return $said;
     }
 
-    public function store(Job $job, Request $request): RedirectResponse
+    public function store(Job $job, Request $request, NoteTuning $note): RedirectResponse
     {
         abort_unless($job->isOpen(), 403, 'This job is closed: what was drained on it stays as it is.');
         foreach (['limit_w', 'watt_hours', 'minutes'] as $name) {
@@ -61,15 +62,31 @@ final class BatteryController
             'watt_hours.*' => 'What the battery lost meanwhile, in watt-hours: above 0, at most 1000.',
             'minutes.*' => 'How long, at least '.Drain::LEAST_MINUTES.' minutes: below that its figure says nothing.',
         ]);
-        DrainRecord::query()->create([...$given, 'job_id' => $job->id, 'user_id' => $request->user()?->id]);
+        $note->handle(
+            $job,
+            $request->user(),
+            sprintf(
+                'drained %s Wh in %s min at a limit of %s W',
+                ...array_map(strval(...), [$given['watt_hours'], $given['minutes'], $given['limit_w']]),
+            ),
+            static fn () => DrainRecord::query()->create([
+                ...$given, 'job_id' => $job->id, 'user_id' => $request->user()?->id,
+            ]),
+        );
 
         return redirect("/jobs/{$job->id}/battery", 303);
     }
 
-    public function drop(Job $job, int $drain): RedirectResponse
+    public function drop(Job $job, int $drain, Request $request, NoteTuning $note): RedirectResponse
     {
         abort_unless($job->isOpen(), 403, 'This job is closed: what was drained on it stays as it is.');
-        DrainRecord::query()->where('job_id', $job->id)->whereKey($drain)->delete();
+        $one = DrainRecord::query()->where('job_id', $job->id)->find($drain);
+        $one === null || $note->handle(
+            $job,
+            $request->user(),
+            sprintf('taken out: %.1f Wh in %d min at a limit of %.1f W', $one->watt_hours, $one->minutes, $one->limit_w),
+            static fn () => $one->delete(),
+        );
 
         return redirect("/jobs/{$job->id}/battery", 303);
     }

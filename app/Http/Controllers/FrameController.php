@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\NoteTuning;
 use App\Models\FrameRecord;
 use App\Models\Job;
 use App\View\FramesPage;
@@ -31,7 +32,7 @@ final class FrameController
         ]);
     }
 
-    public function store(Job $job, Request $request): RedirectResponse
+    public function store(Job $job, Request $request, NoteTuning $note): RedirectResponse
     {
         abort_unless($job->isOpen(), 403, 'This job is closed: what was counted on it stays as it is.');
         $given = $request->validate([
@@ -53,10 +54,15 @@ final class FrameController
             self::word($given['picture'] ?? null),
             self::word($given['power'] ?? null),
         ));
-        FrameRecord::query()->create([
-            'job_id' => $job->id, 'user_id' => $request->user()?->id, 'moment' => $given['moment'],
-            'run' => $run->toArray(),
-        ]);
+        $note->handle(
+            $job,
+            $request->user(),
+            sprintf('frames %s: %.1f a second, the slowest hundredth %.1f', $given['moment'], $run->rate, $run->low),
+            static fn () => FrameRecord::query()->create([
+                'job_id' => $job->id, 'user_id' => $request->user()?->id, 'moment' => $given['moment'],
+                'run' => $run->toArray(),
+            ]),
+        );
 
         return redirect("/jobs/{$job->id}/frames", 303);
     }

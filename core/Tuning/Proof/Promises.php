@@ -25,6 +25,7 @@ final readonly class Promises
      * @param  bool|null  $encrypted  whether the system's drive is encrypted at the end; null where nobody knows
      * @param  int|null  $lanes  of the link of what comes in; null where nobody knows
      * @param  int|null  $build  of the system that the path installs; null where it installs none, or none is known
+     * @param  array<string, string>  $known  function that is known not to work => what is known of it
      * @param  bool  $activates  whether the system has to be activated at the end
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class Promises
         public ?int $build = null,
         public bool $activates = false,
         public SystemReads $reads = new SystemReads(),
+        public array $known = [],
     ) {
     }
 }

@@ -53,5 +53,8 @@
 <div class="sign"><div>handed over by</div><div>received by {{ $sheet->receivedBy }}</div></div>
 </div>
 <div class="acts no-print"><button class="btn go" type="button" data-print data-key="p">Print <kbd>p</kbd></button>
+@if ($sheet->dates !== [])
+<a class="btn" href="/jobs/{{ $job->id }}/dates.ics" hx-boost="false">Dates for a calendar</a>
+@endif
 <a class="btn" href="/jobs/{{ $job->id }}">Back to the job</a></div>
 @endsection
