@@ -14,6 +14,7 @@ use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DeletionController;
 use App\Http\Controllers\DriverController;
 use App\Http\Controllers\ElsewhereController;
+use App\Http\Controllers\ErasureController;
 use App\Http\Controllers\FetchController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
@@ -54,7 +55,7 @@ use App\Http\Middleware\StillHere;
 use Illuminate\Support\Facades\Route;
 
 // A number that no job can have is a page that is not there, never a fault of the database.
-foreach (['job', 'file', 'build', 'snapshot', 'person', 'fact', 'key', 'start'] as $number) {
+foreach (['job', 'file', 'build', 'snapshot', 'person', 'fact', 'key', 'start', 'erasure'] as $number) {
     Route::pattern($number, '[0-9]{1,18}');
 }
 Route::pattern('upload', '[0-9a-f-]{36}');
@@ -149,6 +150,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/keys', [KeyController::class, 'store']);
         Route::post('/jobs/{job}/keys/{key}/show', [KeyController::class, 'show']);
         Route::post('/jobs/{job}/keys/{key}/delete', [KeyController::class, 'delete']);
+        Route::post('/erasures', [ErasureController::class, 'store']);
+        Route::post('/erasures/{erasure}/cancel', [ErasureController::class, 'cancel']);
         Route::get('/deletions', [DeletionController::class, 'index']);
         Route::post('/deletions/{number}', [DeletionController::class, 'delete'])->where('number', '[0-9]{1,18}');
         Route::post('/jobs/{number}/steps/{step}/{action}', [RunController::class, 'act'])
@@ -178,6 +181,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/log.csv', [RecordController::class, 'csv']);
     Route::get('/jobs/{job}/log.json', [RecordController::class, 'json']);
     Route::get('/jobs/{job}/dates.ics', [RecordController::class, 'dates']);
+    Route::get('/erasures', [ErasureController::class, 'index']);
+    Route::get('/erasures/{erasure}', [ErasureController::class, 'show']);
     Route::get('/logbook.csv', [RecordController::class, 'month']);
     Route::get('/jobs/{job}/brief.yaml', [PaperController::class, 'brief']);
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);

@@ -36,7 +36,7 @@ final class DeleteCopy
             BenchEvent::note(
                 'copy-deleted',
                 sprintf('job %04d', $job->id),
-                ['because' => 'its day had come', 'how' => $step->evidence === [] ? '' : $kept['evidence']['how'] ?? ''],
+                ['because' => 'its day had come', 'how' => $kept['evidence']['how'] ?? ''],
                 $user->id,
             );
             if ($job->owner_removed_at === null) {

@@ -17,7 +17,7 @@ final class NoteTuning
     }
 
     /**
-     * @param  callable(): void  $change  what is kept or taken out with it
+     * @param  callable(): mixed  $change  what is kept or taken out with it
      *
      * @throws ContentsRemoved
      */

@@ -27,6 +27,7 @@ final class BenchLine
         'retention-changed' => 'How long contents are kept was changed',
         'contents-removed' => 'Contents of %s removed',
         'copy-deleted' => 'Copy of the files of %s deleted',
+        'drive-erased' => 'Erasure of %s begun',
         'data-exported' => 'Data of %s given out',
         'restored' => 'Restored from %s',
         'key-replaced' => 'A new application key was made',

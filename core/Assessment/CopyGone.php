@@ -48,26 +48,32 @@ final class CopyGone
             because: [
                 new Reason('Personal data is kept as long as was agreed, and no longer.', 'L4'),
             ],
-            evidence: [
-                ...$destination?->serial === null ? [] : [
-                    new Evidence(
-                        'copy_serial',
-                        'Serial as printed on the drive with the copy',
-                        EvidenceKind::Serial,
-                        expected: new Expected($destination->serial, hidden: true),
-                        remedy: 'Another drive is in your hand. Nothing is deleted from that.',
-                    ),
-                ],
-                new Evidence('how', 'How it was deleted', EvidenceKind::Choice, self::HOW),
+            evidence: self::evidence($destination?->serial),
+        );
+    }
+
+    /** @return list<Evidence> */
+    private static function evidence(?string $serial): array
+    {
+        return [
+            ...$serial === null ? [] : [
                 new Evidence(
-                    'gone',
-                    'Looked once more: nothing of it is there',
-                    EvidenceKind::Choice,
-                    ['yes' => 'nothing is there', 'no' => 'something is still there'],
-                    expected: new Expected('yes'),
-                    remedy: 'Delete what is left, and look once more.',
+                    'copy_serial',
+                    'Serial as printed on the drive with the copy',
+                    EvidenceKind::Serial,
+                    expected: new Expected($serial, hidden: true),
+                    remedy: 'Another drive is in your hand. Nothing is deleted from that.',
                 ),
             ],
-        );
+            new Evidence('how', 'How it was deleted', EvidenceKind::Choice, self::HOW),
+            new Evidence(
+                'gone',
+                'Looked once more: nothing of it is there',
+                EvidenceKind::Choice,
+                ['yes' => 'nothing is there', 'no' => 'something is still there'],
+                expected: new Expected('yes'),
+                remedy: 'Delete what is left, and look once more.',
+            ),
+        ];
     }
 }

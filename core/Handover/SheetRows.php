@@ -116,7 +116,7 @@ final class SheetRows
         return $stays;
     }
 
-    /** @return list<string> what is known not to work with the system that was put on, and is not mended yet (rule T4) */
+    /** @return list<string> what is known not to work with the system that was put on (rule T4) */
     private static function known(Progress $progress): array
     {
         return Fields::of($progress->plan->assessment)->each(

@@ -53,7 +53,8 @@ it('does not wait for the bench\'s days where an earlier day was agreed, nor tak
 
 it('is put on record with what was looked at, and is over then', function () {
     ($this->hand)(now()->format('Y-m-d'));
-    $serial = substr(Symfony\Component\Yaml\Yaml::parse($this->job->brief)['backup']['destination']['serial'] ?? '', -4);
+    $brief = Symfony\Component\Yaml\Yaml::parse($this->job->brief);
+    $serial = substr($brief['backup']['destination']['serial'] ?? '', -4);
     $said = array_filter(['copy_serial' => $serial, 'how' => 'overwritten', 'gone' => 'yes']);
     ($this->gone)([...$said, 'gone' => 'no'])->assertSessionHasErrors('gone');
     ($this->gone)([...$said, 'how' => ''])->assertSessionHasErrors('how');

@@ -84,7 +84,12 @@ final class BatteryController
         $one === null || $note->handle(
             $job,
             $request->user(),
-            sprintf('taken out: %.1f Wh in %d min at a limit of %.1f W', $one->watt_hours, $one->minutes, $one->limit_w),
+            sprintf(
+                'taken out: %.1f Wh in %d min at a limit of %.1f W',
+                $one->watt_hours,
+                $one->minutes,
+                $one->limit_w,
+            ),
             static fn () => $one->delete(),
         );
 

@@ -18,6 +18,7 @@ final class LogbookController
                 ->with(['user', 'job:id,title'])
                 ->latest('id')
                 ->simplePaginate(60),
+            'month' => now((string) config('cobblestone.timezone'))->format('Y-m'),
             'accuracy' => $experience->accuracy(),
             'unsaid' => $experience->unsaid(),
             'times' => $experience->learnedTimes(),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Tuning\Proof;
 
 use Cobblestone\Machine\Machine;
-use DateTimeImmutable;
+use Cobblestone\Quantity\Moment;
 
 /** Whether readings are of the machine that the job is about: another one's would prove nothing (rules K2, T1). */
 final class SameMachine
@@ -51,6 +51,6 @@ final class SameMachine
 
     private static function earliest(string $now): string
     {
-        return (new DateTimeImmutable($now))->modify('-'.self::DAYS.' days')->format('Y-m-d\TH:i\Z');
+        return Moment::of($now)->plusDays(-self::DAYS)->iso();
     }
 }

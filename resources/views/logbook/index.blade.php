@@ -4,7 +4,7 @@
 <header class="head"><h1>Logbook</h1><span class="goal">what happened on the bench, newest first</span></header>
 <form method="get" action="/logbook.csv" class="take-away" hx-boost="false">
 <label class="form-label" for="month">A month of it as CSV</label>
-<input id="month" type="month" name="month" class="form-control" value="{{ now(config('cobblestone.timezone'))->format('Y-m') }}">
+<input id="month" type="month" name="month" class="form-control" value="{{ $month }}">
 <button class="btn">Take it away</button>
 </form>
 <section class="panel"><h2>Predicted and seen</h2>

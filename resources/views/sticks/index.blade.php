@@ -4,7 +4,8 @@
 <header class="head">
 <h1>Sticks</h1>
 <span class="goal">{{ count($rows) }} {{ $query === '' ? 'in the register' : 'match' }}</span>
-<a class="btn ms-auto" href="/sticks/what" data-key="w">What is this stick? <kbd>w</kbd></a>
+<a class="btn ms-auto" href="/erasures" data-key="e">Erase a drive <kbd>e</kbd></a>
+<a class="btn" href="/sticks/what" data-key="w">What is this stick? <kbd>w</kbd></a>
 </header>
 <form class="search" action="/sticks" role="search">
 <input class="form-control" name="q" value="{{ $query }}" placeholder="name, serial, label, what is on it"

@@ -35,7 +35,8 @@ it('has no way back once the old folder is gone, and no day that is none', funct
 });
 
 it('says what the days are about', function () {
-    $entries = [Demo::entry(1, EntryKind::Done, 'hand-over.give-back', data: ['evidence' => ['delete_by' => '2026-12-24']])];
+    $data = ['evidence' => ['delete_by' => '2026-12-24']];
+    $entries = [Demo::entry(1, EntryKind::Done, 'hand-over.give-back', data: $data)];
     [$copy] = HandoverDates::of(Progress::of(Demo::plan('fairlead-13'), $entries), 'UTC');
     expect($copy->what)->toContain('deletes its copy')->toContain('Fairlead 13')
         ->and($copy->more)->toContain('your own files');

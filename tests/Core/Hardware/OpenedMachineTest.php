@@ -73,7 +73,16 @@ it('carries over as many files as were planned, the same on both sides', functio
 ) {
     $step = partsPlan('drive-swap', ['backup' => ['files' => 1000, 'bytes' => '50 GB']])->step('install.carry-over');
     $wanted = array_column(array_map(fn ($one) => [$one->id, $one], $step->evidence), 1, 0);
-    expect(array_keys($wanted))->toBe(['files_old', 'files_over', 'bytes_old', 'bytes_over']);
+    expect(array_keys($wanted))->toBe([
+        'files_old',
+        'files_over',
+        'bytes_old',
+        'bytes_over',
+        'checksums_home',
+        'samples_home',
+        'rights_home',
+        'online_only',
+    ]);
     $given = [
         'files_old' => $from,
         'files_over' => $over,

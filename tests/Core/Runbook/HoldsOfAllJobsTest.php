@@ -24,6 +24,7 @@ const HARMLESS = [
     'firmware.supply', 'firmware.way-back', 'firmware.fetch', 'firmware.snapshot', 'target.find', 'protect.detach-all',
     'first-boot.new-key', 'proof.readings',
     'put-back.sign', 'put-back.old-drive', 'put-back.guard', 'route.result', 'try-live.look', 'collect.bring',
+    'files.count-home',
 ];
 
 /** @return list<array{0: int, 1: Plan}> */
