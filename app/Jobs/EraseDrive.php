@@ -44,9 +44,12 @@ final class EraseDrive implements ShouldQueue
             $erasure->update([
                 'state' => $e->kind === 'cancelled' ? 'cancelled' : 'failed',
                 'ended_at' => now(),
-                'fault' => $e->kind === 'cancelled'
-                    ? 'Cancelled: part of the drive is overwritten, and it is not erased.'
-                    : "{$e->getMessage()} The drive is not erased.",
+                'fault' => match ($e->kind) {
+                    'cancelled' => 'Cancelled: part of the drive is overwritten, and it is not erased.',
+                    // What was read back says it already.
+                    'mismatch' => $e->getMessage(),
+                    default => "{$e->getMessage()} The drive is not erased.",
+                },
             ]);
         } finally {
             fclose($lease);

@@ -64,6 +64,12 @@ final class Erasure extends Record
         return in_array($this->state, ['queued', 'running'], true);
     }
 
+    /** Without the serial: a page that asks for its end does not show it (rule K2). */
+    public function named(): string
+    {
+        return (string) preg_replace('/, serial .*$/s', '', $this->title);
+    }
+
     /** How it ended, or how it stands, in words. */
     public function ended(): string
     {

@@ -34,6 +34,9 @@ it('erases a drive, reads it back, and writes the certificate', function (
         ->assertSee('evening technician')
         ->assertSee(DriveRack::find($drive)?->drive()->serial ?? 'the drive reports none');
     expect(BenchEvent::query()->where('kind', 'drive-erased')->count())->toBe(1);
+    // The page that asks for the end of a serial shows none.
+    $shown = DriveRack::find($drive)?->drive()->serial;
+    $shown === null || $this->get('/erasures')->assertDontSee($shown);
 })->with([
     ['saltmarsh-old', 'sanitize', '30B9', 'ran its own sanitize command'],
     ['saltmarsh-old', 'crypto', '30b9', 'nothing of what stood there before is readable'],

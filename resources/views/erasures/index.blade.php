@@ -36,7 +36,7 @@
 <label class="form-label" for="s-{{ $name }}">Last four of the serial, as printed on the drive</label>
 <input id="s-{{ $name }}" name="serial" class="form-control mono" maxlength="20" autocomplete="off">
 @endif
-<label class="form-label" for="d-{{ $name }}">Where it was destroyed: how, and who saw it</label>
+<label class="form-label" for="d-{{ $name }}">Only where it is destroyed: how, and who saw it</label>
 <input id="d-{{ $name }}" name="seen" class="form-control" maxlength="400">
 @if (old('drive') === $name)
 @include('parts.error', ['field' => 'way'])
@@ -55,7 +55,7 @@
 <thead><tr><th>drive</th><th>way</th><th>how it ended</th><th>by</th></tr></thead>
 <tbody>
 @foreach ($page->past as $one)
-<tr><td><a href="/erasures/{{ $one->id }}">{{ $one->title }}</a></td>
+<tr><td><a href="/erasures/{{ $one->id }}">{{ $one->named() }}</a></td>
 <td data-label="way">{{ $one->way()->title() }}</td>
 <td data-label="how it ended">{{ $one->ended() }}</td>
 <td class="fine" data-label="by">{{ $one->user->title }}, {!! \App\View\Words::time($one->created_at) !!}</td></tr>
