@@ -69,7 +69,7 @@ final readonly class JobPage
 
         return implode(' · ', array_filter([
             $this->step->presence->title(),
-            "about {$time->likely->label()} ({$time->low->label()} to {$time->high->label()})",
+            "about {$time->likely->label()} ({$time->low->label()} to {$time->high->label()}), {$time->basis}",
             $this->step->stage->title(),
             $this->step->isOneWay() ? 'one-way' : '',
             $tries > 1 ? "try {$tries}" : '',

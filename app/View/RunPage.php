@@ -143,7 +143,7 @@ final readonly class RunPage
         return match (true) {
             $this->state === StepState::Waived => 'fell away with a waiver',
             $this->closed => 'laid',
-            default => 'about '.$this->step->time->likely->label(),
+            default => "about {$this->step->time->likely->label()}, {$this->step->time->basis}",
         };
     }
 

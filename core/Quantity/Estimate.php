@@ -10,8 +10,20 @@ use JsonSerializable;
 /** How long something takes: at best, most likely, and the mark after which to worry. */
 final readonly class Estimate implements JsonSerializable
 {
-    private function __construct(public Duration $low, public Duration $likely, public Duration $high)
-    {
+    /** What is usual on a bench, where nothing of this job says more. */
+    public const USUAL = 'usual';
+
+    public const COMPUTED = 'computed';
+
+    public const CATALOGUE = 'catalogue';
+
+    /** @param  string  $basis  what it rests on: one of these, or "learned from n" */
+    private function __construct(
+        public Duration $low,
+        public Duration $likely,
+        public Duration $high,
+        public string $basis = self::USUAL,
+    ) {
     }
 
     /** @throws InvalidArgumentException unless low ≤ likely ≤ high */
@@ -43,13 +55,15 @@ final readonly class Estimate implements JsonSerializable
                 ? $minutes
                 : throw new InvalidArgumentException('An estimate is three numbers: at best, likely, at most.');
 
-        return self::minutes($low, $likely, $high);
+        return self::minutes($low, $likely, $high)->restingOn(self::CATALOGUE);
     }
 
     /** A computed figure with the bench's default spread: a fifth less, half as much again. */
     public static function around(Duration $likely): self
     {
-        return new self(Duration::seconds((int) floor($likely->seconds * 0.8)), $likely, $likely->times(1.5));
+        $least = Duration::seconds((int) floor($likely->seconds * 0.8));
+
+        return new self($least, $likely, $likely->times(1.5), self::COMPUTED);
     }
 
     public function plus(self $other): self
@@ -58,16 +72,23 @@ final readonly class Estimate implements JsonSerializable
             $this->low->plus($other->low),
             $this->likely->plus($other->likely),
             $this->high->plus($other->high),
+            $this->basis === $other->basis ? $this->basis : self::COMPUTED,
         );
     }
 
-    /** @return array{low: float, likely: float, high: float} minutes, one decimal */
+    public function restingOn(string $basis): self
+    {
+        return new self($this->low, $this->likely, $this->high, $basis);
+    }
+
+    /** @return array{low: float, likely: float, high: float, basis: string} minutes, one decimal */
     public function jsonSerialize(): array
     {
         return [
             'low' => $this->low->inMinutes(),
             'likely' => $this->likely->inMinutes(),
             'high' => $this->high->inMinutes(),
+            'basis' => $this->basis,
         ];
     }
 }

@@ -201,7 +201,7 @@ final readonly class Step
                 (float) $minutes->number('low'),
                 (float) $minutes->number('likely'),
                 (float) $minutes->number('high'),
-            ),
+            )->restingOn($minutes->optionalString('basis') ?? Estimate::USUAL),
             $fields->strings('instructions'),
             $fields->strings('before'),
             $fields->strings('after'),

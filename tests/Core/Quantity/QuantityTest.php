@@ -128,7 +128,13 @@ it('keeps estimates in order', function () {
         'low' => 1.5,
         'likely' => 3.0,
         'high' => 4.5,
-    ]);
+        'basis' => 'usual',
+    ])
+        ->and($around->basis)->toBe('computed')
+        ->and(Estimate::fromMinutes([1, 2, 3])->basis)->toBe('catalogue')
+        ->and(Estimate::fromMinutes([1, 2, 3])->plus(Estimate::fromMinutes([1, 2, 3]))->basis)->toBe('catalogue')
+        ->and(Estimate::fromMinutes([1, 2, 3])->plus(Estimate::minutes(1, 2, 3))->basis)->toBe('computed')
+        ->and(Estimate::minutes(1, 2, 3)->restingOn('learned from 4')->basis)->toBe('learned from 4');
     expect(fn () => Estimate::minutes(2, 1, 3))->toThrow(InvalidArgumentException::class, 'low ≤ likely ≤ high');
     expect(fn () => Estimate::minutes(1, 3, 2))->toThrow(InvalidArgumentException::class);
     expect(Duration::seconds(10)->times(1.5)->seconds)

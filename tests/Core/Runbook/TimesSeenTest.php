@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -28,23 +29,54 @@ function timeOf(Step $step): array
     return [$step->time->low->seconds, $step->time->likely->seconds, $step->time->high->seconds];
 }
 
-it('goes by what was seen once there is enough of it', function (array $seconds, array $expected) {
-    expect(timeOf((new TimesSeen(['install.phase-0' => $seconds]))->over(timed('install.phase-0'))))->toBe($expected);
+it('draws the estimate towards what was seen, the more the oftener', function (array $seconds, array $expected) {
+    $step = (new TimesSeen(['install.phase-0' => $seconds]))->over(timed('install.phase-0'));
+    $many = count($seconds);
+    expect(timeOf($step))->toBe($expected)
+        ->and($step->time->basis)->toBe($many === 0 ? 'usual' : "learned from {$many}");
 })->with([
     'nothing' => [[], [480, 840, 1800]],
-    'four' => [[300, 310, 320, 330], [480, 840, 1800]],
-    'five, as they came' => [[330, 300, 900, 320, 310], [300, 320, 900]],
-    'six' => [[300, 310, 320, 330, 340, 350], [300, 320, 350]],
-    'ten' => [range(100, 1000, 100), [100, 500, 900]],
-    'eleven' => [range(100, 1100, 100), [200, 600, 1000]],
-    'all the same' => [[60, 60, 60, 60, 60], [60, 60, 60]],
+    // (1 × 600 + 3 × 840) / 4, and so for the ends.
+    'once' => [[600], [510, 780, 1500]],
+    'as was worked out' => [[840, 840], [624, 840, 1416]],
+    'three, as they came' => [[330, 300, 310], [390, 575, 1065]],
+    'ten' => [range(600, 690, 10), [572, 686, 938]],
+    'a hundred' => [array_fill(0, 100, 300), [305, 316, 344]],
+]);
+
+it('keeps least, likely and most in order whatever was seen', function () {
+    for ($i = 0; $i < 300; $i++) {
+        $seconds = array_map(fn (int $k): int => 60 + crc32("{$i} {$k}") % 6000, range(0, $i % 9));
+        [$low, $likely, $high] = timeOf((new TimesSeen(['updates.system' => $seconds]))->over(timed('updates.system')));
+        expect($low)->toBeLessThanOrEqual($likely)->and($likely)->toBeLessThanOrEqual($high);
+    }
+});
+
+it('leaves out what is far off, and says so', function (array $seconds, array $out) {
+    expect(TimesSeen::outliers($seconds))->toBe($out);
+    if ($out !== []) {
+        $step = (new TimesSeen(['updates.system' => $seconds]))->over(timed('updates.system'));
+        expect($step->time->basis)->toBe('learned from '.(count($seconds) - count($out)))
+            ->and($step->because[0]->text)->toContain('Left out, because they are far off: '.implode(
+                ', ',
+                array_map(fn (int $one) => Duration::seconds($one)->label(), $out),
+            ).'.');
+    }
+})->with([
+    [[600, 610, 620, 3600], []],
+    [[600, 610, 620, 630, 3600], [3600]],
+    [[600, 600, 600, 600, 600], []],
+    // Within a twentieth of the middle nothing is told apart.
+    [[600, 600, 600, 600, 680], []],
+    [[600, 600, 600, 600, 691], [691]],
+    [[300, 400, 500, 600, 700, 800], []],
 ]);
 
 it('says how often and how long, and no longer what set the pace of the arithmetic', function () {
     $step = (new TimesSeen(['updates.system' => [600, 660, 720, 780, 840]]))->over(timed('updates.system'));
     expect(array_map(static fn (Reason $reason): string => $reason->text, $step->because))->toBe([
-        'Done 5 times here on this model with this system: half of them took up to 12 min, 10 min to 14 min as a rule. '
-            .'Worked out it would be 14 min.',
+        'Done 5 times here on this model with this system: half of them took up to 12 min, worked out it would be '
+            .'14 min; that counts as much as 3 times seen.',
         'Something else.',
     ]);
 });
@@ -67,7 +99,25 @@ it('lays them over a path, and over nothing else of it', function () {
     );
     [$without, $with] = [$plan([]), $plan(['install.phase-1' => $seen, 'protect.back-up' => $seen])];
     foreach ($with->steps as $place => $step) {
-        $is = $step->id === 'install.phase-1' ? [301, 303, 305] : timeOf($without->steps[$place]);
-        expect(timeOf($step))->toBe($is, $step->id);
+        $was = $without->steps[$place];
+        if ($step->id === 'install.phase-1') {
+            expect($step->time->basis)->toBe('learned from 5')
+                ->and($step->time->likely->seconds)
+                ->toBe((int) round((5 * 303 + 3 * $was->time->likely->seconds) / 8));
+        } else {
+            expect(timeOf($step))->toBe(timeOf($was), $step->id)->and($step->time->basis)->toBe($was->time->basis);
+        }
     }
+});
+
+it('says of every estimate what it rests on', function () {
+    $bases = [];
+    foreach (Demo::ALL as $brief) {
+        foreach (Demo::plan($brief)->steps as $step) {
+            $bases[$step->time->basis] = true;
+            expect(Step::fromArray($step->toArray())->time->basis)->toBe($step->time->basis);
+        }
+    }
+    ksort($bases);
+    expect(array_keys($bases))->toBe(['catalogue', 'computed', 'usual']);
 });
