@@ -16,6 +16,7 @@ use App\Http\Controllers\DriverController;
 use App\Http\Controllers\ElsewhereController;
 use App\Http\Controllers\ErasureController;
 use App\Http\Controllers\FetchController;
+use App\Http\Controllers\FiguresController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
 use App\Http\Controllers\FrameController;
@@ -183,6 +184,8 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/dates.ics', [RecordController::class, 'dates']);
     Route::get('/erasures', [ErasureController::class, 'index']);
     Route::get('/erasures/{erasure}', [ErasureController::class, 'show']);
+    Route::get('/logbook/figures', [FiguresController::class, 'show']);
+    Route::get('/logbook/figures/{table}.csv', [FiguresController::class, 'csv'])->where('table', '[a-z]{1,20}');
     Route::get('/logbook.csv', [RecordController::class, 'month']);
     Route::get('/jobs/{job}/brief.yaml', [PaperController::class, 'brief']);
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);

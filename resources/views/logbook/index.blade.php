@@ -1,7 +1,8 @@
 @extends('layout')
 @section('title', 'Logbook')
 @section('content')
-<header class="head"><h1>Logbook</h1><span class="goal">what happened on the bench, newest first</span></header>
+<header class="head"><h1>Logbook</h1><span class="goal">what happened on the bench, newest first</span>
+<a class="btn ms-auto" href="/logbook/figures" data-key="g">What it teaches <kbd>g</kbd></a></header>
 <form method="get" action="/logbook.csv" class="take-away" hx-boost="false">
 <label class="form-label" for="month">A month of it as CSV</label>
 <input id="month" type="month" name="month" class="form-control" value="{{ $month }}">
