@@ -3,13 +3,11 @@
 namespace App\Bridge;
 
 use App\Models\BootObservation;
-use App\Models\StepTime;
 use Cobblestone\Boot\Quirk;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Machine\Model\ObservedStart;
 use Cobblestone\Runbook\TimesSeen;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** What this bench has seen of a model, laid over its catalogue entry (rules B, F1). */
@@ -87,16 +85,21 @@ final class Experience
      */
     private function recalled(string $model, ?string $system): array
     {
-        $row = DB::selectOne(<<<'SQL'
+        $newest = TimesSeen::NEWEST;
+        $row = DB::selectOne(<<<SQL
             select
                 (select json_agg(json_build_object('reaches', reaches, 'way', way, 'worked', worked) order by id)
                     from way_trials where model = ?) as ways,
                 (select json_agg(json_build_object('wants', wants, 'predicted', predicted, 'seen', seen) order by id)
                     from boot_observations where model = ? and of_model) as seen,
-                (select json_object_agg(step, seconds)
-                    from (select step, json_agg(seconds order by id) as seconds
-                        from step_times where model = ? and system = ? group by step) as one) as times
-            SQL, [$model, $model, $model, $system ?? '']);
+                (select json_object_agg(step, (
+                        select json_agg(seconds order by id)
+                        from (select id, seconds from step_times
+                            where model = ? and system = ? and step = one.step
+                            order by id desc limit {$newest}) as newest
+                    ))
+                    from (select distinct step from step_times where model = ? and system = ?) as one) as times
+            SQL, [$model, $model, $model, $system ?? '', $model, $system ?? '']);
         $read = static fn (mixed $json): array => is_string($json) ? (array) json_decode($json, true) : [];
 
         /** @var list<array{reaches: string, way: string, worked: bool}> $ways */
@@ -112,20 +115,19 @@ final class Experience
     /** @return list<LearnedTime> what is known of the times of each model with each system, the newest first */
     public function learnedTimes(): array
     {
-        return array_values(
-            StepTime::query()
-                ->toBase()
-                ->leftJoin('catalogue_entries', fn (JoinClause $join) => $join
-                    ->on('slug', '=', 'model')
-                    ->where('kind', 'machines'))
-                ->groupBy('model', 'system', 'step')
-                ->selectRaw('model, coalesce(max(name), model) as name, system, max(title) as title')
-                ->selectRaw('json_agg(seconds order by step_times.id) as seconds')
-                ->orderByRaw('max(step_times.created_at) desc')
-                ->limit(30)
-                ->get()
-                ->map(LearnedTime::of(...))
-                ->all(),
-        );
+        return array_values(array_map(LearnedTime::of(...), DB::select(<<<'SQL'
+            select one.model, coalesce(name, one.model) as name, system, title, (
+                select json_agg(seconds order by id)
+                from (select id, seconds from step_times as of_group
+                    where of_group.model = one.model and of_group.system = one.system and of_group.step = one.step
+                    order by id desc limit ?) as newest
+            ) as seconds
+            from (
+                select model, system, step, max(title) as title, max(created_at) as last
+                from step_times group by model, system, step order by max(created_at) desc limit 30
+            ) as one
+            left join catalogue_entries on slug = one.model and kind = 'machines'
+            order by last desc
+            SQL, [TimesSeen::NEWEST])));
     }
 }

@@ -20,6 +20,9 @@ final readonly class TimesSeen
     /** What was worked out counts as much as so many times seen (default). */
     public const PULL = 3;
 
+    /** Of so many, the newest, it is learned: a bench and its systems change (default). */
+    public const NEWEST = 100;
+
     /** Standard deviations beyond which one is far off. */
     private const FAR = 3;
 
