@@ -1,7 +1,6 @@
 <?php
 
 use App\Bridge\StickRegister;
-use App\Http\Controllers\AcceptanceController;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnswerController;
 use App\Http\Controllers\AssessmentController;
@@ -11,12 +10,9 @@ use App\Http\Controllers\BellController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CatalogueController;
-use App\Http\Controllers\DeletionController;
 use App\Http\Controllers\DriverController;
 use App\Http\Controllers\ElsewhereController;
-use App\Http\Controllers\ErasureController;
 use App\Http\Controllers\FetchController;
-use App\Http\Controllers\FiguresController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
 use App\Http\Controllers\FrameController;
@@ -27,7 +23,6 @@ use App\Http\Controllers\JobStateController;
 use App\Http\Controllers\JobStickController;
 use App\Http\Controllers\KeyController;
 use App\Http\Controllers\LearnedController;
-use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MemoryController;
 use App\Http\Controllers\OpeningPhotoController;
 use App\Http\Controllers\PackageController;
@@ -37,7 +32,6 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PolicyController;
 use App\Http\Controllers\ProvingStartController;
 use App\Http\Controllers\ReadingController;
-use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\RetentionController;
 use App\Http\Controllers\RunController;
@@ -132,9 +126,6 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
         Route::post('/jobs/{job}/frames', [FrameController::class, 'store']);
-        Route::post('/jobs/{job}/acceptance', [AcceptanceController::class, 'store']);
-        Route::post('/jobs/{job}/acceptance/readings', [AcceptanceController::class, 'read']);
-        Route::post('/jobs/{job}/acceptance/leave', [AcceptanceController::class, 'leave']);
         Route::post('/jobs/{job}/battery', [BatteryController::class, 'store']);
         Route::post('/jobs/{job}/battery/{drain}/drop', [BatteryController::class, 'drop'])
             ->where('drain', '[0-9]{1,18}');
@@ -151,10 +142,6 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/keys', [KeyController::class, 'store']);
         Route::post('/jobs/{job}/keys/{key}/show', [KeyController::class, 'show']);
         Route::post('/jobs/{job}/keys/{key}/delete', [KeyController::class, 'delete']);
-        Route::post('/erasures', [ErasureController::class, 'store']);
-        Route::post('/erasures/{erasure}/cancel', [ErasureController::class, 'cancel']);
-        Route::get('/deletions', [DeletionController::class, 'index']);
-        Route::post('/deletions/{number}', [DeletionController::class, 'delete'])->where('number', '[0-9]{1,18}');
         Route::post('/jobs/{number}/steps/{step}/{action}', [RunController::class, 'act'])
             ->where('number', '[0-9]{1,18}');
     });
@@ -168,8 +155,6 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
     Route::get('/jobs/{job}/stick', [JobStickController::class, 'show']);
     Route::get('/jobs/{job}/frames', [FrameController::class, 'show']);
-    Route::get('/jobs/{job}/acceptance', [AcceptanceController::class, 'show']);
-    Route::get('/jobs/{job}/acceptance/rows.csv', [AcceptanceController::class, 'csv']);
     Route::get('/jobs/{job}/battery', [BatteryController::class, 'show']);
     Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
@@ -179,14 +164,6 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/log', [JobController::class, 'log']);
     Route::get('/jobs/{job}/handover', [PaperController::class, 'handover']);
     Route::get('/jobs/{job}/paper', [PaperController::class, 'path']);
-    Route::get('/jobs/{job}/log.csv', [RecordController::class, 'csv']);
-    Route::get('/jobs/{job}/log.json', [RecordController::class, 'json']);
-    Route::get('/jobs/{job}/dates.ics', [RecordController::class, 'dates']);
-    Route::get('/erasures', [ErasureController::class, 'index']);
-    Route::get('/erasures/{erasure}', [ErasureController::class, 'show']);
-    Route::get('/logbook/figures', [FiguresController::class, 'show']);
-    Route::get('/logbook/figures/{table}.csv', [FiguresController::class, 'csv'])->where('table', '[a-z]{1,20}');
-    Route::get('/logbook.csv', [RecordController::class, 'month']);
     Route::get('/jobs/{job}/brief.yaml', [PaperController::class, 'brief']);
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);
 
@@ -242,10 +219,10 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     });
     Route::get('/learned', [LearnedController::class, 'index']);
     Route::post('/learned/{fact}', [LearnedController::class, 'decide'])->middleware(RequiresRole::class.':lead');
-    Route::get('/logbook', [LogbookController::class, 'index']);
     Route::get('/find', [FindController::class, 'index']);
     Route::get('/policy', [PolicyController::class, 'edit']);
     Route::post('/packages/{package}/remove', [PackageController::class, 'remove'])
         ->middleware(RequiresRole::class.':lead');
     Route::post('/policy', [PolicyController::class, 'update'])->middleware(RequiresRole::class.':lead');
+    require __DIR__.'/record.php';
 });

@@ -11,7 +11,8 @@
 @if ($page->runsSince() !== null)
 <b class="clock" data-since="{{ $page->runsSince() }}" data-likely="{{ $step->time->likely->seconds }}"
  data-high="{{ $step->time->high->seconds }}">0:00</b>
-<small>expected {{ $step->time->likely->label() }}, {{ $step->time->basis }} · worry after {{ $step->time->high->label() }}</small>
+<small>expected {{ $step->time->likely->label() }}, {{ $step->time->basis }} · worry after
+{{ $step->time->high->label() }}</small>
 @else
 <small>{{ $page->takes() }}</small>
 @endif
