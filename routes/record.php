@@ -6,6 +6,7 @@ use App\Http\Controllers\AcceptanceController;
 use App\Http\Controllers\DeletionController;
 use App\Http\Controllers\ErasureController;
 use App\Http\Controllers\FiguresController;
+use App\Http\Controllers\JobPhotoController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\RecordController;
 use App\Http\Middleware\RequiresRole;
@@ -16,6 +17,8 @@ Route::get('/jobs/{job}/acceptance/rows.csv', [AcceptanceController::class, 'csv
 Route::get('/jobs/{job}/log.csv', [RecordController::class, 'csv']);
 Route::get('/jobs/{job}/log.json', [RecordController::class, 'json']);
 Route::get('/jobs/{job}/dates.ics', [RecordController::class, 'dates']);
+Route::get('/jobs/{job}/photos', [JobPhotoController::class, 'index']);
+Route::get('/jobs/{job}/photos/{photo}', [JobPhotoController::class, 'show'])->where('photo', '[0-9]{1,18}');
 Route::get('/erasures', [ErasureController::class, 'index']);
 Route::get('/erasures/{erasure}', [ErasureController::class, 'show']);
 Route::get('/logbook/figures', [FiguresController::class, 'show']);
@@ -26,6 +29,9 @@ Route::middleware(RequiresRole::class.':work')->group(function (): void {
     Route::post('/jobs/{job}/acceptance', [AcceptanceController::class, 'store']);
     Route::post('/jobs/{job}/acceptance/readings', [AcceptanceController::class, 'read']);
     Route::post('/jobs/{job}/acceptance/leave', [AcceptanceController::class, 'leave']);
+    Route::post('/jobs/{job}/photos', [JobPhotoController::class, 'store']);
+    Route::post('/jobs/{job}/photos/{photo}/remove', [JobPhotoController::class, 'remove'])
+        ->where('photo', '[0-9]{1,18}');
     Route::post('/erasures', [ErasureController::class, 'store']);
     Route::post('/erasures/{erasure}/cancel', [ErasureController::class, 'cancel']);
     Route::get('/deletions', [DeletionController::class, 'index']);

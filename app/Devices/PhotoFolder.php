@@ -38,7 +38,7 @@ final class PhotoFolder
      *
      * @throws ValidationException where it cannot be drawn or kept
      */
-    public static function keep(UploadedFile $photo, string $without): string
+    public static function keep(UploadedFile $photo, string $without, ?BlackAreas $black = null): string
     {
         $size = getimagesize($photo->getPathname());
         $name = bin2hex(random_bytes(16)).'.'.self::KINDS[$size === false ? IMAGETYPE_JPEG : $size[2]];
@@ -51,7 +51,7 @@ final class PhotoFolder
             );
         }
         try {
-            Picture::redraw($photo->getPathname(), "{$folder}/{$name}");
+            Picture::redraw($photo->getPathname(), "{$folder}/{$name}", $black);
             chmod("{$folder}/{$name}", 0640);
             // On the disk before the record that names it.
             Command::run(['sync', "{$folder}/{$name}", $folder], 60);

@@ -19,7 +19,7 @@ final class Picture
     private const SECONDS = 30;
 
     /** @throws RuntimeException where it is no picture that can be drawn */
-    public static function redraw(string $from, string $to): void
+    public static function redraw(string $from, string $to, ?BlackAreas $black = null): void
     {
         $size = @getimagesize($from);
         if ($size === false || $size[0] * $size[1] > self::MOST_PIXELS) {
@@ -30,7 +30,8 @@ final class Picture
             );
         }
         Command::run(
-            ['php', '-d', 'memory_limit=900M', '-d', 'pcov.enabled=0', __DIR__.'/redraw.php', $from, $to],
+            ['php', '-d', 'memory_limit=900M', '-d', 'pcov.enabled=0', __DIR__.'/redraw.php', $from, $to,
+                (string) json_encode($black->areas ?? [])],
             self::SECONDS,
             null,
             new Limits(output: 100_000, file: 200_000_000),

@@ -1,10 +1,11 @@
 <?php
 
-// Draws a picture anew: php redraw.php FROM TO. Run by App\Devices\Picture within limits, without the framework.
+// Draws a picture anew: php redraw.php FROM TO [AREAS], areas as JSON, in parts of what is seen; they become black.
+// Run by App\Devices\Picture within limits, without the framework.
 
 declare(strict_types=1);
 
-[, $from, $to] = $argv + [null, '', ''];
+[, $from, $to, $black] = $argv + [null, '', '', '[]'];
 $bytes = (string) file_get_contents($from);
 $kind = getimagesizefromstring($bytes)[2] ?? 0;
 $picture = @imagecreatefromstring($bytes);
@@ -21,6 +22,23 @@ if ($turn !== 0) {
 }
 if (in_array($held, [2, 4, 5, 7], true)) {
     imageflip($picture, IMG_FLIP_HORIZONTAL);
+}
+// As it is seen, so it is blackened: after it was turned, over every transparency.
+[$wide, $high] = [imagesx($picture), imagesy($picture)];
+imagealphablending($picture, true);
+foreach ((array) json_decode($black, true) as [$x, $y, $w, $h]) {
+    imagefilledrectangle(
+        $picture,
+        (int) floor($x * $wide),
+        (int) floor($y * $high),
+        (int) ceil(($x + $w) * $wide),
+        (int) ceil(($y + $h) * $high),
+        (int) imagecolorallocate($picture, 0, 0, 0),
+    );
+}
+// More than a printed page shows is not kept.
+if (max($wide, $high) > 2400) {
+    $picture = imagescale($picture, (int) round($wide * 2400 / max($wide, $high))) ?: $picture;
 }
 imagesavealpha($picture, true);
 $done = match ($kind) {

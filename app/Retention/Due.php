@@ -6,6 +6,7 @@ namespace App\Retention;
 
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
+use App\Models\JobPhoto;
 use App\Models\LogRecord;
 use Cobblestone\Assessment\BackupSteps;
 use Illuminate\Database\Eloquent\Builder;
@@ -90,10 +91,9 @@ final class Due
                 ->orWhere(static fn (QueryBuilder $or): QueryBuilder => $byDays($or->whereNull('delete_by'))))
             : $byDays($query);
         match ($kind) {
-            'photos' => $query->whereIn(
-                'id',
-                FirmwareSnapshot::query()->getQuery()->whereNotNull('photo')->select('job_id'),
-            ),
+            'photos' => $query->where(static fn (QueryBuilder $of): QueryBuilder => $of
+                ->whereIn('id', FirmwareSnapshot::query()->getQuery()->whereNotNull('photo')->select('job_id'))
+                ->orWhereIn('id', JobPhoto::query()->getQuery()->select('job_id'))),
             'backups' => $query
                 ->whereNull('backup_gone_at')
                 ->whereIn(

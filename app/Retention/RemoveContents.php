@@ -10,6 +10,7 @@ use App\Models\BenchEvent;
 use App\Models\FinishedReading;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
+use App\Models\JobPhoto;
 use App\Models\LogRecord;
 use App\Models\PathRevision;
 use App\Models\ProvingStart;
@@ -64,7 +65,10 @@ final class RemoveContents
             ->where('job_id', $job->id)
             ->update(['photo' => null]);
 
-        return array_values($photos);
+        $taken = JobPhoto::query()->where('job_id', $job->id)->pluck('photo')->all();
+        JobPhoto::query()->where('job_id', $job->id)->delete();
+
+        return array_values([...$photos, ...$taken]);
     }
 
     /** @return list<string> */

@@ -30,6 +30,7 @@ enum EntryKind: string
     case Reality = 'reality';
     case SnapshotTaken = 'snapshot';
     case DevicesSeen = 'devices';
+    case PhotoTaken = 'photo';
     case Tuning = 'tuning';
     case CopyDeleted = 'copy-deleted';
     case FinishedRead = 'finished-read';
@@ -58,6 +59,7 @@ enum EntryKind: string
             self::Reality => 'it went otherwise',
             self::SnapshotTaken => 'settings recorded',
             self::DevicesSeen => 'devices counted',
+            self::PhotoTaken => 'photo taken',
             self::Tuning => 'measured',
             self::CopyDeleted => 'copy of the files deleted',
             self::FinishedRead => 'finished machine read',

@@ -12,6 +12,7 @@
 <script src="/app.js?v={{ filemtime(public_path('app.js')) }}" defer></script>
 <script src="/metronome.js?v={{ filemtime(public_path('metronome.js')) }}" defer></script>
 <script src="/upload.js?v={{ filemtime(public_path('upload.js')) }}" defer></script>
+<script src="/blackout.js?v={{ filemtime(public_path('blackout.js')) }}" defer></script>
 </head>
 <body hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML show:window:top"
  hx-select-oob="#bell,#kerb">

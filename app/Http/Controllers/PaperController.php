@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Bridge\JobBridge;
 use App\Models\Job;
+use App\Models\JobPhoto;
 use Cobblestone\Handover\HandoverSheet;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
@@ -23,6 +24,7 @@ final class PaperController
         return view('paper.handover', [
             'job' => $job,
             'zone' => $zone,
+            'photos' => JobPhoto::ofJob($job->id, true),
             'sheet' => HandoverSheet::of($progress, $entries, $zone, (int) now()->timestamp),
         ]);
     }

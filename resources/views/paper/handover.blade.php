@@ -50,6 +50,12 @@
 @if ($sheet->first !== [])<h2>For the first days</h2>
 <ul>@foreach ($sheet->first as $line)<li>{{ $line }}</li>@endforeach</ul>@endif
 @if ($sheet->cameIn !== '')<h2>How it came in</h2><p>{{ $sheet->cameIn }}</p>@endif
+@if ($photos !== [])<h2>Photos</h2>
+<ul class="inside">
+@foreach ($photos as $photo)
+<li><img src="/jobs/{{ $job->id }}/photos/{{ $photo->id }}" alt="{{ $photo->words }}"><span>{{ $photo->words }}</span></li>
+@endforeach
+</ul>@endif
 <div class="sign"><div>handed over by</div><div>received by {{ $sheet->receivedBy }}</div></div>
 </div>
 <div class="acts no-print"><button class="btn go" type="button" data-print data-key="p">Print <kbd>p</kbd></button>

@@ -25,5 +25,6 @@
 @endif
 @endif
 <button class="btn" type="button" data-opens="problem" data-key="p">Problem <kbd>p</kbd></button>
+<a class="btn" href="/jobs/{{ $job->id }}/photos?stone={{ $step->id }}">Photo</a>
 @include('run.says')
 </div>
