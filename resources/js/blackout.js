@@ -42,16 +42,20 @@
             areas = [];
             const chosen = file.files[0];
             if (!chosen) return;
-            const seen = new Image();
-            seen.onload = () => {
-                image = seen;
-                sheet.width = 900;
-                sheet.height = Math.round((900 * seen.naturalHeight) / seen.naturalWidth);
-                sheet.hidden = false;
-                URL.revokeObjectURL(seen.src);
-                draw();
-            };
-            seen.src = URL.createObjectURL(chosen);
+            // As it is seen: turned as the camera was held. What is no picture is refused when it is sent.
+            createImageBitmap(chosen).then(
+                (seen) => {
+                    image = seen;
+                    sheet.width = 900;
+                    sheet.height = Math.round((900 * seen.height) / seen.width);
+                    sheet.hidden = false;
+                    draw();
+                },
+                () => {
+                    image = null;
+                    sheet.hidden = true;
+                },
+            );
         });
         sheet.addEventListener('pointerdown', (event) => {
             event.preventDefault();
