@@ -82,7 +82,9 @@ final class JobPhotoController
         ContentsRemoved::check($job);
         abort_unless($job->isOpen(), 403, 'This job is closed: what was seen on it stays as it is.');
         if ($job->currentPlan()->typed()->step($step) === null) {
-            throw ValidationException::withMessages(['step' => 'This path has no such stone any more: choose another.']);
+            throw ValidationException::withMessages([
+                'step' => 'This path has no such stone any more: choose another.',
+            ]);
         }
         if (JobPhoto::query()->where('job_id', $job->id)->count() >= JobPhoto::MOST) {
             throw ValidationException::withMessages([

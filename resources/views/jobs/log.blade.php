@@ -3,7 +3,8 @@
 @section('content')
 <header class="head"><h1>{{ $job->title }}</h1><span class="goal">log, newest first; it only grows</span></header>
 @include("jobs.tabs", ["tab" => "log"])
-<p class="fine"><a href="/jobs/{{ $job->id }}/photos">Photos of this job</a>. Take the log away as <a href="/jobs/{{ $job->id }}/log.csv" hx-boost="false">CSV</a> or
+<p class="fine"><a href="/jobs/{{ $job->id }}/photos">Photos of this job</a>. Take the log away as
+<a href="/jobs/{{ $job->id }}/log.csv" hx-boost="false">CSV</a> or
 <a href="/jobs/{{ $job->id }}/log.json" hx-boost="false">JSON</a>.</p>
 <section class="panel"><ol class="log">
 @foreach ($entries as $entry)

@@ -42,8 +42,13 @@ agreed that it is printed on the sheet</label>
 <li><a href="/jobs/{{ $job->id }}/photos/{{ $photo->id }}" hx-boost="false">
 <img src="/jobs/{{ $job->id }}/photos/{{ $photo->id }}" alt="{{ $photo->words }}" loading="lazy"></a>
 <span>{{ $photo->words }}<br><span class="fine">{{ $titles[$photo->step] ?? 'a stone that is gone' }},
-{{ $photo->user->title }}, {!! \App\View\Words::time($photo->created_at) !!}@if ($photo->blackened > 0), blackened @endif
-@if ($photo->on_sheet), on the sheet @endif
+{{ $photo->user->title }}, {!! \App\View\Words::time($photo->created_at) !!}
+@if ($photo->blackened > 0)
+, blackened
+@endif
+@if ($photo->on_sheet)
+, on the sheet
+@endif
 </span></span>
 @if ($mayWork)
 <form method="post" action="/jobs/{{ $job->id }}/photos/{{ $photo->id }}/remove">@csrf

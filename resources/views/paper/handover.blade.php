@@ -53,7 +53,8 @@
 @if ($photos !== [])<h2>Photos</h2>
 <ul class="inside">
 @foreach ($photos as $photo)
-<li><img src="/jobs/{{ $job->id }}/photos/{{ $photo->id }}" alt="{{ $photo->words }}"><span>{{ $photo->words }}</span></li>
+<li><img src="/jobs/{{ $job->id }}/photos/{{ $photo->id }}" alt="{{ $photo->words }}">
+<span>{{ $photo->words }}</span></li>
 @endforeach
 </ul>@endif
 <div class="sign"><div>handed over by</div><div>received by {{ $sheet->receivedBy }}</div></div>

@@ -93,17 +93,25 @@ it('says whether it is erased by what was read back', function (
     $proof = ErasureProof::of($way, $before, $after);
     expect($proof->isErased())->toBe($is)->and($proof->sentence())->toContain($says);
 })->with([
-    [ErasureWay::Overwrite, ['a', 'b'], ["\0", "\0"], true, 'Read back at 2 places: nothing stands there.'],
-    [ErasureWay::Sanitize, ['a', "\0"], ["\xff", "\xff"], true, 'nothing stands there'],
-    [ErasureWay::Overwrite, ['a', 'b'], ["\0", 'b'], false, 'Of 2 places that were read back, 1 place holds what'],
-    [ErasureWay::Overwrite, ['a', 'b'], ['a', 'b'], false, '2 places hold what was there before'],
-    [ErasureWay::Overwrite, [0 => 'a', 4096 => 'b'], [0 => "\0", 4096 => 'b'], false, 'the first at byte 4 096'],
-    [ErasureWay::Overwrite, ['a'], ['c'], false, '1 place holds something'],
-    [ErasureWay::Crypto, ['a', "\0"], ['c', 'd'], true, 'nothing of what stood there before is readable'],
-    [ErasureWay::Crypto, ['a', 'b'], ['c', 'b'], false, 'what was there before'],
-    [ErasureWay::Crypto, ['a'], [null], false, '1 place cannot be read'],
-    [ErasureWay::Sanitize, [null], ["\0"], true, 'nothing stands there'],
-    [ErasureWay::Overwrite, [], [], false, 'Nothing was read back.'],
+    'overwritten' => [
+        ErasureWay::Overwrite, ['a', 'b'], ["\0", "\0"], true, 'Read back at 2 places: nothing stands there.',
+    ],
+    'ones for zeros' => [ErasureWay::Sanitize, ['a', "\0"], ["\xff", "\xff"], true, 'nothing stands there'],
+    'a part left' => [
+        ErasureWay::Overwrite, ['a', 'b'], ["\0", 'b'], false, 'Of 2 places that were read back, 1 place holds what',
+    ],
+    'all of it left' => [
+        ErasureWay::Overwrite, ['a', 'b'], ['a', 'b'], false, '2 places hold what was there before',
+    ],
+    'where the first one left is' => [
+        ErasureWay::Overwrite, [0 => 'a', 4096 => 'b'], [0 => "\0", 4096 => 'b'], false, 'the first at byte 4 096',
+    ],
+    'something else there' => [ErasureWay::Overwrite, ['a'], ['c'], false, '1 place holds something'],
+    'another key' => [ErasureWay::Crypto, ['a', "\0"], ['c', 'd'], true, 'nothing of what stood there before'],
+    'a part under the old key' => [ErasureWay::Crypto, ['a', 'b'], ['c', 'b'], false, 'what was there before'],
+    'a place that cannot be read' => [ErasureWay::Crypto, ['a'], [null], false, '1 place cannot be read'],
+    'unreadable before, empty after' => [ErasureWay::Sanitize, [null], ["\0"], true, 'nothing stands there'],
+    'nothing read' => [ErasureWay::Overwrite, [], [], false, 'Nothing was read back.'],
 ]);
 
 it('keeps on the certificate what names the drive, and comes back the same', function () {
