@@ -39,7 +39,7 @@ final readonly class LearnedTime
             (string) $row->title,
             count($kept),
             $said($kept[intdiv(count($kept) - 1, 2)] ?? 0),
-            $said($kept[0] ?? 0).' to '.$said($kept[count($kept) - 1] ?? 0),
+            implode(' to ', array_unique([$said($kept[0] ?? 0), $said($kept[count($kept) - 1] ?? 0)])),
             array_map($said, $out),
         );
     }

@@ -8,6 +8,7 @@ use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\SheetPart;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\Acceptance;
 
 /**
  * What the owner takes home, from the path and from what was really laid on it: nothing that did not happen (rule
@@ -123,7 +124,7 @@ final readonly class HandoverSheet
             }
         }
 
-        $more = AcceptedWords::of($step, $progress->laidBy($step->id));
+        $more = $step->id === Acceptance::STEP ? AcceptedWords::of($step, $progress->laidBy($step->id)) : '';
 
         return new SheetLine(
             $step->done->words ?? $step->title,
