@@ -121,7 +121,7 @@ final class SheetRows
     {
         return Fields::of($progress->plan->assessment)->each(
             'known',
-            static fn (Fields $one): string => 'Known, and not mended yet: '.$one->string('sentence'),
+            static fn (Fields $one): string => 'Known, and not mended so far: '.$one->string('sentence'),
         );
     }
 

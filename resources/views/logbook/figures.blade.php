@@ -38,7 +38,7 @@
 @if ($page->rows($table) === [])
 <p>Nothing yet.</p>
 @else
-<table class="plain">
+<table class="plain stack">
 <thead><tr>
 @foreach ($page::TABLES[$table] as $head)
 <th>{{ $head }}</th>
@@ -47,8 +47,8 @@
 <tbody>
 @foreach ($page->rows($table) as $row)
 <tr>
-@foreach ($row as $cell)
-<td>{{ $cell }}</td>
+@foreach ($row as $place => $cell)
+<td data-label="{{ $page::TABLES[$table][$place] }}">{{ $cell }}</td>
 @endforeach
 </tr>
 @endforeach
