@@ -16,7 +16,19 @@ it('reads lists of programs as they come', function (string $text, array $progra
     ["Name\tVersion\nGull mail\t1.0\n\n", ['Gull mail' => '1.0']],
     ["version,package\n7,less\n", ['less' => '7']],
     ["program,version\n", []],
+    ["\n\nApplication, Version \n a , 1 \n   \nb,2\n", ['a' => '1', 'b' => '2']],
+    ["displayname;display version\ngull;1\n", ['gull' => '1']],
+    ["PROGRAMS\tDISPLAYVERSION\ngull\t1\n", ['gull' => '1']],
+    ["version,name,package\n1,first,second\n", ['first' => '1']],
 ]);
+
+it('goes on behind a line without a program, and says nothing of a full list that is whole', function () {
+    $reading = ProgramListReader::read("program,version\n,1\n \nafter,2\n");
+    expect($reading->programs)->toBe(['after' => '2'])
+        ->and($reading->notes)->toBe(['list of programs, line 2: it names no program; left out.']);
+    $lines = implode("\n", array_map(fn (int $i) => "program {$i},1", range(1, ProgramListReader::MOST)));
+    expect(ProgramListReader::read("program,version\n{$lines}\n")->notes)->toBe([]);
+});
 
 it('leaves lists of devices to their reader', function () {
     expect(InventoryReader::recognise("Name,Hardware IDs,Status,Version\nx,pci:1:1,OK,1\n"))->toBe('device-list')

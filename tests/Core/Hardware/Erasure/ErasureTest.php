@@ -74,6 +74,19 @@ it('reads both ends, and places by chance over all of it, the same for the same 
     expect($places)->toBe($sorted);
 })->with([256_060_514_304, 2_000_398_934_016, 1_048_576, 4096, 100]);
 
+it('reads where tables and their copies stand', function () {
+    $places = SamplePlaces::of(Bytes::of(1_000_000 * SamplePlaces::LENGTH), 3);
+    foreach ([0, 1, 2, 8, 64, 255] as $block) {
+        expect($places)->toContain($block * SamplePlaces::LENGTH)
+            ->toContain((999_999 - $block) * SamplePlaces::LENGTH);
+    }
+    // So many by chance, but for those that fall together.
+    expect(count($places))->toBeBetween(SamplePlaces::BY_CHANCE + 10, SamplePlaces::BY_CHANCE + 12)
+        ->and(SamplePlaces::of(Bytes::of(2 * SamplePlaces::LENGTH), 3))->toBe([0, SamplePlaces::LENGTH])
+        ->and(SamplePlaces::of(Bytes::of(SamplePlaces::LENGTH - 1), 3))->toBe([0])
+        ->and(array_is_list($places))->toBeTrue();
+});
+
 it('goes over the whole drive: no fortieth of it is without a place', function () {
     $bytes = 512_110_190_592;
     $places = SamplePlaces::of(Bytes::of($bytes), 12);
