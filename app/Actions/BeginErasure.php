@@ -25,10 +25,11 @@ final class BeginErasure
     /**
      * @param  string  $serial  its end, as printed on the drive
      * @param  string  $seen  how it was destroyed, and who saw it
+     * @param  bool  $alone  said of a drive that has no serial: no other one is attached
      *
      * @throws ValidationException
      */
-    public function handle(User $user, string $name, string $way, string $serial, string $seen): Erasure
+    public function handle(User $user, string $name, string $way, string $serial, string $seen, bool $alone): Erasure
     {
         $drive = self::drive($name);
         $way = ErasureWay::tryFrom($way)
@@ -41,6 +42,11 @@ final class BeginErasure
         if ($drive->serial !== null && ! $confirmation->accepts($serial)) {
             throw ValidationException::withMessages([
                 'serial' => "That is not the end of the serial of {$drive->model}. Read it off the drive itself.",
+            ]);
+        }
+        if ($drive->serial === null && ! $alone) {
+            throw ValidationException::withMessages([
+                'alone' => "{$drive->model} has no serial to tell it by. Take the other drives out, and say so.",
             ]);
         }
         if ($way === ErasureWay::Destroyed && $seen === '') {

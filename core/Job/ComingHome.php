@@ -6,6 +6,7 @@ namespace Cobblestone\Job;
 
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\FilesHome;
+use Cobblestone\Install\Keeping;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
@@ -31,6 +32,8 @@ final class ComingHome
         $steps = $part->steps;
         if (
             $context->kind()->keepsSystem() ||
+            // A system that stays beside the new one keeps its files where they are.
+            $context->machine->fact(Keeping::OTHER)->isKnown() ||
             ! self::has($steps, static fn (Step $one): bool => $one->id === BackupEvidence::STEP) ||
             ! self::has($steps, static fn (Step $one): bool => $one->does(Act::Erase)) ||
             // Onto a new drive they are carried over by a stone of their own.

@@ -14,6 +14,8 @@ beforeEach(function () {
     $this->erase = fn (string $drive, string $way, string $serial = '', string $seen = '') => $this
         ->from('/erasures')->post('/erasures', [
             'drive' => $drive, 'way' => $way, 'serial' => $serial, 'seen' => $seen,
+            // Where nothing can be read off the drive, it is said that no other one is there.
+            ...($drive === 'tern-stick' ? ['alone' => '1'] : []),
         ]);
 });
 
@@ -73,6 +75,15 @@ it('erases no drive whose serial was not read, and by no way that does not reach
     [['nothing', 'overwrite', '1'], 'drive'],
     [['hagstone-failing', 'destroyed', '20C8'], 'seen'],
 ]);
+
+it('erases no drive without a serial while another one may be there', function () {
+    Queue::fake();
+    $this->post('/erasures', ['drive' => 'tern-stick', 'way' => 'overwrite'])->assertSessionHasErrors('alone');
+    $this->post('/erasures', ['drive' => 'tern-stick', 'way' => 'overwrite', 'serial' => '1', 'alone' => 'no'])
+        ->assertSessionHasErrors('alone');
+    expect(Erasure::query()->count())->toBe(0);
+    Queue::assertNothingPushed();
+});
 
 it('keeps of a destroyed drive how, and who saw it', function () {
     ($this->erase)('hagstone-failing', 'destroyed', '20C8', 'shredded, the harbour master saw it');

@@ -24,7 +24,14 @@ final class ErasureController
     public function store(Request $request, BeginErasure $begin): RedirectResponse
     {
         $text = static fn (string $name): string => is_string($said = $request->input($name)) ? trim($said) : '';
-        $erasure = $begin->handle($request->user(), $text('drive'), $text('way'), $text('serial'), $text('seen'));
+        $erasure = $begin->handle(
+            $request->user(),
+            $text('drive'),
+            $text('way'),
+            $text('serial'),
+            $text('seen'),
+            $text('alone') === '1',
+        );
 
         return redirect("/erasures/{$erasure->id}", 303);
     }

@@ -20,7 +20,7 @@ final readonly class ErasureProof
     /**
      * @param  int  $places  that were read back
      * @param  list<int>  $left  offsets where the same stands as before
-     * @param  list<int>  $unreadable  offsets that could not be read
+     * @param  list<int>  $unreadable  offsets that could not be read, or not before where that counts
      * @param  list<int>  $other  offsets that hold neither nothing nor what was there
      */
     private function __construct(
@@ -40,19 +40,23 @@ final readonly class ErasureProof
     {
         $found = [self::LEFT => [], self::UNREADABLE => [], self::OTHER => [], self::EMPTY => []];
         foreach ($after as $offset => $bytes) {
-            $found[self::at($before[$offset] ?? null, $bytes)][] = $offset;
+            $found[self::at($way, $before[$offset] ?? null, $bytes)][] = $offset;
         }
 
         return new self($way, count($after), $found[self::LEFT], $found[self::UNREADABLE], $found[self::OTHER]);
     }
 
-    /** A place that was empty before and is so now says nothing against it. */
-    private static function at(?string $before, ?string $after): string
+    /**
+     * A place that was empty before and is so now says nothing against it. Where only a key is gone, what stands there
+     * now has to be compared: a place that was not readable before proves nothing.
+     */
+    private static function at(ErasureWay $way, ?string $before, ?string $after): string
     {
         return match (true) {
             $after === null => self::UNREADABLE,
             strspn($after, "\0") === strlen($after), strspn($after, "\xff") === strlen($after) => self::EMPTY,
             $after === $before => self::LEFT,
+            $before === null && $way === ErasureWay::Crypto => self::UNREADABLE,
             default => self::OTHER,
         };
     }
@@ -74,7 +78,8 @@ final readonly class ErasureProof
         $said = array_filter([
             $this->left === [] ? '' : self::places($this->left, 'hold').' what was there before, the first at byte '
                 .number_format($this->left[0], 0, '.', ' '),
-            $this->unreadable === [] ? '' : Counted::of(count($this->unreadable), 'place').' cannot be read',
+            $this->unreadable === [] ? '' : Counted::of(count($this->unreadable), 'place')
+                .' cannot be read and compared',
             $this->other === [] || $this->way === ErasureWay::Crypto ? '' : self::places($this->other, 'hold')
                 .' something',
         ]);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Cobblestone\Tuning\Proof;
 
 use Cobblestone\Machine\Device;
-use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
@@ -196,19 +195,27 @@ final readonly class ReadBack
         if (! $running->isKnown() || ! isset($row->options['this'])) {
             return null;
         }
-        $is = mb_strtolower($running->text()) === mb_strtolower($row->options['this']);
+        $runs = mb_strtolower($running->text());
+        $wanted = mb_strtolower($row->options['this']);
+        // A point release, or words such as a code name, follow the name.
+        $is = $runs === $wanted || preg_match('/^'.preg_quote($wanted, '/').'[. ]/', $runs) === 1;
 
         return new Observation($is ? 'this' : 'other', $running->origin, $running->text());
     }
 
+    /** Of several drives inside, none is known to be the system's: then only what holds of all of them is said. */
     private function encryption(): ?Observation
     {
-        $partitions = array_merge(...array_map(
-            static fn (Drive $drive): array => $drive->detailed ? $drive->partitions : [],
-            $this->machine->internalDrives(),
-        ), ...[[]]);
-        $sealed = array_filter($partitions, static fn (Partition $one): bool => $one->encrypted);
+        $said = [];
+        foreach ($this->machine->internalDrives() as $drive) {
+            if (! $drive->detailed) {
+                return null;
+            }
+            $sealed = array_filter($drive->partitions, static fn (Partition $one): bool => $one->encrypted);
+            $said[] = $drive->partitions === [] ? '' : ($sealed === [] ? 'off' : 'on');
+        }
+        $said = array_values(array_unique(array_filter($said)));
 
-        return $partitions === [] ? null : new Observation($sealed === [] ? 'off' : 'on', 'lsblk');
+        return count($said) === 1 ? new Observation($said[0], 'lsblk') : null;
     }
 }

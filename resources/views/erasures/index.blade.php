@@ -35,12 +35,16 @@
 @if ($one['drive']->serial !== null)
 <label class="form-label" for="s-{{ $name }}">Last four of the serial, as printed on the drive</label>
 <input id="s-{{ $name }}" name="serial" class="form-control mono" maxlength="20" autocomplete="off">
+@else
+<label class="check"><input type="checkbox" name="alone" value="1"> It has no serial to read: every other drive is
+out</label>
 @endif
 <label class="form-label" for="d-{{ $name }}">Only where it is destroyed: how, and who saw it</label>
 <input id="d-{{ $name }}" name="seen" class="form-control" maxlength="400">
 @if (old('drive') === $name)
 @include('parts.error', ['field' => 'way'])
 @include('parts.error', ['field' => 'serial'])
+@include('parts.error', ['field' => 'alone'])
 @include('parts.error', ['field' => 'seen'])
 @endif
 <button class="btn stop mt-2">Erase it <span class="one-way">one-way</span></button>

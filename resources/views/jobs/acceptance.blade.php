@@ -12,7 +12,7 @@
 <x-panel title="What it is against what it should be">
 <p><b>{{ $page::sentence($page->table) }}</b>
 <a href="/jobs/{{ $job->id }}/acceptance/rows.csv">Take the rows away as CSV</a></p>
-@include('jobs.acceptance-left-out')
+@include('parts.left-out')
 @include('jobs.acceptance-unsettled')
 @include('jobs.acceptance-held')
 @include('jobs.acceptance-gone')

@@ -69,14 +69,7 @@
 <span class="toward">{{ $page->coverage() }}</span>
 @endif
 </h2>
-@if (session('left_out', []) !== [])
-<p><b>Left out:</b></p>
-<ul>
-@foreach (session('left_out') as $problem)
-<li>{{ $problem }}</li>
-@endforeach
-</ul>
-@endif
+@include('parts.left-out')
 @if ($page->looks === [])
 <p>Nobody has counted yet. After each package, bring the machine's device list: what it cleared is counted, and what is
 left is named.</p>

@@ -183,3 +183,11 @@ it('wants the key of what stays and is encrypted', function (array $facts, bool 
     ]]);
     expect(isset(against($plan)['stays-locked']))->toBe($stops);
 })->with([[['encryption.key' => 'no'], true], [['encryption.key' => 'yes'], false]]);
+
+it('puts files back where what held them goes, and not where their system stays', function () {
+    $steps = fn (Plan $plan): array => array_column($plan->steps, 'id');
+    expect($steps(keepingPlan(BESIDE)))->toContain('files.put-back', 'files.count-home')
+        ->and($steps(twoSystems()))->toContain('protect.back-up')
+        ->not->toContain('files.put-back')
+        ->not->toContain('files.count-home');
+});

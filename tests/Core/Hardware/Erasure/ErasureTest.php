@@ -124,6 +124,8 @@ it('says whether it is erased by what was read back', function (
     'a part under the old key' => [ErasureWay::Crypto, ['a', 'b'], ['c', 'b'], false, 'what was there before'],
     'a place that cannot be read' => [ErasureWay::Crypto, ['a'], [null], false, '1 place cannot be read'],
     'unreadable before, empty after' => [ErasureWay::Sanitize, [null], ["\0"], true, 'nothing stands there'],
+    'nothing to compare with' => [ErasureWay::Crypto, [null, 'a'], ['c', 'd'], false, 'cannot be read and compared'],
+    'no comparison needed' => [ErasureWay::Overwrite, [null], ['c'], false, '1 place holds something'],
     'nothing read' => [ErasureWay::Overwrite, [], [], false, 'Nothing was read back.'],
 ]);
 

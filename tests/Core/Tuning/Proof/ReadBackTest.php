@@ -156,6 +156,10 @@ it('tells whether the drive inside is encrypted', function (array $drives, ?stri
         [[$drive([$open, $sealed])], 'on'],
         [[$drive([$open])], 'off'],
         [[$drive([$open]), $drive([$sealed], true)], 'off'],
+        'both sealed' => [[$drive([$open, $sealed]), $drive([$sealed])], 'on'],
+        'which of two it is, nobody said' => [[$drive([$open]), $drive([$open, $sealed])], null],
+        'an empty one says nothing against it' => [[$drive([]), $drive([$open, $sealed])], 'on'],
+        'one of two was not read' => [[$drive([$sealed]), $drive([$open], false, false)], null],
         [[$drive([])], null],
         [[$drive([$open], false, false)], null],
         [[], null],
@@ -167,6 +171,9 @@ it('tells which system runs, where its name alone says it', function (array $fac
     expect($seen?->value)->toBe($is);
 })->with([
     [['running.system' => 'orrin desktop 3'], ['this' => 'Orrin Desktop 3', 'other' => 'another one'], 'this'],
+    [['running.system' => 'Orrin Desktop 3.1'], ['this' => 'Orrin Desktop 3', 'other' => 'another one'], 'this'],
+    [['running.system' => 'Orrin Desktop 3 (Pier)'], ['this' => 'Orrin Desktop 3', 'other' => 'another one'], 'this'],
+    [['running.system' => 'Orrin Desktop 31'], ['this' => 'Orrin Desktop 3', 'other' => 'another one'], 'other'],
     [['running.system' => 'Skerry Rolling'], ['this' => 'Orrin Desktop 3', 'other' => 'another one'], 'other'],
     [['running.system' => 'Tansy Desktop 7'], ['Dock' => 'Dock', 'other' => 'another system'], null],
     [[], ['this' => 'Orrin Desktop 3'], null],
