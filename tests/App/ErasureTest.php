@@ -85,6 +85,16 @@ it('erases no drive without a serial while another one may be there', function (
     Queue::assertNothingPushed();
 });
 
+it('keeps the way that was chosen where the serial was wrong', function () {
+    $chosen = '/value="destroyed"\s+checked/';
+    $this->get('/erasures')->assertDontSee('shredded');
+    ($this->erase)('saltmarsh-old', 'destroyed', '0000', 'shredded');
+    $page = $this->get('/erasures')->assertOk()->assertSee('value="shredded"', false)->getContent();
+    // Of the drive that is only ever destroyed, and of the one that was asked for.
+    expect(preg_match_all($chosen, $page))->toBe(2)
+        ->and(preg_match_all('/value="(sanitize|crypto)"\s+checked/', $page))->toBe(1);
+});
+
 it('keeps of a destroyed drive how, and who saw it', function () {
     ($this->erase)('hagstone-failing', 'destroyed', '20C8', 'shredded, the harbour master saw it');
     $erasure = Erasure::query()->sole();
