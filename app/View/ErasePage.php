@@ -41,6 +41,20 @@ final readonly class ErasePage
         return new self($drives, $past, $mayWork);
     }
 
+    /** Whether this is the drive that was asked for just now, and not begun. */
+    public function isAsked(string $name): bool
+    {
+        return old('drive') === $name;
+    }
+
+    /** The way that was chosen before the mistake; at first the best one. */
+    public function isChosen(string $name, ErasureWay $way): bool
+    {
+        return $this->isAsked($name)
+            ? old('way') === $way->value
+            : $this->drives[$name]['advice']->best === $way;
+    }
+
     /** @return array<string, string> way => why it is not offered */
     public function out(string $name): array
     {

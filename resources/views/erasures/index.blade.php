@@ -21,14 +21,13 @@
 <p class="fine">Not {{ $way }}: {{ $why }}</p>
 @endforeach
 @if ($page->mayWork)
-@php($asked = old('drive') === $name)
 <form method="post" action="/erasures">
 @csrf
 <input type="hidden" name="drive" value="{{ $name }}">
 <div class="choices">
 @foreach ($one['advice']->ways() as $way)
 <label><input type="radio" name="way" value="{{ $way->value }}" 
-@checked($asked ? old('way') === $way->value : $loop->first)> {{ $way->title() }}</label>
+@checked($page->isChosen($name, $way))> {{ $way->title() }}</label>
 @endforeach
 </div>
 @if ($one['advice']->caution !== '')
@@ -43,8 +42,8 @@ out</label>
 @endif
 <label class="form-label" for="d-{{ $name }}">Only where it is destroyed: how, and who saw it</label>
 <input id="d-{{ $name }}" name="seen" class="form-control" maxlength="400"
-value="{{ $asked ? old('seen') : '' }}">
-@if ($asked)
+value="{{ $page->isAsked($name) ? old('seen') : '' }}">
+@if ($page->isAsked($name))
 @include('parts.error', ['field' => 'way'])
 @include('parts.error', ['field' => 'serial'])
 @include('parts.error', ['field' => 'alone'])
