@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Database\ReadAlong;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Session\DatabaseSessionHandler;
 
 /**
@@ -20,6 +23,16 @@ final class SessionTable extends DatabaseSessionHandler
     /** @var array<string, mixed>|null */
     private ?array $person = null;
 
+    public function __construct(
+        Connection $connection,
+        string $table,
+        int $minutes,
+        Application $app,
+        private readonly ReadAlong $along,
+    ) {
+        parent::__construct($connection, $table, $minutes, $app);
+    }
+
     /** @return array<string, mixed>|null the row of whose session was read; null where it is nobody's yet */
     public function person(): ?array
     {
@@ -29,12 +42,13 @@ final class SessionTable extends DatabaseSessionHandler
     /** @param  string  $sessionId */
     public function read($sessionId): string
     {
-        $row = $this->getQuery()
+        $query = $this->getQuery()
             ->where('id', $sessionId)
             ->selectRaw(
                 'payload, last_activity, (select row_to_json(users) from users where users.id = user_id) as person',
-            )
-            ->first();
+            );
+        $this->along->select($query, request());
+        $row = $query->first();
         if ($row === null) {
             return '';
         }
@@ -44,6 +58,7 @@ final class SessionTable extends DatabaseSessionHandler
         }
         $person = json_decode((string) $row->person, true);
         $this->person = is_array($person) ? $person : null;
+        $this->along->hold($row, request());
         $content = (string) base64_decode((string) $row->payload, true);
         $this->stored[$sessionId] = [$content, (int) $row->last_activity];
 

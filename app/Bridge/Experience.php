@@ -116,6 +116,17 @@ final class Experience
     public function learnedTimes(): array
     {
         return array_values(array_map(LearnedTime::of(...), DB::select(<<<'SQL'
+            -- From one group to the next by the index: there are thousands of times, and some dozens of groups.
+            with recursive groups as (
+                (select model, system, step from step_times order by model, system, step limit 1)
+                union all
+                select after.model, after.system, after.step from groups cross join lateral (
+                    select model, system, step from step_times
+                    where (step_times.model, step_times.system, step_times.step)
+                        > (groups.model, groups.system, groups.step)
+                    order by model, system, step limit 1
+                ) as after
+            )
             select one.model, coalesce(name, one.model) as name, system, title, (
                 select json_agg(seconds order by id)
                 from (select id, seconds from step_times as of_group
@@ -123,8 +134,12 @@ final class Experience
                     order by id desc limit ?) as newest
             ) as seconds
             from (
-                select model, system, step, max(title) as title, max(created_at) as last
-                from step_times group by model, system, step order by max(created_at) desc limit 30
+                select groups.*, newest.title, newest.created_at as last from groups cross join lateral (
+                    select title, created_at from step_times as of_group
+                    where of_group.model = groups.model and of_group.system = groups.system
+                        and of_group.step = groups.step
+                    order by id desc limit 1
+                ) as newest order by newest.created_at desc limit 30
             ) as one
             left join catalogue_entries on slug = one.model and kind = 'machines'
             order by last desc

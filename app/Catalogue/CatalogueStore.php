@@ -59,6 +59,12 @@ final class CatalogueStore
         ]);
     }
 
+    /** An entry was changed by whoever holds it. */
+    public function askAnew(): void
+    {
+        $this->compiled->askAnew();
+    }
+
     public function remove(string $kind, string $slug): void
     {
         $this->compiled->askAnew();

@@ -2,6 +2,7 @@
 
 namespace App\Catalogue;
 
+use App\Database\ReadAlong;
 use App\Models\CatalogueEntry;
 use Illuminate\Support\Facades\DB;
 
@@ -14,7 +15,7 @@ final class CompiledCatalogue
     /** @var array<string, array<string, array<string, mixed>>>|null */
     private ?array $documents = null;
 
-    private const ASKED = 'catalogue';
+    public const ASKED = 'catalogue';
 
     private string $version = '';
 
@@ -26,6 +27,7 @@ final class CompiledCatalogue
     public function askAnew(): void
     {
         request()->attributes->remove(self::ASKED);
+        ReadAlong::forget(self::ASKED);
     }
 
     /** @return array<string, array<string, array<string, mixed>>> kind => identifier => document, by identifier */
@@ -47,16 +49,23 @@ final class CompiledCatalogue
         return $this->documents;
     }
 
-    /** Which transaction, and which command of it, wrote each row that stands there: any change makes another text. */
+    /**
+     * Which transaction, and which command of it, wrote each row that stands there: any change makes another text.
+     *
+     * @return array{string, list<mixed>} the query and its values
+     */
+    public static function query(): array
+    {
+        return [
+            "select md5(coalesce(string_agg(id || ' ' || xmin::text || ' ' || cmin::text, ',' order by id), '')) "
+                .'from catalogue_entries',
+            [],
+        ];
+    }
+
     private static function version(): string
     {
-        $of = DB::table((new CatalogueEntry)->getTable())
-            ->selectRaw(
-                "md5(coalesce(string_agg(id || ' ' || xmin::text || ' ' || cmin::text, ',' order by id), '')) as rows",
-            )
-            ->value('rows');
-
-        return is_string($of) ? $of : 'none';
+        return ReadAlong::of(self::ASKED) ?? (string) DB::scalar(self::query()[0]);
     }
 
     /** @return array<string, array<string, array<string, mixed>>> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Query\Builder;
+
 /**
  * What this database is, by name.
  *
@@ -30,6 +32,12 @@ final class Setting extends Record
     public static function read(string $name): ?string
     {
         return self::query()->whereKey($name)->first()?->value;
+    }
+
+    /** The same as part of another query. */
+    public static function named(string $name): Builder
+    {
+        return self::query()->toBase()->select('value')->where('name', $name);
     }
 
     public static function put(string $name, string $value): void

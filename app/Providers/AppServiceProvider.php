@@ -6,8 +6,10 @@ use App\Account\PeopleProvider;
 use App\Account\SessionTable;
 use App\Actions\ImageWasFetched;
 use App\Actions\StickWasProven;
+use App\Bridge\BellBridge;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
+use App\Database\ReadAlong;
 use App\Devices\Publisher\Publisher;
 use App\Devices\Publisher\StandInPublisher;
 use App\Health\Workers;
@@ -44,6 +46,10 @@ final class AppServiceProvider extends ServiceProvider
             (string) config('session.table'),
             (int) config('session.lifetime'),
             $app,
+            new ReadAlong([
+                BellBridge::ATTRIBUTE => BellBridge::query(...),
+                CompiledCatalogue::ASKED => CompiledCatalogue::query(...),
+            ]),
         ));
     }
 

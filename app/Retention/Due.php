@@ -8,6 +8,7 @@ use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\JobPhoto;
 use App\Models\LogRecord;
+use App\Models\Setting;
 use Cobblestone\Assessment\BackupSteps;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as QueryBuilder;
@@ -47,13 +48,16 @@ final class Due
     /** Whether anything can be due: most days nothing is old enough, and then nothing has to be counted. */
     public static function isAny(): bool
     {
-        $days = RetentionDays::present();
+        $held = (array) DB::query()
+            ->selectSub(Setting::named(RetentionDays::NAME), 'days')
+            ->selectSub(DB::table('jobs')->selectRaw('min(handed_over_at)::text'), 'over')
+            ->selectSub(DB::table('jobs')->selectRaw('min(delete_by)::text'), 'agreed')
+            ->first();
+        $days = RetentionDays::read($held['days']);
         $soonest = now()->subDays(min(array_map(static fn (string $kind): int => $days->days[$kind], self::kinds())));
 
-        return DB::table('jobs')
-            ->where('handed_over_at', '<=', $soonest)
-            ->orWhere('delete_by', '<=', self::today())
-            ->exists();
+        return ($held['over'] !== null && $soonest->gte($held['over'])) ||
+            ($held['agreed'] !== null && $held['agreed'] <= self::today());
     }
 
     /** @return non-empty-list<string> kinds that become due; keys end by themselves */

@@ -22,7 +22,7 @@ final readonly class RetentionDays
         'jobs' => ['everything else of a finished job but that it was', 1825, 7300],
     ];
 
-    private const NAME = 'retention';
+    public const NAME = 'retention';
 
     /** @param  array<string, int>  $days */
     private function __construct(public array $days)
@@ -31,7 +31,13 @@ final readonly class RetentionDays
 
     public static function present(): self
     {
-        $kept = json_decode((string) Setting::read(self::NAME), true);
+        return self::read(Setting::read(self::NAME));
+    }
+
+    /** @param  string|null  $setting  as it is stored; null where nothing was chosen */
+    public static function read(?string $setting): self
+    {
+        $kept = json_decode((string) $setting, true);
 
         return new self([
             ...array_map(static fn (array $kind): int => $kind[1], self::KINDS),

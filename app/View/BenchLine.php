@@ -33,6 +33,9 @@ final class BenchLine
         'key-replaced' => 'A new application key was made',
         'deaths-seen' => 'Deaths of workers seen',
         'catalogue-taken' => '%s taken into the catalogue',
+        'incident-reviewed' => 'What ended a problem was looked at, entry %s',
+        'symptom-first' => 'Looked for first at %s',
+        'shift-note' => 'Shift note kept',
         'demo-loaded' => 'The demo world was loaded',
         'shop-began' => 'This shop began',
     ];

@@ -4,6 +4,7 @@
 @section('content')
 <header class="head">
 <h1>Bench</h1><span class="goal">{{ $page->count }}</span>
+<a class="btn ms-auto" href="/shift" data-key="t">Shift note <kbd>t</kbd></a>
 @include('parts.new-job')
 </header>
 @if ($page->cards === [])
