@@ -6,6 +6,7 @@ use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\JobPhoto;
 use Cobblestone\Handover\HandoverSheet;
+use Cobblestone\Handover\Receipt;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 
@@ -27,6 +28,21 @@ final class PaperController
             'photos' => JobPhoto::ofJob($job->id, true),
             'sheet' => HandoverSheet::of($progress, $entries, $zone, (int) now()->timestamp),
         ]);
+    }
+
+    /** For whoever brings a machine, and again when it goes: what was left here, and what went back. */
+    public function receipt(Job $job, JobBridge $bridge): View
+    {
+        $progress = $bridge->progress($job);
+        $receipt = Receipt::of($progress);
+
+        return $receipt === null
+            ? view('paper.no-receipt', ['job' => $job, 'takesIn' => $progress->plan->step(Receipt::IN) !== null])
+            : view('paper.receipt', [
+                'job' => $job,
+                'zone' => (string) config('cobblestone.timezone'),
+                'receipt' => $receipt,
+            ]);
     }
 
     public function path(Job $job, JobBridge $bridge): View
