@@ -103,7 +103,7 @@ final class WalkStep
             'confirm' => [EntryKind::Confirmed, $walk->confirm($step, $text('serial'), $text('read_from'))],
             'done' => [EntryKind::Done, $this->done($walk, $step, $input, $user, $job)],
             'problem' => [EntryKind::Problem, ['text' => $walk->problem($step, $text('text'))]],
-            'retry' => [EntryKind::Retry, $walk->retry($step)],
+            'retry' => [EntryKind::Retry, $walk->retry($step, $text('cause'), $text('fix'))],
             'note' => [EntryKind::Note, ['text' => $walk->words($text('text'))]],
             'waive' => [
                 EntryKind::Waived,

@@ -135,17 +135,26 @@ final class Walk
     }
 
     /**
-     * @return array<string, mixed> what the log keeps of it
+     * After a problem; what it was and what helped, where somebody says so (rule L1).
+     *
+     * @return array{try: int, cause?: string, fix?: string} what the log keeps of it
      *
      * @throws Refused
      */
-    public function retry(Step $step): array
+    public function retry(Step $step, string $cause = '', string $fix = ''): array
     {
         if ($this->progress->state($step) !== StepState::Trouble) {
             throw Refused::evidence('step', "\"{$step->title}\" has no problem open; there is nothing to try again.");
         }
+        if (trim($cause) === '' && trim($fix) !== '') {
+            throw Refused::evidence('cause', 'Say what it was too: the next one who sees this looks for that first.');
+        }
+        $said = array_filter([
+            'cause' => mb_substr(trim($cause), 0, EvidenceJudge::TEXT_LIMIT),
+            'fix' => mb_substr(trim($fix), 0, EvidenceJudge::TEXT_LIMIT),
+        ], static fn (string $one): bool => $one !== '');
 
-        return ['try' => $this->progress->tries($step) === 0 ? 2 : $this->progress->tries($step) + 1];
+        return ['try' => $this->progress->tries($step) === 0 ? 2 : $this->progress->tries($step) + 1, ...$said];
     }
 
     /**

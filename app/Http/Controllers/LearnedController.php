@@ -3,11 +3,14 @@
 namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
+use App\Bridge\Incidents;
+use App\Catalogue\CatalogueStore;
 use App\Documents\SchemaCheck;
 use App\Documents\Schemas;
 use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
 use App\Models\LearnedFact;
+use App\View\IncidentsPage;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -18,7 +21,7 @@ use Illuminate\Validation\ValidationException;
 /** What jobs have taught about models, for the lead to take into the catalogue or let go (rule J13). */
 final class LearnedController
 {
-    public function index(): View
+    public function index(Incidents $incidents, CatalogueStore $store): View
     {
         return view('catalogue.learned', [
             'facts' => LearnedFact::query()
@@ -28,6 +31,7 @@ final class LearnedController
                 ->orderBy('fact')
                 ->get(),
             'keys' => FactRegistry::learned(),
+            'incidents' => IncidentsPage::now($incidents, $store->catalogue()),
         ]);
     }
 

@@ -1,10 +1,12 @@
 @extends('layout')
 @section('title', 'Learned on jobs')
 @section('content')
-<header class="head"><h1>Learned on jobs</h1><span class="goal">{{ $facts->count() }} to look at</span></header>
+<header class="head"><h1>Learned on jobs</h1>
+<span class="goal">{{ $incidents->toLookAt($facts->count()) }} to look at</span></header>
 @include('parts.error', ['field' => 'decision'])
 @if ($facts->isEmpty())
-<div class="panel empty"><p><b>Nothing waits for you.</b></p>
+<div class="panel empty">
+<p><b>{{ $incidents->told === [] ? 'Nothing waits for you.' : 'No fact waits for you.' }}</b></p>
 <p>On a job's intake page a fact that was found can be kept for its model; it then stands here.</p></div>
 @else
 <section class="panel"><div class="table-responsive" tabindex="0"><table class="plain"><thead><tr><th>model</th>
@@ -25,4 +27,5 @@
 </td></tr>
 @endforeach
 </tbody></table></div></section>@endif
+@include('catalogue.incidents')
 @endsection

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Bridge\Incident;
+use App\Bridge\Incidents;
+use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Catalogue\Symptom;
+
+/** What went wrong here and what helped, for the lead to look at. */
+final readonly class IncidentsPage
+{
+    /**
+     * @param  list<Incident>  $told
+     * @param  list<array<string, string|bool>>  $fixes  symptom, cause, name, words; looked: at which place the index
+     *     looks for it; later: whether others come before it
+     */
+    private function __construct(public array $told, public array $fixes)
+    {
+    }
+
+    public static function now(Incidents $incidents, Catalogue $catalogue): self
+    {
+        $symptoms = [];
+        foreach ($catalogue->symptoms() as $symptom) {
+            $symptoms[$symptom->id] = $symptom;
+        }
+        $fixes = [];
+        foreach ($incidents->fixes() as $row) {
+            $of = $symptoms[$row->symptom] ?? null;
+            $place = $of === null ? null : self::place($of, (string) $row->cause);
+            $fixes[] = [
+                'symptom' => (string) $row->symptom,
+                'cause' => (string) $row->cause,
+                'name' => $of === null ? (string) $row->symptom : $of->name,
+                'words' => self::times((int) $row->many).", {$row->minutes} min until it helped",
+                'looked' => $place === null ? 'not in the index any more' : "as number {$place}",
+                'later' => $place !== null && $place > 1,
+            ];
+        }
+
+        return new self($incidents->told(), $fixes);
+    }
+
+    /** What waits for the lead, with so many facts. */
+    public function toLookAt(int $facts): int
+    {
+        return $facts + count($this->told);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->told === [] && $this->fixes === [];
+    }
+
+    private static function times(int $many): string
+    {
+        return match ($many) {
+            1 => 'helped once',
+            2 => 'helped twice',
+            default => "helped {$many} times",
+        };
+    }
+
+    /** At which place the index looks for it, from 1; null where it does not hold it. */
+    private static function place(Symptom $symptom, string $cause): ?int
+    {
+        foreach ($symptom->causes as $i => $one) {
+            if ($one->cause === $cause) {
+                return $i + 1;
+            }
+        }
+
+        return null;
+    }
+}
