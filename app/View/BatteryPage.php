@@ -28,7 +28,7 @@ final readonly class BatteryPage
         public ?float $wanted,
         public ?string $fault,
         public ?string $known,
-        private Kind $kind,
+        private Machine $machine,
         public bool $mayWork,
     ) {
     }
@@ -53,7 +53,7 @@ final readonly class BatteryPage
 
         $mayWork = $mayWork && $job->isOpen();
 
-        return new self($job, $drains, $asked, $life, $wanted, $fault, $known, $machine->kind, $mayWork);
+        return new self($job, $drains, $asked, $life, $wanted, $fault, $known, $machine, $mayWork);
     }
 
     public function isLearned(): bool
@@ -66,7 +66,7 @@ final readonly class BatteryPage
     {
         return match (true) {
             $this->life !== null || $this->fault !== null => null,
-            $this->asked->wh === '' && $this->kind === Kind::Desktop => 'A desktop runs from the wall. '
+            $this->asked->wh === '' && $this->machine->kind === Kind::Desktop => 'A desktop runs from the wall. '
                 .'Where it has a battery all the same, say its watt-hours as new.',
             $this->asked->wh === '' => 'No battery of this machine is known: say its watt-hours as new.',
             default => 'Nobody has seen yet what it draws: note a drain, at two limits best, or say what it draws '
@@ -138,7 +138,7 @@ final readonly class BatteryPage
             'limit' => sprintf('%d W', $limit),
             'draw' => sprintf('%.1f W', $life->draw->at($limit)),
             'hours' => self::hours($life->hours($limit)),
-        ], self::limits($life));
+        ], $this->limits($life));
     }
 
     public function answer(): ?string
@@ -149,9 +149,20 @@ final readonly class BatteryPage
         $limit = $this->life->limitFor($this->wanted);
         $hours = self::hours($this->wanted);
 
-        return $limit === null
-            ? "No limit gives {$hours}: what it draws anyway is too much."
-            : sprintf('%s at a limit of %.1f W at most.', $hours, $limit);
+        $can = $this->machine->model?->powerLimits;
+
+        return match (true) {
+            $limit === null => "No limit gives {$hours}: what it draws anyway is too much.",
+            $can !== null && $limit < $can->leastW => "No limit of this model gives {$hours}: {$can->leastW} W is the "
+                .'least that can be set.',
+            $can !== null && $limit > $can->mostW => "{$hours} at any limit: {$can->mostW} W is this model's ceiling.",
+            default => sprintf('%s at a limit of %.1f W at most.', $hours, $limit),
+        };
+    }
+
+    public function everyday(): EverydayLimit
+    {
+        return new EverydayLimit($this->machine, $this->life, $this->wanted, $this->mayWork);
     }
 
     /** @return list<array{id: int, limit: string, drained: string, draw: string, by: string, at: string, own: bool}> */
@@ -174,7 +185,7 @@ final readonly class BatteryPage
         if ($life === null) {
             return null;
         }
-        $limits = self::limits($life);
+        $limits = $this->limits($life);
 
         return BatteryDrawing::of($life, $limits[0], $limits[count($limits) - 1], array_map(
             static fn (DrainRecord $one): Drain => $one->drain(),
@@ -183,13 +194,23 @@ final readonly class BatteryPage
     }
 
     /**
-     * Limits that are worth telling: from a tenth of the battery's watt-hours to about its whole, in even steps of
-     * whole watts.
+     * Limits that are worth telling: those that the model can be set to, else from a tenth of the battery's watt-hours
+     * to about its whole, in even steps of whole watts.
      *
      * @return non-empty-list<float>
      */
-    private static function limits(BatteryLife $life): array
+    private function limits(BatteryLife $life): array
     {
+        $can = $this->machine->model?->powerLimits;
+        if ($can !== null) {
+            $wide = max(1.0, ceil(($can->mostW - $can->leastW) / (self::LIMITS - 1)));
+            $within = array_filter(
+                array_map(static fn (int $i): float => $can->leastW + $wide * $i, range(0, self::LIMITS - 2)),
+                static fn (float $limit): bool => $limit < $can->mostW,
+            );
+
+            return [...array_values($within), (float) $can->mostW];
+        }
         $step = max(1.0, round($life->designWh / self::LIMITS));
         $first = max(1.0, round($life->designWh / 10));
 

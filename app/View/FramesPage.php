@@ -8,6 +8,7 @@ use App\Drawing\FrameDrawing;
 use App\Models\FrameRecord;
 use App\Models\Job;
 use Cobblestone\Tuning\Frames\FrameComparison;
+use Cobblestone\Tuning\Frames\FrameReport;
 use Cobblestone\Tuning\Frames\FrameRun;
 
 /** Frames of a job: the newest of before and of after, what they say of each other, and what was counted earlier. */
@@ -45,6 +46,15 @@ final readonly class FramesPage
             $runs === [] ? null : FrameDrawing::of($runs),
             $mayWork && $job->isOpen(),
         );
+    }
+
+    /** @return array<string, mixed>|null the newest, and what it says of the one before; null where none was counted */
+    public function report(): ?array
+    {
+        $runs = array_map(static fn (FrameRecord $one): FrameRun => $one->counted(), $this->newest);
+        $now = $runs['after'] ?? ($runs['before'] ?? null);
+
+        return $now === null ? null : FrameReport::of($now, isset($runs['after']) ? $runs['before'] ?? null : null);
     }
 
     public function isEmpty(): bool

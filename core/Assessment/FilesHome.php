@@ -73,7 +73,7 @@ final readonly class FilesHome
             acts: [Act::CopyData],
             because: [
                 new Reason(
-                    'The drive was erased; the copy is where the files are. They come after updates and drivers, so '
+                    'This path erases; the copy is where the files are. They come after updates and drivers, so '
                         .'that nothing has to be done twice if the system is set up once more.',
                     'A6',
                 ),

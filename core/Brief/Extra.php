@@ -11,11 +11,13 @@ use Cobblestone\Document\Written;
 /** Something that comes from neither publisher nor maker (rule A15). */
 final readonly class Extra
 {
+    /** @param  string  $undo  what undoes it, of one that is put onto the finished system; empty: nothing does */
     public function __construct(
         public string $what,
         public string $source = '',
         public string $sha256 = '',
         public string $reason = '',
+        public string $undo = '',
     ) {
     }
 
@@ -27,6 +29,7 @@ final readonly class Extra
             $fields->optionalString('source') ?? '',
             $fields->optionalString('sha256') ?? '',
             $fields->optionalString('reason') ?? '',
+            $fields->optionalString('undo') ?? '',
         );
     }
 

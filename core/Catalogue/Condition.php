@@ -13,6 +13,9 @@ final readonly class Condition
 {
     private const TESTS = ['is', 'not', 'in', 'at_least', 'below', 'known'];
 
+    /** @var list<string> the values as they are compared: a route asks the same conditions hundreds of times */
+    private array $wanted;
+
     /**
      * @param  list<bool|int|float|string>  $values
      * @param  string  $else  why it is out where the condition fails, in words
@@ -23,6 +26,7 @@ final readonly class Condition
         public array $values,
         public string $else,
     ) {
+        $this->wanted = array_map(self::plain(...), $values);
     }
 
     /**
@@ -72,7 +76,7 @@ final readonly class Condition
             return null;
         }
         $given = is_array($fact->value) ? array_map(self::plain(...), $fact->value) : [self::plain($fact->value)];
-        $wanted = array_map(self::plain(...), $this->values);
+        $wanted = $this->wanted;
 
         return match ($this->test) {
             'is', 'in' => array_intersect($given, $wanted) !== [],

@@ -77,6 +77,7 @@ final class FirmwarePutBack
                         ? self::boundToSetting()
                         : [],
                 ],
+                evidence: [SettingsEvidence::putBack($machine, str_replace('-', '_', $entry->id))],
                 boots: [
                     BootEvent::start(Wants::Setup, BootEvent::BY_KEY),
                     BootEvent::change($back[$entry->id] ?? []),

@@ -51,20 +51,35 @@ final class SettingsEvidence
      */
     public static function asRecorded(Machine $machine): array
     {
-        return array_map(static function (Setting $setting): Evidence {
-            $reading = self::reading($setting, '');
+        return array_map(self::again(...), self::settings($machine, []));
+    }
 
-            return new Evidence(
-                $reading->id,
-                $reading->label,
-                $reading->kind,
-                $reading->options,
-                $reading->hint,
-                expected: Expected::asIn(self::STEP, $reading->id),
-                overruledBy: ['lead'],
-                remedy: 'Enter it again as it was recorded.',
-            );
-        }, self::settings($machine, []));
+    /** One that was changed for the job and is put back: as it was recorded (rule J4). */
+    public static function putBack(Machine $machine, string $setting): Evidence
+    {
+        foreach (Setting::ofMachine($machine) as $one) {
+            if ($one->id === $setting) {
+                return self::again($one);
+            }
+        }
+
+        return self::again(Setting::usual($setting));
+    }
+
+    private static function again(Setting $setting): Evidence
+    {
+        $reading = self::reading($setting, '');
+
+        return new Evidence(
+            $reading->id,
+            $reading->label,
+            $reading->kind,
+            $reading->options,
+            $reading->hint,
+            expected: Expected::asIn(self::STEP, $reading->id),
+            overruledBy: ['lead'],
+            remedy: 'Enter it again as it was recorded.',
+        );
     }
 
     /**

@@ -8,15 +8,18 @@ use Cobblestone\Assessment\KnownTroubles;
 use Cobblestone\Catalogue\SystemReads;
 use Cobblestone\Firmware\MemoryNeed;
 use Cobblestone\Firmware\Setting;
+use Cobblestone\Job\Path\CardDriverSteps;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\DisplayScale;
 use Cobblestone\Tuning\Proof\PromisedSetting;
 use Cobblestone\Tuning\Proof\Promises;
 use Cobblestone\Tuning\Proof\ReadBack;
@@ -30,6 +33,12 @@ final readonly class Promised
 {
     /** What the memory profile is set to where the modules run as fast as they can. */
     private const RATED = 'rated';
+
+    /** The power limit that was agreed on for every day. */
+    public const EVERYDAY = 'power.everyday_w';
+
+    /** Share: 59.94 is called 60 by one system and 59 by another. */
+    private const HZ = 0.02;
 
     /** @param  list<Step>  $steps  in their order, up to the readings */
     private function __construct(private array $steps, private JobContext $context, private PathDraft $draft)
@@ -78,7 +87,22 @@ final readonly class Promised
             $system->reads ?? new SystemReads(),
             $system === null ? [] : KnownTroubles::of($this->context->machine, $system, $this->context->image)
                 ->byFunction(),
+            $this->does(Act::FitPart) && $this->context->brief->card !== null ? $this->picture() : null,
+            $this->installs() && ($screen = $this->context->machine->model?->screen) !== null
+                ? DisplayScale::of($screen, $this->context->machine->kind)
+                : null,
+            is_numeric($everyday = $this->context->machine->fact(self::EVERYDAY)->value) ? (int) $everyday : null,
         );
+    }
+
+    /** Of the owner's screen where that is known; else what it was when the card was proven. */
+    private function picture(): Expected
+    {
+        $most = $this->context->machine->fact(CardDriverSteps::RATE)->value;
+
+        return is_numeric($most) && $most > 0
+            ? new Expected((string) (int) $most, self::HZ, atLeast: true)
+            : Expected::asIn(CardDriverSteps::PROVEN, CardDriverSteps::PICTURE, self::HZ);
     }
 
     /** @return array<string, string> fact => what it is after the last stone that changes it */

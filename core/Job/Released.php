@@ -8,6 +8,7 @@ use Cobblestone\Brief\ReleasedGuard;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Gate;
+use Cobblestone\Runbook\LookedAt;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -106,6 +107,10 @@ final class Released
             after: [PathFact::putBack($guard->id)],
             needs: ['hands'],
             because: [new Reason("It was released: {$guard->why}", 'J4, M11')],
+            evidence: [LookedAt::as(
+                "{$guard->what}: looked at, it is so",
+                'Put it back first; what stays is the lead\'s to accept.',
+            )],
         );
     }
 }

@@ -22,6 +22,7 @@ use Cobblestone\Tuning\Proof\MachineRows;
 use Cobblestone\Tuning\Proof\Promises;
 use Cobblestone\Tuning\Proof\RowId;
 use Cobblestone\Tuning\Proof\SystemRows;
+use Cobblestone\Tuning\Proof\TunedRows;
 
 /** The readings that prove the machine, row by row, as far as their expected values are known (rules T1, K3). */
 final class Acceptance
@@ -84,6 +85,7 @@ final class Acceptance
             ...MachineRows::of($promises),
             ...DeviceRows::of($promises),
             ...SystemRows::of($promises, $isFirmware ? ProofScope::Firmware : ProofScope::Whole),
+            ...TunedRows::of($promises),
         ];
 
         return $readings->with(['evidence' => array_map(

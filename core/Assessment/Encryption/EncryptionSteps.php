@@ -14,6 +14,7 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\LookedAt;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -112,6 +113,10 @@ final class EncryptionSteps
             done: DoneWords::of('The drive\'s protection was resumed'),
             acts: [Act::ChangeOldSystem],
             because: [new Reason('It was suspended only for the job.', 'J4, A7')],
+            evidence: [LookedAt::as(
+                'Its state reads on, and it started without asking for the key',
+                'Resume it once more, and restart. A key that is asked for again: look which setting is not as it was.',
+            )],
             boots: [BootEvent::change(['encryption' => 'resumed']), BootEvent::start(Wants::System)],
         );
     }

@@ -172,6 +172,7 @@ final readonly class RouteLadder
         $reach = $at ?? count($this->rungs);
         $best = null;
         $most = 0.0;
+        $open = $this->open($facts, $reach);
         foreach ($this->unknownUpTo($facts, $reach) as $fact) {
             $options = $this->questions[$fact]->options ?? [];
             $moved = 0.0;
@@ -179,7 +180,7 @@ final readonly class RouteLadder
                 $with = $facts->with(Fact::of($fact, (string) $answer, Source::Person, 'what if'));
                 $moved +=
                     abs(($this->best($with) ?? count($this->rungs)) - $reach) +
-                    0.1 * $this->closed($with, $facts, $reach);
+                    0.1 * self::closed($with, $open);
             }
             $moved = $options === [] ? 0.0 : $moved / count($options);
             if ($moved > $most) {
@@ -194,16 +195,26 @@ final readonly class RouteLadder
         return new Question($best, $ask->text, $ask->options, 'which way is the gentlest that works', 'A3', 95);
     }
 
-    /** How many rungs an answer settles one way or the other. */
-    private function closed(FactSheet $with, FactSheet $without, int $reach): int
+    /** @return list<Rung> those that nothing speaks against, and of which something is not known */
+    private function open(FactSheet $facts, int $reach): array
     {
-        $closed = 0;
-        foreach (array_slice($this->rungs, 0, $reach) as $rung) {
-            $open = $rung->against($without) === [] && $rung->unknown($without) !== [];
-            $closed += $open && ($rung->against($with) !== [] || $rung->unknown($with) === []) ? 1 : 0;
-        }
+        return array_values(array_filter(
+            array_slice($this->rungs, 0, $reach),
+            static fn (Rung $rung): bool => $rung->against($facts) === [] && $rung->unknown($facts) !== [],
+        ));
+    }
 
-        return $closed;
+    /**
+     * How many of the open rungs an answer settles one way or the other.
+     *
+     * @param  list<Rung>  $open
+     */
+    private static function closed(FactSheet $with, array $open): int
+    {
+        return count(array_filter(
+            $open,
+            static fn (Rung $rung): bool => $rung->against($with) !== [] || $rung->unknown($with) === [],
+        ));
     }
 
     /** @return list<string> */

@@ -21,7 +21,7 @@ final readonly class ErasureAdvice
                 default => '',
             },
             ErasureWay::Crypto->value => match (true) {
-                ! $drive->encrypts => 'It has not encrypted everything since it was new.',
+                ! $drive->encrypts => 'It does not keep all that it holds behind a key of its own.',
                 $drive->isFailing => 'A failing drive may say that it is done, and not be.',
                 default => '',
             },

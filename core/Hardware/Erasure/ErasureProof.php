@@ -71,9 +71,11 @@ final readonly class ErasureProof
     public function sentence(): string
     {
         if ($this->isErased()) {
+            $read = 'Read back at '.Counted::of($this->places, 'place');
+
             return $this->way === ErasureWay::Crypto
-                ? "Read back at {$this->places} places: nothing of what stood there before is readable."
-                : "Read back at {$this->places} places: nothing stands there.";
+                ? "{$read}: nothing of what stood there before is readable."
+                : "{$read}: nothing stands there.";
         }
         $said = array_filter([
             $this->left === [] ? '' : self::places($this->left, 'hold').' what was there before, the first at byte '
@@ -86,7 +88,7 @@ final readonly class ErasureProof
 
         return $this->places === 0
             ? 'Nothing was read back.'
-            : "Not erased. Of {$this->places} places that were read back, ".implode('; ', $said).'.';
+            : 'Not erased. Of '.Counted::of($this->places, 'place').' read back, '.implode('; ', $said).'.';
     }
 
     /** @param  list<int>  $places */

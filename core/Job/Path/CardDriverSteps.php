@@ -30,6 +30,10 @@ final readonly class CardDriverSteps
     /** What the owner's screen shows at most, pictures a second. */
     public const RATE = 'screen.rate_hz';
 
+    public const PROVEN = 'drivers.prove-card';
+
+    public const PICTURE = 'picture_rate';
+
     public function __construct(private CardDriver $driver, private CardFit $fit, private Machine $machine)
     {
     }
@@ -93,7 +97,7 @@ final readonly class CardDriverSteps
     private function prove(): Step
     {
         return new Step(
-            'drivers.prove-card',
+            self::PROVEN,
             Stage::Drivers,
             'Prove the card',
             Presence::Hands,
@@ -102,7 +106,7 @@ final readonly class CardDriverSteps
             before: $this->driver->isBrought ? [PathFact::PART_SEEN] : [PathFact::CARD_DRIVEN],
             after: [PathFact::DRIVERS_COMPLETE],
             needs: ['hands'],
-            done: DoneWords::in(SheetPart::Drivers, "{$this->driver->card} runs.", 'picture_rate'),
+            done: DoneWords::in(SheetPart::Drivers, "{$this->driver->card} runs.", self::PICTURE),
             because: [
                 new Reason(
                     'A card that gives a picture may still run with the wrong driver, or on half its link.',
@@ -181,7 +185,7 @@ final readonly class CardDriverSteps
         $most = $this->machine->fact(self::RATE)->value;
 
         return new Evidence(
-            'picture_rate',
+            self::PICTURE,
             'Picture rate, Hz',
             EvidenceKind::Count,
             expected: is_numeric($most) && $most > 0 ? new Expected((string) (int) $most, atLeast: true) : null,

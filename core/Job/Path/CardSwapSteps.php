@@ -12,6 +12,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\DoneWords;
+use Cobblestone\Runbook\LookedAt;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -179,6 +180,10 @@ final class CardSwapSteps
             done: DoneWords::of('It was put online again'),
             acts: [Act::ChangeOldSystem],
             because: [new Reason('It was cut only for the swap.', 'J4')],
+            evidence: [LookedAt::as(
+                'It is online: a page answers',
+                'The cable, or the driver of its network adapter.',
+            )],
         );
     }
 }

@@ -36,6 +36,7 @@ use Cobblestone\Media\MediaPlan;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Tuning\AddOns;
 
 /** A system from a stick onto a drive: clean install, first power-on of a new build, new drive (rules J1, J2). */
 final readonly class InstallPath
@@ -118,7 +119,8 @@ final readonly class InstallPath
         $support = $ends[0]['ends'] === null && $gaps === [] ? null : SupportEnds::decision($gaps, $ends);
 
         return new Contribution(
-            decisions: array_values(array_filter([$support, $this->known->decision()])),
+            AddOns::plan($this->context->brief->extras, $this->context->policy->school('extras'))->steps,
+            array_values(array_filter([$support, $this->known->decision()])),
             gather: GatherList::forMachine($this->context->machine),
         );
     }

@@ -24,6 +24,7 @@ use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Text\Counted;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\AddOns;
 use Cobblestone\Tuning\ProofSubject;
 
 /** The wanted system over the present one, everything kept, with a way back for some days (rules J1, A3, I6). */
@@ -58,6 +59,7 @@ final class UpgradePath
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             ...self::upgrading($context, $protection, $requirements, $extras, $days),
+            ...AddOns::plan($brief->extras, $context->policy->school('extras'))->steps,
             Acceptance::step(
                 new ProofSubject($machine, $system, $brief->edition),
                 [PathFact::UPDATED, PathFact::ACTIVATED],

@@ -191,6 +191,10 @@ final class FactsOfJob
                 ),
             ),
             new FactDefinition('network.works', FactType::YesNo, FactOwner::Job),
+            new FactDefinition(
+                'power.everyday_w', FactType::Count, FactOwner::Job,
+                spoken: 'power limit for every day, W',
+            ),
             new FactDefinition('power.load_w', FactType::Measure, FactOwner::Job),
             new FactDefinition('restore.point', FactType::YesNo, FactOwner::Job),
             new FactDefinition(

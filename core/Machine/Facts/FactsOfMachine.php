@@ -82,7 +82,12 @@ final class FactsOfMachine
                 spoken: 'whether this machine trusts the loader\'s signature',
             ),
             new FactDefinition('machine.cards', FactType::Text, FactOwner::Machine),
-            new FactDefinition('machine.serial', FactType::Text, FactOwner::Machine, givenBy: ['dmidecode', 'lshw']),
+            new FactDefinition(
+                'machine.serial', FactType::Text, FactOwner::Machine,
+                spoken: 'serial on its label',
+                asking: new Asking('Which serial is on the label of the machine?'),
+                givenBy: ['dmidecode', 'lshw'],
+            ),
         ];
     }
 

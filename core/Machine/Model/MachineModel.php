@@ -50,6 +50,8 @@ final readonly class MachineModel
         public ?string $processor = null,
         public ?OpeningGuide $opening = null,
         public array $known = [],
+        public ?Screen $screen = null,
+        public ?PowerLimits $powerLimits = null,
     ) {
     }
 
@@ -93,6 +95,8 @@ final readonly class MachineModel
             $fields->optionalString('processor'),
             $fields->optional('opening', OpeningGuide::read(...)),
             $fields->each('known', KnownTrouble::read(...)),
+            $fields->optional('screen', Screen::read(...)),
+            $fields->optional('power_limits', PowerLimits::read(...)),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Tuning\Power;
 
+use Cobblestone\Machine\Model\PowerLimits;
 use InvalidArgumentException;
 
 /** Hours that a battery lasts at a power limit: usable Wh / (base + limit × load) (rule T2). */
@@ -64,5 +65,18 @@ final readonly class BatteryLife
         $limit = ($this->usableWh() / $hours - $this->draw->baseW) / $this->draw->load;
 
         return $limit > 0.0 ? $limit : null;
+    }
+
+    /**
+     * The whole watts to be set for every day so that it lasts so long; null where no limit of the model gives that.
+     *
+     * @param  float  $hours  above 0
+     */
+    public function everyday(float $hours, ?PowerLimits $can): ?int
+    {
+        $limit = $this->limitFor($hours);
+        $watts = $limit === null ? 0.0 : floor(min($limit, $can->mostW ?? $limit));
+
+        return $watts >= 1.0 && $watts >= ($can->leastW ?? 1) ? (int) $watts : null;
     }
 }

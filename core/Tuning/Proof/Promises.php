@@ -7,6 +7,8 @@ namespace Cobblestone\Tuning\Proof;
 use Cobblestone\Catalogue\SystemReads;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Runbook\Expected;
+use Cobblestone\Tuning\DisplayScale;
 
 /** What a path leaves behind: the machine as it was read before, and what the path changes of it (rule T1). */
 final readonly class Promises
@@ -26,6 +28,9 @@ final readonly class Promises
      * @param  int|null  $lanes  of the link of what comes in; null where nobody knows
      * @param  int|null  $build  of the system that the path installs; null where it installs none, or none is known
      * @param  array<string, string>  $known  function that is known not to work => what is known of it
+     * @param  Expected|null  $pictureHz  rate of the picture after a card came in; null where none did
+     * @param  DisplayScale|null  $scale  of the display, where the path brings a system to a screen that is known
+     * @param  int|null  $everydayW  power limit in watts that was agreed on for every day
      * @param  bool  $activates  whether the system has to be activated at the end
      */
     public function __construct(
@@ -45,6 +50,9 @@ final readonly class Promises
         public bool $activates = false,
         public SystemReads $reads = new SystemReads(),
         public array $known = [],
+        public ?Expected $pictureHz = null,
+        public ?DisplayScale $scale = null,
+        public ?int $everydayW = null,
     ) {
     }
 }

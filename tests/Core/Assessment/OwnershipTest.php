@@ -99,3 +99,42 @@ it('uses what comes from elsewhere only by policy and with source, hash and reas
         ->and($plan->step('target.erase')?->before)->toContain('owner.extras-recorded')
         ->and($plan->step('put-back.sign'))->not->toBeNull();
 });
+
+it('gives what can be undone a stone of its own on the finished system', function () {
+    $extra = [
+        'what' => 'wave driver',
+        'source' => 'a forum',
+        'sha256' => str_repeat('b', 64),
+        'reason' => 'no other drives the wave',
+        'undo' => 'Remove it under Settings, Parts.',
+    ];
+    $stone = function (array $extras, string $school = 'recorded') {
+        $steps = fit([], ['extras' => $school], ['extras' => $extras])->steps;
+
+        return array_values(array_filter($steps, static fn ($step) => str_starts_with($step->id, 'tune.add-on-')));
+    };
+    [$added] = $stone([$extra]);
+    expect($added->title)->toBe('Add wave driver')
+        ->and($added->instructions)->toContain('Undo it where it does not: Remove it under Settings, Parts.')
+        ->and($added->evidence[0]->expected?->value)->toBe(str_repeat('b', 64))
+        ->and($added->evidence[0]->overruledBy)->toBe([])
+        ->and($added->before)->toBe(['system.updated', 'owner.extras-recorded'])
+        ->and($added->instructions[0])->toContain('from a forum', str_repeat('b', 64))
+        ->and([$added->time->low->inMinutes(), $added->time->likely->inMinutes(), $added->time->high->inMinutes()])
+        ->toBe([2.0, 5.0, 20.0])
+        ->and($added->needs)->toBe(['hands', 'network'])
+        ->and($added->because[0]->text)->toContain('no other drives the wave')
+        ->and($added->evidence[1]->expected?->value)->toBe('works|undone')
+        ->and($added->acts)->toBe([Cobblestone\Runbook\Act::WriteSystem])
+        ->and($added->done?->words)->toContain('To undo it: Remove it')
+        ->and(array_map(static fn ($one) => $one->id, $stone([$extra, ['what' => 'other'] + $extra])))
+        ->toHaveCount(2)
+        ->and($stone([$extra, $extra]))->toHaveCount(1)
+        ->and($stone([$extra, ['sha256' => str_repeat('c', 64)] + $extra]))->toHaveCount(2)
+        ->and($stone([array_diff_key($extra, ['undo' => 1])]))->toBe([])
+        ->and($stone([array_diff_key($extra, ['sha256' => 1])]))->toBe([])
+        ->and($stone([$extra], 'off'))->toBe([]);
+    $plan = fit([], ['extras' => 'recorded'], ['extras' => [$extra]]);
+    $at = array_flip(array_map(static fn ($step) => $step->id, $plan->steps));
+    expect($plan->verdict()->value)->toBe('go')->and($at[$added->id])->toBeLessThan($at['proof.readings']);
+});

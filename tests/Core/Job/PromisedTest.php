@@ -3,6 +3,7 @@
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Tuning\Proof\TunedRows;
 use Tests\Support\Demo;
 use Tests\Support\RandomBrief;
 
@@ -94,8 +95,10 @@ it('has of every job every row once, with something to hold it against', functio
         expect($rows)->toBe(array_values(array_unique($rows)));
         foreach ($step->evidence ?? [] as $one) {
             expect($one->mayBeOpen)->toBeTrue($one->id)
-                ->and($one->overruledBy)->toBe(['lead'], $one->id)
-                ->and($one->expected?->value ?? '')->not->toBe('', $one->id)
+                ->and($one->overruledBy)->toBe([
+                    ...$one->id === TunedRows::SCALE ? ['technician'] : [], 'lead',
+                ], $one->id)
+                ->and(($one->expected?->value ?? '').($one->expected?->from ?? ''))->not->toBe('', $one->id)
                 ->and(mb_check_encoding($one->id, 'ASCII'))->toBeTrue()
                 ->and($one->kind !== EvidenceKind::Choice || array_diff(
                     explode('|', (string) $one->expected?->value),

@@ -1,6 +1,7 @@
 <?php
 
 use Cobblestone\Runbook\EntryKind;
+use Cobblestone\Runbook\EvidenceJudge;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\StepState;
 use Cobblestone\Runbook\Walk;
@@ -73,7 +74,14 @@ it('opens trouble with a problem and a new try with a retry', function () {
         ->and($trouble->trouble($this->copy))->toBe('stands still')
         ->and($trouble->tries($this->copy))->toBe(0);
     expect(fn () => (new Walk($trouble))->done($this->copy, []))->toThrow(Refused::class, 'problem open');
-    expect((new Walk($trouble))->retry($this->copy))->toBe(['try' => 2]);
+    expect((new Walk($trouble))->retry($this->copy))->toBe(['try' => 2])
+        ->and((new Walk($trouble))->retry($this->copy, ' the cable ', 'another one'))
+        ->toBe(['try' => 2, 'cause' => 'the cable', 'fix' => 'another one'])
+        ->and((new Walk($trouble))->retry($this->copy, 'the cable'))->toBe(['try' => 2, 'cause' => 'the cable'])
+        ->and(mb_strlen((new Walk($trouble))->retry($this->copy, str_repeat('ü', 9000))['cause']))
+        ->toBe(EvidenceJudge::TEXT_LIMIT)
+        ->and(fn () => (new Walk($trouble))->retry($this->copy, ' ', 'another one'))
+        ->toThrow(Refused::class, 'what it was');
     $again = ($this->after)(
         [EntryKind::WalkedAway, 'copy', 5],
         [EntryKind::Problem, 'copy', 9, ['text' => 'x']],

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Machine\Model\PowerLimits;
 use Cobblestone\Tuning\Power\BatteryLife;
 use Cobblestone\Tuning\Power\Drain;
 use Cobblestone\Tuning\Power\Draw;
@@ -76,3 +77,16 @@ it('takes what stands just at its bounds', function () {
     expect(Draw::learned([Drain::of(10, 17, 60), Drain::of(20, 32, 60)])->load)->toEqualWithDelta(1.5, 1e-9)
         ->and(Draw::learned([Drain::of(10, 17, 60), Drain::of(20, 33, 60)])->load)->toBe(0.85);
 });
+
+it('proposes whole watts that last so long, between what the model can be set to', function (
+    float $hours,
+    ?PowerLimits $can,
+    ?int $watts,
+) {
+    // 40 Wh; 5 W and 0.8 of the limit: 13.75 W at 2.5 h, 10.4 at 3, 28.3 at 1.45.
+    $life = BatteryLife::of(Draw::given(5, 0.8), 40, reserve: 0.0);
+    expect($life->everyday($hours, $can))->toBe($watts);
+})->with([
+    [2.5, null, 13], [3.0, null, 10], [2.5, new PowerLimits(5, 12.5), 12], [3.0, new PowerLimits(10, 15), 10],
+    [3.0, new PowerLimits(10.5, 15), null], [9.0, null, null], [7.5, null, null],
+]);

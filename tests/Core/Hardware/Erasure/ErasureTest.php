@@ -111,7 +111,7 @@ it('says whether it is erased by what was read back', function (
     ],
     'ones for zeros' => [ErasureWay::Sanitize, ['a', "\0"], ["\xff", "\xff"], true, 'nothing stands there'],
     'a part left' => [
-        ErasureWay::Overwrite, ['a', 'b'], ["\0", 'b'], false, 'Of 2 places that were read back, 1 place holds what',
+        ErasureWay::Overwrite, ['a', 'b'], ["\0", 'b'], false, 'Of 2 places read back, 1 place holds what',
     ],
     'all of it left' => [
         ErasureWay::Overwrite, ['a', 'b'], ['a', 'b'], false, '2 places hold what was there before',
@@ -136,7 +136,7 @@ it('keeps on the certificate what names the drive, and comes back the same', fun
     expect($certificate->serial)->toBe('SM3-1')
         ->and($certificate->bytes)->toBe(256_060_514_304)
         ->and($certificate->caution)->toContain('cells in reserve')
-        ->and($certificate->proof)->toContain('Read back at 1 places')
+        ->and($certificate->proof)->toContain('Read back at 1 place:')
         ->and(Certificate::fromFields(Fields::of($certificate->toArray())))->toEqual($certificate);
 });
 
