@@ -9,6 +9,7 @@ use App\Http\Controllers\FiguresController;
 use App\Http\Controllers\JobPhotoController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\ShiftController;
 use App\Http\Middleware\RequiresRole;
 use Illuminate\Support\Facades\Route;
 
@@ -24,6 +25,8 @@ Route::get('/erasures/{erasure}', [ErasureController::class, 'show']);
 Route::get('/logbook/figures', [FiguresController::class, 'show']);
 Route::get('/logbook/figures/{table}.csv', [FiguresController::class, 'csv'])->where('table', '[a-z]{1,20}');
 Route::get('/logbook.csv', [RecordController::class, 'month']);
+Route::get('/shift', [ShiftController::class, 'show']);
+Route::get('/shift/{note}', [ShiftController::class, 'note'])->where('note', '[0-9]{1,18}');
 Route::get('/logbook', [LogbookController::class, 'index']);
 Route::middleware(RequiresRole::class.':work')->group(function (): void {
     Route::post('/jobs/{job}/acceptance', [AcceptanceController::class, 'store']);
@@ -32,6 +35,7 @@ Route::middleware(RequiresRole::class.':work')->group(function (): void {
     Route::post('/jobs/{job}/photos', [JobPhotoController::class, 'store']);
     Route::post('/jobs/{job}/photos/{photo}/remove', [JobPhotoController::class, 'remove'])
         ->where('photo', '[0-9]{1,18}');
+    Route::post('/shift', [ShiftController::class, 'store']);
     Route::post('/erasures', [ErasureController::class, 'store']);
     Route::post('/erasures/{erasure}/cancel', [ErasureController::class, 'cancel']);
     Route::get('/deletions', [DeletionController::class, 'index']);

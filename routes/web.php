@@ -17,6 +17,7 @@ use App\Http\Controllers\FindController;
 use App\Http\Controllers\FirmwareController;
 use App\Http\Controllers\FrameController;
 use App\Http\Controllers\GentlerController;
+use App\Http\Controllers\IncidentController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobStateController;
@@ -109,6 +110,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::get('/jobs/new', [JobController::class, 'create']);
         Route::post('/jobs', [JobController::class, 'store']);
         Route::middleware(ReadsSession::class)->group(function (): void {
+            Route::post('/jobs/seen', [JobController::class, 'seen']);
             Route::post('/jobs/gentler', [GentlerController::class, 'fresh']);
             Route::post('/jobs/{job}/gentler', [GentlerController::class, 'changed']);
         });
@@ -126,6 +128,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
         Route::post('/jobs/{job}/drivers/lay/stop', [DriverController::class, 'stop']);
         Route::post('/jobs/{job}/rehearsal/start', [RehearsalController::class, 'start']);
         Route::post('/jobs/{job}/frames', [FrameController::class, 'store']);
+        Route::post('/jobs/{job}/battery/everyday', [BatteryController::class, 'everyday']);
         Route::post('/jobs/{job}/battery', [BatteryController::class, 'store']);
         Route::post('/jobs/{job}/battery/{drain}/drop', [BatteryController::class, 'drop'])
             ->where('drain', '[0-9]{1,18}');
@@ -155,6 +158,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/drivers', [DriverController::class, 'show']);
     Route::get('/jobs/{job}/stick', [JobStickController::class, 'show']);
     Route::get('/jobs/{job}/frames', [FrameController::class, 'show']);
+    Route::get('/jobs/{job}/frames.json', [FrameController::class, 'json']);
     Route::get('/jobs/{job}/battery', [BatteryController::class, 'show']);
     Route::get('/jobs/{job}/partitions', [PartitionController::class, 'show']);
     Route::get('/jobs/{job}/answers', [AnswerController::class, 'show']);
@@ -163,6 +167,7 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::get('/jobs/{job}/backup', [BackupController::class, 'show']);
     Route::get('/jobs/{job}/log', [JobController::class, 'log']);
     Route::get('/jobs/{job}/handover', [PaperController::class, 'handover']);
+    Route::get('/jobs/{job}/receipt', [PaperController::class, 'receipt']);
     Route::get('/jobs/{job}/paper', [PaperController::class, 'path']);
     Route::get('/jobs/{job}/brief.yaml', [PaperController::class, 'brief']);
     Route::get('/jobs/{job}/plan.json', [PaperController::class, 'plan']);
@@ -219,6 +224,10 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     });
     Route::get('/learned', [LearnedController::class, 'index']);
     Route::post('/learned/{fact}', [LearnedController::class, 'decide'])->middleware(RequiresRole::class.':lead');
+    Route::middleware(RequiresRole::class.':lead')->group(function (): void {
+        Route::post('/incidents/first', [IncidentController::class, 'first']);
+        Route::post('/incidents/{entry}', [IncidentController::class, 'decide'])->where('entry', '[0-9]{1,18}');
+    });
     Route::get('/find', [FindController::class, 'index']);
     Route::get('/policy', [PolicyController::class, 'edit']);
     Route::post('/packages/{package}/remove', [PackageController::class, 'remove'])

@@ -67,7 +67,7 @@ final readonly class BatteryDrawing
             self::rungs($top, $y),
             array_map(static fn (int $i): array => [
                 'x' => $x($from + ($to - $from) * $i / 4),
-                'label' => sprintf('%d W', round($from + ($to - $from) * $i / 4)),
+                'label' => round($from + ($to - $from) * $i / 4, 1).' W',
             ], range(0, 4)),
             array_map(static fn (Drain $one): array => [
                 'x' => $x($one->limitW), 'y' => $y($life->usableWh() / $one->watts()),

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Catalogue\AppSet;
 use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Catalogue\ImageOrigin;
 use Cobblestone\Policy\Schools;
+use Cobblestone\Tuning\Programs;
 
 /** What a brief can say beyond the first questions, in groups under the words of the bench. */
 final class IntakeFields
@@ -47,6 +49,7 @@ final class IntakeFields
             ],
             'Graphics card' => self::card($card, $facts),
             'Where the stick is made' => self::stick($brief, $hosts),
+            'From elsewhere, not of the publisher' => self::extra($brief['extras'][0] ?? []),
             'Departures from the policy' => self::policy($brief['policy'] ?? []),
         ];
     }
@@ -66,6 +69,39 @@ final class IntakeFields
             IntakeField::choice('collect', 'A small stick reads the machine first', [
                 '' => 'no', 'yes' => 'yes, and carries what it read home',
             ], ($brief['collect'] ?? false) === true ? 'yes' : '')->wide('col-md-6'),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $brief
+     * @param  array<string, AppSet>  $sets  by identifier
+     */
+    public static function programs(array $brief, array $sets): IntakeField
+    {
+        $facts = $brief['machine']['facts'] ?? [];
+        $said = is_array($facts) ? $facts[Programs::FACT] ?? '' : '';
+
+        return IntakeField::choice('facts['.Programs::FACT.']', 'Programs for', [
+            '' => 'nobody in particular',
+            ...array_map(static fn (AppSet $one): string => $one->name, $sets),
+        ], IntakeField::typed('facts.'.Programs::FACT, $said))->wide('col-md-4');
+    }
+
+    /**
+     * Something that comes from elsewhere (rule A15).
+     *
+     * @param  array<string, string>  $said
+     * @return list<IntakeField>
+     */
+    private static function extra(array $said): array
+    {
+        return [
+            IntakeField::text('extra_what', 'What', $said['what'] ?? null)->upTo(200),
+            IntakeField::text('extra_source', 'Where from', $said['source'] ?? null)->upTo(200),
+            IntakeField::figure('extra_sha256', 'Its SHA-256', $said['sha256'] ?? null)->wide('col-md-6')->upTo(64),
+            IntakeField::text('extra_reason', 'What it is wanted for', $said['reason'] ?? null)->upTo(200),
+            IntakeField::text('extra_undo', 'What undoes it, of an add-on', $said['undo'] ?? null)
+                ->wide('col-md-9')->upTo(400),
         ];
     }
 

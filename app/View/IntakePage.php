@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Catalogue\AppSet;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
@@ -12,7 +11,6 @@ use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Runbook\JobKind;
-use Cobblestone\Tuning\Programs;
 
 /** The form a job is opened and changed with: what it knows, in groups, each field with what was typed or is known. */
 final readonly class IntakePage
@@ -36,7 +34,7 @@ final readonly class IntakePage
 
     public function isNew(): bool
     {
-        return $this->brief === [];
+        return ! isset($this->brief['brief']);
     }
 
     public function machine(): string
@@ -52,6 +50,17 @@ final readonly class IntakePage
         $titles = array_map(static fn (MachineModel $one): string => $one->title(), $this->catalogue->machines());
 
         return [...array_fill_keys(array_values($titles), ''), ...$this->kinds];
+    }
+
+    public function serial(): IntakeField
+    {
+        $facts = $this->brief['machine']['facts'] ?? [];
+
+        return IntakeField::text(
+            'facts[machine.serial]',
+            'Serial on its label',
+            ((array) old('facts'))['machine.serial'] ?? ($facts['machine.serial'] ?? ''),
+        )->wide('col-md-6')->upTo(120)->hinted('shows whether it was here before');
     }
 
     public function image(): IntakeField
@@ -115,7 +124,7 @@ final readonly class IntakePage
                 'Programs and devices the owner depends on',
                 implode(', ', $this->brief['depends'] ?? []),
             )->wide('col-md-6')->upTo(2000),
-            $this->programs(),
+            IntakeFields::programs($this->brief, $this->catalogue->appSets()),
             IntakeField::text('update_reason', 'Reason for a firmware update', $update['reason'] ?? '')
                 ->wide('col-md-4'),
             IntakeField::figure('update_to', 'To version', $update['to'] ?? '')->wide('col-md-2')->upTo(60),
@@ -125,17 +134,6 @@ final readonly class IntakePage
                 ->wide('col-md-2'),
             IntakeField::figure('card_supply_w', 'Supply, W', $card['supply_w'] ?? '', 'number')->wide('col-md-2'),
         ], $update !== [] || $card !== [] || isset($this->brief['depends']));
-    }
-
-    private function programs(): IntakeField
-    {
-        $facts = $this->brief['machine']['facts'] ?? [];
-        $said = is_array($facts) ? $facts[Programs::FACT] ?? '' : '';
-
-        return IntakeField::choice('facts['.Programs::FACT.']', 'Programs for', [
-            '' => 'nobody in particular',
-            ...array_map(static fn (AppSet $one): string => $one->name, $this->catalogue->appSets()),
-        ], IntakeField::typed('facts.'.Programs::FACT, $said))->wide('col-md-4');
     }
 
     public function notHeld(): IntakeGroup

@@ -17,27 +17,13 @@ use Illuminate\Support\Carbon;
  */
 final readonly class JobStanding
 {
-    /** @param  Job|null  $earlier  the last job of the same machine */
     public function __construct(
         private Job $job,
         private Progress $progress,
-        public ?Job $earlier,
+        public ?SeenBefore $seen,
         private ?RollbackWindow $window,
         private string $zone,
     ) {
-    }
-
-    /** "job 0003, Fairlead 13" of the machine's last visit. */
-    public function earlierJob(): string
-    {
-        return $this->earlier === null ? '' : sprintf('job %04d, %s', $this->earlier->id, $this->earlier->title);
-    }
-
-    public function earlierDay(): string
-    {
-        return $this->earlier === null
-            ? ''
-            : $this->earlier->created_at->copy()->timezone($this->zone)->format('j M Y');
     }
 
     /** How long an upgrade can be taken back; null where there is none. */

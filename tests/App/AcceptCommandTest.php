@@ -113,7 +113,7 @@ it('says in words what it found', function () {
         ->toContain('equal    Cores: expected 8, read 8')
         ->toContain('open     Sound: expected works or it has none (one of them)')
         ->toContain('differs  Ostler C8 chipset, pci:4f51:0c80: version of its driver: expected 4.1.0, read 0.1')
-        ->toContain('1 differ, 12 open.');
+        ->toContain('1 differ, 13 open.');
 });
 
 it('tells what differs between two bundles', function () {

@@ -31,7 +31,7 @@ beforeEach(function () {
 });
 
 it('stands empty before anybody has read it', function () {
-    ($this->page)()->assertSee('26 rows: 26 nobody has read.')
+    ($this->page)()->assertSee('27 rows: 27 nobody has read.')
         ->assertSee('The finished machine was not read yet')
         ->assertSee('Settings, Machine, &quot;Parts&quot;', false)
         ->assertDontSee('Sign the open rows');
@@ -39,14 +39,14 @@ it('stands empty before anybody has read it', function () {
 
 it('reads a bundle, compares it, and tells what is otherwise than before', function () {
     ($this->read)([($this->bundle)(['old-driver'])])->assertRedirect($this->at)->assertSessionHasNoErrors();
-    ($this->page)()->assertSee('26 rows: 13 as expected, 1 differs, 12 nobody has read.')
+    ($this->page)()->assertSee('27 rows: 13 as expected, 1 differs, 13 nobody has read.')
         ->assertSee('Install its package once more')
         ->assertSee('dmidecode.txt')
         ->assertSeeInOrder(['version of its driver', 'Edition of Tansy Desktop 7']);
     expect(LogRecord::query()->where('kind', 'finished-read')->sole()->data['text'])->toContain('dmidecode');
     // The same machine read again, mended: the newer reading counts.
     ($this->read)([($this->bundle)()]);
-    ($this->page)()->assertSee('14 as expected, 12 nobody has read.');
+    ($this->page)()->assertSee('14 as expected, 13 nobody has read.');
     expect(FinishedReading::query()->count())->toBe(2);
 });
 
@@ -112,10 +112,10 @@ it('leaves rows open with the lead\'s reason, until somebody reads them', functi
     $this->post("{$this->at}/leave", ['reason' => ' ', 'seen' => ($this->seen)()])->assertSessionHasErrors('reason');
     $this->post("{$this->at}/leave", ['reason' => 'the owner waits', 'seen' => ($this->seen)()])
         ->assertSessionHasNoErrors();
-    expect(SeenRow::query()->count())->toBe(26);
-    ($this->page)()->assertSee('26 nobody has read')->assertSee('the owner waits');
+    expect(SeenRow::query()->count())->toBe(27);
+    ($this->page)()->assertSee('27 nobody has read')->assertSee('the owner waits');
     ($this->read)([($this->bundle)()]);
-    ($this->page)()->assertSee('14 as expected, 12 nobody has read');
+    ($this->page)()->assertSee('14 as expected, 13 nobody has read');
 });
 
 it('lays the readings with what is known, and holds at what differs', function () {
@@ -128,10 +128,10 @@ it('lays the readings with what is known, and holds at what differs', function (
         'system' => 'Dock', 'sound' => 'works', 'camera' => 'works', 'wireless' => 'works', 'updates_found' => '0',
         'sockets' => ['USB-C left side rear', 'USB-C left side front', 'USB-A right side'],
         'setting.boot_mode' => 'uefi', 'setting.older_devices' => 'off', 'setting.security_chip' => 'on',
-        'activated' => 'yes', 'sleep' => 'works', 'clock' => 'yes',
+        'activated' => 'yes', 'sleep' => 'works', 'clock' => 'yes', 'display_scale' => '150',
     ];
     ($this->write)($typed)->assertSessionHasNoErrors();
-    $this->get("/jobs/{$this->job->id}/run")->assertSee('23 as expected, 1 differs')
+    $this->get("/jobs/{$this->job->id}/run")->assertSee('24 as expected, 1 differs')
         ->assertSee('Read, and as expected');
     $done = fn (array $with = []) => $this->post("/jobs/{$this->job->id}/steps/proof.readings/done", [
         'seen' => ($this->seen)(), 'before_clock' => '1', ...$with,
@@ -146,7 +146,7 @@ it('lays the readings with what is known, and holds at what differs', function (
     $entry = LogRecord::query()->where('kind', 'done')->where('step', Acceptance::STEP)->sole();
     expect($entry->data['evidence']['cores'])->toBe('8')
         ->and($entry->data['overruled'])->toBe(['setting.secure_boot' => 'set it back tomorrow (bench lead)'])
-        ->and(count($entry->data['findings']))->toBe(24);
+        ->and(count($entry->data['findings']))->toBe(25);
     $this->get("/jobs/{$this->job->id}/handover")->assertSee('more readings compared')
         ->assertSee('set it back tomorrow');
 });
@@ -156,7 +156,7 @@ it('gives the rows to take away, with nothing a table would run', function () {
     $csv = $this->get("{$this->at}/rows.csv")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')
         ->getContent();
     expect($csv)->toContain(",'=cmd(),")
-        ->and(substr_count((string) $csv, "\n"))->toBe(27);
+        ->and(substr_count((string) $csv, "\n"))->toBe(28);
 });
 
 it('keeps what was written of rows that the path does not ask for any more', function () {

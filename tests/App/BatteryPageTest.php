@@ -32,8 +32,8 @@ it('learns from what was drained, and tells hours and the limit for some', funct
         ->assertSee('40.0 Wh of it can be used')
         // 40 / 2.5 = 16 W, less 5, over 0.8.
         ->assertSee('2 h 30 at a limit of 13.8 W at most.')
-        // 4 W: 8.2 W, 4 h 53.
-        ->assertSeeInOrder(['4 W', '8.2 W', '4 h 53'])
+        // From 5 W, the least that this model can be set to, to its ceiling.
+        ->assertSeeInOrder(['5 W', '9.0 W', '4 h 27', '15 W', '17.0 W'])->assertDontSee('17 W')
         ->assertSee('class="asked"', false);
     ($this->page)('?hours=40')->assertSee('No limit gives 40 h 00');
     $first = DrainRecord::query()->orderBy('id')->firstOrFail();
@@ -44,6 +44,35 @@ it('learns from what was drained, and tells hours and the limit for some', funct
             'drained 10.5 Wh in 30 min at a limit of 20 W',
             'taken out: 6.5 Wh in 30 min at a limit of 10.0 W',
         ]);
+});
+
+it('agrees on a limit for every day, which is then read on the finished machine', function () {
+    ($this->drain)('10', '6.5', '30');
+    ($this->drain)('20', '10.5', '30');
+    $full = '?wh=40&health=100&charge=100&reserve=0&hours=';
+    ($this->page)("{$full}3")->assertSee('value="10"', false)->assertSee('from 5 to 15 W');
+    ($this->page)("{$full}2")
+        ->assertSee('2 h 00 at any limit: 15 W is this model', false)
+        ->assertSee('value="15"', false);
+    ($this->page)("{$full}6")->assertSee('No limit of this model gives 6 h 00');
+    $agree = fn (mixed $watts) => $this->post("/jobs/{$this->job->id}/battery/everyday", [
+        'seen' => $this->job->refresh()->last_entry, 'everyday' => $watts,
+    ]);
+    foreach (['4', '16', '9.5', 'much', '-1'] as $wrong) {
+        $agree($wrong)->assertSessionHasErrors(['everyday' => 'Whole watts from 5 to 15, or nothing.']);
+    }
+    $row = fn () => array_column(array_map(
+        static fn ($one): array => [$one->id, $one->expected?->value],
+        $this->job->refresh()->currentPlan()->typed()->step('proof.readings')->evidence ?? [],
+    ), 1, 0)['power_limit'] ?? null;
+    $agree('10')->assertSessionHasNoErrors();
+    expect($row())->toBe('10');
+    ($this->page)()->assertSee('value="10"', false)->assertSee('Change it');
+    $agree('')->assertSessionHasNoErrors();
+    expect($row())->toBeNull();
+    $this->actingAs($this->people['viewer']);
+    ($this->page)()->assertDontSee('For every day');
+    $agree('10')->assertForbidden();
 });
 
 it('takes drains of the same serial from another job, and takes none of them out here', function () {

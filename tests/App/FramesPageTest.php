@@ -32,6 +32,19 @@ it('counts frames before and after, compares and draws them', function () {
     ($this->page)()->assertSee('Not comparable. Power mode: 15 W then, 10 W now.')->assertSee('Counted earlier');
 });
 
+it('gives the result away with every input', function () {
+    $this->get("/jobs/{$this->job->id}/frames.json")->assertNotFound();
+    ($this->count)('before', [($this->log)(20, 'a.csv')]);
+    expect($this->get("/jobs/{$this->job->id}/frames.json")->assertOk()->json())
+        ->toMatchArray(['rate' => 50, 'logs' => ['a.csv'], 'settings' => 'high', 'power' => '15 W', 'against' => null]);
+    ($this->count)('after', [($this->log)(16, 'b.csv')]);
+    $both = $this->get("/jobs/{$this->job->id}/frames.json")->json();
+    expect($both)->toMatchArray(['rate' => 62.5, 'logs' => ['b.csv'], 'comparable' => true, 'why' => []])
+        ->and($both['against']['logs'])->toBe(['a.csv'])
+        ->and($both['figures'])->toHaveCount(9)
+        ->and($both['change'][1])->toBeGreaterThan(0.24)->toBeLessThan(0.26);
+});
+
 it('takes three runs as three', function () {
     ($this->count)('before', [
         ($this->log)(20, 'a.csv', 40), ($this->log)(21, 'b.csv', 40), ($this->log)(19, 'c.csv', 40),

@@ -145,16 +145,6 @@ it('reads another tool where lsblk was expected', function () {
         ->toBe('NF13-77120453');
 });
 
-it('offers the last visit of a machine whose serial is known', function () {
-    ($this->post_)('readings', ['files' => [upload('dmidecode-new.txt')]]);
-    $this->post('/jobs', ['machine' => 'd 13', 'lsblk' => Bundles::fixture('dmidecode-new.txt')]);
-    $again = Job::query()->latest('id')->firstOrFail();
-    $this->get("/jobs/{$again->id}")
-        ->assertSee('This machine was here before')
-        ->assertSee(sprintf('job %04d', $this->job->id));
-    $this->get("/jobs/{$this->job->id}")->assertDontSee('was here before');
-});
-
 it('keeps a fact for the model, and the lead takes it into the catalogue', function () {
     ($this->post_)('readings', ['files' => [upload('lshw-new.json')]]);
     ($this->post_)('learn', ['fact' => 'memory_bytes'])->assertSessionHasNoErrors();

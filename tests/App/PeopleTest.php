@@ -197,11 +197,11 @@ it('lists where somebody is signed in, and ends it', function () {
         ->assertDontSee('10.9.9.9')
         ->assertDontSee('first-session');
     preg_match('#/account/sessions/([0-9a-f]{24})#', (string) $page->getContent(), $key);
-    $this->post("/account/sessions/{$key[1]}")->assertSessionHas('did', 'ended');
+    $this->post("/account/sessions/{$key[1]}")->assertCookie('cobblestone_did', 'ended');
     expect(DB::table('sessions')->where('id', 'first-session')->exists())->toBeFalse();
     $page = $this->get('/people')->assertSee('10.9.9.9');
     preg_match('#/people/sessions/(\d+)/([0-9a-f]{24})#', (string) $page->getContent(), $key);
-    $this->post("/people/sessions/{$key[1]}/{$key[2]}")->assertSessionHas('did', 'ended');
+    $this->post("/people/sessions/{$key[1]}/{$key[2]}")->assertCookie('cobblestone_did', 'ended');
     expect(DB::table('sessions')->where('id', 'of-another')->exists())->toBeFalse();
 });
 

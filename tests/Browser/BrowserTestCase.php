@@ -13,6 +13,7 @@ use Tests\TestCase;
 /** Runs the application in PHP's built-in server and Chromium through chromedriver, all on loopback. */
 abstract class BrowserTestCase extends TestCase
 {
+    use PrintsPages;
     use WalksPaths;
 
     private static ?BenchUnderTest $bench = null;

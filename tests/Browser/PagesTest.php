@@ -28,6 +28,8 @@ const PAGES = [
     '{job}/intake',
     '{job}/handover',
     '{job}/paper',
+    '{job}/receipt',
+    '/shift',
     '{hold}',
     '{job}/assessment',
     '{job}/memory',

@@ -35,6 +35,20 @@ it('walks each kind of job to the sheet', function (string $brief, array $on, ar
     foreach ([...$off, 'Draft', 'yet'] as $text) {
         expect($this->text())->not->toContain($text);
     }
+    // On paper: two pages at most, the frame of the screen left out.
+    $sheet = $this->printed();
+    expect($sheet['pages'])->toBeGreaterThan(0)->toBeLessThanOrEqual(2)
+        ->and($sheet['text'])->toContain('Handover sheet')->toContain($on[0])->toContain('received by')
+        ->not->toContain('Logbook')->not->toContain('Back to the job');
+    $this->visit("/jobs/{$job->id}/receipt");
+    $receipt = $this->printed();
+    expect($receipt['pages'])->toBe(1)->and($receipt['text'])->not->toContain('Logbook');
+    $words = $brief === 'stick-for-any'
+        ? ['This job takes no machine in.']
+        : ['one scratch', 'charger, bag', 'Given back'];
+    foreach ($words as $text) {
+        expect($receipt['text'])->toContain($text);
+    }
 })->with([
     'clean install' => [
         'pocket-lantern',

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use Cobblestone\Tuning\Frames\FrameComparison;
 use Cobblestone\Tuning\Frames\FrameLog;
 use Cobblestone\Tuning\Frames\FrameLogFault;
+use Cobblestone\Tuning\Frames\FrameReport;
 use Cobblestone\Tuning\Frames\FrameRun;
 use Cobblestone\Tuning\Frames\FrameSettings;
 use Generator;
@@ -45,7 +46,7 @@ final class FramesCommand extends Command
 
             return self::FAILURE;
         }
-        $found = self::found($now, $comparison);
+        $found = FrameReport::of($now, $comparison?->before);
         $this->option('json')
             ? $this->output->writeln((string) json_encode($found, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE))
             : $this->words($now, $comparison);
@@ -101,29 +102,6 @@ final class FramesCommand extends Command
             yield $line;
         }
         fclose($handle);
-    }
-
-    /** @return array<string, mixed> */
-    private static function found(FrameRun $now, ?FrameComparison $comparison): array
-    {
-        $interval = $now->interval();
-
-        return [
-            'frames' => $now->frames,
-            'seconds' => round($now->seconds, 3),
-            'rate' => round($now->rate, 2),
-            'low_1_percent' => round($now->low, 2),
-            'interval' => $interval === null
-                ? null
-                : array_map(static fn (float $one): float => round($one, 2), $interval),
-            'runs' => count($now->logs),
-            'settings' => $now->settings->picture,
-            'power' => $now->settings->power,
-            'notes' => $now->notes,
-            'comparable' => $comparison?->isComparable(),
-            'why' => $comparison === null ? [] : $comparison->why,
-            'change' => $comparison?->change(),
-        ];
     }
 
     private function words(FrameRun $now, ?FrameComparison $comparison): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeBrief;
 use App\Actions\NoteTuning;
 use App\Bridge\JobBridge;
 use App\Http\Asked;
@@ -11,6 +12,7 @@ use App\Models\DrainRecord;
 use App\Models\Job;
 use App\View\BatteryPage;
 use App\View\BatteryQuestion;
+use Cobblestone\Job\Promised;
 use Cobblestone\Tuning\Power\Drain;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -73,6 +75,27 @@ final class BatteryController
                 ...$given, 'job_id' => $job->id, 'user_id' => $request->user()?->id,
             ]),
         );
+
+        return redirect("/jobs/{$job->id}/battery", 303);
+    }
+
+    /** The limit that was agreed on; without a figure nothing is promised any more. */
+    public function everyday(Job $job, Request $request, ChangeBrief $change, JobBridge $bridge): RedirectResponse
+    {
+        $can = $bridge->machine($job)->model?->powerLimits;
+        $least = (int) ceil($can->leastW ?? 1);
+        $most = (int) floor($can->mostW ?? 1000);
+        $given = $request->validate(['everyday' => "nullable|integer|min:{$least}|max:{$most}"], [
+            'everyday.*' => "Whole watts from {$least} to {$most}, or nothing.",
+        ]);
+        $watts = $given['everyday'] ?? null;
+        $change->handle($job, $request->user(), static function (array $brief) use ($watts): array {
+            $facts = array_diff_key((array) ($brief['machine']['facts'] ?? []), [Promised::EVERYDAY => true]);
+            $facts += $watts === null ? [] : [Promised::EVERYDAY => (int) $watts];
+            $brief['machine']['facts'] = $facts;
+
+            return $brief;
+        }, 'power limit for every day', (int) $request->input('seen', 0), 'everyday');
 
         return redirect("/jobs/{$job->id}/battery", 303);
     }

@@ -16,6 +16,7 @@ use Generator;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 
@@ -29,6 +30,18 @@ final class FrameController
         return view('jobs.frames', [
             'job' => $job,
             'page' => FramesPage::of($job, $request->user()?->mayWork() === true),
+        ]);
+    }
+
+    /** The same as a file, with every input. */
+    public function json(Job $job): Response
+    {
+        $report = FramesPage::of($job, false)->report() ?? abort(404, 'Nothing was counted on this job.');
+        $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
+        return response(json_encode($report, $flags)."\n", 200, [
+            'Content-Type' => 'application/json; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"job-{$job->id}-frames.json\"",
         ]);
     }
 

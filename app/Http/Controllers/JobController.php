@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\OpenJob;
+use App\Bridge\EarlierVisits;
 use App\Bridge\JobBridge;
 use App\Bridge\JobStick;
 use App\Catalogue\CatalogueStore;
@@ -21,8 +22,10 @@ use App\View\JobLine;
 use App\View\JobPage;
 use App\View\JobStanding;
 use App\View\PathList;
+use App\View\SeenBefore;
 use App\View\StickStone;
 use Cobblestone\Bench\Reminders;
+use Cobblestone\Brief\SameAgain;
 use Illuminate\Contracts\Pagination\Paginator;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -32,6 +35,9 @@ use Illuminate\Support\HtmlString;
 
 final class JobController
 {
+    /** Jobs that are counted one by one. */
+    private const COUNTED = 1000;
+
     public function index(Request $request): View
     {
         $query = trim(Asked::text($request, 'q'));
@@ -60,25 +66,65 @@ final class JobController
      *
      * @param  Paginator<int, object>  $jobs
      */
-    private static function many(Paginator $jobs, string $query): ?int
+    private static function many(Paginator $jobs, string $query): ?string
     {
         if ($query === '') {
-            return DB::table('jobs')->count();
+            // How many thousands there are helps nobody, and takes longer to count than the page to show.
+            $some = DB::table('jobs')->select('id')->limit(self::COUNTED + 1);
+            $many = DB::query()->fromSub($some, 'some')->count();
+
+            return $many > self::COUNTED ? 'more than '.self::COUNTED : (string) $many;
         }
 
-        return $jobs->hasPages() ? null : count($jobs->items());
+        return $jobs->hasPages() ? null : (string) count($jobs->items());
     }
 
-    public function create(CatalogueStore $store): View
+    /** A machine that was here before begins with what it is: what stood on it then does not hold any more. */
+    public function create(Request $request, CatalogueStore $store, JobBridge $bridge): View
     {
-        return view('jobs.new', ['form' => new IntakePage([], $store->catalogue(), IntakeForm::KINDS)]);
+        $again = self::again($request);
+
+        return view('jobs.new', [
+            'form' => new IntakePage(
+                $again === null ? [] : SameAgain::of($bridge->brief($again)),
+                $store->catalogue(),
+                IntakeForm::KINDS,
+            ),
+            'again' => $again,
+        ]);
     }
 
-    public function store(IntakeRequest $request, OpenJob $open): RedirectResponse
+    public function store(IntakeRequest $request, OpenJob $open, JobBridge $bridge): RedirectResponse
     {
-        $job = $request->guarded(fn () => $open->handle($request->user(), $request->brief([])));
+        $again = self::again($request);
+        $job = $request->guarded(fn () => $open->handle(
+            $request->user(),
+            $request->brief($again === null ? [] : SameAgain::of($bridge->brief($again))),
+        ));
 
         return redirect("/jobs/{$job->id}", 303);
+    }
+
+    /** The machine of a serial that is being typed, as it was here before. */
+    public function seen(Request $request): View
+    {
+        $given = $request->validate([
+            'job' => 'nullable|integer|min:1|max:2147483647', 'facts.machine\.serial' => 'nullable|string|max:120',
+        ]);
+        $of = isset($given['job']) ? Job::query()->find((int) $given['job']) : null;
+
+        return view('jobs.seen', [
+            'seen' => SeenBefore::of(EarlierVisits::of($given['facts']['machine.serial'] ?? null, $of)),
+            'new' => $of === null,
+        ]);
+    }
+
+    private static function again(Request $request): ?Job
+    {
+        $again = $request->isMethodSafe() ? Asked::text($request, 'again') : (string) $request->input('again');
+        $job = ! ctype_digit($again) || strlen($again) > 9 ? null : Job::query()->find((int) $again);
+
+        return $job?->contents_removed_at === null ? $job : null;
     }
 
     public function show(Job $job, Request $request, JobBridge $bridge, JobStick $stick): View
@@ -102,7 +148,7 @@ final class JobController
             'standing' => new JobStanding(
                 $job,
                 $progress,
-                self::earlier($job),
+                SeenBefore::of(EarlierVisits::of($job->machine_serial, $job)),
                 Reminders::rollback($progress, $zone),
                 $zone,
             ),
@@ -114,18 +160,6 @@ final class JobController
                 self::cut($plan),
             ),
         ]);
-    }
-
-    /** The job before this one on the same machine. */
-    private static function earlier(Job $job): ?Job
-    {
-        return $job->machine_serial === null
-            ? null
-            : Job::query()
-                ->where('machine_serial', $job->machine_serial)
-                ->where('id', '<', $job->id)
-                ->latest('id')
-                ->first(['id', 'title', 'created_at']);
     }
 
     /** Drive and stick cut open: drawn from the path alone. */

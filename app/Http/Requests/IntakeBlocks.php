@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Policy\Schools;
 
 /**
@@ -41,6 +42,8 @@ final class IntakeBlocks
         ],
     ];
 
+    private const EXTRA = ['what', 'source', 'sha256', 'reason', 'undo'];
+
     private const NEEDED = ['licence' => 'kind', 'card' => 'new'];
 
     /** @param  array<string, mixed>  $typed */
@@ -59,6 +62,7 @@ final class IntakeBlocks
         $brief = $this->setting($brief, 'depends', 'depends', $this->list('depends'));
         $brief = $this->setting($brief, 'host', 'host', $this->text('host'));
         $brief = $this->setting($brief, 'collect', 'collect', $this->text('collect') === 'yes' ? true : null);
+        $brief = $this->extra($brief);
         foreach (self::fields() as $block => $fields) {
             $values = is_array($brief[$block] ?? null) ? $brief[$block] : [];
             foreach ($fields as $key => $field) {
@@ -73,6 +77,33 @@ final class IntakeBlocks
         }
 
         return $brief;
+    }
+
+    /**
+     * The first of what comes from elsewhere; the form shows one, and the others stay as they were said.
+     *
+     * @param  array<string, mixed>  $brief
+     * @return array<string, mixed>
+     */
+    private function extra(array $brief): array
+    {
+        if (! array_key_exists('extra_what', $this->typed)) {
+            return $brief;
+        }
+        $said = [];
+        foreach (self::EXTRA as $key) {
+            $text = $this->text("extra_{$key}");
+            $said[$key] = $key === 'sha256' && $text !== null ? strtolower($text) : $text;
+        }
+        $said = array_filter($said, static fn (?string $one): bool => $one !== null && $one !== '');
+        if (! isset($said['what']) && $said !== [] && ($brief['extras'] ?? []) === []) {
+            throw BriefFault::at('extras', 'say what it is that comes from elsewhere.');
+        }
+        $others = array_slice(array_values((array) ($brief['extras'] ?? [])), 1);
+        $extras = [...isset($said['what']) ? [$said] : [], ...$others];
+        unset($brief['extras']);
+
+        return $brief + ($extras === [] ? [] : ['extras' => $extras]);
     }
 
     private function value(string $key, string $field): mixed

@@ -49,6 +49,7 @@ final class IntakeRequest extends FormRequest
         'slot' => 'slot',
         'title' => 'title',
         'policy' => 'policy',
+        'extras' => 'extra_what',
     ];
 
     /** More text than lsblk ever prints is let go at once: kept for the form, it would only fill the session. */
@@ -94,6 +95,7 @@ final class IntakeRequest extends FormRequest
             'licence_edition' => 'nullable|string|max:120',
             'seen_folders' => 'nullable|string|max:4000',
             ...self::backupRules(),
+            ...self::extraRules(),
             ...self::cardRules(),
             ...self::firstBootRules(),
             ...array_fill_keys(
@@ -125,6 +127,18 @@ final class IntakeRequest extends FormRequest
             'existing_date' => 'nullable|date_format:Y-m-d',
             'existing_proven' => 'nullable|in:yes,no',
             'existing_samples' => 'nullable|integer|min:0|max:1000',
+        ];
+    }
+
+    /** @return array<string, string> what comes from elsewhere */
+    private static function extraRules(): array
+    {
+        return [
+            'extra_what' => 'nullable|string|max:200',
+            'extra_source' => 'nullable|string|max:200',
+            'extra_sha256' => 'nullable|string|regex:/^[0-9a-fA-F]{64}$/',
+            'extra_reason' => 'nullable|string|max:200',
+            'extra_undo' => 'nullable|string|max:400',
         ];
     }
 
@@ -179,6 +193,7 @@ final class IntakeRequest extends FormRequest
             'existing_samples.*' => 'A whole number.',
             'card_id.*' => 'An identifier such as pci:46e1:7700.',
             'card_leads.*' => 'Leads such as "8-pin, 8-pin" or "16-pin:450", or "none".',
+            'extra_sha256.*' => 'The 64 digits and letters that sha256sum prints.',
             '*.max' => 'This is too long.',
         ];
     }

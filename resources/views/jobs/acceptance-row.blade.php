@@ -1,6 +1,9 @@
 <div class="row-to-read {{ $row->verdict() }}">
 <div class="row-field">
 @include("run.field.{$field->control()}")
+@if ($wanted->hint)
+<div class="form-text mono">{{ $wanted->hint }}</div>
+@endif
 @include('parts.error', ['field' => $wanted->id])
 </div>
 <div class="row-says">

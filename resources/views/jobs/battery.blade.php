@@ -61,6 +61,20 @@
 </table>
 </x-panel>
 @endif
+@if ($page->everyday()->mayAgree())
+<form method="post" action="/jobs/{{ $job->id }}/battery/everyday" class="panel">
+@csrf
+<input type="hidden" name="seen" value="{{ $job->last_entry }}">
+<h2>For every day</h2>
+<p class="fine">What is agreed on with the owner is read on the finished machine, with its other readings.
+{{ $page->everyday()->range() }}</p>
+<div class="row g-2"><div class="col-6 col-md-3"><label class="form-label" for="everyday">Limit for every day, W</label>
+<input id="everyday" name="everyday" class="form-control mono" inputmode="numeric" maxlength="4"
+ value="{{ old('everyday', $page->everyday()->proposed()) }}">
+@include('parts.error', ['field' => 'everyday'])</div></div>
+<button class="btn mt-3">{{ $page->everyday()->button() }}</button>
+</form>
+@endif
 @if ($page->mayWork)
 <form method="post" action="/jobs/{{ $job->id }}/battery" class="panel">
 @csrf

@@ -14,6 +14,14 @@ Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” f
 </div>
 @include('parts.error', ['field' => 'machine'])
 </div>
+<x-field :field="$form->serial()"/>
+<div class="col-12 fills" aria-live="polite" hx-post="/jobs/seen" hx-target="this" hx-swap="innerHTML"
+ hx-select="#seen-before" hx-select-oob="unset"
+ hx-trigger="load, change from:#facts-machine-serial" hx-include="closest form"
+ hx-params="_token,job,facts[machine.serial]"></div>
+@isset($job)
+<input type="hidden" name="job" value="{{ $job->id }}" id="of-job">
+@endisset
 <x-field :field="$form->image()"/>
 <x-field :field="$form->kind()"/>
 <x-field :field="$form->why()"/>

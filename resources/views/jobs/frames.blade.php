@@ -14,6 +14,7 @@
 <p>Nothing was counted yet. Drop in the log of a run: a table with a column of frame times.</p>
 @else
 @include('jobs.frame-rows', ['rows' => $page->rows()])
+<p><a href="/jobs/{{ $job->id }}/frames.json" hx-boost="false" download>As JSON, with every input</a></p>
 @endif
 </x-panel>
 <x-panel title="Frames a second">

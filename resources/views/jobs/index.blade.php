@@ -7,6 +7,7 @@
 @if ($many !== null)
 <span class="goal">{{ $many }}</span>
 @endif
+<span class="ms-auto"></span>
 @include('parts.new-job')
 </header>
 <form method="get" action="/jobs" class="search">

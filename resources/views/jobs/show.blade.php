@@ -88,6 +88,7 @@ with what was refused and why</a>
 Revision {{ $job->revision }} ·
 <a href="/jobs/{{ $job->id }}/brief.yaml" hx-boost="false" download>brief as YAML</a> ·
 <a href="/jobs/{{ $job->id }}/plan.json" hx-boost="false" download>plan as JSON</a> ·
+<a href="/jobs/{{ $job->id }}/receipt">receipt</a> ·
 <a href="/jobs/{{ $job->id }}/handover">handover sheet</a>
 </p>
 @if ($page->difference() !== null)

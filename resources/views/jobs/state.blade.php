@@ -1,8 +1,5 @@
-@if ($standing->earlier !== null)
-<p class="notice">
-This machine was here before:
-<a href="/jobs/{{ $standing->earlier->id }}">{{ $standing->earlierJob() }}</a>, {{ $standing->earlierDay() }}.
-</p>
+@if ($standing->seen !== null)
+@include('jobs.seen', ['seen' => $standing->seen, 'new' => false])
 @endif
 @if ($standing->wayBack() !== null)
 <section class="notice" aria-label="Way back"><b>{{ $standing->wayBack() }}</b>

@@ -1,3 +1,3 @@
 @if (auth()->user()->mayWork())
-<a class="btn go ms-auto" href="/jobs/new" data-key="n">New job <kbd>n</kbd></a>
+<a class="btn go" href="/jobs/new" data-key="n">New job <kbd>n</kbd></a>
 @endif

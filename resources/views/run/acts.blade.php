@@ -1,6 +1,14 @@
 <div class="acts">
 @if ($page->inTrouble)
-<x-act :to="$page->action('retry')" :seen="$job->last_entry">
+<x-act :to="$page->action('retry')" :seen="$job->last_entry" class="ended">
+<details @if ($errors->has('cause')) open @endif><summary>What it was, what helped</summary>
+<label class="form-label" for="cause">What it was</label>
+<input id="cause" name="cause" class="form-control" maxlength="400" value="{{ old('cause') }}">
+@include('parts.error', ['field' => 'cause'])
+<label class="form-label" for="fix">What helped</label>
+<input id="fix" name="fix" class="form-control" maxlength="400" value="{{ old('fix') }}">
+<p class="fine">The lead can put it into the index: whoever sees this at this stone is then offered it.</p>
+</details>
 <button class="btn go" data-key="t">Try again <kbd>t</kbd></button>
 </x-act>
 @elseif ($page->confirmation() === null)
