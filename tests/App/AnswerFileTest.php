@@ -42,9 +42,8 @@ it('leaves lines out, joins lists, and changes letters', function () {
 });
 
 it('cannot be brought to loop, read, call or tell', function (string $template) {
-    $begun = Worked::seconds();
-    expect(fn () => (new AnswerTemplate("<a>{$template}</a>", 'xml'))->fill(VALUES))->toThrow(AnswerFault::class);
-    expect(Worked::seconds() - $begun)->toBeLessThan(1.0);
+    $fill = fn () => (new AnswerTemplate("<a>{$template}</a>", 'xml'))->fill(VALUES);
+    expect(Worked::calmly(fn () => expect($fill)->toThrow(AnswerFault::class)))->toBeLessThan(1.0);
 })->with([
     'a loop' => ['{% for i in 1..1000000000 %}x{% endfor %}'],
     'a loop over a list' => ['{% for b in bypass %}x{% endfor %}'],

@@ -87,13 +87,14 @@ it('does not expand 10 GB, whatever the header says, and stays small and quick',
     }
     gzclose($out);
     $before = memory_get_peak_usage(true);
-    $begun = Worked::seconds();
-    [$files, $notes] = Bundle::open($path, 'bomb');
+    $worked = Worked::calmly(function () use ($path, &$files, &$notes): void {
+        [$files, $notes] = Bundle::open($path, 'bomb');
+    });
     expect(array_keys($files))
         ->toBe(['good.txt'])
         ->and($notes[0])
         ->toContain('expands to more than 160 MB at "bomb.txt"')
-        ->and(Worked::seconds() - $begun)
+        ->and($worked)
         ->toBeLessThan(1.5)
         ->and(memory_get_peak_usage(true) - $before)
         ->toBeLessThan(32_000_000);

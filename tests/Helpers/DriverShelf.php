@@ -48,12 +48,3 @@ function whys(DeviceMatch $match): array
         0,
     );
 }
-
-/** What this process has worked so far: others that run beside it do not count. */
-function processorMs(): float
-{
-    $used = getrusage() ?: [];
-
-    return ($used['ru_utime.tv_sec'] + $used['ru_stime.tv_sec']) * 1000
-        + ($used['ru_utime.tv_usec'] + $used['ru_stime.tv_usec']) / 1000;
-}

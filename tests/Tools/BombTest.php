@@ -14,16 +14,15 @@ afterEach(fn () => $this->shop->clear());
 it('says why the files of an image cannot be listed, within 20 seconds and its memory, and goes on', function () {
     Bombs::doublingTree($file = "{$this->shop->folder}/shelf/doubling.iso");
     expect(filesize($file))->toBeLessThan(520_000);
-    $begun = microtime(true);
     $row = ShelfFile::query()->create([
         'name' => 'doubling.iso',
         'bytes' => filesize($file),
         'changed_at' => filemtime($file),
         'about' => [],
     ]);
-    (new InspectShelfFile($row->id))->handle();
+    $worked = Worked::calmly(fn () => (new InspectShelfFile($row->id))->handle());
     $report = $row->refresh()->inspected();
-    expect(microtime(true) - $begun)
+    expect($worked)
         ->toBeLessThan(20.0)
         ->and($report->files)
         ->toBeNull()
@@ -40,10 +39,11 @@ it('says why the files of an image cannot be listed, within 20 seconds and its m
 function lookIntoBomb(string $kind, string $file): void
 {
     Bombs::zeros($kind, $file);
-    $begun = Worked::seconds();
     $before = memory_get_peak_usage(true);
-    $report = Inspection::of($file);
-    expect(Worked::seconds() - $begun)
+    $worked = Worked::calmly(function () use ($file, &$report): void {
+        $report = Inspection::of($file);
+    });
+    expect($worked)
         ->toBeLessThan(20.0)
         ->and(memory_get_peak_usage(true) - $before)
         ->toBeLessThan(160_000_000)
@@ -70,12 +70,13 @@ it('opens no bundle beyond its limits', function () {
             ' inside',
     )->mustRun();
     unlink("{$this->shop->folder}/inside");
-    $begun = Worked::seconds();
-    [$files, $notes] = Bundle::open("{$this->shop->folder}/b.tar.gz", 'b.tar.gz');
+    $worked = Worked::calmly(function () use (&$files, &$notes): void {
+        [$files, $notes] = Bundle::open("{$this->shop->folder}/b.tar.gz", 'b.tar.gz');
+    });
     expect($files)
         ->toBe([])
         ->and($notes)
         ->not->toBe([])
-        ->and(Worked::seconds() - $begun)
+        ->and($worked)
         ->toBeLessThan(5.0);
 });

@@ -154,7 +154,8 @@ it('reads every package of the demo world, each for what it is there to show', f
 it('reads the claims of a package of sixty megabytes in three seconds', function () {
     $setup = setupFile(['Manufacturer' => ['%Quarrel%=M'], 'M' => ['%W2%=I,*FNCK0704']]);
     $file = archived($this->folder, 'large.zip', ['a/a.inf' => $setup, 'a/b.bin' => random_bytes(60_000_000)]);
-    $begun = Worked::seconds();
-    [$package] = app(ShelvePackage::class)->handle($file->getPathname(), 'large.zip', 'x', null);
-    expect(Worked::seconds() - $begun)->toBeLessThan(3.0)->and($package->claims)->toBe(['acpi:fnck0704']);
+    $worked = Worked::calmly(function () use ($file, &$package): void {
+        [$package] = app(ShelvePackage::class)->handle($file->getPathname(), 'large.zip', 'x', null);
+    });
+    expect($worked)->toBeLessThan(3.0)->and($package->claims)->toBe(['acpi:fnck0704']);
 });

@@ -11,6 +11,7 @@ use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Source;
+use Tests\Support\Worked;
 
 /** @param  array<string, string|null>  $statuses  identifier => status; with a star before it another of the same */
 function looked(string $source, array $statuses): DeviceReading
@@ -111,8 +112,9 @@ it('recounts two hundred devices a dozen times in less than twenty milliseconds'
         $statuses[sprintf('pci:%04x:0001', $i)] = $i % 3 === 0 ? 'Error' : 'OK';
     }
     $readings = array_map(static fn (int $n): DeviceReading => looked("{$n}", $statuses), range(1, 12));
-    $begun = processorMs();
-    $document = AuditDocument::of(new DriverAudit($readings));
-    expect(processorMs() - $begun)->toBeLessThan(20)
+    $worked = Worked::calmly(function () use ($readings, &$document): void {
+        $document = AuditDocument::of(new DriverAudit($readings));
+    });
+    expect(1000 * $worked)->toBeLessThan(20)
         ->and($document['coverage'])->toStartWith('200 devices: 133');
 })->group('slow');

@@ -7,6 +7,7 @@ use Cobblestone\Drivers\Matching\OfferedClaim;
 use Cobblestone\Drivers\Matching\PackageOffer;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Identifier\AliasList;
+use Tests\Support\Worked;
 
 it('refuses what must not be used, and names the first reason', function (array $said, string $why) {
     $enforced = new MatchTarget('tansy-desktop-7', 'x86-64', 7200, 'fairlead', 'B', enforced: true);
@@ -159,9 +160,9 @@ it('holds two hundred devices against a hundred thousand claims in fifty millise
     $held = (memory_get_usage() - $before) / 1e6;
     $times = [];
     for ($i = 0; $i < 7; $i++) {
-        $begun = processorMs();
-        $matches = $shelf->match($devices, $target, new AliasList());
-        $times[] = processorMs() - $begun;
+        $times[] = 1000 * Worked::calmly(function () use ($shelf, $devices, $target, &$matches): void {
+            $matches = $shelf->match($devices, $target, new AliasList());
+        });
     }
     sort($times);
     expect($times[3])->toBeLessThan(50)

@@ -3,6 +3,7 @@
 use Cobblestone\Drivers\Setup\SetupReader;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Support\Worked;
 
 /** Bytes turned, cut, doubled and put in at random, and words of the format where they do not belong. */
 function mutated(string $text, Randomizer $random): string
@@ -40,9 +41,12 @@ it('reads a spoiled file without an end to it, an error or a claim that is none'
     // FUZZ=100000 runs the whole of it.
     for ($left = (int) (getenv('FUZZ') ?: 4000); $left > 0; $left--) {
         $text = mutated($random->getInt(0, 3) === 0 ? "\xFF\xFE".iconv('UTF-8', 'UTF-16LE', $whole) : $whole, $random);
-        $begun = hrtime(true);
+        $begun = Worked::seconds();
         $setup = SetupReader::read($text);
-        $slowest = max($slowest, (hrtime(true) - $begun) / 1e9);
+        if (Worked::seconds() - $begun > 0.4) {
+            // Once more, by a measure of how busy the machine is.
+            $slowest = max($slowest, Worked::calmly(fn () => SetupReader::read($text)));
+        }
         foreach ($setup->claims as $claim) {
             if (! mb_check_encoding($claim->description, 'UTF-8') || $claim->identifier->forms() === []) {
                 throw new RuntimeException(bin2hex($text));
