@@ -21,8 +21,8 @@ DB::unprepared(<<<SQL
     insert into log_entries (job_id, user_id, revision, role, kind, step, data, created_at)
     select s.id, s.user_id, 1, 'technician', case when s.id % 10 = 0 and k = 7 then 'problem' when s.id % 10 = 0 and k = 8 then 'helped' when s.id % 10 = 0 and k = 9 then 'waived' else (array['started','done','note'])[1 + k % 3] end, 'intake.take-in', '{"text":"as usual","cause":"a cause","words":"a gate"}', s.created_at + k * interval '1 minute'
     from jobs s, generate_series(1, {$per}) k where s.machine_serial like 'SEED-%';
-    insert into step_times (job_id, model, system, step, title, seconds, created_at)
-    select s.id, (array['norrel-fairlead-13','brackwater-capstan-t3'])[1 + s.id % 2], (array['Tansy Desktop 7','Orrin Desktop 3','Skerry Rolling'])[1 + s.id % 3], 'install.phase-'||k, 'Copy files', 600 + s.id % 300, s.created_at
+    insert into step_times (job_id, model, system, step, stick, title, seconds, created_at)
+    select s.id, (array['norrel-fairlead-13','brackwater-capstan-t3'])[1 + s.id % 2], (array['Tansy Desktop 7','Orrin Desktop 3','Skerry Rolling'])[1 + s.id % 3], 'install.phase-'||k, (array['Tern 64','Gull 32'])[1 + s.id % 2], 'Copy files', 600 + s.id % 300, s.created_at
     from jobs s, generate_series(0, 1) k where s.machine_serial like 'SEED-%';
     update jobs set last_entry = (select max(id) from log_entries where job_id = jobs.id) where machine_serial like 'SEED-%';
     alter table log_entries alter column id drop default;

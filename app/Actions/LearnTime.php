@@ -28,6 +28,7 @@ final class LearnTime
         StepTime::query()->updateOrCreate(['job_id' => $job->id, 'step' => $step->id], [
             'model' => $of->model,
             'system' => $of->system,
+            'stick' => TimesSeen::readsStick($step) ? $of->stick ?? '' : '',
             'title' => $step->title,
             'seconds' => $now - $started,
         ]);

@@ -80,7 +80,7 @@ final class Experience
      * @return array{
      *     ways: list<array{reaches: string, way: string, worked: bool}>,
      *     seen: list<array{wants: string, predicted: string, seen: string}>,
-     *     times: array<string, list<int>>,
+     *     times: array<string, list<array{int, string}>>,
      * }
      */
     private function recalled(string $model, ?string $system): array
@@ -93,8 +93,8 @@ final class Experience
                 (select json_agg(json_build_object('wants', wants, 'predicted', predicted, 'seen', seen) order by id)
                     from boot_observations where model = ? and of_model) as seen,
                 (select json_object_agg(step, (
-                        select json_agg(seconds order by id)
-                        from (select id, seconds from step_times
+                        select json_agg(json_build_array(seconds, stick) order by id)
+                        from (select id, seconds, stick from step_times
                             where model = ? and system = ? and step = one.step
                             order by id desc limit {$newest}) as newest
                     ))
@@ -106,7 +106,7 @@ final class Experience
         $ways = $read($row->ways);
         /** @var list<array{wants: string, predicted: string, seen: string}> $seen */
         $seen = $read($row->seen);
-        /** @var array<string, list<int>> $times */
+        /** @var array<string, list<array{int, string}>> $times */
         $times = $read($row->times);
 
         return compact('ways', 'seen', 'times');
@@ -128,8 +128,8 @@ final class Experience
                 ) as after
             )
             select one.model, coalesce(name, one.model) as name, system, title, (
-                select json_agg(seconds order by id)
-                from (select id, seconds from step_times as of_group
+                select json_agg(json_build_array(seconds, stick) order by id)
+                from (select id, seconds, stick from step_times as of_group
                     where of_group.model = one.model and of_group.system = one.system and of_group.step = one.step
                     order by id desc limit ?) as newest
             ) as seconds

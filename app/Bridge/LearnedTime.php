@@ -11,7 +11,10 @@ use stdClass;
 /** How long a stone took on a model with a system, as the logbook lists it. */
 final readonly class LearnedTime
 {
-    /** @param  list<string>  $out  times that are too far off to count */
+    /**
+     * @param  list<string>  $out  times that are too far off to count
+     * @param  array<string, string>  $sticks  name => how often and how long, of stones that read from one
+     */
     private function __construct(
         public string $model,
         public string $machine,
@@ -21,13 +24,16 @@ final readonly class LearnedTime
         public string $middle,
         public string $range,
         public array $out,
+        public array $sticks,
     ) {
     }
 
     public static function of(stdClass $row): self
     {
         $said = static fn (int $seconds): string => Duration::seconds($seconds)->label();
-        $all = array_map(intval(...), array_values((array) json_decode((string) $row->seconds, true)));
+        /** @var list<array{int, string}> $seen */
+        $seen = array_values((array) json_decode((string) $row->seconds, true));
+        $all = array_column($seen, 0);
         $out = TimesSeen::outliers($all);
         $kept = array_values(array_diff($all, $out));
         sort($kept);
@@ -41,13 +47,39 @@ final readonly class LearnedTime
             $said($kept[intdiv(count($kept) - 1, 2)] ?? 0),
             implode(' to ', array_unique([$said($kept[0] ?? 0), $said($kept[count($kept) - 1] ?? 0)])),
             array_map($said, $out),
+            self::sticks($seen, $out),
         );
     }
 
-    /** What it is used for. */
-    public function standing(): string
+    /**
+     * @param  list<array{int, string}>  $seen  seconds, stick
+     * @param  list<int>  $out  that do not count
+     * @return array<string, string>
+     */
+    private static function sticks(array $seen, array $out): array
     {
-        return "paths go by it, {$this->many} to ".TimesSeen::PULL.' with what is worked out'.
-            ($this->out === [] ? '' : '; left out: '.implode(', ', $this->out));
+        $of = [];
+        foreach ($seen as [$seconds, $stick]) {
+            if ($stick !== '' && ! in_array($seconds, $out, true)) {
+                $of[$stick][] = $seconds;
+            }
+        }
+        ksort($of);
+
+        return array_map(static function (array $seconds): string {
+            sort($seconds);
+
+            return count($seconds).' × '.Duration::seconds($seconds[intdiv(count($seconds) - 1, 2)])->label();
+        }, $of);
+    }
+
+    /** How long with which stick: "Tern 64 3 × 9 min, Gull 32 1 × 14 min". */
+    public function withSticks(): string
+    {
+        return implode(', ', array_map(
+            static fn (string $name, string $said): string => "{$name} {$said}",
+            array_keys($this->sticks),
+            $this->sticks,
+        ));
     }
 }

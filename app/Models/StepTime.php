@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
  * @property string $model identifier of the catalogue
  * @property string $system its name
  * @property string $step
+ * @property string $stick that it read from; empty where it read from none
  * @property string $title of the stone, as the system calls its phase
  * @property int $seconds
  * @property Carbon $created_at

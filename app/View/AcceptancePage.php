@@ -11,9 +11,11 @@ use App\Models\SeenRow;
 use Cobblestone\Machine\Difference\DifferenceLine;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Signed;
+use Cobblestone\Text\Counted;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\Proof\AcceptanceRow;
 use Cobblestone\Tuning\Proof\AcceptanceTable;
+use Illuminate\Support\ViewErrorBag;
 
 /** The finished machine of a job: its rows, what is still open, and what is otherwise than before. */
 final readonly class AcceptancePage
@@ -26,6 +28,7 @@ final readonly class AcceptancePage
      * @param  array<string, Signed>  $signed  by row
      * @param  list<DifferenceLine>  $lines  what is otherwise than before
      * @param  list<string>  $unseen  parts that only one side says anything of
+     * @param  list<string>  $remarks  what was read and is no answer
      * @param  list<SeenRow>  $gone  written down of rows that this path does not ask for any more
      */
     private function __construct(
@@ -34,6 +37,7 @@ final readonly class AcceptancePage
         public array $signed,
         public array $lines,
         public array $unseen,
+        public array $remarks,
         public array $gone,
         public bool $mayWork,
         public bool $isLead,
@@ -50,9 +54,8 @@ final readonly class AcceptancePage
             SeenRow::ofJob($job->id),
             static fn (SeenRow $one): bool => ! in_array($one->row, $rows, true),
         ));
-        $difference = $readings === []
-            ? null
-            : $machine->readings($job, FinishedReading::newest($readings))->difference();
+        $finished = $readings === [] ? null : $machine->readings($job, FinishedReading::newest($readings));
+        $difference = $finished?->difference();
 
         return new self(
             $step === null ? null : $machine->table($job, $step),
@@ -60,6 +63,7 @@ final readonly class AcceptancePage
             $step === null ? [] : SeenMachine::signed($job, $machine->of($job, $step)),
             array_slice($difference->lines ?? [], 0, self::MOST_LINES),
             $difference->unseen ?? [],
+            $finished?->remarks($step->evidence ?? []) ?? [],
             $gone,
             $mayWork,
             $mayWork && $isLead,
@@ -100,6 +104,20 @@ final readonly class AcceptancePage
         usort($fields, static fn (EvidenceField $a, EvidenceField $b): int => $rank($a) <=> $rank($b));
 
         return $fields;
+    }
+
+    /** Whether the form stands open: before the first reading, and where one was not taken. */
+    public function asksForReading(ViewErrorBag $errors): bool
+    {
+        return $this->readings === [] || $errors->hasAny(['files', 'output']);
+    }
+
+    /** What was read so far, in a line. */
+    public function readWords(): string
+    {
+        $many = count($this->readings);
+
+        return $many === 0 ? 'Not read yet' : 'Read '.Counted::of($many, 'time').'; read it again';
     }
 
     /** @return array<string, AcceptanceRow> */

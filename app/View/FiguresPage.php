@@ -8,6 +8,7 @@ use App\Bridge\Experience;
 use App\Bridge\Figures;
 use App\Bridge\LearnedTime;
 use App\Drawing\MonthStones;
+use Cobblestone\Runbook\TimesSeen;
 use stdClass;
 
 /** The figures of the logbook: minutes lost by month, what cost them, what was waived, which sticks failed. */
@@ -18,7 +19,7 @@ final readonly class FiguresPage
         'troubles' => ['month', 'symptom', 'cause', 'machine', 'image', 'stick', 'times', 'minutes'],
         'waived' => ['month', 'what', 'times'],
         'sticks' => ['month', 'stick', 'what', 'times'],
-        'durations' => ['model', 'system', 'stone', 'times', 'half up to', 'from, to', 'left out'],
+        'durations' => ['model', 'system', 'stone', 'times', 'half up to', 'from, to', 'left out', 'with which stick'],
     ];
 
     /** Tables that stand on the page as they are taken away => what they are. */
@@ -26,6 +27,12 @@ final readonly class FiguresPage
         'waived' => 'What was waived',
         'sticks' => 'Sticks that failed',
         'durations' => 'How long it takes here',
+    ];
+
+    /** What such a table is used for. */
+    public const NOTES = [
+        'durations' => 'Paths go by these from the first time on; what was worked out counts as much as '
+            .TimesSeen::PULL.' times. Where a stone reads from a stick, that stick\'s own times count most.',
     ];
 
     private const LISTED = 12;
@@ -132,7 +139,7 @@ final readonly class FiguresPage
             ], $this->sticks),
             'durations' => array_map(static fn (LearnedTime $time): array => [
                 $time->machine, $time->system, $time->title, $time->many, $time->middle, $time->range,
-                implode(', ', $time->out),
+                implode(', ', $time->out), $time->withSticks(),
             ], $this->times),
             default => array_map(fn (stdClass $row): array => [
                 (string) $row->month, $this->name($row), $this->cause($row), (string) $row->model,

@@ -20,6 +20,7 @@ final class EvidenceWords
                 $number,
             )->decimal(),
             $number !== null && $wanted->kind === EvidenceKind::Percent => "{$number} %",
+            $number !== null && $wanted->kind === EvidenceKind::Build => (string) $number,
             $number !== null && $wanted->kind === EvidenceKind::Count => number_format($number, 0, '.', ' '),
             $wanted->kind === EvidenceKind::Choice => $wanted->options[$value] ?? $value,
             default => $value,

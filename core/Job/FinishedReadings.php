@@ -11,6 +11,7 @@ use Cobblestone\Inventory\Reading;
 use Cobblestone\Machine\Difference\MachineDifference;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Tuning\Proof\Observation;
 use Cobblestone\Tuning\Proof\ReadBack;
 use Cobblestone\Tuning\Proof\SameMachine;
@@ -47,7 +48,7 @@ final readonly class FinishedReadings
         return new self(
             $before,
             $is,
-            SameMachine::fault($machine, $is),
+            SameMachine::fault($machine, $is, $brief->goal !== JobKind::DriveSwap),
             SameMachine::clock(FinishedMachine::at($came), FinishedMachine::at($after), $now),
         );
     }
@@ -59,6 +60,17 @@ final readonly class FinishedReadings
     public function seen(array $rows): array
     {
         return $this->another === null ? (new ReadBack($this->after, $this->clock))->all($rows) : [];
+    }
+
+    /**
+     * What of them was not taken for an answer, and why.
+     *
+     * @param  list<Evidence>  $rows
+     * @return list<string>
+     */
+    public function remarks(array $rows): array
+    {
+        return $this->another === null ? (new ReadBack($this->after, $this->clock))->remarks($rows) : [];
     }
 
     public function difference(): MachineDifference

@@ -66,7 +66,7 @@ final class JobPlanner
         $questions = self::distinct($part->questions);
         $blockers = self::once($part->blockers);
         $ordered = array_map(
-            static fn (Step $step): Step => $times->over(Reality::advise($step, $brief->seen)),
+            static fn (Step $step): Step => $times->over(Reality::advise($step, $brief->seen), $draft->stick),
             Planner::order($steps, $part->initial),
         );
         $ordered = Promised::on($ordered, $context, $draft);

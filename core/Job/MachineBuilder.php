@@ -116,7 +116,8 @@ final class MachineBuilder
     }
 
     /**
-     * Of several alike in one list the one that has no driver speaks for all: the package is for each of them.
+     * Of several alike in one list the one that has no driver speaks for all: the package is for each of them. They
+     * are counted where every one stands for a thing of its own: what is plugged in is listed by its functions too.
      *
      * @param  list<Device>  $devices
      * @return array<string, Device>
@@ -126,7 +127,9 @@ final class MachineBuilder
         $once = [];
         foreach ($devices as $device) {
             $other = $once[$device->identifier] ?? null;
-            $once[$device->identifier] = $other?->isDriven() === false ? $other->and($device) : $device->and($other);
+            $one = $other?->isDriven() === false ? $other->and($device) : $device->and($other);
+            $once[$device->identifier] = $other === null || $device->bus() !== 'pci' ? $one
+                : $one->counted($other->count + $device->count);
         }
 
         return $once;

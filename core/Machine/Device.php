@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\Copy;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Identifier\Bus;
@@ -30,6 +31,7 @@ final readonly class Device
      * @param  list<string>  $identifiers  everything it was read to be called, in normal form; empty where the
      *     identifier says it all
      * @param  string|null  $status  what the running system says of it, in its words
+     * @param  int  $count  how many alike were seen by one tool, at least 1
      */
     public function __construct(
         public string $name,
@@ -40,6 +42,7 @@ final readonly class Device
         public bool $wired = false,
         public array $identifiers = [],
         public ?string $driver = null,
+        public int $count = 1,
     ) {
     }
 
@@ -115,7 +118,14 @@ final readonly class Device
             $this->wired,
             $this->identifiers,
             $this->driver,
+            $this->count,
         );
+    }
+
+    /** The same as one of so many alike. */
+    public function counted(int $count): self
+    {
+        return Copy::of($this, get_object_vars($this), ['count' => $count]);
     }
 
     /** The same device with what another reading says of it besides. */
@@ -132,6 +142,7 @@ final readonly class Device
                 $this->wired || $other->wired,
                 array_values(array_unique([...$this->identifiers, ...$other->identifiers])),
                 $this->driver ?? $other->driver,
+                max($this->count, $other->count),
             );
     }
 

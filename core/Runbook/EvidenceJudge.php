@@ -66,13 +66,14 @@ final class EvidenceJudge
             $expected->atLeast && $off > 0, abs($off) <= $should * $expected->tolerance => FindingVerdict::Within,
             default => FindingVerdict::Differs,
         };
-        $by = number_format(abs($off), 0, '.', ' ');
+        $by = $wanted->kind === EvidenceKind::Build
+            ? ($off < 0 ? 'an older one' : 'a newer one')
+            : number_format(abs($off), 0, '.', ' ').($off < 0 ? ' less' : ' more');
         $words =
             $off === 0
                 ? 'as expected'
                 : self::spoken($wanted, (string) $is).
-                    " read, {$spoken} expected ({$expected->source}): {$by} ".
-                    ($off < 0 ? 'less' : 'more');
+                    " read, {$spoken} expected ({$expected->source}): {$by}";
 
         return new Finding($wanted, $verdict, (string) $is, $spoken, $words);
     }
@@ -84,6 +85,7 @@ final class EvidenceJudge
         return match (true) {
             $number !== null && $wanted->kind === EvidenceKind::Bytes => Bytes::of($number)->exact(),
             $number !== null && $wanted->kind === EvidenceKind::Percent => "{$number} %",
+            $number !== null && $wanted->kind === EvidenceKind::Build => (string) $number,
             $number !== null => number_format($number, 0, '.', ' '),
             $wanted->kind === EvidenceKind::Choice => $wanted->options[$value] ?? $value,
             $wanted->kind === EvidenceKind::Size => ctype_digit($value)

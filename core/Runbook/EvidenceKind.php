@@ -11,6 +11,8 @@ enum EvidenceKind: string
     case Choice = 'choice';
     /** A whole number. */
     case Count = 'count';
+    /** The number of a build: it names one and counts nothing, though a later one is higher. */
+    case Build = 'build';
     case Bytes = 'bytes';
     case Percent = 'percent';
     /** Things of several types: "6 × short, 2 × long". */
@@ -28,7 +30,7 @@ enum EvidenceKind: string
 
     public function isNumber(): bool
     {
-        return in_array($this, [self::Count, self::Bytes, self::Percent], true);
+        return in_array($this, [self::Count, self::Build, self::Bytes, self::Percent], true);
     }
 
     /** What a field of this kind takes, for its label; empty where any words will do. */
@@ -36,6 +38,7 @@ enum EvidenceKind: string
     {
         return match ($this) {
             self::Count => 'a whole number',
+            self::Build => 'the number of the build',
             self::Bytes => 'bytes, a whole number',
             self::Percent => 'percent, a whole number',
             self::Tally => 'how many of which, such as "6 × short, 2 × long"',

@@ -10,7 +10,7 @@ use Cobblestone\Text\Counted;
 
 /**
  * How long stones took on this bench, on one model with one system: each time draws the estimate away from what was
- * worked out (rules I5, S).
+ * worked out. A stone that reads from the stick goes by what was seen with that stick first (rules I5, S).
  */
 final readonly class TimesSeen
 {
@@ -30,9 +30,19 @@ final readonly class TimesSeen
     private const LEARNED = '/^(install\.phase-[0-9]+|updates\.system|drivers\.[a-z0-9.-]+|first-boot\.answers|'
         .'firmware\.(snapshot|set)|hardware\.[a-z-]+|proof\.readings)$/';
 
-    /** @param  array<string, list<int>>  $seconds  id of the stone => how long it took, each time */
-    public function __construct(private array $seconds = [])
+    /**
+     * @param  array<string, list<array{int, string}>>  $seen  id of the stone => each time: seconds, and the stick that
+     *     it read from, empty where it read from none
+     */
+    public function __construct(private array $seen = [])
     {
+    }
+
+    /** Whether the stone reads from the stick that the job starts from: up to where it comes out. */
+    public static function readsStick(Step $step): bool
+    {
+        return preg_match('/^install\.phase-[0-9]+$/', $step->id) === 1
+            && ! in_array(PathFact::STICK_OUT, $step->before, true);
     }
 
     public static function learns(Step $step): bool
@@ -51,28 +61,32 @@ final readonly class TimesSeen
             && $seconds <= 3 * $step->time->high->seconds;
     }
 
-    /** The stone with the time it takes here: what was seen, drawn towards what was worked out. */
-    public function over(Step $step): Step
+    /**
+     * The stone with the time it takes here: what was seen, drawn towards what was worked out.
+     *
+     * @param  string|null  $stick  that the job starts from
+     */
+    public function over(Step $step, ?string $stick = null): Step
     {
-        $all = self::learns($step) ? $this->seconds[$step->id] ?? [] : [];
-        $out = self::outliers($all);
-        $seen = array_values(array_diff($all, $out));
-        if ($seen === []) {
+        $all = self::learns($step) ? $this->seen[$step->id] ?? [] : [];
+        $stick = self::readsStick($step) ? $stick : null;
+        $isOwn = static fn (array $one): bool => $stick === null || $one[1] === $stick;
+        [$own, $ownOut] = self::kept(array_filter($all, $isOwn));
+        [$others, $othersOut] = self::kept(array_filter($all, static fn (array $one): bool => ! $isOwn($one)));
+        if ($own === [] && $others === []) {
             return $step;
         }
-        sort($seen);
-        $computed = $step->time;
-        $likely = self::drawn($seen, 0.5, $computed->likely->seconds);
-        $time = Estimate::of(
-            Duration::seconds(min($likely, self::drawn($seen, 0.1, $computed->low->seconds))),
-            Duration::seconds($likely),
-            Duration::seconds(max($likely, self::drawn($seen, 0.9, $computed->high->seconds))),
-        )->restingOn('learned from '.count($seen));
+        // What other sticks took is closer to it than arithmetic, what this one took is closer still.
+        $time = self::drawn($own, self::drawn($others, $step->time));
 
         return $step->with([
-            'time' => $time,
+            'time' => $time->restingOn('learned from '.(count($own) + count($others))),
             'because' => [
-                new Reason(self::words($seen, $out, $computed), 'I5', 'the logs of this bench'),
+                new Reason(
+                    self::words($own, $others, $stick, $step->time).self::leftOut([...$ownOut, ...$othersOut]),
+                    'I5',
+                    'the logs of this bench',
+                ),
                 // What sets the pace of the arithmetic does not set this one.
                 ...array_filter($step->because, static fn (Reason $reason): bool => $reason->rule !== 'I5'),
             ],
@@ -80,18 +94,52 @@ final readonly class TimesSeen
     }
 
     /**
-     * @param  non-empty-list<int>  $seen  sorted
-     * @param  list<int>  $out
+     * @param  array<array{int, string}>  $times
+     * @return array{list<int>, list<int>} seconds that count, sorted, and those that are far off
      */
-    private static function words(array $seen, array $out, Estimate $computed): string
+    private static function kept(array $times): array
     {
-        return 'Done '.Counted::of(count($seen), 'time').' here on this model with this system: half of them took up '
-            .'to '.Duration::seconds(self::rank($seen, 0.5))->label().', worked out it would be '
-            .$computed->likely->label().'; that counts as much as '.self::PULL.' times seen.'
-            .($out === [] ? '' : ' Left out, because they are far off: '.implode(', ', array_map(
-                static fn (int $one): string => Duration::seconds($one)->label(),
-                $out,
-            )).'.');
+        $seconds = array_column($times, 0);
+        $out = self::outliers($seconds);
+        $kept = array_values(array_diff($seconds, $out));
+        sort($kept);
+
+        return [$kept, $out];
+    }
+
+    /**
+     * @param  list<int>  $own  sorted
+     * @param  list<int>  $others  sorted
+     */
+    private static function words(array $own, array $others, ?string $stick, Estimate $computed): string
+    {
+        $all = [...$own, ...$others];
+        sort($all);
+        $half = self::half($all);
+        $split = match (true) {
+            $stick === null || $others === [] => ": half of them took up to {$half}",
+            $own === [] => ", with other sticks: half of them took up to {$half}",
+            default => ', '.count($own)." of them with {$stick}: half of those took up to ".self::half($own)
+                .", half of all up to {$half}",
+        };
+
+        return 'Done '.Counted::of(count($all), 'time')." here on this model with this system{$split}, worked out it "
+            ."would be {$computed->likely->label()}; that counts as much as ".self::PULL.' times seen.';
+    }
+
+    /** @param  list<int>  $sorted */
+    private static function half(array $sorted): string
+    {
+        return $sorted === [] ? '' : Duration::seconds(self::rank($sorted, 0.5))->label();
+    }
+
+    /** @param  list<int>  $out */
+    private static function leftOut(array $out): string
+    {
+        return $out === [] ? '' : ' Left out, because they are far off: '.implode(', ', array_map(
+            static fn (int $one): string => Duration::seconds($one)->label(),
+            $out,
+        )).'.';
     }
 
     /**
@@ -118,15 +166,23 @@ final readonly class TimesSeen
         ));
     }
 
-    /**
-     * @param  non-empty-list<int>  $seen  sorted
-     * @param  int  $computed  seconds that were worked out for that share
-     */
-    private static function drawn(array $seen, float $share, int $computed): int
+    /** @param  list<int>  $seen  sorted; where it is empty the estimate stays as it is */
+    private static function drawn(array $seen, Estimate $towards): Estimate
     {
+        if ($seen === []) {
+            return $towards;
+        }
         $many = count($seen);
+        $at = static fn (float $share, Duration $computed): int => (int) round(
+            ($many * self::rank($seen, $share) + self::PULL * $computed->seconds) / ($many + self::PULL),
+        );
+        $likely = $at(0.5, $towards->likely);
 
-        return (int) round(($many * self::rank($seen, $share) + self::PULL * $computed) / ($many + self::PULL));
+        return Estimate::of(
+            Duration::seconds(min($likely, $at(0.1, $towards->low))),
+            Duration::seconds($likely),
+            Duration::seconds(max($likely, $at(0.9, $towards->high))),
+        );
     }
 
     /**

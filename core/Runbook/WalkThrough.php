@@ -120,7 +120,7 @@ final class WalkThrough
         return match ($wanted->kind) {
             EvidenceKind::Choice => (string) array_key_first($wanted->options),
             EvidenceKind::Percent => '100',
-            EvidenceKind::Count, EvidenceKind::Bytes => (string) max(1, $wanted->least ?? 1),
+            EvidenceKind::Count, EvidenceKind::Build, EvidenceKind::Bytes => (string) max(1, $wanted->least ?? 1),
             EvidenceKind::Tally => '4 × short',
             EvidenceKind::Ticks => 'nothing',
             EvidenceKind::Size => '1 GB',

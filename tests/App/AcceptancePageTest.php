@@ -55,6 +55,35 @@ it('takes what a single tool prints', function () {
     ($this->page)()->assertSee('1 differs')->assertSee('Set it as the path says');
 });
 
+it('takes no part of a list of devices for the whole of it, and says so', function () {
+    $devices = ['name,hardware id,status'];
+    foreach (range(1, 7) as $at) {
+        $devices[] = "Part {$at},PCI\\VEN_51A2&DEV_090{$at},OK";
+    }
+    $brief = fn (string $list): array => [
+        'tool' => 'device-list', 'origin' => 'list.csv',
+        'devices' => Cobblestone\Inventory\InventoryReader::read($list, 'list.csv', null)->toArray()['devices'],
+    ];
+    app(App\Actions\ChangeBrief::class)->handle(
+        $this->job,
+        $this->people['evening'],
+        fn (array $of): array => [...$of, 'machine' => [
+            ...$of['machine'], 'readings' => [...$of['machine']['readings'] ?? [], $brief(implode("\n", $devices))],
+        ]],
+        'devices read',
+        ($this->seen)(),
+    );
+    ($this->read)([], implode("\n", array_slice($devices, 0, 3)))->assertSessionHasNoErrors();
+    ($this->page)()->assertSee('it looks like a part of one')
+        ->assertSee('2 as expected, ')
+        ->assertDontSee(' differ, ')
+        ->assertDontSee(' differs, ')
+        // The form stays where it was, folded.
+        ->assertSeeInOrder(['Read 1 time; read it again', 'What it is against what it should be']);
+    ($this->read)([], implode("\n", array_slice($devices, 0, 7)))->assertSessionHasNoErrors();
+    ($this->page)()->assertDontSee('it looks like a part of one')->assertSee('1 differs');
+});
+
 it('refuses another machine, and what no tool has printed', function () {
     ($this->read)([($this->bundle)()])->assertSessionHasNoErrors();
     $this->job->refresh();

@@ -71,6 +71,7 @@ it('counts waivers, sticks that failed and times', function () {
         StepTime::query()->create([
             'job_id' => $this->jobFrom('stick-for-any', $this->people['lead'])->id, 'model' => 'norrel-fairlead-13',
             'system' => 'Tansy Desktop 7', 'step' => 'install.phase-0', 'title' => 'Copy files', 'seconds' => $seconds,
+            'stick' => $seconds === 620 ? 'Gull 32' : 'Tern 64',
         ]);
     }
     $month = now(config('cobblestone.timezone'))->format('Y-m');
@@ -78,7 +79,8 @@ it('counts waivers, sticks that failed and times', function () {
         ->and(array_column(array_slice(($this->rows)('sticks'), 1), 2))
         ->toEqualCanonicalizing(['write', 'mismatch', 'start'])
         ->and(($this->rows)('durations')[1])
-        ->toBe(['Norrel Fairlead 13', 'Tansy Desktop 7', 'Copy files', '4', '10 min', '10 min to 11 min', '1 h 00']);
+        ->toBe(['Norrel Fairlead 13', 'Tansy Desktop 7', 'Copy files', '4', '10 min', '10 min to 11 min', '1 h 00',
+            'Gull 32 1 × 10 min, Tern 64 3 × 10 min']);
     $this->get('/logbook/figures')->assertSee('What was waived')->assertSee('gull-32');
 });
 

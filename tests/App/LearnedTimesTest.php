@@ -61,8 +61,8 @@ it('lets a path go by what was seen at once, in no more queries', function () {
     expect($time()[0])->toBe((int) round((5 * 520 + 3 * $before[0]) / 8))
         ->and($time()[1])->toContain('Done 5 times here')
         ->and($queries)->toBeLessThanOrEqual(12);
-    $this->actingAs($lead)->get('/logbook')
+    $this->actingAs($lead)->get('/logbook/figures')
         ->assertSee('How long it takes here')
         ->assertSee('Norrel Fairlead 13')
-        ->assertSee('paths go by it, 5 to 3 with what is worked out');
+        ->assertSee('what was worked out counts as much as 3 times');
 });

@@ -36,7 +36,7 @@ final class AcceptCommand extends PlainCommand
     public function handle(): int
     {
         try {
-            [$table, $clock] = $this->judged();
+            [$table, $clock, $remarks] = $this->judged();
         } catch (DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException|RuntimeException $e) {
             $this->getOutput()->getErrorStyle()->writeln($e->getMessage());
 
@@ -49,18 +49,20 @@ final class AcceptCommand extends PlainCommand
                     'counts' => $table->counts(),
                     'clock' => $clock,
                     'not_read' => $this->notRead,
+                    'remarks' => $remarks,
                 ],
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
             ), \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
         } else {
             $this->told($table);
+            array_map(fn (string $one) => $this->line($one), $remarks);
         }
 
         return $table->with(AcceptanceRow::DIFFERS) === [] ? self::SUCCESS : 2;
     }
 
     /**
-     * @return array{AcceptanceTable, string}
+     * @return array{AcceptanceTable, string, list<string>}
      *
      * @throws DocumentFault|UnknownEntry|BriefFault|OrderImpossible|DomainException|RuntimeException
      */
@@ -90,7 +92,11 @@ final class AcceptCommand extends PlainCommand
             throw new RuntimeException($finished->another);
         }
 
-        return [AcceptanceTable::of($step->evidence, $finished->seen($step->evidence)), $finished->clock];
+        return [
+            AcceptanceTable::of($step->evidence, $finished->seen($step->evidence)),
+            $finished->clock,
+            $finished->remarks($step->evidence),
+        ];
     }
 
     private function told(AcceptanceTable $table): void

@@ -21,7 +21,6 @@ final class LogbookController
             'month' => now((string) config('cobblestone.timezone'))->format('Y-m'),
             'accuracy' => $experience->accuracy(),
             'unsaid' => $experience->unsaid(),
-            'times' => $experience->learnedTimes(),
             'emulated' => ProvingLine::shares(EmulatedShare::all()),
             'differed' => BootObservation::query()
                 ->with('job:id,title')

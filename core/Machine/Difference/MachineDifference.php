@@ -32,7 +32,7 @@ final readonly class MachineDifference
     public static function between(Machine $before, Machine $after): self
     {
         $parts = [
-            'device' => [self::devices($before), self::devices($after)],
+            'device' => [self::devices($before, $after), self::devices($after, $before)],
             'drive' => [self::drives($before), self::drives($after)],
             'memory' => [self::modules($before), self::modules($after)],
             'setting' => [self::facts($before, true), self::facts($after, true)],
@@ -90,12 +90,20 @@ final readonly class MachineDifference
         return $lines;
     }
 
-    /** @return array<string, string> */
-    private static function devices(Machine $machine): array
+    /**
+     * What the other list does not show of a whole bus, or of most of it, has neither come nor gone.
+     *
+     * @return array<string, string>
+     */
+    private static function devices(Machine $machine, Machine $other): array
     {
+        $silent = CutList::silent($machine->devices, $other->devices);
+        $known = array_map(static fn (Device $one): string => $one->identifier, $other->devices);
         $devices = [];
         foreach ($machine->devices as $device) {
-            $devices[$device->identifier] = self::driven($device);
+            if (! in_array($device->bus(), $silent, true) || in_array($device->identifier, $known, true)) {
+                $devices[$device->identifier] = self::driven($device);
+            }
         }
 
         return $devices;
@@ -118,7 +126,9 @@ final readonly class MachineDifference
 
     private static function driven(Device $device): string
     {
-        return match (true) {
+        $many = $device->count > 1 ? "{$device->count} of them, " : '';
+
+        return $many.match (true) {
             $device->isDriven() === false => 'no driver',
             $device->driver !== null => "driver {$device->driver}",
             default => 'there',

@@ -40,6 +40,9 @@ final class DeviceRows
                 $rows[] = in_array($device->identifier, $of->gone, true)
                     ? self::left($device, $of)
                     : self::stays($device->identifier, $device->name, self::isBare($device, $of), $of);
+                if ($device->count > 1 && ! in_array($device->identifier, $of->gone, true)) {
+                    $rows[] = self::alike($device, $of);
+                }
             }
         }
         foreach ($of->come as $identifier => $name) {
@@ -89,6 +92,18 @@ final class DeviceRows
             new Expected($version),
             'Install its package once more; an update that brought a newer one is accepted with that reason.',
         )->readBy($read);
+    }
+
+    /** One of several alike may be gone while its identifier is still there. */
+    private static function alike(Device $device, Promises $of): Evidence
+    {
+        return AcceptanceRows::row(
+            RowId::alike($device->identifier),
+            "How many of {$device->name}, {$device->identifier}",
+            EvidenceKind::Count,
+            new Expected((string) $device->count, source: Expected::READING, atLeast: true),
+            'One of them is not seen: look whether it is seated, and whether the setup switched it off.',
+        )->readBy($of->reads->way('devices', true));
     }
 
     private static function left(Device $device, Promises $of): Evidence

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Cobblestone\Tuning\Proof;
 
-use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Machine\Partition;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\EvidenceKind;
 
 /**
  * What the readings of a finished machine say to each row; what they do not say stays open, it is never assumed
@@ -45,15 +43,27 @@ final readonly class ReadBack
      */
     public function all(array $rows): array
     {
+        $devices = new ReadDevices($this->machine, $rows);
         $read = [];
         foreach ($rows as $row) {
-            $read[$row->id] = $this->row($row);
+            $read[$row->id] = $this->row($row, $devices);
         }
 
         return array_filter($read);
     }
 
-    private function row(Evidence $row): ?Observation
+    /**
+     * What was read and yet is no answer, in words.
+     *
+     * @param  list<Evidence>  $rows
+     * @return list<string>
+     */
+    public function remarks(array $rows): array
+    {
+        return (new ReadDevices($this->machine, $rows))->remarks();
+    }
+
+    private function row(Evidence $row, ReadDevices $devices): ?Observation
     {
         $id = $row->id;
 
@@ -62,13 +72,14 @@ final readonly class ReadBack
             str_starts_with($id, RowId::SETTING) => self::known(
                 $this->machine->fact('firmware.'.substr($id, strlen(RowId::SETTING))),
             ),
-            str_starts_with($id, RowId::DEVICE) => $this->device($row),
-            str_starts_with($id, RowId::LINK) => $this->link($id),
+            str_starts_with($id, RowId::DEVICE) => $devices->device($row),
+            str_starts_with($id, RowId::ALIKE) => $devices->alike($id),
+            str_starts_with($id, RowId::LINK) => $devices->link($id),
             str_starts_with($id, RowId::DRIVE) => $this->drive($id),
             default => match ($id) {
                 'memory_rate' => $this->rate(),
                 'drive_size' => $this->onlyDrive(),
-                'without_driver' => $this->withoutDriver(),
+                'without_driver' => $devices->withoutDriver(),
                 'system' => $this->system($row),
                 'encryption' => $this->encryption(),
                 'clock' => $this->clock === '' ? null : new Observation('no', 'the collector', $this->clock),
@@ -94,67 +105,6 @@ final readonly class ReadBack
         return $set === [] ? null : new Observation(min($set).' MT/s', 'dmidecode');
     }
 
-    private function device(Evidence $row): ?Observation
-    {
-        if ($this->machine->devices === []) {
-            return null;
-        }
-        foreach ($this->machine->devices as $device) {
-            if (RowId::device($device->identifier) === $row->id) {
-                return $row->kind === EvidenceKind::Text ? self::version($device) : self::served($device);
-            }
-        }
-        $sameBus = array_filter(
-            $this->machine->devices,
-            static fn (Device $one): bool => str_starts_with($row->id, RowId::DEVICE.$one->bus().':'),
-        );
-
-        // A list that shows nothing of that bus says nothing of what is on it.
-        return $sameBus === [] ? null : new Observation(
-            $row->kind === EvidenceKind::Text ? 'not there' : DeviceRows::MISSING,
-            'device list',
-            'not there',
-        );
-    }
-
-    private static function version(Device $device): ?Observation
-    {
-        return match (true) {
-            $device->isDriven() === false => new Observation('without a driver', 'device list', 'without a driver'),
-            $device->driver !== null
-                && preg_match('/[0-9]+\.[0-9]/', $device->driver) === 1 => new Observation(
-                    $device->driver,
-                    'device list',
-                ),
-            default => null,
-        };
-    }
-
-    private static function served(Device $device): ?Observation
-    {
-        return match ($device->isDriven()) {
-            true => new Observation(DeviceRows::DRIVEN, 'device list'),
-            false => new Observation(DeviceRows::BARE, 'device list'),
-            null => null,
-        };
-    }
-
-    /** Lines such as "pci:46e1:7700 width 16", of which the widest counts where several are alike. */
-    private function link(string $id): ?Observation
-    {
-        $links = $this->machine->fact('device.links')->value;
-        $widths = [];
-        foreach (is_array($links) ? $links : [] as $line) {
-            if (
-                preg_match('/^(\S+) width ([0-9]{1,2})$/', $line, $m) === 1 && RowId::link($m[1]) === $id
-            ) {
-                $widths[] = (int) $m[2];
-            }
-        }
-
-        return $widths === [] ? null : new Observation((string) max($widths), 'the collector');
-    }
-
     private function drive(string $id): ?Observation
     {
         foreach ($this->machine->drives as $drive) {
@@ -171,21 +121,6 @@ final readonly class ReadBack
         $internal = $this->machine->internalDrives();
 
         return count($internal) === 1 ? new Observation((string) $internal[0]->size->count, 'lsblk') : null;
-    }
-
-    private function withoutDriver(): ?Observation
-    {
-        $said = array_filter(
-            $this->machine->devices,
-            static fn (Device $device): bool => $device->isDriven() !== null,
-        );
-        $bare = array_values(array_filter($said, static fn (Device $device): bool => $device->isDriven() === false));
-
-        return $said === [] ? null : new Observation(
-            (string) count($bare),
-            'device list',
-            implode(', ', array_map(static fn (Device $one): string => $one->name, array_slice($bare, 0, 5))),
-        );
     }
 
     /** A name says which system runs; which edition of several it is, it does not. */

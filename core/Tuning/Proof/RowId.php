@@ -11,6 +11,8 @@ final class RowId
 {
     public const DEVICE = 'device.';
 
+    public const ALIKE = 'alike.';
+
     public const DRIVE = 'drive.';
 
     public const SETTING = 'setting.';
@@ -28,6 +30,11 @@ final class RowId
     public static function device(string $identifier): string
     {
         return self::DEVICE.self::plain($identifier);
+    }
+
+    public static function alike(string $identifier): string
+    {
+        return self::ALIKE.self::plain($identifier);
     }
 
     public static function link(string $identifier): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Tuning\Proof;
 
+use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Moment;
 
@@ -13,23 +14,54 @@ final class SameMachine
     /** Days that a bundle of a finished machine may lie before it is brought here (default). */
     private const DAYS = 30;
 
-    /** What names it, the surest first: the first that both say decides. */
-    private const NAMES = ['machine.serial' => 'serial', 'machine.product' => 'product', 'board.name' => 'board'];
+    private const SERIAL = 'machine.serial';
 
-    /** @return string|null why it is another machine; null where nothing says so */
-    public static function fault(Machine $before, Machine $after): ?string
+    /** What names it, the surest first; the others are the same on all of one model. */
+    private const NAMES = [self::SERIAL => 'serial', 'machine.product' => 'product', 'board.name' => 'board'];
+
+    /**
+     * A serial decides. Of two machines alike, or where no serial is told, the drives inside do.
+     *
+     * @param  bool  $drivesStay  whether the job leaves the drives in the machine as they are
+     * @return string|null why it is another machine; null where nothing says so
+     */
+    public static function fault(Machine $before, Machine $after, bool $drivesStay = true): ?string
     {
         foreach (self::NAMES as $name => $spoken) {
             [$was, $is] = [$before->fact($name), $after->fact($name)];
-            if ($was->isKnown() && $is->isKnown()) {
-                return mb_strtolower(trim($was->text())) === mb_strtolower(trim($is->text()))
-                    ? null
-                    : "These readings are of another machine: its {$spoken} is {$is->text()}, that of the job's "
-                        ."machine is {$was->text()}. Nothing of them was taken.";
+            if (! $was->isKnown() || ! $is->isKnown()) {
+                continue;
+            }
+            if (mb_strtolower(trim($was->text())) !== mb_strtolower(trim($is->text()))) {
+                return "These readings are of another machine: its {$spoken} is {$is->text()}, that of the job's "
+                    ."machine is {$was->text()}. Nothing of them was taken.";
+            }
+            if ($name === self::SERIAL) {
+                return null;
             }
         }
 
-        return null;
+        return $drivesStay && self::haveNoDriveInCommon($before, $after)
+            ? "These readings are of another machine: none of the drives inside is one that was read of the job's "
+                .'machine. Nothing of them was taken. Where its drives were exchanged, read the machine in on its page '
+                .'Machine first.'
+            : null;
+    }
+
+    private static function haveNoDriveInCommon(Machine $before, Machine $after): bool
+    {
+        [$was, $is] = [self::drives($before), self::drives($after)];
+
+        return $was !== [] && $is !== [] && array_intersect($was, $is) === [];
+    }
+
+    /** @return list<string> what names the drives inside */
+    private static function drives(Machine $machine): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (Drive $drive): string => mb_strtolower(trim((string) $drive->identity())),
+            $machine->internalDrives(),
+        )));
     }
 
     /**

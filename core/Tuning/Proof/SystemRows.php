@@ -64,7 +64,7 @@ final class SystemRows
         return $of->build === null ? null : AcceptanceRows::row(
             'build',
             'Build of the system',
-            EvidenceKind::Count,
+            EvidenceKind::Build,
             new Expected((string) $of->build, atLeast: true),
             'A lower build than the medium carries is the old system: look which drive started.',
         )->readBy($of->reads->way('system', false));

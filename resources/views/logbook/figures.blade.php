@@ -38,6 +38,7 @@
 @if ($page->rows($table) === [])
 <p>Nothing yet.</p>
 @else
+<p class="fine">{{ $page::NOTES[$table] ?? '' }}</p>
 <table class="plain stack">
 <thead><tr>
 @foreach ($page::TABLES[$table] as $head)

@@ -52,25 +52,6 @@
 </table>
 </section>
 @endif
-@if ($times !== [])
-<section class="panel"><h2>How long it takes here</h2>
-<table class="plain stack">
-<thead><tr><th>model</th><th>system</th><th>stone</th><th class="num">times</th><th class="num">half up to</th>
-<th class="num">from, to</th><th></th></tr></thead>
-<tbody>
-@foreach ($times as $time)
-<tr>
-<td><a href="/catalogue/machines/{{ $time->model }}">{{ $time->machine }}</a></td>
-<td data-label="system">{{ $time->system }}</td>
-<td data-label="stone">{{ $time->title }}</td><td class="num" data-label="times">{{ $time->many }}</td>
-<td class="num" data-label="half up to">{{ $time->middle }}</td>
-<td class="num" data-label="from, to">{{ $time->range }}</td><td class="fine">{{ $time->standing() }}</td>
-</tr>
-@endforeach
-</tbody>
-</table>
-</section>
-@endif
 <section class="panel">
 @if ($entries->isEmpty())
 <p>Nothing has happened yet. Every action on a job is written down here.</p>

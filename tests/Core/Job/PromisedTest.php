@@ -75,6 +75,19 @@ it('promises what the path leaves, row by row', function (string $brief, array $
     ],
 ]);
 
+it('counts what is alike in a list, once whatever the tools that list it, and nothing that is plugged in', function () {
+    $reading = static fn (string $tool, array $ids): array => ['tool' => $tool, 'origin' => "{$tool}.txt", 'devices' => array_map(static fn (string $id): array => ['name' => 'Cable', 'id' => $id, 'family' => 'network'], $ids)];
+    $rows = promisedRows('capstan-t3', ['machine' => [...Demo::brief('capstan-t3')['machine'], 'readings' => [
+        $reading('lspci', ['pci:51a2:0101', 'pci:51a2:0909', 'pci:51a2:0909', 'pci:51a2:0909']),
+        $reading('device-list', ['pci:51a2:0101', 'pci:51a2:0909', 'pci:51a2:0909']),
+        $reading('lsusb', ['usb:51a2:0303', 'usb:51a2:0303']),
+    ]]]);
+    expect(array_values(array_filter(array_keys($rows), fn (string $id) => str_starts_with($id, 'alike.'))))
+        ->toBe(['alike.pci:51a2:0909'])
+        ->and($rows['alike.pci:51a2:0909']->expected?->value)->toBe('3')
+        ->and($rows['alike.pci:51a2:0909']->label)->toBe('How many of Cable, pci:51a2:0909');
+});
+
 it('says who knows it, and the cheapest way to it', function () {
     $open = promisedRows('capstan-t3');
     $closed = promisedRows('fairlead-13');

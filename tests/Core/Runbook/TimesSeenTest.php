@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -23,6 +24,18 @@ function timed(string $id): Step
     );
 }
 
+/**
+ * @param  array<string, list<int>>  $seconds
+ * @param  string  $stick  that all of them read from
+ */
+function seenTimes(array $seconds, string $stick = ''): TimesSeen
+{
+    return new TimesSeen(array_map(
+        static fn (array $of): array => array_map(static fn (int $one): array => [$one, $stick], $of),
+        $seconds,
+    ));
+}
+
 /** @return array{int, int, int} seconds */
 function timeOf(Step $step): array
 {
@@ -30,7 +43,7 @@ function timeOf(Step $step): array
 }
 
 it('draws the estimate towards what was seen, the more the oftener', function (array $seconds, array $expected) {
-    $step = (new TimesSeen(['install.phase-0' => $seconds]))->over(timed('install.phase-0'));
+    $step = (seenTimes(['install.phase-0' => $seconds]))->over(timed('install.phase-0'));
     $many = count($seconds);
     expect(timeOf($step))->toBe($expected)
         ->and($step->time->basis)->toBe($many === 0 ? 'usual' : "learned from {$many}");
@@ -47,7 +60,7 @@ it('draws the estimate towards what was seen, the more the oftener', function (a
 it('keeps least, likely and most in order whatever was seen', function () {
     for ($i = 0; $i < 300; $i++) {
         $seconds = array_map(fn (int $k): int => 60 + crc32("{$i} {$k}") % 6000, range(0, $i % 9));
-        [$low, $likely, $high] = timeOf((new TimesSeen(['updates.system' => $seconds]))->over(timed('updates.system')));
+        [$low, $likely, $high] = timeOf((seenTimes(['updates.system' => $seconds]))->over(timed('updates.system')));
         expect($low)->toBeLessThanOrEqual($likely)->and($likely)->toBeLessThanOrEqual($high);
     }
 });
@@ -55,7 +68,7 @@ it('keeps least, likely and most in order whatever was seen', function () {
 it('leaves out what is far off, and says so', function (array $seconds, array $out) {
     expect(TimesSeen::outliers($seconds))->toBe($out);
     if ($out !== []) {
-        $step = (new TimesSeen(['updates.system' => $seconds]))->over(timed('updates.system'));
+        $step = (seenTimes(['updates.system' => $seconds]))->over(timed('updates.system'));
         expect($step->time->basis)->toBe('learned from '.(count($seconds) - count($out)))
             ->and($step->because[0]->text)->toContain('Left out, because they are far off: '.implode(
                 ', ',
@@ -73,7 +86,7 @@ it('leaves out what is far off, and says so', function (array $seconds, array $o
 ]);
 
 it('says how often and how long, and no longer what set the pace of the arithmetic', function () {
-    $step = (new TimesSeen(['updates.system' => [600, 660, 720, 780, 840]]))->over(timed('updates.system'));
+    $step = (seenTimes(['updates.system' => [600, 660, 720, 780, 840]]))->over(timed('updates.system'));
     expect(array_map(static fn (Reason $reason): string => $reason->text, $step->because))->toBe([
         'Done 5 times here on this model with this system: half of them took up to 12 min, worked out it would be '
             .'14 min; that counts as much as 3 times seen.',
@@ -82,7 +95,7 @@ it('says how often and how long, and no longer what set the pace of the arithmet
 });
 
 it('leaves alone whose time follows from something else', function (string $id) {
-    $times = new TimesSeen([$id => [1, 1, 1, 1, 1, 1]]);
+    $times = seenTimes([$id => [1, 1, 1, 1, 1, 1]]);
     expect(timeOf($times->over(timed($id))))->toBe([480, 840, 1800])->and(TimesSeen::learns(timed($id)))->toBeFalse();
 })->with(['protect.back-up', 'media.write', 'install.pages', 'xinstall.phase-0', 'install.phase-0x']);
 
@@ -95,7 +108,7 @@ it('lays them over a path, and over nothing else of it', function () {
     $seen = [301, 302, 303, 304, 305];
     $brief = Cobblestone\Brief\Brief::fromArray(Demo::brief('fairlead-13'));
     $plan = static fn (array $seconds) => Cobblestone\Job\JobPlanner::plan(
-        $brief, Demo::catalogue(), Cobblestone\Policy\Policy::of(), new TimesSeen($seconds),
+        $brief, Demo::catalogue(), Cobblestone\Policy\Policy::of(), seenTimes($seconds),
     );
     [$without, $with] = [$plan([]), $plan(['install.phase-1' => $seen, 'protect.back-up' => $seen])];
     foreach ($with->steps as $place => $step) {
@@ -120,4 +133,49 @@ it('says of every estimate what it rests on', function () {
     }
     ksort($bases);
     expect(array_keys($bases))->toBe(['catalogue', 'computed', 'usual']);
+});
+
+it('goes by what was seen with this stick first, then by other sticks, then by arithmetic', function () {
+    $step = timed('install.phase-0');
+    $times = new TimesSeen(['install.phase-0' => [
+        [500, 'Tern 64'], [510, 'Tern 64'], [520, 'Tern 64'], [1200, 'Gull 32'],
+    ]]);
+    $said = static fn (?string $stick): array => [
+        $times->over($step, $stick)->time->likely->seconds,
+        $times->over($step, $stick)->time->basis,
+    ];
+    // One of another: (1200 + 3 × 840) / 4 = 930; three of its own: (3 × 510 + 3 × 930) / 6.
+    expect($said('Tern 64'))->toBe([720, 'learned from 4'])
+        // Three of another: (3 × 510 + 3 × 840) / 6 = 675; one of its own: (1200 + 3 × 675) / 4.
+        ->and($said('Gull 32'))->toBe([806, 'learned from 4'])
+        // None of its own: (4 × 510 + 3 × 840) / 7.
+        ->and($said('Slack 64'))->toBe([651, 'learned from 4'])
+        ->and($said(null))->toBe([651, 'learned from 4'])
+        ->and($times->over($step, 'Tern 64')->because[0]->text)->toBe(
+            'Done 4 times here on this model with this system, 3 of them with Tern 64: half of those took up to 9 min, '
+                .'half of all up to 9 min, worked out it would be 14 min; that counts as much as 3 times seen.',
+        )
+        ->and($times->over($step, 'Slack 64')->because[0]->text)
+        ->toStartWith('Done 4 times here on this model with this system, with other sticks: half of them');
+});
+
+it('tells what is far off among the times of one stick, not between sticks', function () {
+    $slow = array_map(static fn (int $one): array => [$one, 'Slack 64'], [2400, 2410]);
+    $fast = array_map(static fn (int $one): array => [$one, 'Tern 64'], [600, 601, 602, 603, 604, 605]);
+    $text = (new TimesSeen(['install.phase-0' => [...$fast, ...$slow]]))->over(timed('install.phase-0'), 'Slack 64');
+    expect($text->because[0]->text)->not->toContain('Left out')
+        ->and($text->time->basis)->toBe('learned from 8')
+        ->and($text->time->likely->seconds)->toBeGreaterThan(840);
+});
+
+it('asks for the stick only while it is in', function () {
+    $of = static fn (array $before, string $id = 'install.phase-0'): Step => new Step(
+        $id, Stage::Install, 'A stone', Presence::WalkAway, Estimate::minutes(8, 14, 30), before: $before,
+    );
+    expect(TimesSeen::readsStick($of(['target.erased'])))->toBeTrue()
+        ->and(TimesSeen::readsStick($of(['target.erased', PathFact::STICK_OUT])))->toBeFalse()
+        ->and(TimesSeen::readsStick($of([], 'updates.system')))->toBeFalse()
+        // Whatever stick the job starts from, a stone that does not read from it goes by all.
+        ->and((new TimesSeen(['updates.system' => [[600, ''], [610, '']]]))
+            ->over($of([], 'updates.system'), 'Tern 64')->time->basis)->toBe('learned from 2');
 });

@@ -86,6 +86,29 @@ it('tells what went, came and changed', function (array $before, array $after, a
             ['devices' => [$device('pci:46e1:7700', null, null, 'display adapter')]],
             [],
         ],
+        'one of two alike' => [
+            ['devices' => [$device('pci:46e1:7700', 'OK', '560.1')->counted(2)]],
+            ['devices' => [$device('pci:46e1:7700', 'OK', '560.1')]],
+            ['device: G7 graphics (pci:46e1:7700): was 2 of them, driver 560.1, is driver 560.1.'],
+        ],
+        'a list of another bus' => [
+            ['devices' => [$device('pci:46e1:7700'), $device('usb:46e1:0001')]],
+            ['devices' => [$device('pci:46e1:7700', 'no driver')]],
+            ['device: G7 graphics (pci:46e1:7700): was there, is no driver.'],
+        ],
+        'a part of a list' => [
+            ['devices' => array_map($device, ['pci:1:1', 'pci:1:2', 'pci:1:3', 'pci:1:4', 'pci:1:5'])],
+            ['devices' => [$device('pci:1:1'), $device('pci:1:2', 'no driver')]],
+            ['device: G7 graphics (pci:1:2): was there, is no driver.'],
+        ],
+        'most of a list' => [
+            ['devices' => array_map($device, ['pci:1:1', 'pci:1:2', 'pci:1:3', 'pci:1:4'])],
+            ['devices' => array_map($device, ['pci:1:1', 'pci:1:2'])],
+            [
+                'device: G7 graphics (pci:1:3) went: there.',
+                'device: G7 graphics (pci:1:4) went: there.',
+            ],
+        ],
         'a drive laid out anew' => [
             ['drives' => [$drive('S1', [new Partition('p1', Bytes::of(500), fileSystem: 'ntfs')])]],
             ['drives' => [$drive('S1', [

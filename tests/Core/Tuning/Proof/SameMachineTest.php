@@ -1,10 +1,12 @@
 <?php
 
+use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Source;
+use Cobblestone\Quantity\Bytes;
 use Cobblestone\Tuning\Proof\SameMachine;
 
 /** @param  array<string, string>  $facts */
@@ -68,3 +70,50 @@ it('sees a clock that is set back or ahead', function (?string $before, ?string 
     [null, '2026-10-31T11:59Z', 'and here it is'],
     ['2026-11-30T09:00Z', null, ''],
 ]);
+
+/** @param  list<string|null>  $serials  of the drives inside */
+function machineOfDrives(array $serials, array $facts = [], string $by = 'nvme'): Machine
+{
+    $named = machineNamed($facts);
+
+    return new Machine('Cobalt Mole', Kind::Laptop, $named->facts, drives: array_map(
+        static fn (?string $serial): Drive => new Drive('/dev/x', Bytes::of(512_110_190_592), $serial, 'NV-3',
+            transport: $by),
+        $serials,
+    ));
+}
+
+it('knows a machine without a serial by its drives', function (array $before, array $after, bool $isOther) {
+    expect(SameMachine::fault(machineOfDrives(...$before), machineOfDrives(...$after)) !== null)->toBe($isOther)
+        // Where the job exchanges the drive, another one is what is wanted.
+        ->and(SameMachine::fault(machineOfDrives(...$before), machineOfDrives(...$after), false))->toBeNull();
+})->with([
+    [[['AAAA1111']], [['BBBB2222']], true],
+    [[['AAAA1111']], [[' aaaa1111 ']], false],
+    [[['AAAA1111', 'CCCC3333']], [['BBBB2222', 'CCCC3333']], false],
+    // What names no drive says nothing.
+    [[['AAAA1111']], [[null]], false],
+    [[[]], [['BBBB2222']], false],
+    [[['AAAA1111']], [[]], false],
+    // Two machines of one model are told apart, a serial that agrees is not doubted.
+    [
+        [['AAAA1111'], ['machine.product' => 'Fairlead 13']],
+        [['BBBB2222'], ['machine.product' => 'Fairlead 13']],
+        true,
+    ],
+    [
+        [['AAAA1111'], ['machine.serial' => 'NF13-1']],
+        [['BBBB2222'], ['machine.serial' => 'NF13-1']],
+        false,
+    ],
+    // A stick or a drive on a lead belongs to the bench.
+    [[['AAAA1111'], [], 'usb'], [['BBBB2222'], [], 'usb'], false],
+]);
+
+it('says of another machine what to do, and no serial of a drive', function () {
+    $said = (string) SameMachine::fault(machineOfDrives(['AAAA1111']), machineOfDrives(['BBBB2222']));
+    expect($said)->toContain('none of the drives inside is one that was read of the job\'s machine')
+        ->toContain('read the machine in on its page Machine first')
+        ->not->toContain('AAAA1111')
+        ->not->toContain('BBBB2222');
+});
