@@ -28,6 +28,8 @@ return [
 
     // Where the catalogue is kept ready for every request; empty: it is read from its table each time.
     'compiled' => env('COBBLESTONE_COMPILED', storage_path('framework/cache')),
+    // Where what the catalogue's folder says is kept for the next command; empty: it is read file by file each time.
+    'kept' => env('COBBLESTONE_KEPT', storage_path('framework/cache')),
 
     // Bytes of this computer's drive that no upload may take.
     'keep_free' => 1_000_000_000,

@@ -23,7 +23,29 @@ final class CatalogueFolder
     {
     }
 
+    /** As it was read last, where it is the shop's own and not a byte of it has changed since. */
     public static function read(string $path): self
+    {
+        if (! KeptFolder::isKept($path)) {
+            return self::readAnew($path);
+        }
+        $kept = KeptFolder::entries($path);
+        if ($kept !== null) {
+            $folder = new self(rtrim($path, '/'));
+            $folder->entries = $kept;
+
+            return $folder;
+        }
+        $folder = self::readAnew($path);
+        if ($folder->faults === []) {
+            KeptFolder::keep($path, $folder->entries);
+        }
+
+        return $folder;
+    }
+
+    /** Every file of it, and every check. */
+    public static function readAnew(string $path): self
     {
         $folder = new self(rtrim($path, '/'));
         if (! is_dir($path)) {

@@ -109,7 +109,9 @@ final readonly class AcceptancePage
     /** Whether the form stands open: before the first reading, and where one was not taken. */
     public function asksForReading(ViewErrorBag $errors): bool
     {
-        return $this->readings === [] || $errors->hasAny(['files', 'output']);
+        $wrong = $errors->getBag('default');
+
+        return $this->readings === [] || $wrong->has('files') || $wrong->has('output');
     }
 
     /** What was read so far, in a line. */

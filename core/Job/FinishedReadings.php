@@ -11,7 +11,6 @@ use Cobblestone\Inventory\Reading;
 use Cobblestone\Machine\Difference\MachineDifference;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\JobKind;
 use Cobblestone\Tuning\Proof\Observation;
 use Cobblestone\Tuning\Proof\ReadBack;
 use Cobblestone\Tuning\Proof\SameMachine;
@@ -48,7 +47,7 @@ final readonly class FinishedReadings
         return new self(
             $before,
             $is,
-            SameMachine::fault($machine, $is, $brief->goal !== JobKind::DriveSwap),
+            SameMachine::fault($machine, $is, ! $brief->goal->rules()->fitsDrive()),
             SameMachine::clock(FinishedMachine::at($came), FinishedMachine::at($after), $now),
         );
     }

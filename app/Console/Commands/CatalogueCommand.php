@@ -27,7 +27,7 @@ final class CatalogueCommand extends Command
 
     private function check(string $path): int
     {
-        $folder = CatalogueFolder::read($path);
+        $folder = CatalogueFolder::readAnew($path);
         foreach ($folder->faults() as $fault) {
             $this->error($fault);
         }
@@ -40,7 +40,7 @@ final class CatalogueCommand extends Command
 
     private function import(string $path, CatalogueStore $store): int
     {
-        $folder = CatalogueFolder::read($path);
+        $folder = CatalogueFolder::readAnew($path);
         if ($folder->faults() !== []) {
             foreach ($folder->faults() as $fault) {
                 $this->error($fault);

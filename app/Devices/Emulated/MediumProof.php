@@ -33,7 +33,8 @@ final readonly class MediumProof
 
             return new self($sum, $sum);
         }
-        $sum = hash_init('sha256');
+        // Told apart, not proven against anybody: what is compared here never left this computer.
+        $sum = hash_init('xxh128');
         $handle = fopen($file, 'rb');
         for ($place = 0; $handle !== false && $place < self::PLACES; $place++) {
             fseek($handle, intdiv(($bytes - self::PLACE_BYTES) * $place, self::PLACES - 1));

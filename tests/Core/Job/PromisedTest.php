@@ -76,7 +76,10 @@ it('promises what the path leaves, row by row', function (string $brief, array $
 ]);
 
 it('counts what is alike in a list, once whatever the tools that list it, and nothing that is plugged in', function () {
-    $reading = static fn (string $tool, array $ids): array => ['tool' => $tool, 'origin' => "{$tool}.txt", 'devices' => array_map(static fn (string $id): array => ['name' => 'Cable', 'id' => $id, 'family' => 'network'], $ids)];
+    $device = static fn (string $id): array => ['name' => 'Cable', 'id' => $id, 'family' => 'network'];
+    $reading = static fn (string $tool, array $ids): array => [
+        'tool' => $tool, 'origin' => "{$tool}.txt", 'devices' => array_map($device, $ids),
+    ];
     $rows = promisedRows('capstan-t3', ['machine' => [...Demo::brief('capstan-t3')['machine'], 'readings' => [
         $reading('lspci', ['pci:51a2:0101', 'pci:51a2:0909', 'pci:51a2:0909', 'pci:51a2:0909']),
         $reading('device-list', ['pci:51a2:0101', 'pci:51a2:0909', 'pci:51a2:0909']),

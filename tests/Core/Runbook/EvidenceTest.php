@@ -10,7 +10,6 @@ use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
-use Cobblestone\Runbook\Tally;
 use Cobblestone\Runbook\Walk;
 use Cobblestone\Runbook\WalkThrough;
 use Tests\Support\Demo;
@@ -124,19 +123,6 @@ it('takes a number for a number and says what each field wants', function (
     [EvidenceKind::Size, '477 GiB', null],
     [EvidenceKind::Choice, 'b', 'X: choose one of A.'],
     [EvidenceKind::Text, '', 'Write down: X.'],
-]);
-
-it('reads counts as people write them', function (string $text, ?array $counts) {
-    expect(Tally::parse($text)?->counts)->toBe($counts);
-})->with([
-    ['6', ['screws' => 6]],
-    ['6 × short, 2 x Long', ['long' => 2, 'short' => 6]],
-    ["4 short\n1 standoff", ['short' => 4, 'standoff' => 1]],
-    ['m2 x 4: 6', ['m2 x 4' => 6]],
-    ['short 3, 2 short', ['short' => 5]],
-    ['none', null],
-    ['', null],
-    ['ok', null],
 ]);
 
 it('reads a size for every figure it can stand for', function (string $text, int $bytes, bool $fits) {

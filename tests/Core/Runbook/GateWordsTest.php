@@ -39,6 +39,7 @@ it('says of every kind of evidence what its field wants', function () {
             ['text', false, false],
             ['choice', false, false],
             ['count', true, true],
+            ['build', true, true],
             ['bytes', true, true],
             ['percent', true, true],
             ['tally', true, false],

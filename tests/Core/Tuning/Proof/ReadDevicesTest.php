@@ -94,7 +94,7 @@ it('says which list it does not believe, and why', function () {
 });
 
 it('does not count devices without a driver in a part of a list', function () {
-    $count = new Evidence('without_driver', 'Devices without a driver', EvidenceKind::Count, expected: new Expected('0'));
+    $count = new Evidence('without_driver', 'Without a driver', EvidenceKind::Count, expected: new Expected('0'));
     $before = machineListing(['pci:4f51:5500' => 1, 'pci:4f51:5501' => 1, 'pci:4f51:5502' => 1, 'pci:4f51:5503' => 1]);
     $rows = [...DeviceRows::of(new Promises($before)), $count];
     expect((new ReadBack(machineListing(['pci:4f51:5500' => 1])))->all($rows))->not->toHaveKey('without_driver')
