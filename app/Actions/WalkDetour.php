@@ -8,6 +8,7 @@ use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Brief\ReleasedGuard;
+use Cobblestone\Catalogue\SymptomCause;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
 use Cobblestone\Runbook\Progress;
@@ -25,6 +26,7 @@ final class WalkDetour
         private readonly JobBridge $bridge,
         private readonly LogBook $log,
         private readonly ChangeBrief $change,
+        private readonly LearnFromIncident $learn,
     ) {
     }
 
@@ -49,27 +51,28 @@ final class WalkDetour
                 : $this->goneOn($job, $progress, $step, $action, [$sent('cause'), $user->role]);
 
             $entry = $this->log->write($job, $user, $kind, $step, $data);
-            $this->released($job, $user, $step, $data);
+            $symptom = $this->bridge->symptom((string) ($data['symptom'] ?? ''));
+            $cause = $symptom?->causeOf((string) ($data['cause'] ?? ''));
+            if ($symptom !== null && $cause !== null) {
+                $this->released($job, $user, $step, $cause);
+                $kind === EntryKind::Helped && $this->learn->handle($job, $user, $symptom, $cause);
+            }
 
             return $entry;
         });
     }
 
-    /**
-     * A guard that the fix took down has its entry from now on, whether it helped or not.
-     *
-     * @param  array<string, mixed>  $data  of the entry
-     */
-    private function released(Job $job, User $user, string $step, array $data): void
+    /** A guard that the fix took down has its entry from now on, whether it helped or not. */
+    private function released(Job $job, User $user, string $step, SymptomCause $cause): void
     {
-        $what = $this->bridge->releasedBy((string) ($data['symptom'] ?? ''), (string) ($data['cause'] ?? ''));
+        $what = $cause->putBack;
         if ($what === null) {
             return;
         }
         $guard = new ReleasedGuard(
             substr(Str::slug("{$step} {$what}"), 0, 80),
             $what,
-            (string) $data['cause'],
+            $cause->cause,
             $step,
         );
         $job = Job::locked($job->id);

@@ -69,7 +69,7 @@ final class Figures
             select to_char(created_at at time zone ?, 'YYYY-MM') as month, slug as stick,
                 what, count(*) as many
             from stick_events, json_array_elements_text(coalesce(data->'kinds', '["start"]')) as what
-            where kind in ('failed', 'booted-badly') and created_at >= ?
+            where kind in ('failed', 'booted-badly', 'blamed') and created_at >= ?
             group by 1, 2, 3 order by 1 desc, 4 desc limit 200
             SQL, [self::zone(), self::since()]));
     }

@@ -100,12 +100,12 @@ final class JobBridge
         return Detour::at($step, $job->log(), $this->known($step));
     }
 
-    /** What the fix of that cause releases, as the catalogue has it; null where nothing. */
-    public function releasedBy(string $symptom, string $cause): ?string
+    /** As the index has it; null where it does not. */
+    public function symptom(string $id): ?Symptom
     {
-        $document = $this->catalogue->kind('issues')[$symptom] ?? null;
+        $document = $this->catalogue->kind('issues')[$id] ?? null;
 
-        return $document === null ? null : Symptom::fromArray($document)->releases($cause);
+        return $document === null ? null : Symptom::fromArray($document);
     }
 
     /** What stops the whole job until somebody else goes on; null where nothing does. */

@@ -123,7 +123,7 @@ final class StickRegister
         /** @var Collection<int, StickEvent> */
         return StickEvent::query()
             ->select(['id', 'slug', 'kind', 'data'])
-            ->whereIn('kind', ['built', 'proven', 'failed', 'booted-badly', 'taken-back'])
+            ->whereIn('kind', ['built', 'proven', 'failed', 'booted-badly', StickEvent::BLAMED, 'taken-back'])
             ->unionAll(KeptStick::holding())
             ->unionAll(ImagesAtHand::rows())
             ->orderBy('id')

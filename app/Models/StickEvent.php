@@ -19,6 +19,9 @@ final class StickEvent extends Record
 {
     public const UPDATED_AT = null;
 
+    /** It turned out to be the cause of a problem at a stone. */
+    public const BLAMED = 'blamed';
+
     protected $table = 'stick_events';
 
     protected $guarded = [];
@@ -71,7 +74,7 @@ final class StickEvent extends Record
             if (in_array($event->kind, ['built', 'proven', 'taken-back'], true)) {
                 break;
             }
-            if ($event->kind === 'failed') {
+            if ($event->kind === 'failed' || $event->kind === self::BLAMED) {
                 foreach ($event->data['kinds'] ?? [] as $kind) {
                     $failures[$kind] = ($failures[$kind] ?? 0) + 1;
                 }

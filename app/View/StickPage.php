@@ -26,6 +26,7 @@ final readonly class StickPage
         'read-by-hand' => 'Read back by hand',
         'hand-undone' => 'Written by hand, taken back',
         'booted-badly' => 'Did not start well',
+        StickEvent::BLAMED => 'Was the cause of a problem',
     ];
 
     private Fields $content;

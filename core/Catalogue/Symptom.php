@@ -80,12 +80,12 @@ final readonly class Symptom
         return Written::of($this);
     }
 
-    /** What a cause's fix releases; null where nothing, or the cause is not one of these. */
-    public function releases(string $cause): ?string
+    /** The cause of that wording; null where it is not one of these. */
+    public function causeOf(string $cause): ?SymptomCause
     {
         foreach ($this->causes as $one) {
             if ($one->cause === $cause) {
-                return $one->putBack;
+                return $one;
             }
         }
 

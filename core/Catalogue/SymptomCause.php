@@ -11,15 +11,27 @@ use Cobblestone\Document\Written;
 /** What may be behind something that is seen, and what helps. */
 final readonly class SymptomCause
 {
-    /** @param  string|null  $putBack  what is as it was once it is put back, where the fix released it */
-    public function __construct(public string $cause, public string $fix, public ?string $putBack = null)
-    {
+    /**
+     * @param  string|null  $putBack  what is as it was once it is put back, where the fix released it
+     * @param  Blame|null  $blames  whose record it counts against
+     */
+    public function __construct(
+        public string $cause,
+        public string $fix,
+        public ?string $putBack = null,
+        public ?Blame $blames = null,
+    ) {
     }
 
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self($fields->string('cause'), $fields->string('fix'), $fields->optionalString('put_back'));
+        return new self(
+            $fields->string('cause'),
+            $fields->string('fix'),
+            $fields->optionalString('put_back'),
+            $fields->optionalEnum('blames', Blame::class),
+        );
     }
 
     /** @return array<string, mixed> the same as a document */

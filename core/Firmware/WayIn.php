@@ -54,6 +54,12 @@ final readonly class WayIn
         return $lines;
     }
 
+    /** @param  string  $reaches  setup, menu or recovery */
+    public static function to(string $reaches, Machine $machine): self
+    {
+        return self::of($machine, $reaches);
+    }
+
     private static function of(Machine $machine, string $which): self
     {
         $makers = $machine->makerWays;
