@@ -44,9 +44,7 @@ final class SessionTable extends DatabaseSessionHandler
     {
         $query = $this->getQuery()
             ->where('id', $sessionId)
-            ->selectRaw(
-                'payload, last_activity, (select row_to_json(users) from users where users.id = user_id) as person',
-            );
+            ->selectRaw('payload, last_activity, person_of(user_id) as person');
         $this->along->select($query, request());
         $row = $query->first();
         if ($row === null) {

@@ -37,11 +37,7 @@ final class BellBridge
      */
     public static function query(): array
     {
-        return [
-            "select coalesce(json_agg(json_build_array(id, slot, title, summary)), '[]'::json)::text from jobs "
-                ."where status = 'open' or remind_at <= ?",
-            [now()],
-        ];
+        return ['select bell_rows(?)', [now()]];
     }
 
     /** @return list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}> */

@@ -56,11 +56,7 @@ final class CompiledCatalogue
      */
     public static function query(): array
     {
-        return [
-            "select md5(coalesce(string_agg(id || ' ' || xmin::text || ' ' || cmin::text, ',' order by id), '')) "
-                .'from catalogue_entries',
-            [],
-        ];
+        return ['select catalogue_version()', []];
     }
 
     private static function version(): string

@@ -103,10 +103,8 @@ final class Job extends Record
     private static function withMarks(Builder $query): void
     {
         if (Kept::isThere()) {
-            $query->getQuery()->select('jobs.*')->selectRaw('jobs.xmin::text as mark')->selectRaw(
-                '(select path.xmin::text from current_paths as path where path.job_id = jobs.id '
-                    .'and path.revision = jobs.revision) as path_mark',
-            );
+            $query->getQuery()->select('jobs.*')
+                ->selectRaw('jobs.xmin::text as mark, path_mark(jobs.id, jobs.revision) as path_mark');
         }
     }
 

@@ -7,6 +7,8 @@ use App\Account\SessionTable;
 use App\Actions\ImageWasFetched;
 use App\Actions\StickWasProven;
 use App\Bridge\BellBridge;
+use App\Bridge\Experience;
+use App\Catalogue\CatalogueStore;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
 use App\Database\ReadAlong;
@@ -36,6 +38,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(CompiledCatalogue::class, static fn (): CompiledCatalogue => new CompiledCatalogue(
             (string) config('cobblestone.compiled'),
         ));
+        // They keep nothing of their own, and half of all others ask for them.
+        $this->app->singleton(CatalogueStore::class);
+        $this->app->singleton(Experience::class);
         $this->app->bind(WhenProven::class, StickWasProven::class);
         $this->app->bind(WhenFetched::class, ImageWasFetched::class);
         $this->app->bind(Publisher::class, static fn (): Publisher => new StandInPublisher(

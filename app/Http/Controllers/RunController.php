@@ -101,10 +101,9 @@ final class RunController
         string $step,
         string $action,
         Request $request,
-        WalkStep $walk,
-        WalkDetour $detour,
     ): RedirectResponse {
-        $way = in_array($action, WalkDetour::ACTIONS, true) ? $detour : $walk;
+        // Each is put together of a dozen others: only the one that is wanted.
+        $way = app(in_array($action, WalkDetour::ACTIONS, true) ? WalkDetour::class : WalkStep::class);
         $way->handle($number, $request->user(), $step, $action, $request->all(), (int) $request->input('seen', 0));
         $stays = [...WalkDetour::ACTIONS, 'start', 'problem', 'retry', 'note', 'confirm', 'waive', 'take-back'];
         $at = in_array($action, $stays, true) ? "?stone={$step}" : '';
