@@ -59,7 +59,7 @@ it('finds what is wrong with a machine, and says what to do', function (
 })->with([
     ['fairlead-13', 'half-memory', 'memory_installed', '8.6 GB (8.0 GiB)', 'Reseat the modules'],
     ['fairlead-13', 'half-memory', 'memory_usable', '8.', 'Count the modules'],
-    ['fairlead-13', 'no-driver', 'device.pci:4f51:0c80', 'without a driver', 'Install its package once more'],
+    ['fairlead-13', 'no-driver', 'device.pci:4f51:0c80', 'without a driver', 'install its package once more'],
     ['fairlead-13', 'no-driver', 'without_driver', 'Ostler C8 chipset', 'identifier'],
     ['fairlead-13', 'old-driver', 'device.pci:4f51:0c80', '0.1', '"4.1.0" expected'],
     ['fairlead-13', 'secure-boot', 'setting.secure_boot', 'off', 'Set it as the path says'],

@@ -40,7 +40,7 @@ it('stands empty before anybody has read it', function () {
 it('reads a bundle, compares it, and tells what is otherwise than before', function () {
     ($this->read)([($this->bundle)(['old-driver'])])->assertRedirect($this->at)->assertSessionHasNoErrors();
     ($this->page)()->assertSee('27 rows: 13 as expected, 1 differs, 13 nobody has read.')
-        ->assertSee('Install its package once more')
+        ->assertSee('install its package once more')
         ->assertSee('dmidecode.txt')
         ->assertSeeInOrder(['version of its driver', 'Edition of Tansy Desktop 7']);
     expect(LogRecord::query()->where('kind', 'finished-read')->sole()->data['text'])->toContain('dmidecode');

@@ -25,7 +25,7 @@ it('reads the finished machine, writes a row down by keys, and shows what is oth
     $this->browser()->findElement(WebDriverBy::cssSelector('form[action$="/acceptance/readings"] button'))
         ->sendKeys(WebDriverKeys::ENTER);
     $this->see('1 differs, 13 nobody has read');
-    $this->see('Install its package once more');
+    $this->see('install its package once more');
     $this->browser()->findElement(WebDriverBy::id('e-updates_found'))->sendKeys('0'.WebDriverKeys::ENTER);
     $this->see('14 as expected, 1 differs, 12 nobody has read');
     expect(FinishedReading::query()->count())->toBe(1)->and(SeenRow::query()->count())->toBeGreaterThan(0);

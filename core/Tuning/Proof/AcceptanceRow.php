@@ -81,6 +81,22 @@ final readonly class AcceptanceRow
         };
     }
 
+    /** The tool, or the person, whose word it is; empty where nobody has looked. */
+    public function toldBy(): string
+    {
+        return $this->finding === null ? '' : $this->observation->origin ?? '';
+    }
+
+    /** What was seen, where neither the value as it stands nor the difference says it to a person: bytes. */
+    public function observedBeside(): string
+    {
+        $said = $this->observed();
+
+        return $said === ($this->observation->value ?? '') || str_contains($this->finding->words ?? '', $said)
+            ? ''
+            : $said;
+    }
+
     /** By how much it differs, and what to do then; empty where it does not. */
     public function remedy(): string
     {
@@ -106,7 +122,7 @@ final readonly class AcceptanceRow
             'observed_words' => $this->observed(),
             'verdict' => $this->verdict(),
             'source' => $this->evidence->expected->source ?? Expected::PLAN,
-            'read_by' => $this->observation->origin ?? '',
+            'read_by' => $this->toldBy(),
             'remedy' => $this->remedy(),
         ];
     }

@@ -19,6 +19,9 @@ final class DeviceRows
 
     public const MISSING = 'missing';
 
+    /** What to do where it is not seen at all. */
+    private const LOST = 'Not there: was the whole list read, is it switched on in the setup, is it seated?';
+
     private const WORDS = [
         self::DRIVEN => 'there, with a driver',
         self::BARE => 'there, without a driver',
@@ -84,13 +87,15 @@ final class DeviceRows
             "{$name}, {$identifier}",
             self::WORDS,
             $bare ? self::DRIVEN.'|'.self::BARE : self::DRIVEN,
-            'Look at its package on the Drivers page; where none is known, note the identifier.',
+            self::LOST.' Without a driver: its package stands on the Drivers page; where none is known, note the '
+                .'identifier.',
         )->readBy($read) : AcceptanceRows::row(
             $id,
             "{$name}, {$identifier}: version of its driver",
             EvidenceKind::Text,
             new Expected($version),
-            'Install its package once more; an update that brought a newer one is accepted with that reason.',
+            self::LOST.' Another version: install its package once more; an update that brought a newer one is '
+                .'accepted with that reason.',
         )->readBy($read);
     }
 
@@ -102,7 +107,7 @@ final class DeviceRows
             "How many of {$device->name}, {$device->identifier}",
             EvidenceKind::Count,
             new Expected((string) $device->count, source: Expected::READING, atLeast: true),
-            'One of them is not seen: look whether it is seated, and whether the setup switched it off.',
+            'One of them is not seen. '.self::LOST,
         )->readBy($of->reads->way('devices', true));
     }
 

@@ -10,6 +10,9 @@
 <p>
 @if ($row->verdict() === 'differs')
 <b>differs</b>,
+@if ($row->observedBeside() !== '')
+read <span class="mono">{{ $row->observedBeside() }}</span>,
+@endif
 @endif
 @if ($field->control() !== 'ticks')
 expected <span class="mono">{{ $row->expected() }}</span>
@@ -21,8 +24,11 @@ expected <span class="mono">{{ $row->expected() }}</span>
 @if ($row->remedy() !== '')
 <p>{{ $row->remedy() }}</p>
 @endif
+@if ($row->toldBy() !== '')
+<p class="fine">Told by: {{ $row->toldBy() }}</p>
+@endif
 @if ($wanted->read !== '')
-<p class="fine">Read by: {{ $wanted->read }}</p>
+<p class="fine">Quickest to read: {{ $wanted->read }}</p>
 @endif
 @include('jobs.acceptance-signed')
 @if ($page->isLead && $row->verdict() === 'differs')

@@ -77,3 +77,18 @@ it('says each row in words', function () {
         ->and($table->with('differs')[0]->evidence->id)->toBe('drive')
         ->and($table->counts())->toBe(['equal' => 1, 'within' => 0, 'differs' => 1, 'open' => 2]);
 });
+
+it('says bytes in words beside what was typed, and nothing twice', function (array $seen, array $beside) {
+    $table = AcceptanceTable::of(fourRows(), $seen);
+    expect(array_map(fn (AcceptanceRow $row) => $row->observedBeside(), $table->rows))->toBe($beside)
+        ->and(array_map(fn (AcceptanceRow $row) => $row->toldBy(), $table->rows))
+        ->toBe(array_map(fn (string $row) => isset($seen[$row]) ? 'lsblk' : '', ['cores', 'drive', 'sound', 'rate']));
+})->with([
+    [[], ['', '', '', '']],
+    [['drive' => new Observation('256060514304', 'lsblk')], ['', '256.1 GB (238.5 GiB)', '', '']],
+    // As it was typed it is readable already.
+    [['drive' => new Observation('256 GB', 'lsblk')], ['', '', '', '']],
+    // The difference says it.
+    [['sound' => new Observation('fails', 'lsblk'), 'cores' => new Observation('4', 'lsblk')], ['', '', '', '']],
+    [['drive' => new Observation('0', 'lsblk', 'no drive of this serial')], ['', 'no drive of this serial', '', '']],
+]);
