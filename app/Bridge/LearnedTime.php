@@ -33,10 +33,7 @@ final readonly class LearnedTime
         $said = static fn (int $seconds): string => Duration::seconds($seconds)->label();
         /** @var list<array{int, string}> $seen */
         $seen = array_values((array) json_decode((string) $row->seconds, true));
-        $all = array_column($seen, 0);
-        $out = TimesSeen::outliers($all);
-        $kept = array_values(array_diff($all, $out));
-        sort($kept);
+        [$kept, $out] = TimesSeen::kept($seen);
 
         return new self(
             (string) $row->model,
@@ -47,30 +44,24 @@ final readonly class LearnedTime
             $said($kept[intdiv(count($kept) - 1, 2)] ?? 0),
             implode(' to ', array_unique([$said($kept[0] ?? 0), $said($kept[count($kept) - 1] ?? 0)])),
             array_map($said, $out),
-            self::sticks($seen, $out),
+            self::sticks($seen),
         );
     }
 
     /**
      * @param  list<array{int, string}>  $seen  seconds, stick
-     * @param  list<int>  $out  that do not count
      * @return array<string, string>
      */
-    private static function sticks(array $seen, array $out): array
+    private static function sticks(array $seen): array
     {
-        $of = [];
-        foreach ($seen as [$seconds, $stick]) {
-            if ($stick !== '' && ! in_array($seconds, $out, true)) {
-                $of[$stick][] = $seconds;
-            }
+        $said = [];
+        foreach (array_unique(array_filter(array_column($seen, 1))) as $stick) {
+            [$kept] = TimesSeen::kept(array_filter($seen, static fn (array $one): bool => $one[1] === $stick));
+            $said[$stick] = count($kept).' × '.Duration::seconds($kept[intdiv(count($kept) - 1, 2)] ?? 0)->label();
         }
-        ksort($of);
+        ksort($said);
 
-        return array_map(static function (array $seconds): string {
-            sort($seconds);
-
-            return count($seconds).' × '.Duration::seconds($seconds[intdiv(count($seconds) - 1, 2)])->label();
-        }, $of);
+        return $said;
     }
 
     /** How long with which stick: "Tern 64 3 × 9 min, Gull 32 1 × 14 min". */

@@ -183,6 +183,10 @@ final readonly class AcceptancePage
     public function unseenWords(): string
     {
         return $this->unseen === [] ? '' : 'Only one of the two readings says anything of: '.
-            implode(', ', array_map(static fn (string $part): string => "{$part}s", $this->unseen)).'.';
+            implode(', ', array_map(static fn (string $part): string => match ($part) {
+                'memory' => 'memory',
+                'machine' => 'what else is known of the machine',
+                default => "{$part}s",
+            }, $this->unseen)).'.';
     }
 }

@@ -38,7 +38,7 @@ final readonly class FinishedReadings
      */
     public static function of(Brief $brief, array $after, Catalogue $catalogue, string $now): self
     {
-        $came = $brief->machine->newest();
+        $came = self::came($brief);
         $before = FinishedMachine::of($came, $catalogue);
         $is = FinishedMachine::of($after, $catalogue);
         // Who typed the serial saw it on the machine: it names the machine as a reading does.
@@ -50,6 +50,17 @@ final readonly class FinishedReadings
             SameMachine::fault($machine, $is, ! $brief->goal->rules()->fitsDrive()),
             SameMachine::clock(FinishedMachine::at($came), FinishedMachine::at($after), $now),
         );
+    }
+
+    /** @return list<Reading> what was read of the machine as it came, oldest first; its list of drives stands apart */
+    private static function came(Brief $brief): array
+    {
+        $drives = $brief->machine->lsblk;
+
+        return [
+            ...$drives === null ? [] : [new Reading('lsblk', 'the brief', lsblk: $drives)],
+            ...$brief->machine->newest(),
+        ];
     }
 
     /**

@@ -94,14 +94,22 @@ final readonly class TimesSeen
     }
 
     /**
+     * Far off is told among the times of one stick: a slow stick is no mistake.
+     *
      * @param  array<array{int, string}>  $times
      * @return array{list<int>, list<int>} seconds that count, sorted, and those that are far off
      */
-    private static function kept(array $times): array
+    public static function kept(array $times): array
     {
-        $seconds = array_column($times, 0);
-        $out = self::outliers($seconds);
-        $kept = array_values(array_diff($seconds, $out));
+        $sticks = $kept = $out = [];
+        foreach ($times as [$seconds, $stick]) {
+            $sticks[$stick][] = $seconds;
+        }
+        foreach ($sticks as $seconds) {
+            $far = self::outliers($seconds);
+            array_push($kept, ...array_diff($seconds, $far));
+            array_push($out, ...$far);
+        }
         sort($kept);
 
         return [$kept, $out];

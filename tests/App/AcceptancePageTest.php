@@ -42,6 +42,9 @@ it('reads a bundle, compares it, and tells what is otherwise than before', funct
     ($this->page)()->assertSee('27 rows: 13 as expected, 1 differs, 13 nobody has read.')
         ->assertSee('install its package once more')
         ->assertSee('dmidecode.txt')
+        // What the drive held when it came stands in the brief, what it holds now in the bundle.
+        ->assertSee('<h3>Drives</h3>', false)
+        ->assertSee('says anything of: memory, settings.')
         ->assertSeeInOrder(['version of its driver', 'Edition of Tansy Desktop 7']);
     expect(LogRecord::query()->where('kind', 'finished-read')->sole()->data['text'])->toContain('dmidecode');
     // The same machine read again, mended: the newer reading counts.

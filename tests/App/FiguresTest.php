@@ -67,7 +67,7 @@ it('counts waivers, sticks that failed and times', function () {
     ($this->write)(EntryKind::Waived, 'target.erase', ['gate' => 'backup', 'words' => 'Backup verified']);
     StickEvent::note('gull-32', 'failed', ['kinds' => ['write', 'mismatch']], null);
     StickEvent::note('gull-32', 'booted-badly', [], null);
-    foreach ([600, 610, 620, 630, 3600] as $seconds) {
+    foreach ([600, 610, 615, 620, 630, 3600] as $seconds) {
         StepTime::query()->create([
             'job_id' => $this->jobFrom('stick-for-any', $this->people['lead'])->id, 'model' => 'norrel-fairlead-13',
             'system' => 'Tansy Desktop 7', 'step' => 'install.phase-0', 'title' => 'Copy files', 'seconds' => $seconds,
@@ -79,8 +79,8 @@ it('counts waivers, sticks that failed and times', function () {
         ->and(array_column(array_slice(($this->rows)('sticks'), 1), 2))
         ->toEqualCanonicalizing(['write', 'mismatch', 'start'])
         ->and(($this->rows)('durations')[1])
-        ->toBe(['Norrel Fairlead 13', 'Tansy Desktop 7', 'Copy files', '4', '10 min', '10 min to 11 min', '1 h 00',
-            'Gull 32 1 × 10 min, Tern 64 3 × 10 min']);
+        ->toBe(['Norrel Fairlead 13', 'Tansy Desktop 7', 'Copy files', '5', '10 min', '10 min to 11 min', '1 h 00',
+            'Gull 32 1 × 10 min, Tern 64 4 × 10 min']);
     $this->get('/logbook/figures')->assertSee('What was waived')->assertSee('gull-32');
 });
 

@@ -40,7 +40,7 @@ final readonly class MachineDifference
             'program' => [$before->programs, $after->programs],
         ];
         $lines = $unseen = [];
-        $names = self::names($after) + self::names($before);
+        $names = self::names($after) + self::names($before) + self::nameless($after) + self::nameless($before);
         foreach ($parts as $part => [$was, $is]) {
             if ($was === [] || $is === []) {
                 $unseen = $was === $is ? $unseen : [...$unseen, $part];
@@ -110,7 +110,7 @@ final readonly class MachineDifference
     }
 
     /**
-     * Two tools name one device otherwise: its identifier decides, its name is for people.
+     * Two tools name one device or drive otherwise: its identifier or serial decides, its name is for people.
      *
      * @return array<string, string> identifier => name
      */
@@ -119,6 +119,21 @@ final readonly class MachineDifference
         $names = [];
         foreach ($machine->devices as $device) {
             $names[$device->identifier] = "{$device->name} ({$device->identifier})";
+        }
+        foreach ($machine->drives as $drive) {
+            // A drive that the tool gave no model keeps the name it had.
+            $drive->model === null || $names[self::keyOf($drive)] = "{$drive->model}, ".self::said($drive);
+        }
+
+        return $names;
+    }
+
+    /** @return array<string, string> key => how a drive without a model is called */
+    private static function nameless(Machine $machine): array
+    {
+        $names = [];
+        foreach ($machine->drives as $drive) {
+            $names[self::keyOf($drive)] = 'drive, '.self::said($drive);
         }
 
         return $names;
@@ -140,17 +155,25 @@ final readonly class MachineDifference
     {
         $drives = [];
         foreach ($machine->drives as $drive) {
-            $drives[self::nameOf($drive)] = $drive->size->exact().': '.self::contents($drive);
+            $drives[self::keyOf($drive)] = $drive->size->exact().': '.self::contents($drive);
         }
 
         return $drives;
     }
 
-    private static function nameOf(Drive $drive): string
+    private static function keyOf(Drive $drive): string
     {
-        return ($drive->model ?? 'drive').', '.($drive->identity() === null
-            ? $drive->path
-            : "serial {$drive->identity()}");
+        return $drive->identity() === null
+            ? "drive {$drive->path} {$drive->model}"
+            : 'serial '.mb_strtolower($drive->identity());
+    }
+
+    /** By its serial but for the end, which is read off the drive itself before it is erased (rule K2). */
+    private static function said(Drive $drive): string
+    {
+        $serial = $drive->identity();
+
+        return $serial === null ? $drive->path : 'serial '.mb_substr($serial, 0, max(0, mb_strlen($serial) - 4)).'…';
     }
 
     private static function contents(Drive $drive): string

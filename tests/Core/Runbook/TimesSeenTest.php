@@ -168,6 +168,17 @@ it('tells what is far off among the times of one stick, not between sticks', fun
         ->and($text->time->likely->seconds)->toBeGreaterThan(840);
 });
 
+it('keeps of the times of each stick what is not far off', function () {
+    $of = static fn (string $stick, array $seconds): array => array_map(
+        static fn (int $one): array => [$one, $stick],
+        $seconds,
+    );
+    expect(TimesSeen::kept([]))->toBe([[], []])
+        ->and(TimesSeen::kept([
+            ...$of('Tern 64', [600, 610, 620, 630, 3600]), ...$of('Gull 32', [1200]), ...$of('', [3500]),
+        ]))->toBe([[600, 610, 620, 630, 1200, 3500], [3600]]);
+});
+
 it('asks for the stick only while it is in', function () {
     $of = static fn (array $before, string $id = 'install.phase-0'): Step => new Step(
         $id, Stage::Install, 'A stone', Presence::WalkAway, Estimate::minutes(8, 14, 30), before: $before,

@@ -110,11 +110,26 @@ it('tells what went, came and changed', function (array $before, array $after, a
             ],
         ],
         'a drive laid out anew' => [
-            ['drives' => [$drive('S1', [new Partition('p1', Bytes::of(500), fileSystem: 'ntfs')])]],
-            ['drives' => [$drive('S1', [
+            ['drives' => [$drive('SM3-2207-88415D', [new Partition('p1', Bytes::of(500), fileSystem: 'ntfs')])]],
+            ['drives' => [$drive('SM3-2207-88415D', [
                 new Partition('p1', Bytes::of(500), fileSystem: 'ext4', label: 'root', encrypted: true),
             ])]],
-            ['drive: NV-3, serial S1: was 1 000 B: ntfs 500 B, is 1 000 B: root 500 B encrypted.'],
+            ['drive: NV-3, serial SM3-2207-88…: was 1 000 B: ntfs 500 B, is 1 000 B: root 500 B encrypted.'],
+        ],
+        'a drive that another tool calls otherwise' => [
+            ['drives' => [$drive('SM3-2207-88415D', [new Partition('p1', Bytes::of(500), fileSystem: 'ntfs')])]],
+            ['drives' => [new Drive('/dev/y', Bytes::of(1000), 'sm3-2207-88415d', partitions: [
+                new Partition('p1', Bytes::of(500), fileSystem: 'ext4'),
+            ])]],
+            ['drive: NV-3, serial SM3-2207-88…: was 1 000 B: ntfs 500 B, is 1 000 B: ext4 500 B.'],
+        ],
+        'another drive' => [
+            ['drives' => [$drive('SM3-2207-88415D', [])]],
+            ['drives' => [new Drive('/dev/y', Bytes::of(1000), 'KB-9917-4402')]],
+            [
+                'drive: NV-3, serial SM3-2207-88… went: 1 000 B: no partitions read.',
+                'drive: Drive, serial KB-9917-… came: 1 000 B: blank.',
+            ],
         ],
         'a module' => [
             ['modules' => [$module('A', 8, 3200), $module('B', null)]],
