@@ -9,7 +9,6 @@ use App\Models\User;
 use Cobblestone\Job\ClosingSteps;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
-use Illuminate\Support\Facades\DB;
 
 /** Writes one line to a job's log and folds the job's summary anew, in the caller's transaction. */
 final class LogBook
@@ -21,11 +20,19 @@ final class LogBook
     /** @param  array<string, mixed>  $data */
     public function write(Job $job, User $user, EntryKind $kind, ?string $step = null, array $data = []): LogEntry
     {
-        $entry = self::added($job, $user, $kind, $step, $data);
-        $job->noted($entry);
+        $now = now();
+        $json = json_encode($data, JSON_THROW_ON_ERROR);
+        // It is numbered when it is written; until then it only has to stand behind all others.
+        $job->noted(new LogEntry(
+            $job->last_entry + 1,
+            $kind,
+            $step,
+            (int) $now->timestamp,
+            $user->role,
+            (array) json_decode($json, true, flags: JSON_THROW_ON_ERROR),
+        ));
         $progress = $this->bridge->progress($job);
-        $job->fill([
-            'last_entry' => $entry->id,
+        $entry = $job->fill([
             'summary' => ($summary = $this->bridge->summary($progress)),
             'status' => $progress->isComplete() ? 'handed-over' : 'open',
             'handed_over_at' => $progress->isComplete() ? $job->handed_over_at ?? now() : null,
@@ -34,7 +41,16 @@ final class LogBook
                 : null,
             'delete_by' => $progress->isComplete() ? self::deleteBy($progress->evidence()) : null,
             'machine_serial' => self::serial($progress->plan->facts),
-        ])->saveNoted();
+        ])->saveNoted([
+            'job_id' => $job->id,
+            'user_id' => $user->id,
+            'revision' => $job->revision,
+            'role' => $user->role,
+            'kind' => $kind->value,
+            'step' => $step,
+            'data' => $json,
+            'created_at' => $now,
+        ]);
         if ($progress->isComplete()) {
             // Keys are kept no longer than the machine is here (rule A7).
             SealedKey::query()
@@ -45,36 +61,6 @@ final class LogBook
         }
 
         return $entry;
-    }
-
-    /**
-     * Written without a model: every stone that is laid waits for this.
-     *
-     * @param  array<string, mixed>  $data
-     */
-    private static function added(Job $job, User $user, EntryKind $kind, ?string $step, array $data): LogEntry
-    {
-        $now = now();
-        $json = json_encode($data, JSON_THROW_ON_ERROR);
-        $id = DB::table('log_entries')->insertGetId([
-            'job_id' => $job->id,
-            'user_id' => $user->id,
-            'revision' => $job->revision,
-            'role' => $user->role,
-            'kind' => $kind->value,
-            'step' => $step,
-            'data' => $json,
-            'created_at' => $now,
-        ]);
-
-        return new LogEntry(
-            $id,
-            $kind,
-            $step,
-            (int) $now->timestamp,
-            $user->role,
-            (array) json_decode($json, true, flags: JSON_THROW_ON_ERROR),
-        );
     }
 
     /** @param  array<string, array<string, string>>  $evidence  step => evidence => value */

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 
 /**
  * One machine, one goal.
@@ -170,12 +171,10 @@ final class Job extends Record
             ->all());
     }
 
-    /** A line was added to the log by whoever holds this job. */
+    /** A line is added to the log by whoever holds this job: it counts from now on, and is written with the row. */
     public function noted(LogEntry $entry): void
     {
-        if ($this->log !== null) {
-            $this->log[] = $entry;
-        }
+        $this->log = [...$this->log(), $entry];
         $key = $this->logKey();
         if ($key !== null) {
             // What was kept is one line short from here on.
@@ -184,28 +183,38 @@ final class Job extends Record
         }
     }
 
-    /** Saves the row; the log that this request knows is at hand under the row's new mark for whoever looks next. */
-    public function saveNoted(): void
+    /**
+     * Writes the noted line and saves the row, in one statement: every stone that is laid waits for it. The log that
+     * this request knows is at hand under the row's new mark for whoever looks next.
+     *
+     * @param  array<string, mixed>  $line  column => value
+     * @return LogEntry the noted line under the number that the database has given it
+     */
+    public function saveNoted(array $line): LogEntry
     {
-        if (! Kept::isThere()) {
-            $this->save();
-
-            return;
-        }
         $this->updateTimestamps();
         $dirty = $this->getDirtyForUpdate();
-        $query = self::query()->whereKey($this->id)->toBase();
-        $grammar = $query->getGrammar();
+        $names = implode(', ', array_map(static fn (string $of): string => "\"{$of}\"", array_keys($line)));
+        $marks = implode(', ', array_fill(0, count($line), '?'));
+        $set = array_map(static fn (string $of): string => "\"{$of}\" = ?, ", array_keys($dirty));
         $row = DB::selectOne(
-            $grammar->compileUpdate($query, $dirty).' returning xmin::text as mark',
-            $grammar->prepareBindingsForUpdate($query->getRawBindings(), $dirty),
+            "with entry as (insert into log_entries ({$names}) values ({$marks}) returning id) "
+                .'update jobs set '.implode('', $set).'last_entry = entry.id from entry where jobs.id = ? '
+                .'returning entry.id as entry, jobs.xmin::text as mark',
+            [...array_values($line), ...array_values($dirty), $this->id],
             false,
         );
+        $this->attributes['last_entry'] = (int) $row->entry;
         $this->syncOriginal();
-        $this->attributes['mark'] = $this->original['mark'] = $row->mark;
-        if ($this->log !== null) {
-            Kept::put((string) $this->logKey(), $this->log);
+        if (Kept::isThere()) {
+            $this->attributes['mark'] = $this->original['mark'] = $row->mark;
         }
+        $log = $this->log();
+        $entry = array_pop($log)?->numbered((int) $row->entry) ?? throw new LogicException('No line was noted.');
+        $this->log = [...$log, $entry];
+        Kept::put((string) $this->logKey(), $this->log);
+
+        return $entry;
     }
 
     public function refresh(): static

@@ -20,6 +20,12 @@ final readonly class LogEntry
     ) {
     }
 
+    /** The same line under the number that it has got in the log. */
+    public function numbered(int $id): self
+    {
+        return new self($id, $this->kind, $this->step, $this->at, $this->role, $this->data);
+    }
+
     /** What was written under that name; empty where nothing was. */
     public function said(string $name): string
     {
