@@ -51,16 +51,19 @@ final class LogBook
             'data' => $json,
             'created_at' => $now,
         ]);
-        if ($progress->isComplete()) {
-            // Keys are kept no longer than the machine is here (rule A7).
-            SealedKey::query()
-                ->where('job_id', $job->id)
-                ->where('deleted_at', null)
-                ->get()
-                ->each(fn (SealedKey $key) => $key->forget());
-        }
+        $progress->isComplete() && self::forgetKeys($job);
 
         return $entry;
+    }
+
+    /** Keys are kept no longer than the machine is here (rule A7). */
+    private static function forgetKeys(Job $job): void
+    {
+        SealedKey::query()
+            ->where('job_id', $job->id)
+            ->where('deleted_at', null)
+            ->get()
+            ->each(fn (SealedKey $key) => $key->forget());
     }
 
     /** @param  array<string, array<string, string>>  $evidence  step => evidence => value */
