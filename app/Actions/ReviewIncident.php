@@ -12,7 +12,9 @@ use App\Documents\SchemaCheck;
 use App\Documents\Schemas;
 use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
+use App\Models\Job;
 use App\Models\User;
+use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Catalogue\SymptomCause;
 use Cobblestone\Catalogue\SymptomFrom;
 use Illuminate\Support\Facades\DB;
@@ -23,8 +25,11 @@ final class ReviewIncident
 {
     private const KIND = 'issues';
 
-    public function __construct(private readonly CatalogueStore $store, private readonly Incidents $incidents)
-    {
+    public function __construct(
+        private readonly CatalogueStore $store,
+        private readonly Incidents $incidents,
+        private readonly LearnFromIncident $learn,
+    ) {
     }
 
     public function letGo(int $entry, User $lead): void
@@ -48,6 +53,12 @@ final class ReviewIncident
                 ))
                 : SymptomFrom::withCause($held->document, $cause, $incident->step, $day);
             $this->keep($held, $document);
+            $this->learn->handle(
+                Job::query()->findOrFail($incident->job),
+                $lead,
+                Symptom::fromArray($document),
+                $cause,
+            );
             BenchEvent::note(Incidents::REVIEWED, (string) $incident->entry, [
                 'decision' => 'taken',
                 'symptom' => $id,

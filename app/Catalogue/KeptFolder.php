@@ -23,7 +23,7 @@ final class KeptFolder
     /** @return array<string, array<string, array<string, mixed>>>|null kind => identifier => document */
     public static function entries(string $path): ?array
     {
-        $kept = is_file($file = self::file($path)) ? @unserialize(
+        $kept = is_readable($file = self::file($path)) ? @unserialize(
             (string) file_get_contents($file),
             ['allowed_classes' => false],
         ) : null;

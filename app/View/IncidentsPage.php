@@ -6,6 +6,7 @@ namespace App\View;
 
 use App\Bridge\Incident;
 use App\Bridge\Incidents;
+use Cobblestone\Catalogue\Blame;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Catalogue\Symptom;
 
@@ -53,6 +54,25 @@ final readonly class IncidentsPage
     public function isEmpty(): bool
     {
         return $this->told === [] && $this->fixes === [];
+    }
+
+    /** What stands in a field of an incident: what was typed, where it was not taken, else what was told. */
+    public function typed(Incident $one, string $field): string
+    {
+        $told = ['seen' => $one->seen, 'cause' => $one->cause, 'fix' => $one->fix][$field] ?? '';
+        $typed = old('entry') === (string) $one->entry ? old($field) : null;
+
+        return is_string($typed) ? $typed : $told;
+    }
+
+    /** @return array<string, string> what a cause may count against => how it is called */
+    public static function blames(): array
+    {
+        return array_column(
+            array_map(static fn (Blame $one): array => [$one->value, $one->title()], Blame::cases()),
+            1,
+            0,
+        );
     }
 
     private static function times(int $many): string

@@ -14,6 +14,17 @@ enum Blame: string
     case WayToMenu = 'way-to-menu';
     case WayToRecovery = 'way-to-recovery';
 
+    /** What it is called where somebody chooses it. */
+    public function title(): string
+    {
+        return match ($this) {
+            self::Stick => 'the stick of the job',
+            self::WayToSetup => 'the way into the setup',
+            self::WayToMenu => 'the way to the one-time menu',
+            self::WayToRecovery => 'the way into the recovery',
+        };
+    }
+
     /** What the way leads to: setup, menu or recovery; null where it is no way. */
     public function reaches(): ?string
     {

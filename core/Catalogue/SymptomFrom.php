@@ -28,7 +28,7 @@ final class SymptomFrom
             'seen' => [mb_strtolower(mb_substr($seen, 0, 200))],
             'normal' => 'no',
             'steps' => [$step],
-            'causes' => [['cause' => $cause->cause, 'fix' => $cause->fix]],
+            'causes' => [$cause->toArray()],
         ];
     }
 
@@ -42,7 +42,7 @@ final class SymptomFrom
     {
         $causes = array_values((array) ($document['causes'] ?? []));
         if (! in_array($cause->cause, array_column($causes, 'cause'), true)) {
-            $causes[] = ['cause' => $cause->cause, 'fix' => $cause->fix];
+            $causes[] = $cause->toArray();
         }
         $steps = array_values(array_filter((array) ($document['steps'] ?? []), is_string(...)));
         $leads = static fn (string $at): bool => str_starts_with($step, $at);

@@ -78,6 +78,8 @@ final readonly class TimesSeen
         }
         // What other sticks took is closer to it than arithmetic, what this one took is closer still.
         $time = self::drawn($own, self::drawn($others, $step->time));
+        // Of a time that nobody noted the stick of, it may have been this one.
+        $stick = $own === [] && in_array('', array_column($all, 1), true) ? null : $stick;
 
         return $step->with([
             'time' => $time->restingOn('learned from '.(count($own) + count($others))),

@@ -3,6 +3,7 @@
 use App\Models\BenchEvent;
 use App\Models\CatalogueEntry;
 use App\Models\LogRecord;
+use App\Models\StickEvent;
 
 beforeEach(function () {
     jobAtHand($this, 'evening');
@@ -32,6 +33,9 @@ it('takes what somebody found into the index, and offers it at that stone from t
         ->and($held->document['source'])->toContain(sprintf('job %04d', $this->job->id));
     $this->get('/learned')->assertDontSee('Lid squeaks');
     $this->get("/jobs/{$this->job->id}/run?stone=intake.take-in")->assertSee('Lid squeaks');
+    // What a lead does not say counts against nothing.
+    expect($held->document['causes'])->toBe([['cause' => 'A screw is loose.', 'fix' => 'Tighten it.']])
+        ->and(StickEvent::query()->where('kind', 'blamed')->count())->toBe(0);
     // A second one of the same words is another cause of it.
     $second = ($this->told)('Lid squeaks', 'Sand.', 'Brush it.');
     $this->post("/incidents/{$second->id}", [
@@ -47,6 +51,15 @@ it('wants a way out before it takes a cause, and keeps nothing of what is let go
     $this->from('/learned')->post("/incidents/{$entry->id}", [
         'decision' => 'taken', 'seen' => 'Lid squeaks', 'cause' => 'Nobody knows.', 'fix' => '',
     ])->assertSessionHasErrors('fix');
+    $typed = ['decision' => 'taken', 'entry' => (string) $entry->id, 'seen' => 'Lid squeaks <b>', 'cause' => 'Sand?',
+        'fix' => '', 'blames' => 'stick'];
+    $this->from('/learned')->followingRedirects()->post("/incidents/{$entry->id}", $typed)
+        ->assertSee('value="Lid squeaks &lt;b&gt;"', false)
+        ->assertSee('value="Sand?"', false)
+        ->assertSee('value="stick" selected', false)
+        ->assertSee('no way out');
+    $this->post("/incidents/{$entry->id}", [...$typed, 'fix' => 'x', 'blames' => 'the weather'])
+        ->assertSessionHasErrors('blames');
     $this->post("/incidents/{$entry->id}", ['decision' => 'let-go'])->assertRedirect('/learned#incidents');
     expect(CatalogueEntry::query()->where('slug', 'lid-squeaks')->exists())->toBeFalse()
         ->and(BenchEvent::query()->where('kind', 'incident-reviewed')->firstOrFail()->data['decision'])->toBe('let-go');
@@ -59,6 +72,18 @@ it('wants a way out before it takes a cause, and keeps nothing of what is let go
     $this->post("/incidents/{$note->id}", ['decision' => 'let-go'])->assertNotFound();
     ($this->act)('problem', ['text' => 'Hums']);
     ($this->act)('retry', ['fix' => 'hit it'])->assertSessionHasErrors('cause');
+});
+
+it('counts against the stick of the job what the lead says it was', function () {
+    ($this->as)('lead');
+    $entry = ($this->told)('Copy stops at half', 'The stick drops out.', 'The spare stick.');
+    $this->post("/incidents/{$entry->id}", ['decision' => 'taken', 'seen' => 'Copy stops at half',
+        'cause' => 'The stick drops out.', 'fix' => 'The spare stick.', 'blames' => 'stick'])
+        ->assertRedirect('/learned#incidents');
+    expect(CatalogueEntry::query()->where('slug', 'copy-stops-at-half')->firstOrFail()->document['causes'])
+        ->toBe([['cause' => 'The stick drops out.', 'fix' => 'The spare stick.', 'blames' => 'stick']])
+        ->and(StickEvent::query()->where('kind', 'blamed')->sole()->data['message'])
+        ->toBe("Job {$this->job->id}: Copy stops at half. The stick drops out.");
 });
 
 it('moves a fix that helped here to the front, and says how often it did', function () {

@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Actions\ReviewIncident;
 use App\Models\User;
+use Cobblestone\Catalogue\Blame;
 use Cobblestone\Catalogue\SymptomCause;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 /** Incidents, looked at by the lead. */
 final class IncidentController
@@ -26,12 +28,18 @@ final class IncidentController
             'seen' => 'required|string|max:200',
             'cause' => 'required|string|max:400',
             'fix' => 'required|string|max:400',
+            'blames' => ['nullable', Rule::enum(Blame::class)],
         ], [
             'seen.*' => 'What is seen, in at most 200 signs.',
             'cause.*' => 'What it was, in at most 400 signs.',
             'fix.*' => 'What helps, in at most 400 signs: without it the index would name a cause and no way out.',
+            'blames.*' => 'What it counts against is one of the things in the list.',
         ]);
-        $review->take($entry, $lead, $given['seen'], new SymptomCause($given['cause'], $given['fix']));
+        $review->take($entry, $lead, $given['seen'], new SymptomCause(
+            $given['cause'],
+            $given['fix'],
+            blames: Blame::tryFrom((string) ($given['blames'] ?? '')),
+        ));
 
         return redirect('/learned#incidents', 303);
     }

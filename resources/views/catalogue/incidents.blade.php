@@ -2,6 +2,7 @@
 @include('parts.error', ['field' => 'seen'])
 @include('parts.error', ['field' => 'cause'])
 @include('parts.error', ['field' => 'fix'])
+@include('parts.error', ['field' => 'blames'])
 @if ($incidents->isEmpty())
 <p>Nothing yet. Whoever goes on after a problem can say what it was and what helped; it then stands here.</p>
 @endif
@@ -12,14 +13,24 @@
 @if (auth()->user()->isLead())
 <form method="post" action="/incidents/{{ $one->entry }}">
 @csrf
+<input type="hidden" name="entry" value="{{ $one->entry }}">
 <div class="row g-2">
 <div class="col-md-4"><label class="form-label" for="seen-{{ $one->entry }}">What is seen</label>
-<input id="seen-{{ $one->entry }}" name="seen" class="form-control" maxlength="200" value="{{ $one->seen }}"
- @readonly($one->symptom !== null)></div>
+<input id="seen-{{ $one->entry }}" name="seen" class="form-control" maxlength="200"
+ value="{{ $incidents->typed($one, 'seen') }}" @readonly($one->symptom !== null)></div>
 <div class="col-md-4"><label class="form-label" for="cause-{{ $one->entry }}">What it was</label>
-<input id="cause-{{ $one->entry }}" name="cause" class="form-control" maxlength="400" value="{{ $one->cause }}"></div>
+<input id="cause-{{ $one->entry }}" name="cause" class="form-control" maxlength="400"
+ value="{{ $incidents->typed($one, 'cause') }}"></div>
 <div class="col-md-4"><label class="form-label" for="fix-{{ $one->entry }}">What helps</label>
-<input id="fix-{{ $one->entry }}" name="fix" class="form-control" maxlength="400" value="{{ $one->fix }}"></div>
+<input id="fix-{{ $one->entry }}" name="fix" class="form-control" maxlength="400"
+ value="{{ $incidents->typed($one, 'fix') }}"></div>
+<div class="col-md-4"><label class="form-label" for="blames-{{ $one->entry }}">It counts against</label>
+<select id="blames-{{ $one->entry }}" name="blames" class="form-select">
+<option value="">nothing</option>
+@foreach ($incidents::blames() as $blame => $title)
+<option value="{{ $blame }}" @selected($incidents->typed($one, 'blames') === $blame)>{{ $title }}</option>
+@endforeach
+</select></div>
 </div>
 <div class="acts"><button class="btn small" name="decision" value="taken">Into the index</button>
 <button class="btn small" name="decision" value="let-go">Let go</button>

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Catalogue\Blame;
 use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Catalogue\SymptomCause;
 use Cobblestone\Catalogue\SymptomFrom;
@@ -33,6 +34,20 @@ it('adds a cause once, last, and the stone where none leads to it', function () 
         ->and(SymptomFrom::withCause(['steps' => ['install.']] + $this->told, $other, 'install.x', '')['steps'])
         ->toBe(['install.'])
         ->and(SymptomFrom::withCause(['steps' => []] + $this->told, $other, 'install.x', '')['steps'])->toBe([]);
+});
+
+it('keeps what a cause counts against, and what its fix releases', function () {
+    $blamed = new SymptomCause('It drops out.', 'The spare.', 'The guard is on again', Blame::Stick);
+    $more = Symptom::fromArray(SymptomFrom::withCause($this->told, $blamed, 'install.run', '2026-12-01'));
+    expect($more->causeOf('It drops out.'))->toEqual($blamed)
+        ->and($more->causeOf('The cable is half out.'))->toEqual($this->cable)
+        ->and($more->causeOf('Moths.'))->toBeNull()
+        ->and(Symptom::fromArray(SymptomFrom::told('x', $blamed, 'a.b', '2026-12-01', 'y'))->causes)
+        ->toEqual([$blamed])
+        ->and(array_map(static fn (Blame $one): ?string => $one->reaches(), Blame::cases()))
+        ->toBe([null, 'setup', 'menu', 'recovery'])
+        ->and(array_unique(array_map(static fn (Blame $one): string => $one->title(), Blame::cases())))
+        ->toHaveCount(count(Blame::cases()));
 });
 
 it('looks first for what helps, and leaves the others in their order', function () {

@@ -159,6 +159,12 @@ it('goes by what was seen with this stick first, then by other sticks, then by a
         ->toStartWith('Done 4 times here on this model with this system, with other sticks: half of them');
 });
 
+it('says nothing of other sticks where nobody noted which it was', function () {
+    $times = new TimesSeen(['install.phase-0' => [[500, ''], [510, 'Gull 32']]]);
+    expect($times->over(timed('install.phase-0'), 'Tern 64')->because[0]->text)->not->toContain('other sticks')
+        ->and($times->over(timed('install.phase-0'), 'Gull 32')->because[0]->text)->toContain('1 of them with Gull 32');
+});
+
 it('tells what is far off among the times of one stick, not between sticks', function () {
     $slow = array_map(static fn (int $one): array => [$one, 'Slack 64'], [2400, 2410]);
     $fast = array_map(static fn (int $one): array => [$one, 'Tern 64'], [600, 601, 602, 603, 604, 605]);
