@@ -60,9 +60,15 @@ final readonly class IncidentsPage
     public function typed(Incident $one, string $field): string
     {
         $told = ['seen' => $one->seen, 'cause' => $one->cause, 'fix' => $one->fix][$field] ?? '';
-        $typed = old('entry') === (string) $one->entry ? old($field) : null;
+        $typed = old($field);
 
-        return is_string($typed) ? $typed : $told;
+        return $this->wasSent($one) ? (is_string($typed) ? $typed : '') : $told;
+    }
+
+    /** Whether it is what was sent, and not taken. */
+    public function wasSent(Incident $one): bool
+    {
+        return old('entry') === (string) $one->entry;
     }
 
     /** @return array<string, string> what a cause may count against => how it is called */

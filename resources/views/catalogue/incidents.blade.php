@@ -1,8 +1,4 @@
 <section class="panel" id="incidents"><h2>What went wrong, and what helped</h2>
-@include('parts.error', ['field' => 'seen'])
-@include('parts.error', ['field' => 'cause'])
-@include('parts.error', ['field' => 'fix'])
-@include('parts.error', ['field' => 'blames'])
 @if ($incidents->isEmpty())
 <p>Nothing yet. Whoever goes on after a problem can say what it was and what helped; it then stands here.</p>
 @endif
@@ -14,6 +10,7 @@
 <form method="post" action="/incidents/{{ $one->entry }}">
 @csrf
 <input type="hidden" name="entry" value="{{ $one->entry }}">
+@includeWhen($incidents->wasSent($one), 'catalogue.incident-errors')
 <div class="row g-2">
 <div class="col-md-4"><label class="form-label" for="seen-{{ $one->entry }}">What is seen</label>
 <input id="seen-{{ $one->entry }}" name="seen" class="form-control" maxlength="200"
