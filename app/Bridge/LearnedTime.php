@@ -33,7 +33,8 @@ final readonly class LearnedTime
         $said = static fn (int $seconds): string => Duration::seconds($seconds)->label();
         /** @var list<array{int, string}> $seen */
         $seen = array_values((array) json_decode((string) $row->seconds, true));
-        [$kept, $out] = TimesSeen::kept($seen);
+        $sticks = TimesSeen::bySticks($seen);
+        [$kept, $out] = TimesSeen::together($sticks);
 
         return new self(
             (string) $row->model,
@@ -44,19 +45,19 @@ final readonly class LearnedTime
             $said($kept[intdiv(count($kept) - 1, 2)] ?? 0),
             implode(' to ', array_unique([$said($kept[0] ?? 0), $said($kept[count($kept) - 1] ?? 0)])),
             array_map($said, $out),
-            self::sticks($seen),
+            self::sticks($sticks),
         );
     }
 
     /**
-     * @param  list<array{int, string}>  $seen  seconds, stick
+     * @param  array<string, array{list<int>, list<int>}>  $sticks  seconds that count, sorted, and those that do not
      * @return array<string, string>
      */
-    private static function sticks(array $seen): array
+    private static function sticks(array $sticks): array
     {
         $said = [];
-        foreach (array_unique(array_filter(array_column($seen, 1))) as $stick) {
-            [$kept] = TimesSeen::kept(array_filter($seen, static fn (array $one): bool => $one[1] === $stick));
+        unset($sticks['']);
+        foreach ($sticks as $stick => [$kept]) {
             $said[$stick] = count($kept).' × '.Duration::seconds($kept[intdiv(count($kept) - 1, 2)] ?? 0)->label();
         }
         ksort($said);

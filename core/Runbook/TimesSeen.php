@@ -71,8 +71,11 @@ final readonly class TimesSeen
         $all = self::learns($step) ? $this->seen[$step->id] ?? [] : [];
         $stick = self::readsStick($step) ? $stick : null;
         $isOwn = static fn (array $one): bool => $stick === null || $one[1] === $stick;
-        [$own, $ownOut] = self::kept(array_filter($all, $isOwn));
-        [$others, $othersOut] = self::kept(array_filter($all, static fn (array $one): bool => ! $isOwn($one)));
+        [$own, $ownOut] = self::together(self::bySticks(array_filter($all, $isOwn)));
+        [$others, $othersOut] = self::together(self::bySticks(array_filter(
+            $all,
+            static fn (array $one): bool => ! $isOwn($one),
+        )));
         if ($own === [] && $others === []) {
             return $step;
         }
@@ -99,22 +102,34 @@ final readonly class TimesSeen
      * Far off is told among the times of one stick: a slow stick is no mistake.
      *
      * @param  array<array{int, string}>  $times
-     * @return array{list<int>, list<int>} seconds that count, sorted, and those that are far off
+     * @return array<string, array{list<int>, list<int>}> stick => seconds that count, sorted, and those far off
      */
-    public static function kept(array $times): array
+    public static function bySticks(array $times): array
     {
-        $sticks = $kept = $out = [];
+        $sticks = [];
         foreach ($times as [$seconds, $stick]) {
             $sticks[$stick][] = $seconds;
         }
-        foreach ($sticks as $seconds) {
+
+        return array_map(static function (array $seconds): array {
             $far = self::outliers($seconds);
-            array_push($kept, ...array_diff($seconds, $far));
-            array_push($out, ...$far);
-        }
+            $kept = $far === [] ? $seconds : array_values(array_diff($seconds, $far));
+            sort($kept);
+
+            return [$kept, $far];
+        }, $sticks);
+    }
+
+    /**
+     * @param  array<string, array{list<int>, list<int>}>  $sticks  as bySticks() gives them
+     * @return array{list<int>, list<int>} of all of them: seconds that count, sorted, and those that are far off
+     */
+    public static function together(array $sticks): array
+    {
+        $kept = array_merge(...array_column($sticks, 0));
         sort($kept);
 
-        return [$kept, $out];
+        return [$kept, array_merge(...array_column($sticks, 1))];
     }
 
     /**

@@ -179,10 +179,14 @@ it('keeps of the times of each stick what is not far off', function () {
         static fn (int $one): array => [$one, $stick],
         $seconds,
     );
-    expect(TimesSeen::kept([]))->toBe([[], []])
-        ->and(TimesSeen::kept([
-            ...$of('Tern 64', [600, 610, 620, 630, 3600]), ...$of('Gull 32', [1200]), ...$of('', [3500]),
-        ]))->toBe([[600, 610, 620, 630, 1200, 3500], [3600]]);
+    $sticks = TimesSeen::bySticks([
+        ...$of('Tern 64', [630, 610, 620, 600, 3600]), ...$of('Gull 32', [1200]), ...$of('', [3500]),
+    ]);
+    expect($sticks)->toBe([
+        'Tern 64' => [[600, 610, 620, 630], [3600]], 'Gull 32' => [[1200], []], '' => [[3500], []],
+    ])
+        ->and(TimesSeen::together($sticks))->toBe([[600, 610, 620, 630, 1200, 3500], [3600]])
+        ->and(TimesSeen::together(TimesSeen::bySticks([])))->toBe([[], []]);
 });
 
 it('asks for the stick only while it is in', function () {
