@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Bridge\JobBridge;
+use App\Bridge\FirmwareBridge;
 use App\Models\Job;
 use App\Models\StickEvent;
 use App\Models\User;
@@ -18,7 +18,7 @@ use Cobblestone\Media\WantedStick;
 /** What turned out to be the cause counts against the stick or the way that it names (rules L1, M9, F1). */
 final class LearnFromIncident
 {
-    public function __construct(private readonly JobBridge $bridge)
+    public function __construct(private readonly FirmwareBridge $firmware)
     {
     }
 
@@ -45,11 +45,11 @@ final class LearnFromIncident
         }
     }
 
-    /** The way that the path names first was tried and led nowhere. */
+    /** The way that stands first, as this bench has come to know the model, was tried and led nowhere. */
     private function way(Job $job, User $user, string $reaches): void
     {
         $model = $job->currentPlan()->typed()->job->model;
-        $first = WayIn::to($reaches, $this->bridge->machine($job))->ways[0] ?? null;
+        $first = WayIn::to($reaches, $this->firmware->machine($job))->ways[0] ?? null;
         if ($model === null || $first === null) {
             return;
         }

@@ -56,3 +56,14 @@ it('counts a way in as tried in vain where another one is wanted', function () {
         ->machines()['norrel-fairlead-13'];
     expect($model->firmware->waysIn->to('setup')[0]->missed)->toBe(1);
 });
+
+it('blames the way that stands first here, whatever the catalogue held first', function () {
+    foreach (range(1, 30) as $_) {
+        WayTrial::query()->create(['job_id' => $this->job->id, 'user_id' => $this->people['lead']->id,
+            'model' => 'norrel-fairlead-13', 'reaches' => 'setup', 'way' => 'tap Del', 'worked' => true,
+            'created_at' => now()]);
+    }
+    ($this->act)('seen', ['symptom' => 'setup-key-missed']);
+    ($this->act)('helped', ['cause' => 'This model wants another key.']);
+    expect(WayTrial::query()->where('worked', false)->sole()->way)->toBe('tap Del');
+});

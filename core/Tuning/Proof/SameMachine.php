@@ -50,16 +50,26 @@ final class SameMachine
 
     private static function haveNoDriveInCommon(Machine $before, Machine $after): bool
     {
-        [$was, $is] = [self::drives($before), self::drives($after)];
+        $isCompared = false;
+        foreach ([false, true] as $byWwn) {
+            [$was, $is] = [self::drives($before, $byWwn), self::drives($after, $byWwn)];
+            if (array_intersect($was, $is) !== []) {
+                return false;
+            }
+            $isCompared = $isCompared || ($was !== [] && $is !== []);
+        }
 
-        return $was !== [] && $is !== [] && array_intersect($was, $is) === [];
+        // One tool tells the serial of a drive, another its WWN: those are not compared with each other.
+        return $isCompared;
     }
 
-    /** @return list<string> what names the drives inside */
-    private static function drives(Machine $machine): array
+    /** @return list<string> what names the drives inside: their serials, or their WWNs */
+    private static function drives(Machine $machine, bool $byWwn): array
     {
         return array_values(array_filter(array_map(
-            static fn (Drive $drive): string => mb_strtolower(trim((string) $drive->identity())),
+            static fn (Drive $drive): string => mb_strtolower(trim(
+                (string) ($byWwn ? $drive->wwn : ($drive->hasProof() ? $drive->serial : null)),
+            )),
             $machine->internalDrives(),
         )));
     }

@@ -117,3 +117,23 @@ it('says of another machine what to do, and no serial of a drive', function () {
         ->not->toContain('AAAA1111')
         ->not->toContain('BBBB2222');
 });
+
+it('does not hold the serial that one tool tells against the WWN that another tells', function (
+    array $was,
+    array $is,
+    bool $isOther,
+) {
+    $of = static fn (array $drive): Machine => new Machine('x', Kind::Laptop, FactSheet::empty(), drives: [new Drive(
+        '/dev/x',
+        Bytes::of(512_110_190_592),
+        $drive[0],
+        wwn: $drive[1],
+    )]);
+    expect(SameMachine::fault($of($was), $of($is)) !== null)->toBe($isOther);
+})->with([
+    [['AAAA1111', 'eui.1'], [null, 'eui.1'], false],
+    [['AAAA1111', null], [null, 'eui.1'], false],
+    [['AAAA1111', 'eui.1'], [null, 'eui.2'], true],
+    [['AAAA1111', 'eui.1'], ['AAAA1111', 'eui.2'], false],
+    [['AAAA1111', 'eui.1'], ['BBBB2222', null], true],
+]);
