@@ -3,22 +3,8 @@
 use App\Models\LogRecord;
 
 beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['evening']);
-    $this->job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    $this->stone = 'intake.take-in';
-    $this->act = fn (string $action, array $data = []) => $this->post(
-        "/jobs/{$this->job->id}/steps/{$this->stone}/{$action}",
-        ['seen' => $this->job->refresh()->last_entry, ...$data],
-    );
+    offeredAtTheFirstStone($this, ['wrong-drive-written', 'install-loop']);
     $this->run = fn () => $this->get("/jobs/{$this->job->id}/run?stone={$this->stone}")->assertOk();
-    // Of this stone, so that it can be stood at without laying twenty others.
-    foreach (['wrong-drive-written', 'install-loop'] as $slug) {
-        $entry = App\Models\CatalogueEntry::query()->where('kind', 'issues')->where('slug', $slug)->firstOrFail();
-        $entry->update(['document' => [...$entry->document, 'steps' => [$this->stone]]]);
-    }
-    $store = app(App\Catalogue\CatalogueStore::class);
-    $store->replace($store->catalogue()->toArray());
 });
 
 it('names what is seen in two clicks, goes from cause to cause, and logs each', function () {

@@ -2,26 +2,15 @@
 
 use App\Bridge\Experience;
 use App\Catalogue\CatalogueStore;
-use App\Models\CatalogueEntry;
 use App\Models\StickEvent;
 use App\Models\WayTrial;
 
 beforeEach(function () {
-    $this->people = $this->bench();
-    $this->actingAs($this->people['evening']);
-    $this->job = $this->jobFrom('fairlead-13', $this->people['lead']);
-    $this->stone = 'intake.take-in';
-    $this->act = fn (string $action, array $data = []) => $this->post(
-        "/jobs/{$this->job->id}/steps/{$this->stone}/{$action}",
-        ['seen' => $this->job->refresh()->last_entry, ...$data],
-    )->assertRedirect()->assertSessionHasNoErrors();
-    // Of this stone, so that it can be stood at without laying twenty others.
-    foreach (['stick-not-listed', 'setup-key-missed'] as $slug) {
-        $entry = CatalogueEntry::query()->where('kind', 'issues')->where('slug', $slug)->firstOrFail();
-        $entry->update(['document' => [...$entry->document, 'steps' => [$this->stone]]]);
-    }
-    $store = app(CatalogueStore::class);
-    $store->replace($store->catalogue()->toArray());
+    offeredAtTheFirstStone($this, ['stick-not-listed', 'setup-key-missed']);
+    $act = $this->act;
+    $this->act = fn (string $action, array $data) => $act($action, $data)
+        ->assertRedirect()
+        ->assertSessionHasNoErrors();
 });
 
 it('counts against a stick what turned out to be its fault, and against none else', function () {

@@ -1,5 +1,7 @@
 <?php
 
+use App\Catalogue\CatalogueStore;
+use App\Models\CatalogueEntry;
 use App\Models\Job;
 use Tests\TestCase;
 
@@ -19,4 +21,24 @@ function jobAtHand(TestCase $test, string $login, array $always = []): void
         ...$always,
         ...$data,
     ]);
+}
+
+/**
+ * Offers symptoms of the index at the first stone, so that one can stand there without laying twenty others; $test->act
+ * posts to that stone.
+ *
+ * @param  list<string>  $symptoms
+ */
+function offeredAtTheFirstStone(TestCase $test, array $symptoms): void
+{
+    jobAtHand($test, 'evening');
+    ($test->open)('fairlead-13');
+    $test->stone = 'intake.take-in';
+    $test->act = fn (string $action, array $data = []) => ($test->send)("steps/{$test->stone}/{$action}", $data);
+    foreach ($symptoms as $slug) {
+        $entry = CatalogueEntry::query()->where('kind', 'issues')->where('slug', $slug)->firstOrFail();
+        $entry->update(['document' => [...$entry->document, 'steps' => [$test->stone]]]);
+    }
+    $store = app(CatalogueStore::class);
+    $store->replace($store->catalogue()->toArray());
 }

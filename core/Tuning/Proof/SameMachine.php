@@ -43,8 +43,8 @@ final class SameMachine
 
         return $drivesStay && self::haveNoDriveInCommon($before, $after)
             ? "These readings are of another machine: none of the drives inside is one that was read of the job's "
-                .'machine. Nothing of them was taken. Where its drives were exchanged, read the machine in on its page '
-                .'Machine first.'
+                .'machine. Nothing of them was taken. Where its drives were exchanged, read the machine in again under '
+                .'Intake first.'
             : null;
     }
 

@@ -113,7 +113,7 @@ it('knows a machine without a serial by its drives', function (array $before, ar
 it('says of another machine what to do, and no serial of a drive', function () {
     $said = (string) SameMachine::fault(machineOfDrives(['AAAA1111']), machineOfDrives(['BBBB2222']));
     expect($said)->toContain('none of the drives inside is one that was read of the job\'s machine')
-        ->toContain('read the machine in on its page Machine first')
+        ->toContain('read the machine in again under Intake first')
         ->not->toContain('AAAA1111')
         ->not->toContain('BBBB2222');
 });
