@@ -15,6 +15,9 @@ use Facebook\WebDriver\WebDriverKeys;
 /** Walks a job's path in the browser as a person does: evidence typed field by field, strips confirmed, stones laid. */
 trait WalksPaths
 {
+    /** The job whose run mode the browser has open: it goes on from stone to stone by itself. */
+    private ?int $follows = null;
+
     /** The stone's clock has run for hours: nobody is asked whether it was done before. */
     public function ranBefore(Job $job, string $step): void
     {
@@ -78,8 +81,8 @@ trait WalksPaths
     {
         $step = $this->standsAt($job);
         $this->ranBefore($job, $step->id);
-        $this->visit("/jobs/{$job->id}/run");
-        $this->see($step->title);
+        $this->standOn($job, $step->title);
+        $this->hasSeen($job);
         if ($step->isOneWay()) {
             if ($step->confirmation->typed) {
                 $this->browser()
@@ -92,14 +95,7 @@ trait WalksPaths
             $this->browser()
                 ->findElement(WebDriverBy::cssSelector('form.strip button'))
                 ->sendKeys(WebDriverKeys::ENTER);
-            $this->until(
-                fn (): bool => LogRecord::query()
-                    ->where('job_id', $job->id)
-                    ->where('kind', 'confirmed')
-                    ->where('step', $step->id)
-                    ->exists(),
-            );
-            $this->visit("/jobs/{$job->id}/run?stone={$step->id}");
+            $this->until(fn (): bool => $this->shows('#done, form.evidence'));
         }
         if ($step->evidence !== []) {
             $this->fillEvidence($this->expected($job, $step, $said));
@@ -120,6 +116,33 @@ trait WalksPaths
                 ->sendKeys(WebDriverKeys::ENTER);
             $this->until($laid);
         }
+        $this->follows = $job->id;
+    }
+
+    /** The page of the stone the job stands at; where the one before was just laid, the browser goes there by itself. */
+    public function standOn(Job $job, string $title): void
+    {
+        if ($this->follows !== $job->id) {
+            $this->visit("/jobs/{$job->id}/run");
+        }
+        $this->follows = $job->id;
+        $this->until(fn (): bool => $this->browser()->executeScript(
+            'return document.querySelector(".stone-card h1")?.innerText',
+        ) === $title);
+    }
+
+    /** What the page saw last is brought up to the clock that was set since. */
+    private function hasSeen(Job $job): void
+    {
+        $this->browser()->executeScript(
+            'document.querySelectorAll("[name=seen]").forEach((field) => { field.value = arguments[0]; })',
+            [(string) $job->refresh()->last_entry],
+        );
+    }
+
+    private function shows(string $selector): bool
+    {
+        return $this->browser()->findElements(WebDriverBy::cssSelector($selector)) !== [];
     }
 
     /**
@@ -130,6 +153,7 @@ trait WalksPaths
     {
         $step = $this->standsAt($job);
         while ($step !== null && $step->evidence === [] && ! $step->isOneWay()) {
+            $this->follows = null;
             $this->ranBefore($job, $step->id);
             app(WalkStep::class)->handle($job->id, $job->user, $step->id, 'done', [], $job->refresh()->last_entry);
             $step = $this->standsAt($job);
@@ -138,7 +162,7 @@ trait WalksPaths
 
     private function asksWhetherDoneBefore(): bool
     {
-        return $this->browser()->findElements(WebDriverBy::name('before_clock')) !== [];
+        return $this->shows('[name=before_clock]');
     }
 
     /** Waits until something holds; says what the page shows where it does not. */

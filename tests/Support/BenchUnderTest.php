@@ -12,7 +12,7 @@ final class BenchUnderTest
     private const SERVES = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.file_cache_only=0', '-d',
         'opcache.revalidate_freq=0', '-d', 'apc.enable_cli=1', '-d', 'apc.serializer=igbinary'];
 
-    private const ROUTER = 'vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
+    private const ROUTER = 'tests/Support/server.php';
 
     private const WORKS = [
         'queue:work', '--queue=default,hash,builds,starts', '--sleep=0.2', '--tries=0', '--timeout=0',

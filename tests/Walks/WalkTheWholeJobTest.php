@@ -145,8 +145,7 @@ it('takes a laptop in, walks its path by keyboard and prints the sheet', functio
             break;
         }
         $current = $job->summary['current'];
-        $this->visit("/jobs/{$job->id}/run");
-        $this->see($current['title']);
+        $this->standOn($job, $current['title']);
         if ($current['id'] === 'boot.start' && ! $problem) {
             $problem = true;
             $this->press('p');

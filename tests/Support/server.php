@@ -1,0 +1,27 @@
+<?php
+
+// Router of PHP's built-in server for the browser's tests. A file of public/ may be kept by the browser, as the real
+// server lets it: without a word of that it would be asked for and read anew at every page.
+
+declare(strict_types=1);
+
+const KINDS = [
+    'css' => 'text/css; charset=utf-8',
+    'html' => 'text/html; charset=utf-8',
+    'js' => 'application/javascript; charset=utf-8',
+    'svg' => 'image/svg+xml',
+    'woff2' => 'font/woff2',
+];
+
+$path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
+$file = realpath(getcwd().$path);
+$kind = is_string($file) && str_starts_with($file, getcwd().'/') ? KINDS[pathinfo($file, PATHINFO_EXTENSION)] ?? null : null;
+if ($kind !== null) {
+    header("Content-Type: {$kind}");
+    header('Cache-Control: max-age=3600');
+    readfile((string) $file);
+
+    return;
+}
+
+require getcwd().'/index.php';
