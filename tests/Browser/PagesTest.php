@@ -110,6 +110,15 @@ it('fits both widths, passes the accessibility rules in light and dark, and load
     expect(array_values(array_unique($faults)))->toBe([]);
 });
 
+it('would find a picture that tells a person who does not see it nothing', function () {
+    $this->visit('/login');
+    expect($this->axe())->toBe([]);
+    $this->browser()->executeScript(
+        'document.querySelector("main, body").append(Object.assign(new Image(), {src: "/mark.svg"}))',
+    );
+    expect($this->axe())->toHaveCount(1)->and($this->axe()[0])->toContain('image-alt');
+});
+
 it('goes to a place by holding k, and shows keys with h', function () {
     $this->bench();
     $this->signIn('evening');

@@ -14,14 +14,17 @@ const KINDS = [
 ];
 
 $path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
-$file = realpath(getcwd().$path);
-$kind = is_string($file) && str_starts_with($file, getcwd().'/') ? KINDS[pathinfo($file, PATHINFO_EXTENSION)] ?? null : null;
+$public = (string) getcwd();
+// What judges the pages for people who do not see them comes from here too.
+$from = $path === '/axe.min.js' ? dirname($public).'/node_modules/axe-core' : $public;
+$file = (string) realpath($from.$path);
+$kind = str_starts_with($file, "{$from}/") ? KINDS[pathinfo($file, PATHINFO_EXTENSION)] ?? null : null;
 if ($kind !== null) {
     header("Content-Type: {$kind}");
     header('Cache-Control: max-age=3600');
-    readfile((string) $file);
+    readfile($file);
 
     return;
 }
 
-require getcwd().'/index.php';
+require "{$public}/index.php";
