@@ -1,6 +1,5 @@
 <?php
 
-use App\Bridge\StickRegister;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AnswerController;
 use App\Http\Controllers\AssessmentController;
@@ -61,12 +60,6 @@ Route::pattern('change', '[a-z-]{1,40}');
 Route::pattern('what', '[A-Za-z0-9.-]{1,40}');
 Route::pattern('kind', '[a-z-]{1,40}');
 Route::pattern('session', '[0-9a-f]{24}');
-// A stick that the register does not have is no address.
-Route::bind(
-    'stick',
-    fn (string $stick): string => app(StickRegister::class)->find($stick)->id
-        ?? abort(404, 'The register has no such stick.'),
-);
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [SessionController::class, 'create'])->name('login');

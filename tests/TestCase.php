@@ -10,9 +10,15 @@ use App\Documents\BriefDocument;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Foundation\Testing\WithCachedConfig;
+use Illuminate\Foundation\Testing\WithCachedRoutes;
 
 abstract class TestCase extends BaseTestCase
 {
+    // Read once by a process, as at the bench.
+    use WithCachedConfig;
+    use WithCachedRoutes;
+
     /** @var array<string, array<string, array<string, mixed>>>|null */
     private static ?array $demoCatalogue = null;
 

@@ -8,6 +8,7 @@ use App\Actions\ImageWasFetched;
 use App\Actions\StickWasProven;
 use App\Bridge\BellBridge;
 use App\Bridge\Experience;
+use App\Bridge\StickRegister;
 use App\Catalogue\CatalogueStore;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
@@ -26,6 +27,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
@@ -70,6 +72,9 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend('bench', static fn (Application $app): SessionTable => $app->make(SessionTable::class));
         Auth::provider('bench', static fn (Application $app): PeopleProvider => $app->make(PeopleProvider::class));
         $this->app->terminating(fn () => $this->app->make(CompiledCatalogue::class)->askAnew());
+        // A stick that the register does not have is no address. Said here: the bench reads its routes from a cache.
+        Route::bind('stick', fn (string $stick): string => $this->app->make(StickRegister::class)->find($stick)->id
+            ?? abort(404, 'The register has no such stick.'));
         View::composer('layout', Frame::class);
         // Whatever a page says: signs that would steer how it is shown are written out as what they are.
         Blade::setEchoFormat('e(\\App\\View\\Words::shown(%s))');

@@ -119,7 +119,7 @@ trait WalksPaths
         $this->follows = $job->id;
     }
 
-    /** The page of the stone the job stands at; where the one before was just laid, the browser goes there by itself. */
+    /** The page of the stone the job stands at; where the one before was just laid, the browser goes on by itself. */
     public function standOn(Job $job, string $title): void
     {
         if ($this->follows !== $job->id) {
