@@ -12,9 +12,10 @@ mark=$(printf '%s' "$root" | cksum | cut -d' ' -f1)
 
 # need PACKAGE...: installs the Debian packages that are missing, and says which.
 need() {
-    local missing=() package
+    local missing=() package installed
+    installed=$(dpkg-query -W -f='${Package} ${db:Status-Status}\n' "$@" 2>/dev/null) || true
     for package in "$@"; do
-        dpkg-query -W -f='${db:Status-Status}' "$package" 2>/dev/null | grep -qx installed || missing+=("$package")
+        grep -qx "$package installed" <<<"$installed" || missing+=("$package")
     done
     [ ${#missing[@]} -eq 0 ] && return
     command -v apt-get >/dev/null || fail "these Debian packages are missing and there is no apt-get: ${missing[*]}"
@@ -35,30 +36,44 @@ unpacked() {
     done
 }
 
+# base_packages [PACKAGE...]: what every command needs, and these, in one go.
 base_packages() {
-    need ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-apcu php8.2-igbinary php8.2-pgsql php8.2-zip php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php8.2-gd postgresql nginx-light
-    # What images are read with, and sticks made and proven with; xorriso and genisoimage make the demo images.
-    need fdisk gdisk dosfstools mtools exfatprogs 7zip sbsigntool openssl qrencode xz-utils bzip2 zstd xorriso genisoimage
-    command -v npm >/dev/null || need nodejs npm
+    local wanted=(
+        ca-certificates git unzip curl procps composer php8.2-cli php8.2-fpm php8.2-apcu php8.2-igbinary php8.2-pgsql php8.2-zip
+        php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php8.2-gd postgresql nginx-light
+        # What images are read with, and sticks made and proven with; xorriso and genisoimage make the demo images.
+        fdisk gdisk dosfstools mtools exfatprogs 7zip sbsigntool openssl qrencode xz-utils bzip2 zstd xorriso genisoimage
+    )
+    command -v npm >/dev/null || wanted+=(nodejs npm)
+    need "${wanted[@]}" "$@"
 }
 
-# dependencies: Composer and npm packages, only when their lists have changed.
-dependencies() {
+composer_packages() {
     local wanted
-    mkdir -p var
     wanted=$(cat composer.json compat/*/composer.json | cksum)
-    if [ ! -f vendor/autoload.php ] || [ "$(cat var/composer.stamp 2>/dev/null)" != "$wanted" ]; then
-        say "Installing Composer packages"
-        COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress -q || fail "composer install did not succeed"
-        printf '%s' "$wanted" >var/composer.stamp
-    fi
+    if [ -f vendor/autoload.php ] && [ "$(cat var/composer.stamp 2>/dev/null)" = "$wanted" ]; then return; fi
+    say "Installing Composer packages"
+    COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress -q || fail "composer install did not succeed"
+    printf '%s' "$wanted" >var/composer.stamp
+}
+
+npm_packages() {
+    local wanted
     wanted=$(cat package.json scripts/assets.mjs | cksum)
-    if [ ! -f public/vendor/bootstrap.min.css ] || [ ! -f node_modules/axe-core/axe.min.js ] || [ "$(cat var/npm.stamp 2>/dev/null)" != "$wanted" ]; then
-        say "Installing npm packages"
-        npm install --no-audit --no-fund --loglevel=error >var/npm.log 2>&1 || { tail -n 20 var/npm.log >&2; fail "npm install did not succeed"; }
-        chmod -R a+rX public/vendor
-        printf '%s' "$wanted" >var/npm.stamp
-    fi
+    if [ -f public/vendor/bootstrap.min.css ] && [ -f node_modules/axe-core/axe.min.js ] && [ "$(cat var/npm.stamp 2>/dev/null)" = "$wanted" ]; then return; fi
+    say "Installing npm packages"
+    npm install --no-audit --no-fund --loglevel=error >var/npm.log 2>&1 || { tail -n 20 var/npm.log >&2; fail "npm install did not succeed"; }
+    chmod -R a+rX public/vendor
+    printf '%s' "$wanted" >var/npm.stamp
+}
+
+# dependencies: Composer and npm packages beside each other, only when their lists have changed.
+dependencies() {
+    local beside
+    mkdir -p var
+    npm_packages & beside=$!
+    composer_packages
+    wait $beside || exit 1
     # Our own styles and scripts: put together anew when any of them is newer than what the pages are given.
     if [ ! -f public/app.css ] || [ -n "$(find resources/css resources/js scripts/assets.mjs -newer public/app.css -print -quit)" ]; then
         node scripts/assets.mjs && chmod a+r public/*.css public/*.js

@@ -75,6 +75,8 @@ abstract class BrowserTestCase extends TestCase
                 '--window-size=1280,800',
                 // No page lives long enough for its scripts to be worth compiling well.
                 '--js-flags=--no-opt',
+                // What moves is drawn sixty times a second.
+                '--force-prefers-reduced-motion', '--in-process-gpu',
                 '--user-data-dir='.self::underTest()->scratch.'/profile-'.bin2hex(random_bytes(4)),
             ]);
             $capabilities = (new DesiredCapabilities)->setBrowserName(self::BROWSER)
