@@ -9,14 +9,16 @@ use Opis\JsonSchema\Validator;
 /** Holds a document against a JSON Schema and says each fault with its path in words. */
 final class SchemaCheck
 {
+    /** @var array<string, array{Validator, object}> by file: read and worked out once by a process */
+    private static array $schemas = [];
+
     /**
      * @param  array<mixed>|object  $document  an array from YAML, or objects from JSON
      * @return list<string> "path: reason", empty where the schema accepts it
      */
     public static function faults(array|object $document, string $schemaFile): array
     {
-        $validator = new Validator(max_errors: 20, stop_at_first_error: false);
-        $schema = json_decode((string) file_get_contents($schemaFile));
+        [$validator, $schema] = self::$schemas[$schemaFile] ??= self::schema($schemaFile);
         $result = $validator->validate(self::asJson($document), $schema);
         $error = $result->error();
         if ($error === null) {
@@ -34,6 +36,14 @@ final class SchemaCheck
         });
 
         return array_slice(array_values(array_unique($faults)), 0, 20);
+    }
+
+    /** @return array{Validator, object} */
+    private static function schema(string $file): array
+    {
+        $schema = json_decode((string) file_get_contents($file), flags: JSON_THROW_ON_ERROR);
+
+        return [new Validator(max_errors: 20, stop_at_first_error: false), (object) $schema];
     }
 
     /**
