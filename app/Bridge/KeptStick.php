@@ -76,9 +76,9 @@ final readonly class KeptStick
     {
         return DB::table('jobs')
             ->where('status', 'open')
-            ->whereRaw("summary->'stick'->>'id' is not null")
+            ->whereNotNull('stick_in_hand')
             ->selectRaw(<<<'SQL'
-                id, summary->'stick'->>'id' as slug, 'wanted' as kind,
+                id, stick_in_hand as slug, 'wanted' as kind,
                 json_build_object('id', id, 'title', title, 'until', summary->'stick'->>'until') as data
                 SQL);
     }
@@ -88,8 +88,8 @@ final readonly class KeptStick
     {
         $first = DB::table('jobs')
             ->where('status', 'open')
-            ->whereRaw("summary->'stick'->>'id' is not null")
-            ->groupByRaw("summary->'stick'->>'id'")
+            ->whereNotNull('stick_in_hand')
+            ->groupBy('stick_in_hand')
             ->selectRaw('min(id)');
         $made = DB::table('stick_states')
             ->whereRaw("content->>'job' is not null")
@@ -115,7 +115,7 @@ final readonly class KeptStick
     public static function of(string $slug): ?self
     {
         $jobs = [];
-        $wanting = self::wanting()->whereRaw("summary->'stick'->>'id' = ?", [$slug]);
+        $wanting = self::wanting()->where('stick_in_hand', $slug);
         foreach ($wanting->orderBy('id')->limit(self::MOST)->get() as $row) {
             $jobs[] = self::told((array) json_decode((string) $row->data, true));
         }

@@ -19,9 +19,10 @@ final class Grants
 
     private const ENDS = ['remove_contents(text, bigint)', 'remove_plan(bigint)'];
 
-    /** What every page asks, which only reads what the application may read anyhow. */
+    /** What every page and every action asks, which only reads what the application may read anyhow. */
     private const ASKED = [
         'bell_rows(timestamptz)', 'catalogue_version()', 'person_of(bigint)', 'path_mark(bigint, integer)',
+        'held_job(bigint)',
     ];
 
     /** @param  Connection  $owner  connection of the tables' owner */

@@ -9,6 +9,7 @@ use Illuminate\Contracts\Database\Eloquent\Builder as ContractsBuilder;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -30,6 +31,7 @@ use LogicException;
  * @property int $user_id
  * @property string|null $machine_serial
  * @property string|null $computer_name that its system is given
+ * @property-read string|null $stick_in_hand made by the database from the summary
  * @property Carbon|null $remind_at
  * @property Carbon|null $handed_over_at
  * @property Carbon|null $owner_removed_at
@@ -88,11 +90,11 @@ final class Job extends Record
     /** The job, held by this transaction until it ends, so that two people cannot write at once. */
     public static function locked(int $id): self
     {
-        $query = self::query();
-        self::withMarks($query);
-        $query->getQuery()->lock('for update of jobs');
+        $marks = Kept::isThere() ? ', mark, path_mark' : '';
+        $row = DB::selectOne("select (held).*{$marks} from held_job(?)", [$id], false)
+            ?? throw (new ModelNotFoundException)->setModel(self::class, [$id]);
 
-        return $query->whereKey($id)->firstOrFail();
+        return (new self)->newFromBuilder((array) $row);
     }
 
     /**
@@ -193,7 +195,12 @@ final class Job extends Record
     public function saveNoted(array $line): LogEntry
     {
         $this->updateTimestamps();
-        $dirty = $this->getDirtyForUpdate();
+        // Compared as they are stored: what only looks otherwise is written once more as it was.
+        $dirty = array_udiff_assoc(
+            $this->attributes,
+            $this->original,
+            static fn (mixed $is, mixed $was): int => $is === $was ? 0 : 1,
+        );
         $names = implode(', ', array_map(static fn (string $of): string => "\"{$of}\"", array_keys($line)));
         $marks = implode(', ', array_fill(0, count($line), '?'));
         $set = array_map(static fn (string $of): string => "\"{$of}\" = ?, ", array_keys($dirty));

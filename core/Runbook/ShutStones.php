@@ -19,26 +19,33 @@ final readonly class ShutStones
     public static function of(Plan $plan, array $facts, array $closed): self
     {
         $held = array_fill_keys($facts, true);
+        $laid = array_fill_keys($closed, true);
+        $open = array_filter($plan->steps, static fn (Step $step): bool => ! isset($laid[$step->id]));
         $producers = $by = [];
-        foreach ($plan->steps as $step) {
-            if (in_array($step->id, $closed, true)) {
-                continue;
-            }
+        foreach ($open as $step) {
             foreach ($step->after as $fact) {
                 $producers[$fact] ??= $step;
             }
         }
-        foreach ($plan->steps as $step) {
-            if (in_array($step->id, $closed, true)) {
-                continue;
-            }
+        foreach ($open as $step) {
             $by[$step->id] = self::shutting($step, $held, $producers, $by, $plan);
             if ($by[$step->id] === []) {
-                $held = array_diff_key($held + array_fill_keys($step->after, true), array_flip($step->removes));
+                self::lay($step, $held);
             }
         }
 
         return new self($by);
+    }
+
+    /** @param  array<string, true>  $held  facts that hold; what the stone brings about and takes away is taken over */
+    private static function lay(Step $step, array &$held): void
+    {
+        foreach ($step->after as $fact) {
+            $held[$fact] = true;
+        }
+        foreach ($step->removes as $fact) {
+            unset($held[$fact]);
+        }
     }
 
     /** @return list<Shut> */
