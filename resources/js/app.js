@@ -200,16 +200,14 @@
     };
     document.addEventListener('htmx:afterSettle', (event) => {
         const part = event.detail.target?.id;
-        // A part that comes in beside a form somebody is filling in is no arrival: it takes the focus from nobody.
-        if (part === 'gentler') return;
-        if (part === 'bell') {
-            ring();
-            tick();
-        } else {
+        // Only a page is an arrival: a part that comes in beside a form takes the focus from nobody.
+        if (part === 'page') {
             arrived();
             $('#page [autofocus]')?.focus();
-            ring();
+        } else {
+            tick();
         }
+        if (part === 'page' || part === 'bell') ring();
     });
     document.addEventListener('DOMContentLoaded', () => {
         rangFor = $('#bell .bell-first')?.getAttribute('href') || '';

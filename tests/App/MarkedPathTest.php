@@ -81,3 +81,23 @@ it('plans twice in one transaction and holds the second path', function () {
         ->and(json_encode($held->currentPlan()->typed()->toArray()))
         ->toBe(json_encode(Plan::fromArray(CurrentPath::query()->findOrFail($job->id)->plan)->toArray()));
 });
+
+it('has no index over what changes with every stone, so that the row of a job is rewritten in place', function () {
+    $indexed = array_column(DB::select(<<<'SQL'
+        select distinct attname from pg_depend
+            join pg_class as one on one.oid = objid and one.relkind = 'i'
+            join pg_attribute on attrelid = refobjid and attnum = refobjsubid
+        where refobjid = 'jobs'::regclass
+        SQL), 'attname');
+    expect($indexed)->toContain('title', 'stick_in_hand')
+        ->not->toContain('summary')->not->toContain('last_entry')->not->toContain('updated_at');
+});
+
+it('knows which stick a job has in hand by what its summary says', function () {
+    $people = $this->bench();
+    $job = $this->jobFrom('fairlead-13', $people['lead']);
+    $stick = $job->summary['stick']['id'];
+    expect($job->stick_in_hand)->toBe($stick)->and(App\Bridge\KeptStick::of($stick)?->isFor($job->id))->toBeTrue();
+    $job->update(['summary' => array_diff_key($job->summary, ['stick' => true])]);
+    expect($job->refresh()->stick_in_hand)->toBeNull()->and(App\Bridge\KeptStick::of($stick))->toBeNull();
+});
