@@ -25,24 +25,6 @@ return new class extends Migration
                 return query select jobs, jobs.xmin::text, path_mark(jobs.id, jobs.revision)
                     from jobs where jobs.id = number for update of jobs;
             end $$;
-            create or replace function chain_entry() returns trigger language plpgsql security definer
-                set search_path = public, pg_temp set timezone to 'UTC' as $$
-            declare last text;
-            begin
-                select hash into last from chain_heads where name = tg_table_name for update;
-                if not found then
-                    insert into chain_heads values (tg_table_name, repeat('0', 64), 0) on conflict do nothing;
-                    select hash into last from chain_heads where name = tg_table_name for update;
-                end if;
-                -- Numbered under the same lock, so that the order of the numbers is the order of the chain.
-                new.id := nextval(pg_get_serial_sequence(tg_table_name, 'id'));
-                new.salt := gen_random_uuid()::text;
-                new.data_hash := encode(sha256(convert_to(new.salt || coalesce(new.data::text, ''), 'UTF8')), 'hex');
-                new.prev_hash := last;
-                new.hash := encode(sha256(convert_to((to_jsonb(new) - 'data' - 'salt' - 'hash')::text, 'UTF8')), 'hex');
-                update chain_heads set hash = new.hash, entries = entries + 1 where name = tg_table_name;
-                return new;
-            end $$;
             SQL);
     }
 

@@ -103,6 +103,26 @@ it('shows how far a build is, survives a reload, and can be cancelled', function
     $this->see('unfinished: not proven');
 });
 
+it('leaves what somebody types beside an image alone while it is looked into', function () {
+    $this->signIn('lead');
+    bringImage($this, 'hybrid-mbr.iso');
+    $this->browser()->findElement(WebDriverBy::partialLinkText('hybrid-mbr.iso'))->click();
+    $this->see('A hybrid optical image');
+    $file = App\Models\ShelfFile::query()->where('name', 'hybrid-mbr.iso')->sole();
+    $report = $file->report;
+    $file->update(['report' => null]);
+    $this->visit("/shelf/{$file->id}");
+    $this->see('Being looked into');
+    $this->browser()->executeScript('document.querySelector("details.panel").open = true');
+    $this->browser()->findElement(WebDriverBy::id('published'))->sendKeys('c0ffee');
+    usleep(2_200_000);
+    $file->update(['report' => $report]);
+    $this->see('A hybrid optical image');
+    $field = $this->browser()->findElement(WebDriverBy::id('published'));
+    expect($field->getAttribute('value'))->toBe('c0ffee')
+        ->and($this->browser()->switchTo()->activeElement()->getAttribute('id'))->toBe('published');
+});
+
 it('fits a narrow screen', function () {
     $this->signIn('evening');
     bringImage($this, 'hybrid-mbr.iso');

@@ -26,7 +26,7 @@ trait FreshTables
         return true;
     }
 
-    /** A connection that a test left within a transaction, or has lost, is not handed on. */
+    /** A connection that a test left within a transaction is not handed on. */
     protected function beforeRefreshingDatabase(): void
     {
         RefreshDatabaseState::$inMemoryConnections = array_filter(

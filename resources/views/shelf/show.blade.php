@@ -1,6 +1,8 @@
 @extends('layout')
 @section('title', $file->title())
 @section('content')
+<div id="looked" @if ($report === null) hx-get="/shelf/{{ $file->id }}" hx-trigger="every 1s" hx-target="this"
+ hx-select="#looked" hx-swap="outerHTML" hx-select-oob="unset" @endif>
 <header class="head"><h1>{{ $file->title() }}</h1><span class="goal mono">{{ $file->name }}</span>
 @if ($report !== null && ($report->canBeRaw() || $report->canBeCopied()) && $file->here)
 <a class="btn go ms-auto" href="/shelf/{{ $file->id }}/ways" data-key="m">Make a stick <kbd>m</kbd></a>@endif
@@ -10,7 +12,7 @@
 <b>This file is not in the watched folder any more.</b> What was found in it stays on record.</p></div>
 @endunless
 @if ($report === null)
-<section class="panel" hx-get="/shelf/{{ $file->id }}" hx-trigger="every 1s" hx-target="#page" hx-select="#page">
+<section class="panel">
 <p>Being looked into …</p></section>
 @else
 <div class="cols">
@@ -78,6 +80,7 @@ Nothing was run; only places that say what it is were read.</p>
 </section>
 </div>
 @endif
+</div>
 @if ($mayWork)
 <details class="panel" @if ($errors->any()) open @endif><summary>
 <b>What people know of it</b> <span
