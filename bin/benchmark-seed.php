@@ -16,6 +16,9 @@ DB::unprepared(<<<SQL
     from generate_series(1, {$jobs}) n, (select * from jobs order by id limit 1) j;
     insert into plans (job_id, revision, plan, reason, user_id, created_at)
     select s.id, 1, p.plan, 'first path', s.user_id, s.created_at from jobs s, (select * from plans order by id limit 1) p where s.machine_serial like 'SEED-%' and s.id % 10 = 0;
+    -- Where something went wrong, what it went wrong with is asked of the path.
+    insert into current_paths (job_id, revision, plan)
+    select s.id, 1, p.plan from jobs s, (select * from current_paths order by job_id limit 1) p where s.machine_serial like 'SEED-%' and s.id % 10 = 0;
     alter table log_entries disable trigger user;
     alter table log_entries alter column id set default nextval(pg_get_serial_sequence('log_entries', 'id'));
     insert into log_entries (job_id, user_id, revision, role, kind, step, data, created_at)

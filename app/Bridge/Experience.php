@@ -135,10 +135,13 @@ final class Experience
             ) as seconds
             from (
                 select groups.*, newest.title, newest.created_at as last from groups cross join lateral (
-                    select title, created_at from step_times as of_group
-                    where of_group.model = groups.model and of_group.system = groups.system
-                        and of_group.step = groups.step
-                    order by id desc limit 1
+                    -- Its number by the index alone, or the table is read backwards until one of the group comes.
+                    select title, created_at from step_times where id = (
+                        select id from step_times as of_group
+                        where of_group.model = groups.model and of_group.system = groups.system
+                            and of_group.step = groups.step
+                        order by id desc limit 1
+                    )
                 ) as newest order by newest.created_at desc limit 30
             ) as one
             left join catalogue_entries on slug = one.model and kind = 'machines'

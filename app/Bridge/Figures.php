@@ -33,9 +33,9 @@ final class Figures
                 coalesce(nullif(p.symptom, ''), p.said) as symptom,
                 max(p.said) as said,
                 coalesce(n.cause, '') as cause,
-                coalesce(c.plan::jsonb->'job'->>'machine', '') as model,
-                coalesce(c.plan::jsonb->'job'->>'image', '') as image,
-                coalesce(c.plan::jsonb->'job'->>'stick', '') as stick,
+                coalesce(c.about->>'machine', '') as model,
+                coalesce(c.about->>'image', '') as image,
+                coalesce(c.about->>'stick', '') as stick,
                 count(*) as many,
                 round(sum(least(coalesce(extract(epoch from n.at - p.created_at), 0), ?)) / 60) as minutes
             from p

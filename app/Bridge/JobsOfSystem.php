@@ -23,8 +23,8 @@ final class JobsOfSystem
         $jobs = DB::table('jobs')
             ->join('current_paths', 'current_paths.job_id', '=', 'jobs.id')
             ->where('jobs.status', 'open')
-            ->whereRaw("current_paths.plan::jsonb -> 'job' ->> 'system' = ?", [$system])
-            ->whereRaw("current_paths.plan::jsonb -> 'assessment' -> 'medium' is not null")
+            ->whereRaw("current_paths.about->>'system' = ?", [$system])
+            ->whereRaw("current_paths.about->>'medium' = 'true'")
             ->orderByDesc('jobs.id')
             ->limit(self::MOST)
             ->get(['jobs.id', 'jobs.title', 'jobs.computer_name']);

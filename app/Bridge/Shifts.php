@@ -92,10 +92,7 @@ final class Shifts
      */
     private static function titles(array $jobs): array
     {
-        $rows = DB::table('current_paths')->whereIn('job_id', $jobs)->get(['job_id', DB::raw(
-            "(select json_object_agg(s->>'id', s->>'title') "
-                ."from jsonb_array_elements(plan::jsonb->'steps') s) as titles",
-        )]);
+        $rows = DB::table('current_paths')->whereIn('job_id', $jobs)->get(['job_id', 'titles']);
         $titles = [];
         foreach ($rows as $row) {
             $titles[(int) $row->job_id] = array_map(strval(...), (array) json_decode((string) $row->titles, true));

@@ -1,5 +1,6 @@
 <?php
 
+use App\Bridge\JobsOfSystem;
 use App\Bridge\PathStore;
 use App\Models\PathRevision;
 use Illuminate\Support\Facades\DB;
@@ -45,4 +46,31 @@ it('computes a path again with at most twelve questions to the database', functi
         ->assertSessionHasNoErrors();
     // The first finds the job for the address.
     expect(count($asked))->toBeLessThanOrEqual(13, implode("\n", $asked));
+});
+
+it('keeps beside a path what lists and figures ask of it, whatever kind of job it is', function (string $brief) {
+    $job = $this->jobFrom($brief, $this->people['lead']);
+    $path = $job->currentPlan()->plan;
+    $beside = DB::table('current_paths')->where('job_id', $job->id)->first(['about', 'titles']);
+    $of = array_intersect_key($path['job'], array_flip(['machine', 'system', 'image', 'stick']));
+    expect(json_decode($beside->about, true))
+        ->toEqual([...$of, 'medium' => is_array($path['assessment']['medium'] ?? null)])
+        ->and(json_decode($beside->titles, true))->toBe(array_column($path['steps'], 'title', 'id'))
+        ->and(array_key_exists($job->id, JobsOfSystem::of((string) $of['system'])))
+        ->toBe(is_array($path['assessment']['medium'] ?? null));
+})->with([
+    'fairlead-13', 'capstan-t3', 'pocket-lantern', 'repair', 'drive-swap', 'upgrade', 'firmware-update', 'cable-restore',
+    'unknown-laptop', 'stick-for-any',
+]);
+
+it('keeps them with the path that holds, and nothing once the owner\'s data is gone', function () {
+    $titles = fn (): array => (array) json_decode(
+        (string) DB::table('current_paths')->where('job_id', $this->job->id)->value('titles'), true,
+    );
+    $before = $titles();
+    ($this->answer)(['owner.keep' => 'nothing']);
+    expect($titles())->not->toBe($before)
+        ->toBe(array_column($this->job->refresh()->currentPlan()->plan['steps'], 'title', 'id'));
+    PathStore::remove($this->job);
+    expect($titles())->toBe([]);
 });

@@ -55,7 +55,8 @@ it('blackens what the finger draws over', function () {
     $areas = json_decode((string) $browser->findElement(WebDriverBy::name('black'))->getAttribute('value'), true);
     expect($areas)->toHaveCount(1)->and($areas[0][2])->toBeGreaterThan(0.05);
     $browser->findElement(WebDriverBy::id('words'))->sendKeys('a screen'.WebDriverKeys::ENTER);
-    $this->see('blackened');
+    $this->until(fn (): bool => JobPhoto::query()->exists());
     expect(JobPhoto::query()->sole()->blackened)->toBe(1);
+    $this->see(', blackened');
     @unlink($file);
 });
