@@ -11,7 +11,8 @@ use Illuminate\Session\DatabaseSessionHandler;
 
 /**
  * Sessions in the database, written when something in them has changed, and once a minute so that
- * "last seen" stays true and nobody at work is signed out. A page that only shows writes nothing.
+ * "last seen" stays true and nobody at work is signed out. A page that only shows writes nothing. The minute counts for
+ * the browser too: it is told anew how long its session lasts with every "last seen", and not with every page.
  */
 final class SessionTable extends DatabaseSessionHandler
 {
@@ -22,6 +23,9 @@ final class SessionTable extends DatabaseSessionHandler
 
     /** @var array<string, mixed>|null */
     private ?array $person = null;
+
+    /** When somebody was last seen, for the row that is being written. */
+    private ?int $seen = null;
 
     public function __construct(
         Connection $connection,
@@ -70,12 +74,35 @@ final class SessionTable extends DatabaseSessionHandler
     public function write($sessionId, $data): bool
     {
         [$content, $seen] = $this->stored[$sessionId] ?? [null, 0];
-        if ($content === $data && $this->currentTime() - $seen < self::SECONDS) {
+        $recent = $this->isRecent($sessionId);
+        if ($content === $data && $recent) {
             return true;
         }
-        $this->stored[$sessionId] = [$data, $this->currentTime()];
+        $this->seen = $recent ? $seen : $this->currentTime();
+        $this->stored[$sessionId] = [$data, $this->seen];
 
         return parent::write($sessionId, $data);
+    }
+
+    /** Whether somebody was seen with it within the minute, so that the browser need not be told anew. */
+    public function isRecent(string $sessionId): bool
+    {
+        return abs($this->currentTime() - ($this->stored[$sessionId][1] ?? 0)) < self::SECONDS;
+    }
+
+    /**
+     * @param  string  $data
+     * @return array<string, mixed>
+     */
+    protected function getDefaultPayload($data): array
+    {
+        return ['last_activity' => $this->seen ?? $this->currentTime()] + parent::getDefaultPayload($data);
+    }
+
+    /** @param  object  $session */
+    protected function expired($session): bool
+    {
+        return (int) ($session->last_activity ?? 0) < $this->currentTime() - 60 * $this->minutes;
     }
 
     /** @param  string  $sessionId */

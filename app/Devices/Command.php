@@ -85,6 +85,7 @@ final class Command
     {
         while ($meanwhile !== null && $process->isRunning()) {
             $process->checkTimeout();
+            $process->giveWay();
             $meanwhile();
             usleep(self::MEANWHILE_MICROSECONDS);
         }

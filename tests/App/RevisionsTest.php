@@ -59,8 +59,8 @@ it('keeps beside a path what lists and figures ask of it, whatever kind of job i
         ->and(array_key_exists($job->id, JobsOfSystem::of((string) $of['system'])))
         ->toBe(is_array($path['assessment']['medium'] ?? null));
 })->with([
-    'fairlead-13', 'capstan-t3', 'pocket-lantern', 'repair', 'drive-swap', 'upgrade', 'firmware-update', 'cable-restore',
-    'unknown-laptop', 'stick-for-any',
+    'fairlead-13', 'capstan-t3', 'pocket-lantern', 'repair', 'drive-swap', 'upgrade', 'firmware-update',
+    'cable-restore', 'unknown-laptop', 'stick-for-any',
 ]);
 
 it('keeps them with the path that holds, and nothing once the owner\'s data is gone', function () {

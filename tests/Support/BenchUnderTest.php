@@ -99,7 +99,7 @@ final class BenchUnderTest
             'DB_QUEUE_TABLE' => 'queue_jobs',
             'DB_QUEUE_RETRY_AFTER' => '20',
             'LOG_CHANNEL' => 'single',
-            'SESSION_DRIVER' => 'database',
+            'SESSION_DRIVER' => 'bench',
             'CACHE_STORE' => 'database',
             'QUEUE_CONNECTION' => 'database',
         ];

@@ -122,6 +122,7 @@ final class EmulatedMachine
         $outcome = null;
         while ($outcome === null && microtime(true) - $begun < $seconds && $process->isRunning()) {
             usleep(self::LOOK_MICROSECONDS);
+            $process->giveWay();
             $seen->look($monitor);
             if ($meanwhile !== null && microtime(true) - $told >= self::TELL_EVERY) {
                 $told = microtime(true);

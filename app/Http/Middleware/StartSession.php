@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Account\SessionTable;
 use Illuminate\Contracts\Session\Session;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as Start;
@@ -40,7 +41,9 @@ final class StartSession extends Start
 
     protected function addCookieToResponse(Response $response, Session $session): void
     {
-        parent::addCookieToResponse($response, $session);
+        if (! $this->isKnown($session)) {
+            parent::addCookieToResponse($response, $session);
+        }
         $new = (array) $session->get('_flash.new', []);
         $did = in_array(self::DID, $new, true) ? $session->get(self::DID) : null;
         if (is_string($did)) {
@@ -50,6 +53,16 @@ final class StartSession extends Start
         } elseif (in_array(self::DID, (array) $session->get('_flash.old', []), true)) {
             $response->headers->setCookie($this->cookie(null));
         }
+    }
+
+    /** Whether the browser came with this session, and was told within the minute how long it lasts. */
+    private function isKnown(Session $session): bool
+    {
+        $table = $session->getHandler();
+
+        return $table instanceof SessionTable
+            && request()->cookies->get($session->getName()) === $session->getId()
+            && $table->isRecent($session->getId());
     }
 
     private function cookie(?string $did): Cookie
