@@ -21,6 +21,9 @@ final readonly class StartJudge
     /** Where a machine started the old way stands when a loader waits or has handed over. */
     private const RUNS = '/(^|\n)boot:|Welcome to |Loading [^\n]+?\.\.\.|Booting [`"\']|Decompressing|Linux version/';
 
+    /** The old firmware's own words of a device it gives up, before it turns to the next or says there is none. */
+    private const GIVES_UP = '/^Boot failed: (not a bootable disk|could not read the boot disk)$/m';
+
     /** Nothing new for so long after the medium was entered is silence, in seconds. */
     private const SILENCE = 8.0;
 
@@ -113,6 +116,7 @@ final readonly class StartJudge
         $after = trim((string) preg_replace('/^\.+\s*|\n\.+$/', '', $after));
 
         return match (true) {
+            preg_match(self::GIVES_UP, $after) === 1 => null,
             self::stops($after) => StartSeen::LoaderStopped,
             $quiet < self::SILENCE => null,
             $after === '' && ! $moved => StartSeen::Silent,

@@ -62,6 +62,20 @@ it('judges a start the old way', function (string $printed, float $quiet, bool $
     'nothing behind the dots' => ["Booting from Hard Disk...\n\n", 8.0, false, StartSeen::Silent],
     'a second try' => [ENTERED."hmpf\nBooting from ROM...\n", 8.0, false, StartSeen::Silent],
     'words that nobody knows' => [ENTERED.'hmpf', 8.0, false, StartSeen::CannotTell],
+    // The firmware's own words: it turns to the next device, or says that there is none.
+    'a device that the firmware gives up' => [ENTERED."Boot failed: not a bootable disk\n", 0.1, false, null],
+    'the same, on a slow computer' => [ENTERED.'Boot failed: not a bootable disk', 60.0, false, null],
+    'a device that cannot be read' => [ENTERED.'Boot failed: could not read the boot disk', 60.0, false, null],
+    'given up, and no other' => [
+        ENTERED."Boot failed: not a bootable disk\n\nNo bootable device.", 0.1, false, StartSeen::NoBootDevice,
+    ],
+    'given up, and another entered' => [
+        ENTERED."Boot failed: not a bootable disk\n\nBooting from DVD/CD...\nISOLINUX 6\nboot:", 8.0, false,
+        StartSeen::Starts,
+    ],
+    'the same words of a loader' => [
+        ENTERED."ISOLINUX 6\nBoot failed: press any key to try again", 0.1, false, StartSeen::LoaderStopped,
+    ],
 ]);
 
 it('takes a medium\'s own word for it, and one that restarts again and again for one that does not start', function (
