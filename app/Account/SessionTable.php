@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Bridge\BellBridge;
+use App\Catalogue\CompiledCatalogue;
 use App\Database\ReadAlong;
-use Illuminate\Contracts\Foundation\Application;
-use Illuminate\Database\Connection;
 use Illuminate\Session\DatabaseSessionHandler;
 
 /**
@@ -18,6 +18,11 @@ final class SessionTable extends DatabaseSessionHandler
 {
     private const SECONDS = 60;
 
+    /** Read with the session for a page that only shows. */
+    private const ALONG = [BellBridge::ATTRIBUTE, CompiledCatalogue::ASKED];
+
+    private const OWN = ['payload', 'last_activity', 'person', ...self::ALONG];
+
     /** @var array<string, array{string, int}> id => content and last activity as they are stored */
     private array $stored = [];
 
@@ -26,16 +31,6 @@ final class SessionTable extends DatabaseSessionHandler
 
     /** When somebody was last seen, for the row that is being written. */
     private ?int $seen = null;
-
-    public function __construct(
-        Connection $connection,
-        string $table,
-        int $minutes,
-        Application $app,
-        private readonly ReadAlong $along,
-    ) {
-        parent::__construct($connection, $table, $minutes, $app);
-    }
 
     /** @return array<string, mixed>|null the row of whose session was read; null where it is nobody's yet */
     public function person(): ?array
@@ -46,25 +41,37 @@ final class SessionTable extends DatabaseSessionHandler
     /** @param  string  $sessionId */
     public function read($sessionId): string
     {
-        $query = $this->getQuery()
-            ->where('id', $sessionId)
-            ->selectRaw('payload, last_activity, person_of(user_id) as person');
-        $this->along->select($query, request());
-        $row = $query->first();
+        $request = request();
+        $job = ReadAlong::job($request);
+        $row = $this->arrival($sessionId, $request->isMethodSafe(), $job);
         if ($row === null) {
             return '';
         }
         $this->exists = true;
-        if ($this->expired($row)) {
+        if ($this->expired((object) $row)) {
             return '';
         }
-        $person = json_decode((string) $row->person, true);
+        $person = json_decode((string) $row['person'], true);
         $this->person = is_array($person) ? $person : null;
-        $this->along->hold($row, request());
-        $content = (string) base64_decode((string) $row->payload, true);
-        $this->stored[$sessionId] = [$content, (int) $row->last_activity];
+        $along = array_filter(array_intersect_key($row, array_flip(self::ALONG)), is_string(...));
+        ReadAlong::hold($request, $along, $job === null ? null : array_diff_key($row, array_flip(self::OWN)));
+        $content = (string) base64_decode((string) $row['payload'], true);
+        $this->stored[$sessionId] = [$content, (int) $row['last_activity']];
 
         return $content;
+    }
+
+    /** @return array<string, mixed>|null the row of the session, with what is read along */
+    private function arrival(string $id, bool $shows, ?int $job): ?array
+    {
+        $asked = implode(', ', self::OWN).($job === null ? '' : ', mark, path_mark, (held).*');
+        $row = $this->connection->selectOne(
+            "select {$asked} from arrival(?, ?, ?)",
+            [$id, $shows ? now() : null, $job],
+            false,
+        );
+
+        return $row === null ? null : (array) $row;
     }
 
     /**

@@ -33,21 +33,11 @@ final class BellBridge
      * Every open job and every day that has come, as one text of JSON: every page asks. A summary is half a kilobyte:
      * picking what can ring out of it costs the database four times what giving it whole does.
      *
-     * @return array{string, list<mixed>} the query and its values
+     * @return list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}>
      */
-    public static function query(): array
-    {
-        return ['select bell_rows(?)', [now()]];
-    }
-
-    /** @return list<array{id: int, slot: int|null, title: string, summary: array<string, mixed>}> */
     private static function open(): array
     {
-        $text = ReadAlong::of(self::ATTRIBUTE);
-        if ($text === null) {
-            [$sql, $values] = self::query();
-            $text = DB::scalar($sql, $values);
-        }
+        $text = ReadAlong::of(self::ATTRIBUTE) ?? DB::scalar('select bell_rows(?)', [now()]);
 
         /** @var list<array{int, int|null, string, array<string, mixed>}> $rows */
         $rows = json_decode((string) $text, true);

@@ -49,19 +49,10 @@ final class CompiledCatalogue
         return $this->documents;
     }
 
-    /**
-     * Which transaction, and which command of it, wrote each row that stands there: any change makes another text.
-     *
-     * @return array{string, list<mixed>} the query and its values
-     */
-    public static function query(): array
-    {
-        return ['select catalogue_version()', []];
-    }
-
+    /** Where each row lies and which transaction wrote it there: any change makes another text. */
     private static function version(): string
     {
-        return ReadAlong::of(self::ASKED) ?? (string) DB::scalar(self::query()[0]);
+        return ReadAlong::of(self::ASKED) ?? (string) DB::scalar('select catalogue_version()');
     }
 
     /** @return array<string, array<string, array<string, mixed>>> */

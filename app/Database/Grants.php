@@ -22,7 +22,7 @@ final class Grants
     /** What every page and every action asks, which only reads what the application may read anyhow. */
     private const ASKED = [
         'bell_rows(timestamptz)', 'catalogue_version()', 'person_of(bigint)', 'path_mark(bigint, integer)',
-        'held_job(bigint)', 'path_about(json)', 'path_titles(json)',
+        'held_job(bigint)', 'arrival(text, timestamptz, bigint)', 'path_about(json)', 'path_titles(json)',
     ];
 
     /** @param  Connection  $owner  connection of the tables' owner */

@@ -5,14 +5,10 @@ namespace App\Models;
 use App\Database\Kept;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
-use Illuminate\Contracts\Database\Eloquent\Builder as ContractsBuilder;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use LogicException;
@@ -45,6 +41,8 @@ use LogicException;
  */
 final class Job extends Record
 {
+    use JobOfAddress;
+
     protected $table = 'jobs';
 
     protected $guarded = [];
@@ -95,37 +93,6 @@ final class Job extends Record
             ?? throw (new ModelNotFoundException)->setModel(self::class, [$id]);
 
         return (new self)->newFromBuilder((array) $row);
-    }
-
-    /**
-     * The marks of this row and of its path, the transactions that wrote them: what was worked out while they stood is
-     * at hand.
-     *
-     * @param  Builder<self>  $query
-     */
-    private static function withMarks(Builder $query): void
-    {
-        if (Kept::isThere()) {
-            $query->getQuery()->select('jobs.*')
-                ->selectRaw('jobs.xmin::text as mark, path_mark(jobs.id, jobs.revision) as path_mark');
-        }
-    }
-
-    /**
-     * A page that only shows reads the marks along; whoever changes something reads them with the row that is held.
-     *
-     * @param  Model|ContractsBuilder|Relation<Model, Model, mixed>  $query
-     * @param  mixed  $value
-     * @param  string|null  $field
-     */
-    public function resolveRouteBindingQuery($query, $value, $field = null): ContractsBuilder
-    {
-        if ($query instanceof self && request()->isMethodSafe()) {
-            $query = self::query();
-            self::withMarks($query);
-        }
-
-        return parent::resolveRouteBindingQuery($query, $value, $field);
     }
 
     public function currentPlan(): CurrentPath

@@ -6,13 +6,11 @@ use App\Account\PeopleProvider;
 use App\Account\SessionTable;
 use App\Actions\ImageWasFetched;
 use App\Actions\StickWasProven;
-use App\Bridge\BellBridge;
 use App\Bridge\Experience;
 use App\Bridge\StickRegister;
 use App\Catalogue\CatalogueStore;
 use App\Catalogue\CompiledCatalogue;
 use App\Database\Grants;
-use App\Database\ReadAlong;
 use App\Devices\Publisher\Publisher;
 use App\Devices\Publisher\StandInPublisher;
 use App\Health\Workers;
@@ -53,10 +51,6 @@ final class AppServiceProvider extends ServiceProvider
             (string) config('session.table'),
             (int) config('session.lifetime'),
             $app,
-            new ReadAlong([
-                BellBridge::ATTRIBUTE => BellBridge::query(...),
-                CompiledCatalogue::ASKED => CompiledCatalogue::query(...),
-            ]),
         ));
     }
 

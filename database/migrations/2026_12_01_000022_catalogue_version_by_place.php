@@ -15,7 +15,7 @@ return new class extends Migration
             create or replace function catalogue_version() returns text language plpgsql stable as $$
             begin
                 return (
-                    select count(*) || ' ' || coalesce(bit_xor(hashtidextended(ctid, xmin::text::bigint)), 0)
+                    select count(*) || '.' || to_hex(coalesce(bit_xor(hashtidextended(ctid, xmin::text::bigint)), 0))
                     from catalogue_entries
                 );
             end $$;

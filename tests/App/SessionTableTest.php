@@ -1,5 +1,7 @@
 <?php
 
+use App\Database\ReadAlong;
+use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
@@ -82,4 +84,40 @@ it('tells a browser whose session is not there about its new one', function () {
     ($this->signIn)();
     DB::table('sessions')->delete();
     expect(($this->told)(($this->ask)('GET', '/find')->assertRedirect('/login')))->toBeTrue();
+});
+
+it('reads the job of an address with the session, and asks anew where something is changed', function () {
+    $job = $this->jobFrom('fairlead-13', User::query()->where('login', 'lead')->firstOrFail());
+    ($this->signIn)();
+    $asked = [];
+    DB::listen(function ($query) use (&$asked) {
+        $asked[] = $query->sql;
+    });
+    $of = function (string $method, string $path, array $form = []) use (&$asked): array {
+        $asked = [];
+        ($this->ask)($method, $path, $form);
+
+        return array_values(array_filter($asked, static fn (string $sql): bool => str_contains($sql, 'from "jobs"')
+            || str_contains($sql, 'from arrival') || str_contains($sql, 'held_job')));
+    };
+    $with = 'select payload, last_activity, person, bell, catalogue, mark, path_mark, (held).* from arrival(?, ?, ?)';
+    $without = 'select payload, last_activity, person, bell, catalogue from arrival(?, ?, ?)';
+    expect($of('GET', "/jobs/{$job->id}"))->toBe([$with])
+        ->and($of('GET', '/find'))->toBe([$without])
+        ->and($of('GET', '/jobs/0'.$job->id)[0])->toBe($without)
+        ->and($of('POST', "/jobs/{$job->id}/intake", ['seen' => '0'])[0])->toBe($without)
+        ->and(count($of('POST', "/jobs/{$job->id}/intake", ['seen' => '0'])))->toBeGreaterThan(1);
+    ($this->ask)('GET', '/jobs/999999')->assertNotFound();
+    ($this->ask)('GET', '/jobs/1e0')->assertNotFound();
+});
+
+it('gives a job read with the session as the same that is read alone', function () {
+    $job = $this->jobFrom('fairlead-13', User::query()->where('login', 'lead')->firstOrFail());
+    $job->update(['remind_at' => '2026-12-24 08:00:00', 'delete_by' => '2027-01-31', 'slot' => 2]);
+    ($this->signIn)();
+    ($this->ask)('GET', "/jobs/{$job->id}")->assertOk();
+    $along = ReadAlong::ofJob($job->id);
+    $alone = (array) DB::selectOne('select *, xmin::text as mark, path_mark(id, revision) as path_mark from jobs');
+    expect($along)->toEqual($alone)->and($along['path_mark'])->not->toBeNull()
+        ->and(ReadAlong::ofJob($job->id + 1))->toBeNull();
 });
