@@ -36,9 +36,12 @@ final class OpeningPhoto extends Record
     /** @return Collection<int, self> in the order in which they were taken in */
     public static function of(?string $model): Collection
     {
+        if ($model === null) {
+            return new Collection;
+        }
         $photos = self::query()->where('model', $model);
         $photos->getQuery()->orderBy('id')->limit(self::MOST);
 
-        return $model === null ? new Collection : $photos->get();
+        return $photos->get();
     }
 }
