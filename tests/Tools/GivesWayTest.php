@@ -27,8 +27,11 @@ function patienceOfStarted(int $patience): array
 
 it('starts what gives way where it gives way itself, in the session of its own too, and nowhere else', function () {
     $shared = is_file('/proc/self/autogroup');
-    expect(patienceOfStarted(5))->toBe([5, $shared ? '5' : null, $shared ? '0' : null])
-        ->and(patienceOfStarted(0))->toBe([0, $shared ? '0' : null, $shared ? '0' : null]);
+    // Whoever runs the tests may have made them patient already.
+    $own = max(0, (int) pcntl_getpriority());
+    $group = static fn (int $patience): ?string => $shared ? (string) $patience : null;
+    expect(patienceOfStarted(5))->toBe([min(19, $own + 5), $group(min(19, $own + 5)), $group(0)])
+        ->and(patienceOfStarted(0))->toBe([$own, $group($own), $group(0)]);
 });
 
 it('lets the workers of long jobs give way to the pages, and nothing that somebody waits for', function () {
