@@ -198,6 +198,10 @@
         const field = wrong && wrong.parentElement.querySelector('input:not([type=hidden]),textarea,select');
         if (visible(field)) field.focus();
     };
+    // What came in stands there before it settled: space pressed for the stone before must not lay it.
+    document.addEventListener('htmx:afterSwap', (event) => {
+        if (event.detail.target?.id === 'page') shownAt = performance.now();
+    });
     document.addEventListener('htmx:afterSettle', (event) => {
         const part = event.detail.target?.id;
         // Only a page is an arrival: a part that comes in beside a form takes the focus from nobody.

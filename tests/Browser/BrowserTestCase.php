@@ -120,20 +120,25 @@ abstract class BrowserTestCase extends TestCase
         $this->browser()->getKeyboard()->sendKeys($keys);
     }
 
-    /** Waits until the page shows a text; says what it shows instead. */
+    /** Waits until the page shows a text and stands still; says what it shows instead. */
     public function see(string $text, int $seconds = 40): void
     {
-        $shows = static fn (RemoteWebDriver $browser): string => (string) $browser->executeScript(
-            'return document.body.innerText',
-        );
         try {
             $this->browser()->wait($seconds, 60)->until(
-                static fn (RemoteWebDriver $browser): bool => str_contains($shows($browser), $text),
+                fn (): bool => $this->standsStill() && str_contains($this->text(), $text),
             );
         } catch (TimeoutException) {
-            $instead = mb_substr((string) preg_replace('/\s+/', ' ', $shows($this->browser())), 0, 900);
+            $instead = mb_substr((string) preg_replace('/\s+/', ' ', $this->text()), 0, 900);
             throw new TimeoutException("The page does not show \"{$text}\". It shows: {$instead}");
         }
+    }
+
+    /** Nothing of the page is being put in: its words may stand there before its scripts know of them. */
+    public function standsStill(): bool
+    {
+        return (bool) $this->browser()->executeScript(
+            'return document.readyState === "complete" && !document.querySelector(".htmx-swapping, .htmx-settling")',
+        );
     }
 
     public function text(): string

@@ -165,11 +165,11 @@ trait WalksPaths
         return $this->shows('[name=before_clock]');
     }
 
-    /** Waits until something holds; says what the page shows where it does not. */
+    /** Waits until something holds and the page stands still; says what the page shows where it does not. */
     public function until(callable $holds): void
     {
         try {
-            $this->browser()->wait(40, 60)->until(fn (): bool => $holds());
+            $this->browser()->wait(40, 60)->until(fn (): bool => $this->standsStill() && $holds());
         } catch (TimeoutException) {
             throw new TimeoutException('It did not happen. The page shows: '.mb_substr($this->text(), 0, 900));
         }

@@ -27,6 +27,15 @@ if ($kind !== null) {
     return;
 }
 
-// A bench that answers late, where the tests are asked to stand one: who did not wait for what he started, shows.
-usleep(max(0, (int) getenv('COBBLESTONE_LATE_MS')) * 1000);
+// A bench that answers late and a page that takes as long to settle, where the tests are asked to stand one: who did
+// not wait for what he started, shows.
+$late = max(0, (int) getenv('COBBLESTONE_LATE_MS'));
+usleep($late * 1000);
+if ($late > 0) {
+    ob_start(static fn (string $page): string => str_replace(
+        "name=\"htmx-config\" content='{",
+        "name=\"htmx-config\" content='{\"defaultSettleDelay\":{$late},",
+        $page,
+    ));
+}
 require "{$public}/index.php";
