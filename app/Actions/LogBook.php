@@ -9,6 +9,7 @@ use App\Models\User;
 use Cobblestone\Job\ClosingSteps;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\Plan;
 
 /** Writes one line to a job's log and folds the job's summary anew, in the caller's transaction. */
 final class LogBook
@@ -40,7 +41,7 @@ final class LogBook
                 ? \Illuminate\Support\Carbon::createFromTimestamp($summary['reminders'][0]['at'])
                 : null,
             'delete_by' => $progress->isComplete() ? self::deleteBy($progress->evidence()) : null,
-            'machine_serial' => self::serial($progress->plan->facts),
+            'machine_serial' => self::serial($progress->plan),
         ])->saveNoted([
             'job_id' => $job->id,
             'user_id' => $user->id,
@@ -72,10 +73,9 @@ final class LogBook
         return array_column($evidence, ClosingSteps::DELETE_BY)[0] ?? null;
     }
 
-    /** @param  list<array<string, mixed>>  $facts */
-    private static function serial(array $facts): ?string
+    private static function serial(Plan $plan): ?string
     {
-        $serial = array_column($facts, 'value', 'name')['machine.serial'] ?? null;
+        $serial = $plan->fact('machine.serial')?->told('value');
 
         return is_scalar($serial) ? mb_substr((string) $serial, 0, 120) : null;
     }

@@ -10,8 +10,8 @@ use App\Models\User;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
+use Cobblestone\Boot\StartFound;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\StartFound;
 use Cobblestone\Runbook\EntryKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -48,7 +48,7 @@ final class RecordReality
                 'seen' => $outcome->value,
                 'number' => $start->number,
             ]);
-            $taught = Reality::teaches($outcome, Findings::of($plan)->encryption->boundTo ?? '');
+            $taught = Reality::teaches($outcome, Findings::of($plan)->encryption?->boundTo);
             $this->change->handle(
                 $job,
                 $user,

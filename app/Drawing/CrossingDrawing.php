@@ -2,7 +2,7 @@
 
 namespace App\Drawing;
 
-use Cobblestone\Findings\StoneFound;
+use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Text\Counted;
 
 /**
@@ -35,7 +35,7 @@ final class CrossingDrawing
     private const BEYOND = ['device', 'table', 'volume', 'loader', 'signature', 'program'];
 
     /**
-     * @param  list<StoneFound>  $found  of one power-on
+     * @param  list<Stone>  $found  of one power-on
      * @return list<array{name: string, kind: string, width: int, box: string, middle: float|int, shape: string,
      *     words: string}>  kind: stands, missing, beyond or bank
      */
@@ -64,11 +64,11 @@ final class CrossingDrawing
     /**
      * What the drawing shows, for who cannot see it.
      *
-     * @param  list<StoneFound>  $found
+     * @param  list<Stone>  $found
      */
     public static function words(array $found): string
     {
-        $missing = array_values(array_filter($found, static fn (StoneFound $stone): bool => ! $stone->holds));
+        $missing = array_values(array_filter($found, static fn (Stone $stone): bool => ! $stone->holds));
 
         return Counted::of(count($found), 'stone').', '
             .($missing === [] ? 'all of them stand' : "missing: {$missing[0]->name}");

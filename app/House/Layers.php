@@ -20,7 +20,8 @@ final class Layers
         ['Hardware'],
         ['Install', 'Media'],
         ['Boot'],
-        ['Bench', 'Findings', 'Handover', 'Job'],
+        ['Findings'],
+        ['Bench', 'Handover', 'Job'],
     ];
 
     /** @return array<string, int> part => its layer */

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Assessment\Dependence;
+use Cobblestone\Assessment\Encryption\TriggerFound;
+use Cobblestone\Assessment\Health\DriveHealth;
+use Cobblestone\Assessment\KnownFound;
+use Cobblestone\Assessment\Memory\MemoryFound;
 use Cobblestone\Assessment\Requirement;
-use Cobblestone\Findings\DriveFound;
+use Cobblestone\Assessment\SupportEnd;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\GapFound;
-use Cobblestone\Findings\KnownFound;
-use Cobblestone\Findings\MemoryFound;
-use Cobblestone\Findings\NeedFound;
 use Cobblestone\Findings\SocketStage;
 use Cobblestone\Findings\SocketUse;
-use Cobblestone\Findings\SupportFound;
-use Cobblestone\Findings\TriggerFound;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Plan;
@@ -51,7 +50,7 @@ final readonly class AssessmentPage
     {
         $question = $this->found->route?->settles;
 
-        return $question === null ? '' : "The answer to “{$question}” would change this most.";
+        return $question === null ? '' : "The answer to “{$question->text}” would change this most.";
     }
 
     /** @return list<array<string, mixed>> rungs down to the one that is recommended */
@@ -88,7 +87,7 @@ final readonly class AssessmentPage
     /** @return list<array{title: string, needs: string, has: string, verdict: string, class: string, note: string}> */
     public function needs(): array
     {
-        return array_map(static function (NeedFound $row): array {
+        return array_map(static function (Requirement $row): array {
             $bypassable = $row->verdict === Requirement::SHORT && $row->bypassable;
             $ceiling = str_ends_with($row->id, '_ceiling');
 
@@ -106,7 +105,7 @@ final readonly class AssessmentPage
     /** @return list<array{grade: string, title: string, drive: string, facts: list<string>, read: string}> */
     public function drives(): array
     {
-        return array_map(static fn (DriveFound $drive): array => [
+        return array_map(static fn (DriveHealth $drive): array => [
             'grade' => $drive->grade->value,
             'title' => $drive->grade->title(),
             'drive' => "{$drive->model}, ".Confirmation::mask($drive->serial),
@@ -119,7 +118,7 @@ final readonly class AssessmentPage
     /** Heading of the encryption; null where nothing was assessed. */
     public function encryption(): ?string
     {
-        $title = $this->found->encryption?->title;
+        $title = $this->found->encryption?->protection->title();
 
         return $title === null ? null : "Drive encryption: {$title}";
     }
@@ -161,12 +160,12 @@ final readonly class AssessmentPage
      */
     public function support(): array
     {
-        $ends = array_map(static fn (SupportFound $end): array => [
+        $ends = array_map(static fn (SupportEnd $end): array => [
             'class' => ($end->days ?? 1) < 0 ? 'wrong' : '',
             'lead' => '',
             'words' => $end->sentence,
         ], $this->found->support);
-        $gaps = array_map(static fn (GapFound $gap): array => [
+        $gaps = array_map(static fn (Dependence $gap): array => [
             'class' => '',
             'lead' => "{$gap->what}:",
             'words' => "{$gap->standing}. {$gap->why}",

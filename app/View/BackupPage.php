@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Assessment\Backup\BackupFound;
 use Cobblestone\Assessment\Backup\ManifestComparison;
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\FilesHome;
-use Cobblestone\Findings\BackupFound;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
@@ -142,19 +142,20 @@ final readonly class BackupPage
     {
         $backup = $this->found();
 
-        return $backup === null ? null : self::KEEP[$backup->keep ?? ''] ?? 'Not asked yet';
+        return $backup === null ? null : self::KEEP[$backup->keep] ?? 'Not asked yet';
     }
 
     /** How much, where to, how long; empty while nobody has measured. */
     public function measured(): string
     {
         $backup = $this->found();
-        if ($backup?->needBytes === null) {
+        if ($backup?->need === null) {
             return '';
         }
 
-        return SizeWords::short($backup->bytes ?? 0).' to copy, '.SizeWords::short($backup->needBytes).
-            " with the margin, to {$backup->destination}; about ".round($backup->likelyMinutes ?? 0).' min.';
+        return SizeWords::short($backup->bytes->count ?? 0).' to copy, '.SizeWords::short($backup->need->count).
+            " with the margin, to {$backup->destination}; about ".
+            round($backup->time?->likely->inMinutes() ?? 0).' min.';
     }
 
     public function covered(): string

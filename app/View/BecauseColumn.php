@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Boot\StartFound;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\StartFound;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
 

@@ -6,6 +6,7 @@ namespace App\View;
 
 use App\Models\StickBuild;
 use Cobblestone\Media\Build\StickCondition;
+use Cobblestone\Media\WriteMode;
 use Cobblestone\Quantity\Bytes;
 
 /** How far a build is, or how it ended, in words. */
@@ -104,7 +105,7 @@ final readonly class BuildCard
             static fn (array $one): string => "{$one['message']} {$one['next']}",
             $result['attempts'] ?? [],
         );
-        $what = $this->build->plan['mode'] === 'raw' ? 'image' : 'files';
+        $what = $this->build->stickPlan()->mode === WriteMode::Raw ? 'image' : 'files';
 
         return array_filter([
             'Written' => $this->build->made_on === null

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Drawing\CoreDrawing;
-use Cobblestone\Findings\LayoutFound;
 use Cobblestone\Findings\Layouts;
-use Cobblestone\Findings\PartFound;
 use Cobblestone\Findings\StickFound;
 use Cobblestone\Findings\TargetFound;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\WorksOn;
+use Cobblestone\Storage\DeviceLayout;
+use Cobblestone\Storage\DevicePart;
 
 /**
  * The two devices of a path as what the core drawings and their tables take.
@@ -46,7 +46,7 @@ final class CoreSample
     {
         $now = match (true) {
             $target->now !== null => array_map(
-                static fn (PartFound $part): array => self::part($part, $target->sectorBytes, 'old', ! $part->stays),
+                static fn (DevicePart $part): array => self::part($part, $target->sectorBytes, 'old', ! $part->stays),
                 $target->now,
             ),
             $target->assumed => null,
@@ -67,7 +67,7 @@ final class CoreSample
         ]));
     }
 
-    private static function stick(StickFound $stick, LayoutFound $after): CoreFigure
+    private static function stick(StickFound $stick, DeviceLayout $after): CoreFigure
     {
         $blank = $stick->contents === 'blank';
         $now = [self::whole($stick->contents ?? 'whatever is on it', $stick->bytes, $blank ? 'free' : 'old', ! $blank)];
@@ -77,9 +77,9 @@ final class CoreSample
     }
 
     /** @param  list<Part>|null  $now */
-    private static function core(string $title, string $note, int $bytes, ?array $now, LayoutFound $layout): CoreFigure
+    private static function core(string $title, string $note, int $bytes, ?array $now, DeviceLayout $layout): CoreFigure
     {
-        $after = array_map(static fn (PartFound $part): array => self::part(
+        $after = array_map(static fn (DevicePart $part): array => self::part(
             $part,
             $layout->sectorBytes,
             isset(CoreDrawing::ROLES[$part->role]) ? $part->role : 'data',
@@ -95,7 +95,7 @@ final class CoreSample
     }
 
     /** @return Part */
-    private static function part(PartFound $part, int $sector, string $role, bool $lost): array
+    private static function part(DevicePart $part, int $sector, string $role, bool $lost): array
     {
         return [
             'name' => $part->name,

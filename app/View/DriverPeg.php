@@ -6,8 +6,8 @@ namespace App\View;
 
 use App\Drawing\PegDrawing;
 use Cobblestone\Drivers\Audit\WhereToLook;
-use Cobblestone\Findings\PegFound;
-use Cobblestone\Findings\RefusedFound;
+use Cobblestone\Drivers\PegFound;
+use Cobblestone\Drivers\RefusedFound;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Identifier\HardwareIdentifier;
 use Cobblestone\Machine\Identifier\IdentifierNames;

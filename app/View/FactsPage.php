@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Cobblestone\Document\Fields;
-use Cobblestone\Findings\ContradictionFound;
-use Cobblestone\Findings\FactFound;
 use Cobblestone\Findings\Findings;
+use Cobblestone\Machine\Contradiction;
+use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Confirmation;
@@ -46,19 +45,19 @@ final readonly class FactsPage
      */
     public function facts(): array
     {
-        $facts = Fields::of(['facts' => $this->plan->facts])->each('facts', FactFound::read(...));
+        $facts = array_map(Fact::read(...), $this->plan->facts);
 
-        return array_map(function (FactFound $fact): array {
+        return array_map(function (Fact $fact): array {
             $masked = in_array($fact->name, self::MASKED, true);
             $stated = old('facts')[$fact->name] ?? ($this->corrected[$fact->name] ?? '');
 
             return [
                 'name' => $fact->name,
                 'value' => $masked ? Confirmation::mask(self::plain($fact->value)) : self::said($fact, false),
-                'certainty' => $fact->certainty,
+                'certainty' => $fact->certainty->value,
                 'from' => self::origin($fact),
                 'typed' => $masked ? null : (is_scalar($stated) ? (string) $stated : ''),
-                'learnable' => $fact->certainty === 'known' &&
+                'learnable' => $fact->isKnown() &&
                     is_scalar($fact->value) &&
                     FactRegistry::isOfModel($fact->name),
             ];
@@ -71,30 +70,30 @@ final readonly class FactsPage
      */
     public function contradictions(): array
     {
-        return array_map(static fn (ContradictionFound $one): array => [
-            'fact' => $one->fact,
-            'open' => $one->settledBy === null,
+        return array_map(static fn (Contradiction $one): array => [
+            'fact' => $one->kept->name,
+            'open' => $one->isOpen(),
             'settled' => match ($one->settledBy) {
-                'rule' => 'settled by rule: the first outranks the other',
-                'person' => 'settled by a person',
+                Contradiction::BY_RULE => 'settled by rule: the first outranks the other',
+                Contradiction::BY_PERSON => 'settled by a person',
                 default => 'waits for you',
             },
-            'sides' => array_map(static fn (FactFound $fact): array => [
+            'sides' => array_map(static fn (Fact $fact): array => [
                 'value' => self::said($fact, true),
                 'from' => self::origin($fact),
-                'settles' => is_scalar($fact->value) && $one->settledBy !== 'rule'
+                'settles' => is_scalar($fact->value) && $one->settledBy !== Contradiction::BY_RULE
                     ? self::plain($fact->value)
                     : null,
             ], [$one->kept, $one->setAside]),
         ], Findings::of($this->plan)->contradictions);
     }
 
-    private static function origin(FactFound $fact): string
+    private static function origin(Fact $fact): string
     {
         return $fact->origin.($fact->at === null || $fact->at === '' ? '' : ', '.Words::moment($fact->at));
     }
 
-    private static function said(FactFound $fact, bool $binary): string
+    private static function said(Fact $fact, bool $binary): string
     {
         $value = $fact->value;
         if (is_array($value)) {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Assessment\Route\GentlerFound;
+use Cobblestone\Assessment\Route\WeighedRung;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\GentlerFound;
-use Cobblestone\Findings\RungFound;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
@@ -45,7 +45,7 @@ final readonly class GentlerWays
             return 'Say what it is set up anew for: a fault may be mended by something that keeps what is there.';
         }
         $why = 'Wanted because: '.(FactRegistry::offers('wish.why')[$this->found->why] ?? $this->found->why).'.';
-        $count = array_count_values(array_map(static fn (RungFound $r): string => $r->standing, $this->found->ladder));
+        $count = array_count_values(array_column($this->found->ladder, 'standing'));
         $left = ($count['works'] ?? 0) + ($count['possible'] ?? 0);
 
         return match (true) {
@@ -58,7 +58,7 @@ final readonly class GentlerWays
     /** @return list<array<string, mixed>> those that may still do or were tried, gentlest first */
     public function rungs(): array
     {
-        return $this->rows(static fn (RungFound $rung): bool => $rung->standing !== 'out');
+        return $this->rows(static fn (WeighedRung $rung): bool => $rung->standing !== 'out');
     }
 
     /** @return list<array<string, mixed>> the gentlest few: while a kind is chosen, a look is enough */
@@ -76,11 +76,11 @@ final readonly class GentlerWays
     /** @return list<array<string, mixed>> those that cannot be meant here */
     public function out(): array
     {
-        return $this->rows(static fn (RungFound $rung): bool => $rung->standing === 'out');
+        return $this->rows(static fn (WeighedRung $rung): bool => $rung->standing === 'out');
     }
 
     /**
-     * @param  callable(RungFound): bool  $shown
+     * @param  callable(WeighedRung): bool  $shown
      * @return list<array<string, mixed>>
      */
     private function rows(callable $shown): array

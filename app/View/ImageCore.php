@@ -3,6 +3,7 @@
 namespace App\View;
 
 use Cobblestone\Media\Inspection\ImageReport;
+use Cobblestone\Storage\Reading\ReadPartition;
 
 /**
  * An inspected image as one core: what its partition table says on the left, what a disc drive would start on the
@@ -19,44 +20,52 @@ final class ImageCore
         if ($table === null && $report->startImages === []) {
             return null;
         }
-        $sector = $table['sector_bytes'] ?? 2048;
-        $bytes = max(
-            $report->expanded() ?? 0,
-            ...array_map(
-                static fn (array $part): int => ($part['first_sector'] + $part['sectors']) * $sector,
-                $table['partitions'] ?? [['first_sector' => 0, 'sectors' => 0]],
-            ),
+        $sector = $table->sector ?? 2048;
+        $ends = array_map(
+            static fn (ReadPartition $part): int => ($part->first + $part->sectors) * $sector,
+            $table->partitions ?? [],
         );
-        $left = [];
-        foreach ($table['partitions'] ?? [] as $part) {
-            if ($bytes > $part['first_sector'] * $sector && $part['sectors'] > 0) {
-                $left[] = [
-                    'name' => $part['name'] ?: $part['type_title'],
-                    'from' => $part['first_sector'] * $sector,
-                    'bytes' => $part['sectors'] * $sector,
-                    'lost' => false,
-                    'role' => $part['type_title'] === 'EFI system' ? 'efi' : 'system',
-                    'first_sector' => $part['first_sector'],
-                    'sectors' => $part['sectors'],
-                ];
-            }
-        }
-        usort($left, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+        $bytes = max([$report->expanded() ?? 0, ...$ends]);
+        $left = array_filter(
+            self::parts($table->partitions ?? [], $sector),
+            static fn (array $part): bool => $bytes > $part['from'],
+        );
 
-        return self::halves($report, $sector, $bytes, $table, $left);
+        return self::halves($report, $sector, $bytes, array_values($left));
     }
 
     /**
-     * @param  array<string, mixed>|null  $table
-     * @param  list<Part>  $left
+     * Partitions of a table as bands, in order of place; those that hold nothing left out.
+     *
+     * @param  list<ReadPartition>  $partitions
+     * @return list<Part>
      */
-    private static function halves(
-        ImageReport $report,
-        int $sector,
-        int $bytes,
-        ?array $table,
-        array $left,
-    ): ?CoreFigure {
+    public static function parts(array $partitions, int $sector): array
+    {
+        $parts = [];
+        foreach ($partitions as $part) {
+            if ($part->sectors > 0) {
+                $parts[] = [
+                    'name' => $part->name ?: $part->typeTitle(),
+                    'from' => $part->first * $sector,
+                    'bytes' => $part->sectors * $sector,
+                    'lost' => false,
+                    'role' => $part->isEfiSystem() ? 'efi' : 'system',
+                    'first_sector' => $part->first,
+                    'sectors' => $part->sectors,
+                    'file_system' => '',
+                    'type' => $part->typeTitle(),
+                ];
+            }
+        }
+        usort($parts, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+
+        return $parts;
+    }
+
+    /** @param  list<Part>  $left */
+    private static function halves(ImageReport $report, int $sector, int $bytes, array $left): ?CoreFigure
+    {
         $right = [];
         foreach ($report->startImages as $image) {
             if ($image['bytes'] > 0) {
@@ -82,7 +91,7 @@ final class ImageCore
             'Left what its partition table lists, right what its boot catalogue starts from a disc.',
             $bytes,
             $sector,
-            $table['scheme'] ?? 'no table',
+            $report->table->scheme ?? 'no table',
             $left === [] ? [$free('no partitions')] : $left,
             $right,
             $right === [] ? [$free('no start images')] : $right,

@@ -7,14 +7,13 @@ namespace App\View;
 use Cobblestone\Boot\Advice;
 use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Boot\Possibilities;
-use Cobblestone\Findings\StoneFound;
 
 /** What a stick does on one model of the catalogue. */
 final readonly class ModelStart
 {
     public bool $succeeds;
 
-    /** @var list<StoneFound> */
+    /** @var list<Stone> */
     public array $stones;
 
     /** @param  ProvingLine|null  $started  the last start of this medium as this model; null where there is none */
@@ -26,10 +25,7 @@ final readonly class ModelStart
     ) {
         $first = $possible->likeliest();
         $this->succeeds = $first->outcome->ofAStick() === 'starts';
-        $this->stones = array_map(
-            static fn (Stone $stone): StoneFound => new StoneFound($stone->name, $stone->holds, $stone->words),
-            $first->stones,
-        );
+        $this->stones = $first->stones;
     }
 
     public function end(): string

@@ -6,10 +6,10 @@ namespace App\View;
 
 use App\Models\BootObservation;
 use App\Models\Job;
+use Cobblestone\Boot\KindFound;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Boot\RehearsalHead;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\KindFound;
 use Cobblestone\Runbook\Plan;
 use Illuminate\Support\Collection;
 
@@ -34,7 +34,7 @@ final readonly class RehearsalPage
         ?StickStartedHere $stick = null,
     ) {
         $this->findings = Findings::of($plan);
-        $this->head = RehearsalHead::of($plan->assessment['rehearsal'] ?? [], array_values($seen->map(
+        $this->head = RehearsalHead::of($this->findings->rehearsal, array_values($seen->map(
             static fn (BootObservation $one): array => [
                 'step' => $one->step,
                 'number' => $one->number,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View;
 
 use Cobblestone\Assessment\Route\LadderWords;
-use Cobblestone\Findings\RungFound;
+use Cobblestone\Assessment\Route\WeighedRung;
 use Cobblestone\Quantity\Duration;
 
 /** One rung of a ladder as a row: how it stands, what it keeps, how long it takes, why. */
@@ -21,7 +21,7 @@ final class RungRow
     ];
 
     /** @return array<string, string|bool> id, title, standing, says, keeps, why, triable */
-    public static function of(RungFound $rung): array
+    public static function of(WeighedRung $rung): array
     {
         $minutes = $rung->minutes === null ? '' : ' · about '.Duration::minutes($rung->minutes)->label();
 

@@ -80,8 +80,8 @@ final class ShelfWords
         $table = $report->table;
 
         return ($optical === [] ? '' : implode(', ', $optical).'. ').
-            ($table === null ? '' : strtoupper($table['scheme'])." with sectors of {$table['sector_bytes']} B".
-                ($table['gpt_copy'] === 'backup' ? ', read from its copy at the end.' : '.'));
+            ($table === null ? '' : strtoupper($table->scheme)." with sectors of {$table->sector} B".
+                ($table->gptCopy === 'backup' ? ', read from its copy at the end.' : '.'));
     }
 
     /** "1 204 files in 96 folders"; how many were counted. */

@@ -6,11 +6,11 @@ namespace App\View;
 
 use App\Models\BootObservation;
 use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Boot\Model\PassedEntry;
+use Cobblestone\Boot\Model\Stone;
+use Cobblestone\Boot\OtherEnd;
 use Cobblestone\Boot\Reality;
-use Cobblestone\Findings\OtherEnd;
-use Cobblestone\Findings\PassedFound;
-use Cobblestone\Findings\StartFound;
-use Cobblestone\Findings\StoneFound;
+use Cobblestone\Boot\StartFound;
 use Cobblestone\Runbook\Wants;
 
 /** One power-on of the rehearsal: where it leads, what would be seen, what was, and what else it could have been. */
@@ -127,13 +127,13 @@ final readonly class StartCard
     /** @return list<array{name: string, class: string, holds: string, words: string}> stone by stone */
     public function stones(): array
     {
-        $stones = array_map(static fn (StoneFound $stone): array => [
+        $stones = array_map(static fn (Stone $stone): array => [
             'name' => $stone->name,
             'class' => $stone->holds ? '' : 'bad',
             'holds' => $stone->holds ? 'holds' : 'missing',
             'words' => $stone->words,
         ], $this->start->stones);
-        $passed = array_map(static fn (PassedFound $one): array => [
+        $passed = array_map(static fn (PassedEntry $one): array => [
             'name' => 'tried before',
             'class' => 'bad',
             'holds' => 'left',

@@ -7,8 +7,8 @@ namespace App\View;
 use App\Models\BootObservation;
 use App\Models\Job;
 use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Boot\StartFound;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\StartFound;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
 

@@ -4,10 +4,12 @@ namespace App\View;
 
 use App\Devices\Inspection\FileSource;
 use App\Drawing\CoreDrawing;
-use App\Drawing\StoredPart;
-use Cobblestone\Document\Fields;
+use Cobblestone\Media\Build\StickPlan;
+use Cobblestone\Storage\Layout;
+use Cobblestone\Storage\PlannedPartition;
 use Cobblestone\Storage\Reading\FatVolume;
 use Cobblestone\Storage\Reading\TableReader;
+use Cobblestone\Storage\Reading\TableReading;
 
 /**
  * A stick as one core: what is on record, and what is really on it; or, while it is built, what was and what will be.
@@ -60,67 +62,43 @@ final class StickCore
         return is_file($path) ? TableReader::read(new FileSource($path))->scheme : 'none';
     }
 
-    /**
-     * @param  array<string, mixed>  $layout  as a plan or record holds it
-     * @return list<Part>
-     */
-    public static function planned(array $layout): array
+    /** @return list<Part> what a build lays out */
+    public static function planned(Layout $layout): array
     {
-        $fields = Fields::of($layout);
-
-        return $fields->each(
-            'partitions',
-            static fn (Fields $part): array => StoredPart::of(
-                $part->all(),
-                $fields->int('sector_bytes'),
-                $part->optionalString('role') === 'data' ? 'data' : 'system',
-            ),
-        );
+        return array_map(static fn (PlannedPartition $one): array => [
+            'name' => $one->name,
+            'from' => $one->extent->first * $layout->sector->value,
+            'bytes' => $layout->sector->bytes($one->extent->count)->count,
+            'role' => $one->role === 'data' ? 'data' : 'system',
+            'lost' => false,
+            'first_sector' => $one->extent->first,
+            'sectors' => $one->extent->count,
+            'type' => $one->type->value,
+            'file_system' => $one->fileSystem,
+        ], $layout->partitions);
     }
 
     /**
      * What a stick written raw will hold: the partitions that were found in the image, else the image as one.
      *
-     * @param  array<string, mixed>  $plan
-     * @param  array<string, mixed>|null  $table  of the image's report
      * @return list<Part>
      */
-    public static function raw(array $plan, ?array $table): array
+    public static function raw(StickPlan $plan, ?TableReading $table): array
     {
-        $parts = [];
-        foreach ($table['partitions'] ?? [] as $part) {
-            if ($part['sectors'] > 0 && ! in_array($part['type'], ['0xEE', '0x05', '0x0F'], true)) {
-                $parts[] = [
-                    'name' => $part['name'] ?: $part['type_title'],
-                    'from' => $part['first_sector'] * $table['sector_bytes'],
-                    'bytes' => $part['sectors'] * $table['sector_bytes'],
-                    'role' => $part['type_title'] === 'EFI system' ? 'efi' : 'system',
-                    'lost' => false,
-                    'first_sector' => $part['first_sector'],
-                    'sectors' => $part['sectors'],
-                    'file_system' => '',
-                    'type' => $part['type_title'],
-                ];
-            }
-        }
-        usort($parts, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
-        $bytes = max(1, $plan['image']['expanded_bytes'] ?? $plan['image']['bytes']);
+        $parts = $table === null ? [] : ImageCore::parts($table->volumes(), $table->sector);
+        $bytes = max(1, $plan->image->expanded ?? $plan->image->bytes);
 
-        return $parts !== []
-            ? $parts
-            : [
-                [
-                    'name' => $plan['image']['file'],
-                    'from' => 0,
-                    'bytes' => $bytes,
-                    'role' => 'system',
-                    'lost' => false,
-                    'first_sector' => 0,
-                    'sectors' => intdiv($bytes, $plan['sector_bytes']),
-                    'file_system' => '',
-                    'type' => '',
-                ],
-            ];
+        return $parts !== [] ? $parts : [[
+            'name' => $plan->image->file,
+            'from' => 0,
+            'bytes' => $bytes,
+            'role' => 'system',
+            'lost' => false,
+            'first_sector' => 0,
+            'sectors' => intdiv($bytes, $plan->sector),
+            'file_system' => '',
+            'type' => '',
+        ]];
     }
 
     /**

@@ -9,7 +9,7 @@ use App\Bridge\StickRegister;
 use App\Catalogue\CatalogueStore;
 use App\Models\Job;
 use App\Models\ProvingStart;
-use Cobblestone\Findings\StartFound;
+use Cobblestone\Boot\StartFound;
 use Cobblestone\Runbook\PlannedJob;
 use Illuminate\Support\Carbon;
 

@@ -65,28 +65,6 @@ final class BackupChoice
         );
     }
 
-    /**
-     * @param  list<string>  $left
-     * @return array<string, mixed>
-     */
-    public static function figures(
-        ?Bytes $bytes,
-        ?Bytes $need,
-        Estimate $time,
-        string $destination,
-        BackupBlock $wish,
-        array $left,
-    ): array {
-        return [
-            'bytes' => $bytes?->count,
-            'need_bytes' => $need?->count,
-            'minutes' => $time->jsonSerialize(),
-            'destination' => $destination,
-            'folders' => $wish->folders,
-            'not_covered' => $left,
-        ];
-    }
-
     public static function time(BackupBlock $wish, ?Bytes $bytes, Policy $policy): Estimate
     {
         if ($bytes === null) {

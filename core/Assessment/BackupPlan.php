@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Assessment\Backup\BackupFound;
 use Cobblestone\Assessment\Backup\Destination;
 use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Brief\BriefFault;
@@ -34,23 +35,13 @@ final readonly class BackupPlan
     /**
      * @param  list<Gate>  $gates  what every erasing step carries
      * @param  list<string>  $erasingWaitsFor  facts for the erasing step
-     * @param  list<string>  $notCovered  what of the owner's is not copied
-     * @param  array<string, mixed>  $figures  size, destination, what is not covered: for the page
      */
     private function __construct(
-        public string $keep,
+        public BackupFound $found,
         public array $gates,
         public array $erasingWaitsFor,
         public Contribution $contribution,
-        private array $figures = [],
-        private array $notCovered = [],
     ) {
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return ['keep' => $this->keep, ...$this->figures];
     }
 
     /** @throws BriefFault */
@@ -74,7 +65,7 @@ final readonly class BackupPlan
             );
 
             return new self(
-                'blank',
+                new BackupFound(BackupFound::BLANK),
                 [],
                 [],
                 new Contribution(decisions: [$decision], initial: [PathFact::BACKUP_SETTLED, PathFact::SHUT_DOWN]),
@@ -99,7 +90,7 @@ final readonly class BackupPlan
     /** @return list<string> what of the owner's is not copied */
     public function notCoveredAtAll(): array
     {
-        return $this->notCovered;
+        return $this->found->notCovered;
     }
 
     /** Whether the path copies something. */
@@ -110,7 +101,7 @@ final readonly class BackupPlan
 
     public function somethingToKeep(): bool
     {
-        return $this->keep === 'some';
+        return $this->found->keep === 'some';
     }
 
     private static function nothing(string $owner): self
@@ -127,7 +118,7 @@ final readonly class BackupPlan
             ], ['owner.keep = nothing'], 'A6');
 
         return new self(
-            'nothing',
+            new BackupFound('nothing'),
             [$gate],
             [],
             new Contribution(decisions: [$decision], initial: [PathFact::SHUT_DOWN]),
@@ -172,9 +163,9 @@ final readonly class BackupPlan
             ],
             $proven === null ? Destination::blockers($wish, $need, $target) : [],
         );
-        $figures = BackupChoice::figures($bytes, $need, $time, $destination, $wish, $left);
+        $found = new BackupFound('some', $destination, $bytes, $need, $time, $wish->folders, $left);
 
-        return new self('some', [self::gate()], [PathFact::BACKUP_DETACHED], $contribution, $figures, $left);
+        return new self($found, [self::gate()], [PathFact::BACKUP_DETACHED], $contribution);
     }
 
     private static function copy(

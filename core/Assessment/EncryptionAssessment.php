@@ -7,12 +7,14 @@ namespace Cobblestone\Assessment;
 use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Assessment\Encryption\EncryptionBranch;
 use Cobblestone\Assessment\Encryption\EncryptionDecision;
+use Cobblestone\Assessment\Encryption\EncryptionFound;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\EncryptionQuestions;
 use Cobblestone\Assessment\Encryption\EncryptionSteps;
 use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Assessment\Encryption\RecoveryPrompt;
 use Cobblestone\Assessment\Encryption\Trigger;
+use Cobblestone\Assessment\Encryption\TriggerFound;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Partition;
@@ -72,24 +74,21 @@ final readonly class EncryptionAssessment
         return $this->keysOfOthers;
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function found(): EncryptionFound
     {
         $asks = $this->protection->mayAskForKey();
         $triggers = $this->intent->triggers;
 
-        return [
-            'protection' => $this->protection->value,
-            'title' => $this->protection->title(),
-            'binding' => $this->binding->title(),
-            'bound_to' => $this->binding->value,
-            'branch' => $this->branch->value,
-            'triggers' => array_map(fn (Trigger $trigger): array => [
-                'what' => $trigger->title(),
-                'asks' => $asks && $trigger->bites($this->binding),
-            ], $triggers),
-            'at_the_prompt' => $asks ? RecoveryPrompt::advice($triggers, ! $this->intent->staysAfter) : [],
-        ];
+        return new EncryptionFound(
+            $this->protection,
+            $this->binding,
+            $this->branch,
+            array_map(fn (Trigger $trigger): TriggerFound => new TriggerFound(
+                $trigger->title(),
+                $asks && $trigger->bites($this->binding),
+            ), $triggers),
+            $asks ? RecoveryPrompt::advice($triggers, ! $this->intent->staysAfter) : [],
+        );
     }
 
     private static function protection(Machine $machine, ?Drive $drive): Protection

@@ -71,13 +71,13 @@ final readonly class KnownTroubles
         );
     }
 
-    /** @return list<array<string, mixed>> */
-    public function toArray(): array
+    /** @return list<KnownFound> */
+    public function found(): array
     {
-        return array_map(static fn (KnownTrouble $one): array => [
-            'function' => KnownTrouble::FUNCTIONS[$one->function],
-            'sentence' => $one->sentence(),
-            'as_of' => $one->asOf,
-        ], $this->known);
+        return array_map(static fn (KnownTrouble $one): KnownFound => new KnownFound(
+            KnownTrouble::FUNCTIONS[$one->function],
+            $one->sentence(),
+            $one->asOf,
+        ), $this->known);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Fact;
 
 /** One need of a system against what is known of the machine (rule A2). */
@@ -46,6 +48,24 @@ final readonly class Requirement
     public static function judged(?bool $met): string
     {
         return $met === null ? self::UNKNOWN : ($met ? self::MEETS : self::SHORT);
+    }
+
+    /**
+     * What a path keeps of it: which fact was asked for stands in the question.
+     *
+     * @throws FieldFault
+     */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('id'),
+            $fields->string('title'),
+            $fields->string('needs'),
+            $fields->string('has'),
+            $fields->oneOf('verdict', [self::MEETS, self::SHORT, self::UNKNOWN, self::AFTER_SETTING]),
+            $fields->string('note'),
+            $fields->bool('bypassable'),
+        );
     }
 
     /** @return array<string, mixed> */

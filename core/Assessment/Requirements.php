@@ -232,13 +232,8 @@ final readonly class Requirements
         ];
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function found(): FitFound
     {
-        return [
-            'fit' => $this->fit->value,
-            'title' => self::title($this->fit, $this->rows),
-            'rows' => array_map(static fn (Requirement $row): array => $row->toArray(), $this->rows),
-        ];
+        return new FitFound($this->fit, self::title($this->fit, $this->rows), $this->rows);
     }
 }

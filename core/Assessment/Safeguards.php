@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment;
 
+use Cobblestone\Assessment\Backup\BackupFound;
+use Cobblestone\Assessment\Encryption\EncryptionFound;
+use Cobblestone\Assessment\Health\DriveHealth;
 use Cobblestone\Assessment\Health\HealthAssessment;
+use Cobblestone\Assessment\Memory\MemoryFound;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Runbook\Contribution;
@@ -54,14 +58,18 @@ final readonly class Safeguards
         return [...$this->backup->erasingWaitsFor, ...$this->encryption->erasingWaitsFor()];
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /**
+     * @param  bool  $new  nothing is on the machine yet
+     * @return array{health: list<DriveHealth>, encryption: EncryptionFound, memory: MemoryFound|null,
+     *     backup: BackupFound} under the names that a path's findings have for them
+     */
+    public function found(bool $new = false): array
     {
         return [
-            'health' => $this->health->toArray(),
-            'encryption' => $this->encryption->toArray(),
-            'memory' => $this->memory?->toArray(),
-            'backup' => $this->backup->toArray(),
+            'health' => $this->health->drives,
+            'encryption' => $this->encryption->found(),
+            'memory' => $this->memory?->found(),
+            'backup' => $new ? new BackupFound(BackupFound::BLANK) : $this->backup->found,
         ];
     }
 }

@@ -18,18 +18,12 @@ final class SupportEnds
 
     /**
      * @param  string|null  $today  YYYY-MM-DD; null where no days are to be counted
-     * @return array{name: string, ends: string|null, days: int|null, sentence: string}
      */
-    public static function of(SystemProfile $system, ?string $today): array
+    public static function of(SystemProfile $system, ?string $today): SupportEnd
     {
         $ends = $system->supportEnds ?? null;
         if ($ends === null) {
-            return [
-                'name' => $system->name,
-                'ends' => null,
-                'days' => null,
-                'sentence' => "{$system->name}: no end of support is on record.",
-            ];
+            return new SupportEnd($system->name, null, null, "{$system->name}: no end of support is on record.");
         }
         try {
             $days = $today === null ? null : Moment::of($today)->daysUntil(Moment::of($ends));
@@ -43,12 +37,12 @@ final class SupportEnds
             default => "{$system->name} is supported until {$ends}, ".Counted::of($days, 'day').' from now.',
         };
 
-        return ['name' => $system->name, 'ends' => $ends, 'days' => $days, 'sentence' => $sentence];
+        return new SupportEnd($system->name, $ends, $days, $sentence);
     }
 
     /**
      * @param  list<string>  $depends  programs and devices the owner cannot do without
-     * @return list<array{what: string, standing: string, why: string}>
+     * @return list<Dependence>
      */
     public static function gaps(SystemProfile $system, array $depends): array
     {
@@ -63,18 +57,17 @@ final class SupportEnds
             foreach ($gap === null ? $gaps : [] as $name => $candidate) {
                 $gap = str_contains($key, (string) $name) ? $candidate : $gap;
             }
-            $found[] =
-                $gap === null
-                    ? [
-                        'what' => $what,
-                        'standing' => 'not on record',
-                        'why' => "Try it in {$system->name} or ask its maker before anything is erased.",
-                    ]
-                    : [
-                        'what' => $what,
-                        'standing' => 'does not work',
-                        'why' => $gap->because.($gap->instead === null ? '' : " Instead: {$gap->instead}."),
-                    ];
+            $found[] = $gap === null
+                ? new Dependence(
+                    $what,
+                    Dependence::NOT_ON_RECORD,
+                    "Try it in {$system->name} or ask its maker before anything is erased.",
+                )
+                : new Dependence(
+                    $what,
+                    Dependence::BROKEN,
+                    $gap->because.($gap->instead === null ? '' : " Instead: {$gap->instead}."),
+                );
         }
 
         return $found;
@@ -83,29 +76,24 @@ final class SupportEnds
     /**
      * What the owner will miss, for their word.
      *
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @param  list<Dependence>  $gaps
      * @return list<string>
      */
     public static function missing(array $gaps): array
     {
-        $missed = array_filter($gaps, static fn (array $gap): bool => $gap['standing'] !== 'works');
-
-        return array_values(
-            array_map(
-                static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}".
-                    ($gap['why'] === '' ? '' : " ({$gap['why']})"),
-                $missed,
-            ),
+        return array_map(
+            static fn (Dependence $gap): string => "{$gap->what}: {$gap->standing} ({$gap->why})",
+            $gaps,
         );
     }
 
     /**
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
-     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
+     * @param  list<Dependence>  $gaps
+     * @param  list<SupportEnd>  $ends
      */
     public static function decision(array $gaps, array $ends): Decision
     {
-        $broken = array_filter($gaps, static fn (array $gap): bool => $gap['standing'] === 'does not work');
+        $broken = array_filter($gaps, static fn (Dependence $gap): bool => $gap->isBroken());
 
         return new Decision(
             'assess.support',
@@ -114,14 +102,14 @@ final class SupportEnds
                 ? 'nothing known against it'
                 : count($broken).' of what the owner depends on does not work',
             [
-                ...array_column($ends, 'sentence'),
+                ...array_map(static fn (SupportEnd $end): string => $end->sentence, $ends),
                 ...array_map(
-                    static fn (array $gap): string => "{$gap['what']}: {$gap['standing']}. {$gap['why']}",
+                    static fn (Dependence $gap): string => "{$gap->what}: {$gap->standing}. {$gap->why}",
                     $gaps,
                 ),
             ],
             [],
-            array_map(static fn (array $gap): string => $gap['what'], $gaps),
+            array_map(static fn (Dependence $gap): string => $gap->what, $gaps),
             'A14',
         );
     }

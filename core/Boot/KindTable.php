@@ -17,9 +17,7 @@ final class KindTable
         'bios' => 'the old way (BIOS)',
     ];
 
-    /**
-     * @return list<array{kind: string, title: string, starts: bool, words: string, because: string}>
-     */
+    /** @return list<KindFound> */
     public static function of(Medium $medium, string $architecture, TrustedSigners $trusted): array
     {
         $rows = [];
@@ -36,20 +34,20 @@ final class KindTable
             );
             $first = $possible->likeliest();
             $several = count($possible->outcomes()) > 1;
-            $rows[] = [
-                'kind' => $kind,
-                'title' => self::TITLES[$kind],
-                'starts' => $first->outcome->ofAStick() === 'starts' && ! $several,
-                'words' => $several
+            $rows[] = new KindFound(
+                $kind,
+                self::TITLES[$kind],
+                $first->outcome->ofAStick() === 'starts' && ! $several,
+                $several
                     ? implode(
                         ', or ',
                         array_map(static fn (Outcome $one): string => $one->title(), $possible->outcomes()),
                     )
                     : $first->outcome->title(),
-                'because' => $several
+                $several
                     ? 'It depends on '.self::settledBy($possible->settledBy(), $trusted)
                     : $first->missing()->words ?? $first->stones[count($first->stones) - 2]->words,
-            ];
+            );
         }
 
         return $rows;

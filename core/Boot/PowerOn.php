@@ -23,8 +23,7 @@ final readonly class PowerOn
      * @param  int  $number  which power-on of that step, from 1
      * @param  list<Outcome>  $possible  every end that unknown facts allow, the likeliest first
      * @param  string|null  $settledBy  the fact whose value decides between them
-     * @param  list<array{fact: string, value: string, outcome: Outcome}>  $otherwise  ends if something assumed is
-     *     not so
+     * @param  list<OtherEnd>  $otherwise  ends if something assumed is not so
      * @param  EmulatedAs|null  $as  null where nothing emulated is like it, or what is set is not known
      */
     private function __construct(
@@ -85,11 +84,11 @@ final readonly class PowerOn
             $prediction->ground === Ground::SeenHere ? [$prediction->outcome] : $possible->outcomes(),
             $possible->settledBy(),
             array_map(
-                static fn (array $other): array => [
-                    'fact' => $other['fact'],
-                    'value' => (string) $other['value'],
-                    'outcome' => $other['prediction']->outcome,
-                ],
+                static fn (array $other): OtherEnd => new OtherEnd(
+                    $other['fact'],
+                    (string) $other['value'],
+                    $other['prediction']->outcome,
+                ),
                 $possible->otherwise,
             ),
         );
@@ -160,37 +159,36 @@ final readonly class PowerOn
             : ucfirst($this->prediction->outcome->title()).". {$this->prediction->cause()}";
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /** What its path keeps of it. */
+    public function found(): StartFound
     {
-        $advice = $this->advice();
+        [$advice, $prediction] = [$this->advice(), $this->prediction];
 
-        return [
-            'step' => $this->step,
-            'title' => $this->title,
-            'number' => $this->number,
-            'wants' => $this->wants->value,
-            'by' => $this->by,
-            ...$this->prediction->toArray(),
-            'succeeds' => $this->succeeds(),
-            'blocks' => $this->blocks(),
-            'sentence' => $this->sentence(),
-            'cause' => $this->prediction->cause(),
-            'seen' => $this->prediction->outcome->seen(),
-            'fix' => $this->succeeds() ? '' : $advice->fix,
-            'who' => $this->succeeds() ? null : $advice->who,
-            'possible' => array_map(static fn (Outcome $outcome): string => $outcome->value, $this->possible),
-            'settled_by' => $this->settledBy,
-            'otherwise' => array_map(
-                static fn (array $other): array => [
-                    'fact' => $other['fact'],
-                    'value' => $other['value'],
-                    'outcome' => $other['outcome']->value,
-                ],
-                $this->otherwise,
-            ),
-            'as' => $this->as?->toArray(),
-        ];
+        return new StartFound(
+            $this->step,
+            $this->title,
+            $this->number,
+            $this->wants,
+            $this->by,
+            $prediction->outcome,
+            $prediction->device,
+            $prediction->stones,
+            $prediction->ground,
+            $prediction->times,
+            $prediction->rests,
+            $prediction->passed,
+            $this->succeeds(),
+            $this->blocks(),
+            $this->sentence(),
+            $prediction->cause(),
+            $prediction->outcome->seen(),
+            $this->succeeds() ? '' : $advice->fix,
+            $this->succeeds() ? null : $advice->who,
+            $this->possible,
+            $this->settledBy,
+            $this->otherwise,
+            $this->as,
+        );
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Brief\SeenStart;
 use Cobblestone\Runbook\Step;
@@ -129,15 +130,15 @@ final class Reality
     /**
      * What a start that ended so has taught about this machine and this stick, as facts of the job.
      *
-     * @param  string  $boundTo  what its encrypted volume was taken to be bound to
+     * @param  Binding|null  $boundTo  what its encrypted volume was taken to be bound to
      * @return array<string, string>
      */
-    public static function teaches(Outcome $seen, string $boundTo): array
+    public static function teaches(Outcome $seen, ?Binding $boundTo): array
     {
         return match (true) {
             $seen === Outcome::RefusedBySecureBoot => ['stick.refused' => 'yes', 'firmware.secure_boot' => 'on'],
             // It asked although nothing it was thought to be bound to had changed.
-            $seen === Outcome::RecoveryKeyPrompt && $boundTo === 'keys' => ['encryption.binding' => 'measured'],
+            $seen === Outcome::RecoveryKeyPrompt && $boundTo === Binding::Keys => ['encryption.binding' => 'measured'],
             default => [],
         };
     }

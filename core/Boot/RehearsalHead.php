@@ -25,7 +25,7 @@ final readonly class RehearsalHead
     }
 
     /**
-     * @param  list<array<string, mixed>>  $starts
+     * @param  list<StartFound>  $starts
      * @param  list<array{step: string, number: int, predicted: string, seen: string, looked: bool}>  $observations
      *     newest first
      */
@@ -36,8 +36,8 @@ final readonly class RehearsalHead
             $seen = self::seen($start, $observations);
             $looked += $seen === null ? 0 : 1;
             $otherwise += $seen !== null && $seen['seen'] !== $seen['predicted'] ? 1 : 0;
-            $fails += $start['succeeds'] ? 0 : 1;
-            $hang += $start['succeeds'] && $start['settled_by'] !== null && $seen === null ? 1 : 0;
+            $fails += $start->succeeds ? 0 : 1;
+            $hang += $start->succeeds && $start->settledBy !== null && $seen === null ? 1 : 0;
         }
         $through = count($starts) - $fails - $hang;
 
@@ -47,14 +47,13 @@ final readonly class RehearsalHead
     /**
      * What somebody said of that power-on last; null where nobody has looked.
      *
-     * @param  array<string, mixed>  $start
      * @param  list<array{step: string, number: int, predicted: string, seen: string, looked: bool}>  $observations
      * @return array{step: string, number: int, predicted: string, seen: string, looked: bool}|null
      */
-    private static function seen(array $start, array $observations): ?array
+    private static function seen(StartFound $start, array $observations): ?array
     {
         foreach ($observations as $one) {
-            if ($one['looked'] && $one['step'] === $start['step'] && $one['number'] === $start['number']) {
+            if ($one['looked'] && $one['step'] === $start->step && $one['number'] === $start->number) {
                 return $one;
             }
         }

@@ -51,7 +51,7 @@ final readonly class DriverPlan
     /**
      * Every device with its decision, as the path's findings keep it.
      *
-     * @return list<array<string, mixed>>
+     * @return list<PegFound>
      */
     public function found(): array
     {
@@ -60,29 +60,29 @@ final readonly class DriverPlan
             $titles[$one->id] = $one->title();
         }
 
-        return array_map(function (DeviceMatch $match) use ($titles): array {
+        return array_map(function (DeviceMatch $match) use ($titles): PegFound {
             $package = $this->package($match);
 
-            return [
-                'name' => $match->device->name,
-                'id' => $match->device->identifier,
-                'family' => $match->device->family,
-                'hangs' => match (true) {
+            return new PegFound(
+                $match->device->name,
+                $match->device->identifier,
+                $match->device->family,
+                match (true) {
                     $package === null => $match->brings ? 'brought' : 'empty',
                     in_array($package, $this->offline, true) => 'carried',
                     default => 'hung',
                 },
-                'package' => $package?->title() ?? '',
-                'package_id' => $package->id ?? '',
-                'setup_file' => $match->package->setupFile ?? '',
-                'step' => $package === null ? '' : "drivers.{$package->id}",
-                'identifier' => (string) $match->identifier,
-                'refused' => array_map(static fn (Refusal $refusal): array => [
-                    'package' => $titles[$refusal->offer()->id] ?? $refusal->offer()->id,
-                    'why' => $refusal->because->value,
-                    'words' => RefusalWords::of($refusal),
-                ], $match->refused),
-            ];
+                $package?->title() ?? '',
+                $match->package->setupFile ?? '',
+                $package === null ? '' : "drivers.{$package->id}",
+                (string) $match->identifier,
+                array_map(static fn (Refusal $refusal): RefusedFound => new RefusedFound(
+                    $titles[$refusal->offer()->id] ?? $refusal->offer()->id,
+                    $refusal->because,
+                    RefusalWords::of($refusal),
+                ), $match->refused),
+                $package->id ?? '',
+            );
         }, $this->matches);
     }
 

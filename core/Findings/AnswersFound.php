@@ -6,13 +6,14 @@ namespace Cobblestone\Findings;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
 
 /** What the answer file of a path is made from. */
 final readonly class AnswersFound
 {
     /**
      * @param  string  $path  on the stick
-     * @param  array<array-key, mixed>  $values  name in the template => text, or a list of texts
+     * @param  array<string, string|list<string>>  $values  name in the template => text, or a list of texts
      */
     public function __construct(
         public string $system,
@@ -25,11 +26,23 @@ final readonly class AnswersFound
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
+        $values = [];
+        foreach (array_keys($fields->block('values')->all()) as $name) {
+            $told = $fields->block('values')->told((string) $name);
+            $values[(string) $name] = is_array($told) ? $told : (string) $told;
+        }
+
         return new self(
             $fields->string('system'),
             $fields->string('path'),
             $fields->string('format'),
-            $fields->block('values')->all(),
+            $values,
         );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return Written::of($this, ['values']);
     }
 }

@@ -11,18 +11,28 @@ use Cobblestone\Runbook\Plan;
 /** The two devices of a path: the drive the system goes onto, and the stick it comes from. */
 final readonly class Layouts
 {
-    private function __construct(public ?TargetFound $target, public ?StickFound $stick)
+    public function __construct(public ?StickFound $stick = null, public ?TargetFound $target = null)
     {
     }
 
     /** @throws FieldFault with the path of what does not fit */
     public static function of(Plan $plan): self
     {
-        $fields = Fields::of($plan->layouts, 'layouts');
+        return self::read($plan->layouts);
+    }
 
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
         return new self(
-            $fields->optional('target', TargetFound::read(...)),
             $fields->optional('stick', StickFound::read(...)),
+            $fields->optional('target', TargetFound::read(...)),
         );
+    }
+
+    /** @return array{stick: array<string, mixed>|null, target: array<string, mixed>|null} */
+    public function toArray(): array
+    {
+        return ['stick' => $this->stick?->toArray(), 'target' => $this->target?->toArray()];
     }
 }

@@ -6,6 +6,7 @@ namespace Cobblestone\Findings;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
 
 /** One stage of a job and its sockets (rule J5). */
 final readonly class SocketStage
@@ -31,5 +32,11 @@ final readonly class SocketStage
             $fields->optionalBool('charges'),
             $fields->string('note'),
         );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return Written::of($this, ['uses', 'charges', 'note']);
     }
 }

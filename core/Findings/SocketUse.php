@@ -6,6 +6,7 @@ namespace Cobblestone\Findings;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
 
 /** What is plugged into a socket at one stage of a job (rule J5). */
 final readonly class SocketUse
@@ -23,5 +24,11 @@ final readonly class SocketUse
             $fields->string('port'),
             $fields->string('what'),
         );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return Written::of($this);
     }
 }

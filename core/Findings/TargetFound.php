@@ -6,6 +6,9 @@ namespace Cobblestone\Findings;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
+use Cobblestone\Document\Written;
+use Cobblestone\Storage\DeviceLayout;
+use Cobblestone\Storage\DevicePart;
 
 /** The drive that a system goes onto: what was read of it, and what will stand on it. */
 final readonly class TargetFound
@@ -14,7 +17,7 @@ final readonly class TargetFound
      * @param  bool  $assumed  its size is the catalogue's, nobody has read it
      * @param  bool  $proven  it reports a serial of its own
      * @param  bool  $read  what is on it was read
-     * @param  list<PartFound>|null  $now  null while nobody has read it
+     * @param  list<DevicePart>|null  $now  null while nobody has read it
      */
     public function __construct(
         public int $bytes,
@@ -25,7 +28,7 @@ final readonly class TargetFound
         public bool $sectorAssumed,
         public ?string $model,
         public ?array $now,
-        public LayoutFound $after,
+        public DeviceLayout $after,
     ) {
     }
 
@@ -40,8 +43,14 @@ final readonly class TargetFound
             $fields->optionalBool('read') ?? true,
             $fields->optionalBool('sector_assumed') ?? false,
             $fields->optionalString('model'),
-            $fields->has('now') ? $fields->each('now', PartFound::read(...)) : null,
-            LayoutFound::read($fields->block('after')),
+            $fields->has('now') ? $fields->each('now', DevicePart::read(...)) : null,
+            DeviceLayout::read($fields->block('after')),
         );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return Written::of($this, ['assumed', 'proven', 'read', 'sector_assumed', 'model', 'now']);
     }
 }

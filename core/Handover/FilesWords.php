@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
+use Cobblestone\Assessment\Backup\BackupFound;
 use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\BackupSteps;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 
@@ -20,20 +22,20 @@ final class FilesWords
     {
         $plan = $progress->plan;
         $kind = $plan->job->kind->rules();
-        $backup = $plan->assessed('backup');
+        $backup = Findings::of($plan)->backup;
         $copies = $plan->step(BackupSteps::COPIES) !== null;
-        $not = $backup->strings('not_covered');
+        $not = $backup->notCovered ?? [];
         if ($laid !== []) {
             return [...$laid, ...$not === [] ? [] : [new SheetLine('Not copied: '.implode('; ', $not).'.')]];
         }
         $words = match (true) {
-            ! $kind->hasMachine(), $backup->optionalString('keep') === 'blank' => null,
+            ! $kind->hasMachine(), $backup?->keep === BackupFound::BLANK => null,
             $copies && self::isWaived($progress) => 'No proven copy was made; see what was waived.',
             $copies => $progress->isComplete() ? null : 'Not copied yet.',
             $kind->fitsDrive() => in_array(PathFact::PART_FITTED, $progress->facts(), true)
                 ? 'They are on your old drive, which was not erased.'
                 : null,
-            $backup->optionalString('keep') === 'nothing'
+            $backup?->keep === 'nothing'
                 && in_array(
                     PathFact::OWNER_AGREED,
                     $progress->facts(),

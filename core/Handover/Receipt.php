@@ -47,7 +47,7 @@ final readonly class Receipt
             return null;
         }
         $job = $progress->plan->job;
-        $serial = $progress->plan->fact('machine.serial')['value'] ?? '';
+        $serial = $progress->plan->fact('machine.serial')?->told('value') ?? '';
         $given = $progress->evidence();
         $back = $progress->laidBy(self::BACK);
         $left = $given[self::BACK] ?? [];

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Handover;
 
+use Cobblestone\Assessment\KnownFound;
 use Cobblestone\Document\Fields;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Install\RollbackWindow;
 use Cobblestone\Quantity\Moment;
 use Cobblestone\Runbook\EntryKind;
@@ -119,9 +121,9 @@ final class SheetRows
     /** @return list<string> what is known not to work with the system that was put on (rule T4) */
     private static function known(Progress $progress): array
     {
-        return Fields::of($progress->plan->assessment)->each(
-            'known',
-            static fn (Fields $one): string => 'Known, and not mended so far: '.$one->string('sentence'),
+        return array_map(
+            static fn (KnownFound $one): string => "Known, and not mended so far: {$one->sentence}",
+            Findings::of($progress->plan)->known,
         );
     }
 

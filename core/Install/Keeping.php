@@ -15,6 +15,8 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Storage\DeviceLayout;
+use Cobblestone\Storage\DevicePart;
 use Cobblestone\Storage\Extent;
 use Cobblestone\Storage\Scheme;
 use Cobblestone\Storage\SectorSize;
@@ -129,27 +131,18 @@ final readonly class Keeping
         return array_column($rows, 1);
     }
 
-    /**
-     * The drive as it will be.
-     *
-     * @return array<string, mixed>
-     */
-    public function layout(Scheme $scheme, Drive $drive): array
+    /** The drive as it will be. */
+    public function layout(Scheme $scheme, Drive $drive): DeviceLayout
     {
-        $parts = array_map(static fn (NewPartition $one): array => $one->toArray(), $this->created);
+        $parts = array_map(static fn (NewPartition $one): DevicePart => $one->part(), $this->created);
         foreach ($this->kept as $one) {
-            $parts[] = [
-                'name' => $one->title(),
-                'role' => 'old',
-                'file_system' => $one->fileSystem,
-                'first_sector' => $one->startSector,
-                'sectors' => intdiv($one->size->count, $drive->logicalSector),
-                'bytes' => $one->size->count,
-            ];
+            $sectors = intdiv($one->size->count, $drive->logicalSector);
+            $place = [$one->startSector, $sectors, $one->size->count, $one->fileSystem];
+            $parts[] = new DevicePart($one->title(), 'old', ...$place);
         }
-        usort($parts, static fn (array $a, array $b): int => $a['first_sector'] <=> $b['first_sector']);
+        usort($parts, static fn (DevicePart $a, DevicePart $b): int => $a->firstSector <=> $b->firstSector);
 
-        return ['scheme' => $scheme->value, 'sector_bytes' => $drive->logicalSector, 'partitions' => $parts];
+        return new DeviceLayout($scheme->value, $drive->logicalSector, $parts);
     }
 
     /** What the system itself gets; null where there is no room. */

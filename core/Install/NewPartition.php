@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Catalogue\SystemPartition;
 use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\DevicePart;
 use Cobblestone\Storage\Extent;
 
 /** A partition that is made in the room between what stays. */
@@ -15,16 +16,16 @@ final readonly class NewPartition
     {
     }
 
-    /** @return array<string, mixed> as a part of a layout */
-    public function toArray(): array
+    /** As a part of the drive as it will be. */
+    public function part(): DevicePart
     {
-        return [
-            'name' => $this->wanted->name,
-            'role' => $this->wanted->role,
-            'file_system' => $this->wanted->fileSystem,
-            'first_sector' => $this->extent->first,
-            'sectors' => $this->extent->count,
-            'bytes' => $this->size->count,
-        ];
+        return new DevicePart(
+            $this->wanted->name,
+            $this->wanted->role,
+            $this->extent->first,
+            $this->extent->count,
+            $this->size->count,
+            $this->wanted->fileSystem,
+        );
     }
 }

@@ -15,7 +15,6 @@ use Cobblestone\Boot\Model\BootEntry;
 use Cobblestone\Boot\Model\BootState;
 use Cobblestone\Boot\Model\Measurement;
 use Cobblestone\Boot\Quirk;
-use Cobblestone\Document\Fields;
 use Cobblestone\Job\Path\PathDraft;
 use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Model\FirmwareSetting;
@@ -206,13 +205,12 @@ final readonly class BootSceneOf
     /** The volume of the present system, bound to the machine as it stands. */
     private static function sealed(BootState $state, PathDraft $draft): BootState
     {
-        $encryption = Fields::of($draft->assessment['encryption'] ?? []);
-        $protection = $encryption->optionalEnum('protection', Protection::class) ?? Protection::None;
+        $protection = $draft->findings->encryption->protection ?? Protection::None;
         $device = $state->device(BootScene::TARGET);
         if ($device === null || ! in_array($protection, [Protection::Chip, Protection::ChipAndPin], true)) {
             return $state;
         }
-        $binding = $encryption->optionalEnum('bound_to', Binding::class) ?? Binding::Unknown;
+        $binding = $draft->findings->encryption->boundTo ?? Binding::Unknown;
 
         return $state->withDevice(
             $device->with($device->medium->sealed(new Seal($protection, $binding, Measurement::of($state)))),

@@ -8,7 +8,6 @@ use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\FilesHome;
 use Cobblestone\Install\Keeping;
 use Cobblestone\Job\Path\PathDraft;
-use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
@@ -51,8 +50,8 @@ final class ComingHome
     private static function home(JobContext $context, PathDraft $draft): FilesHome
     {
         $wish = $context->brief->backup;
-        $figures = is_array($draft->assessment['backup'] ?? null) ? $draft->assessment['backup'] : [];
-        $bytes = is_int($figures['bytes'] ?? null) ? Bytes::of($figures['bytes']) : null;
+        $copied = $draft->findings->backup;
+        $bytes = $copied?->bytes;
         $size = match (true) {
             $bytes === null => '',
             $wish->files === null => "About {$bytes->decimal()}.",
@@ -63,19 +62,11 @@ final class ComingHome
             $wish->folders,
             $wish->destination->name ?? 'the drive with the copy',
             $size,
-            self::time($figures['minutes'] ?? null),
-            array_values(array_filter((array) ($figures['not_covered'] ?? []), is_string(...))),
+            // As long as it took to get there: the slower end is the same.
+            $copied->time ?? Estimate::minutes(20, 60, 240),
+            $copied->notCovered ?? [],
             $context->brief->depends,
         );
-    }
-
-    /** As long as it took to get there: the slower end is the same. */
-    private static function time(mixed $minutes): Estimate
-    {
-        return is_array($minutes) && is_numeric($minutes['low'] ?? null) && is_numeric($minutes['likely'] ?? null)
-            && is_numeric($minutes['high'] ?? null)
-            ? Estimate::minutes((float) $minutes['low'], (float) $minutes['likely'], (float) $minutes['high'])
-            : Estimate::minutes(20, 60, 240);
     }
 
     /**

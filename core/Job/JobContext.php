@@ -70,15 +70,6 @@ final readonly class JobContext
         return new self($brief, $goal, $machine, $catalogue, $policy, $system, $image, $notes);
     }
 
-    /** @return array<string, array<string, mixed>> what the sticks have to carry, as the plan keeps it */
-    public function sticksWanted(MediaPlan $media): array
-    {
-        return array_filter([
-            'medium' => $this->wanted($media)->toArray(),
-            'files' => $media->files?->toArray(),
-        ]);
-    }
-
     /** What the stick has to carry; whoever makes it goes by this. */
     public function wanted(MediaPlan $media): WantedStick
     {

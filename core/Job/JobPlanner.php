@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Assessment\OtherImage;
-use Cobblestone\Boot\BootScene;
-use Cobblestone\Boot\KindTable;
-use Cobblestone\Boot\PowerOn;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\Rehearsal;
 use Cobblestone\Boot\RehearsalGates;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Document\Fields;
 use Cobblestone\Job\Path\CableRestorePath;
 use Cobblestone\Job\Path\CardSwapPath;
 use Cobblestone\Job\Path\CollectingStick;
@@ -59,19 +57,18 @@ final class JobPlanner
         $draft = self::draft($context);
         $machine = $context->machine;
         $part = ComingHome::contribution(self::withImage($draft->contribution, $context), $context, $draft);
-        $steps =
-            ! $context->kind()->hasMachine()
-                ? Released::onMedium($part->steps, $brief->released)
-                : self::bench($part, $brief);
+        $steps = $context->kind()->hasMachine()
+            ? self::bench($part, $brief)
+            : Released::onMedium($part->steps, $brief->released);
         $questions = self::distinct($part->questions);
+        $later = array_slice($questions, self::FIRST_QUESTIONS);
         $blockers = self::once($part->blockers);
         $ordered = array_map(
             static fn (Step $step): Step => $times->over(Reality::advise($step, $brief->seen), $draft->stick),
             Planner::order($steps, $part->initial),
         );
         $ordered = Promised::on($ordered, $context, $draft);
-        $scene = BootSceneOf::job($context, $draft);
-        $rehearsed = Rehearsal::run($scene, $ordered);
+        $rehearsed = Rehearsal::run($scene = BootSceneOf::job($context, $draft), $ordered);
 
         return new Plan(
             job: self::plannedJob($brief, $context, $machine, $draft),
@@ -81,12 +78,12 @@ final class JobPlanner
             steps: Holds::on(RehearsalGates::on($ordered, $rehearsed), $blockers, $questions),
             gather: $part->gather,
             initial: $part->initial,
-            layouts: $draft->layouts,
-            facts: $machine->facts->toArray(),
+            layouts: Fields::of($draft->layouts->toArray(), 'layouts'),
+            facts: array_map(Fields::of(...), $machine->facts->toArray()),
             notes: [...$context->notes, ...self::contradictions($machine)],
-            defaults: $context->policy->toArray(),
-            later: array_slice($questions, self::FIRST_QUESTIONS),
-            assessment: self::assessment($draft, $machine, $questions, $context, $scene, $rehearsed),
+            defaults: Fields::of($context->policy->toArray(), 'defaults'),
+            later: $later,
+            assessment: FoundOnPath::of($draft, $context, $scene, $rehearsed, count($later)),
         );
     }
 
@@ -145,41 +142,6 @@ final class JobPlanner
             $context->image?->name,
             $draft->stick,
         );
-    }
-
-    /**
-     * @param  list<Question>  $questions
-     * @param  list<PowerOn>  $rehearsed
-     * @return array<string, mixed>
-     */
-    private static function assessment(
-        PathDraft $draft,
-        Machine $machine,
-        array $questions,
-        JobContext $context,
-        BootScene $scene,
-        array $rehearsed,
-    ): array {
-        return [
-            ...$draft->assessment,
-            'contradictions' => array_map(
-                static fn (Contradiction $one): array => $one->toArray(),
-                $machine->facts->contradictions,
-            ),
-            ...array_filter(['collecting' => CollectingStick::wanted($context)?->toArray()]),
-            'later_questions' => max(0, count($questions) - self::FIRST_QUESTIONS),
-            ...! $context->kind()->hasMachine() && $scene->stick !== null
-                ? [
-                    'kinds' => KindTable::of(
-                        $scene->stick,
-                        $context->image()->architecture ?? 'x86-64',
-                        $context->trustedSigners(),
-                    ),
-                ]
-                : [],
-            'boot' => $scene->toArray(),
-            'rehearsal' => array_map(static fn (PowerOn $start): array => $start->toArray(), $rehearsed),
-        ];
     }
 
     private static function draft(JobContext $context): PathDraft

@@ -31,7 +31,7 @@ final class OwnersWord
         ?GentlerWays $gentler = null,
     ): Step {
         $fate = $loss->fate;
-        $nothing = $backup?->keep === 'nothing';
+        $nothing = $backup?->found->keep === 'nothing';
         $copies = $backup !== null && $backup->copies();
         $notCopied = $copies ? $backup->notCoveredAtAll() : [];
         $asks = self::rows($fate, $nothing, $copies);

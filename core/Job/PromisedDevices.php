@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
-use Cobblestone\Document\Fields;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Drivers\OldCard;
+use Cobblestone\Drivers\PegFound;
 use Cobblestone\Hardware\CardFit;
 use Cobblestone\Hardware\Opening;
 use Cobblestone\Job\Path\PathDraft;
@@ -23,9 +23,9 @@ final readonly class PromisedDevices
     {
         $packages = array_column($this->context->catalogue->drivers(), 'version', 'id');
         $versions = [];
-        foreach ($this->found() as [$identifier, $package]) {
-            if (isset($packages[$package])) {
-                $versions[$identifier] = $packages[$package];
+        foreach ($this->found() as $peg) {
+            if (isset($packages[$peg->packageId])) {
+                $versions[$peg->id] = $packages[$peg->packageId];
             }
         }
 
@@ -36,19 +36,15 @@ final readonly class PromisedDevices
     public function bare(): array
     {
         return array_values(array_map(
-            static fn (array $one): string => $one[0],
-            array_filter($this->found(), static fn (array $one): bool => $one[2] === 'empty'),
+            static fn (PegFound $peg): string => $peg->id,
+            array_filter($this->found(), static fn (PegFound $peg): bool => $peg->hangs === 'empty'),
         ));
     }
 
-    /** @return list<array{string, string, string}> identifier, package, whether it hangs */
+    /** @return list<PegFound> */
     private function found(): array
     {
-        return Fields::of($this->draft->assessment)->each('drivers', static fn (Fields $one): array => [
-            $one->string('id'),
-            $one->string('package_id'),
-            $one->string('hangs'),
-        ]);
+        return $this->draft->findings->drivers;
     }
 
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** Two sources that say different things of one fact, and who settles it (rule A1). */
 final readonly class Contradiction
 {
@@ -37,6 +40,16 @@ final readonly class Contradiction
 
         return "{$this->kept->name}: {$this->kept->origin} says {$this->kept->spoken()}, {$this->setAside->origin} "
             ."said {$this->setAside->spoken()}. {$why}";
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            Fact::read($fields->block('kept')),
+            Fact::read($fields->block('set_aside')),
+            $fields->optionalOneOf('settled_by', [self::BY_RULE, self::BY_PERSON]),
+        );
     }
 
     /** @return array<string, mixed> */

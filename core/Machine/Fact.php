@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** One thing held to be so about a machine, with where it comes from and since when (rule A1). */
 final readonly class Fact
 {
@@ -72,6 +75,19 @@ final readonly class Fact
             is_array($this->value) => implode(', ', $this->value),
             default => (string) $this->value,
         };
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('name'),
+            $fields->told('value'),
+            $fields->enum('certainty', Certainty::class),
+            $fields->optionalEnum('source', Source::class),
+            $fields->string('origin'),
+            $fields->optionalString('at'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Machine;
 
+use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
 /** All facts about one machine; a better source replaces a worse one, and nothing is replaced silently (rule A1). */
@@ -25,26 +26,15 @@ final readonly class FactSheet
     /**
      * The facts of a plan as it was stored, for rules that read them later.
      *
-     * @param  list<array<string, mixed>>  $facts what toArray() gave
+     * @param  list<Fields>  $facts  what toArray() gave
+     *
+     * @throws FieldFault with the path of what does not fit
      */
-    public static function fromArray(array $facts): self
+    public static function read(array $facts): self
     {
         $sheet = self::empty();
-        foreach ($facts as $fact) {
-            $fields = Fields::of($fact);
-            $source = Source::tryFrom($fields->optionalString('source') ?? '');
-            $value = $fields->told('value');
-            if ($source !== null && $value !== null) {
-                $sheet = $sheet->with(
-                    Fact::of(
-                        $fields->string('name'),
-                        $value,
-                        $source,
-                        $fields->string('origin'),
-                        $fields->optionalString('at'),
-                    ),
-                );
-            }
+        foreach (array_map(Fact::read(...), $facts) as $fact) {
+            $sheet = $fact->source === null || $fact->value === null ? $sheet : $sheet->with($fact);
         }
 
         return $sheet;

@@ -14,6 +14,8 @@ use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Question;
+use Cobblestone\Storage\DeviceLayout;
+use Cobblestone\Storage\DevicePart;
 use Cobblestone\Storage\LayoutImpossible;
 use Cobblestone\Storage\Scheme;
 
@@ -39,7 +41,7 @@ final class MediaSizes
         }
     }
 
-    /** @return array{0: array<string, mixed>|null, 1: list<Blocker>} */
+    /** @return array{0: DeviceLayout|null, 1: list<Blocker>} */
     public static function copiedLayout(
         ?Stick $stick,
         Scheme $scheme,
@@ -63,41 +65,30 @@ final class MediaSizes
             return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick])]];
         }
 
-        return [
-            [
-                ...$layout->toArray(),
-                'label' => $label,
-                'need_bytes' => $need->count,
-                'capacity_bytes' => $layout->partitions[0]->fat32?->capacity()->count,
-            ],
-            [],
-        ];
+        return [DeviceLayout::of($layout, $label, $need), []];
     }
 
-    /** @return array<string, mixed> */
-    public static function rawLayout(Image $image, Stick $stick, Bytes $bytes): array
+    public static function rawLayout(Image $image, Stick $stick, Bytes $bytes): DeviceLayout
     {
         $sector = $stick->sectorBytes;
 
-        return [
-            'scheme' => $image->table ?? 'as in the image',
-            'sector_bytes' => $sector,
-            'device_bytes' => $stick->size()->count,
-            'device_sectors' => intdiv($stick->size()->count, $sector),
-            'out_of_reach_bytes' => 0,
-            'written_bytes' => $bytes->count,
-            'partitions' => array_map(static fn (ImagePartition $partition, int $index): array => [
-                'number' => $index + 1,
-                'name' => $partition->name,
-                'role' => $partition->role,
-                'type' => $partition->type,
-                'type_code' => null,
-                'active' => false,
-                'file_system' => $partition->fileSystem ?? 'none',
-                'first_sector' => $partition->firstSector,
-                'sectors' => $partition->sectors,
-                'bytes' => $partition->sectors * $sector, 'fat32' => null,
-            ], $image->partitions, array_keys($image->partitions)),
-        ];
+        return new DeviceLayout(
+            $image->table ?? 'as in the image',
+            $sector,
+            array_map(static fn (ImagePartition $partition, int $index): DevicePart => new DevicePart(
+                $partition->name,
+                $partition->role,
+                $partition->firstSector,
+                $partition->sectors,
+                $partition->sectors * $sector,
+                $partition->fileSystem ?? 'none',
+                number: $index + 1,
+                type: $partition->type,
+            ), $image->partitions, array_keys($image->partitions)),
+            deviceBytes: $stick->size()->count,
+            deviceSectors: intdiv($stick->size()->count, $sector),
+            outOfReachBytes: 0,
+            writtenBytes: $bytes->count,
+        );
     }
 }

@@ -38,7 +38,7 @@ final readonly class WantedFiles
      */
     public static function of(Plan $plan): ?self
     {
-        return Fields::of($plan->assessment, 'assessment')->optional('files', self::read(...));
+        return $plan->assessment->optional('files', self::read(...));
     }
 
     /** @throws FieldFault */

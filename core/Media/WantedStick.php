@@ -78,7 +78,7 @@ final readonly class WantedStick
      */
     public static function of(Plan $plan): ?self
     {
-        return Fields::of($plan->assessment, 'assessment')->optional('medium', self::read(...));
+        return $plan->assessment->optional('medium', self::read(...));
     }
 
     /**
@@ -88,7 +88,7 @@ final readonly class WantedStick
      */
     public static function collecting(Plan $plan): ?self
     {
-        return Fields::of($plan->assessment, 'assessment')->optional('collecting', self::read(...));
+        return $plan->assessment->optional('collecting', self::read(...));
     }
 
     /** @throws FieldFault */

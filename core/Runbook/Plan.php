@@ -22,12 +22,11 @@ final readonly class Plan
      * @param  list<Step>  $steps  in order
      * @param  list<GatherItem>  $gather
      * @param  list<string>  $initial
-     * @param  array<string, mixed>  $layouts
-     * @param  list<array<string, mixed>>  $facts
+     * @param  Fields  $layouts  stick and target drive; their type is above the runbook, as that of the three below
+     * @param  list<Fields>  $facts  what was known of the machine
      * @param  list<string>  $notes
-     * @param  array<string, mixed>  $defaults  policy and catalogue figures this plan rests on
-     * @param  array<string, mixed>  $assessment  requirements, route, health, encryption, contradictions: what the
-     *     page shows of them
+     * @param  Fields  $defaults  of the policy: what this plan rests on
+     * @param  Fields  $assessment  what each part found, by its name
      * @param  list<Question>  $later  asked once the first are answered, or at the stone that needs them
      */
     public function __construct(
@@ -38,11 +37,11 @@ final readonly class Plan
         public array $steps,
         public array $gather,
         public array $initial,
-        public array $layouts,
+        public Fields $layouts,
         public array $facts,
         public array $notes,
-        public array $defaults,
-        public array $assessment = [],
+        public Fields $defaults,
+        public Fields $assessment,
         public array $later = [],
     ) {
     }
@@ -74,10 +73,16 @@ final readonly class Plan
         return null;
     }
 
-    /** @return array<string, mixed>|null what was known of a fact when it was computed */
-    public function fact(string $name): ?array
+    /** What was known of a fact when it was computed. */
+    public function fact(string $name): ?Fields
     {
-        return array_column($this->facts, null, 'name')[$name] ?? null;
+        foreach ($this->facts as $fact) {
+            if ($fact->optionalString('name') === $name) {
+                return $fact;
+            }
+        }
+
+        return null;
     }
 
     public function decision(string $id): ?Decision
@@ -115,13 +120,7 @@ final readonly class Plan
     /** The way back of an upgrade; null where the path makes none. */
     public function rollback(): ?Rollback
     {
-        return Fields::of($this->assessment)->optional('rollback', Rollback::read(...));
-    }
-
-    /** What the assessment says of one matter: backup, encryption, requirements. */
-    public function assessed(string $matter): Fields
-    {
-        return Fields::of($this->assessment[$matter] ?? [], "assessment.{$matter}");
+        return $this->assessment->optional('rollback', Rollback::read(...));
     }
 
     /** Time by presence, summed over the steps. */
@@ -154,13 +153,19 @@ final readonly class Plan
             $fields->each('steps', Step::read(...)),
             $fields->each('gather', GatherItem::read(...)),
             $fields->strings('initial'),
-            $fields->map('layouts'),
-            $fields->maps('facts'),
+            self::part($fields, 'layouts'),
+            array_values($fields->blocks('facts')),
             $fields->strings('notes'),
-            $fields->map('defaults'),
-            $fields->map('assessment'),
+            self::part($fields, 'defaults'),
+            self::part($fields, 'assessment'),
             $fields->each('questions_later', Question::read(...)),
         );
+    }
+
+    /** One that need not be there stands there empty. */
+    private static function part(Fields $fields, string $name): Fields
+    {
+        return $fields->optionalBlock($name) ?? Fields::of([], $name);
     }
 
     /** @return array<string, mixed> the plan format of docs/guide/plan.md */
@@ -189,16 +194,16 @@ final readonly class Plan
             'gather' => $list($this->gather),
             'put_back' => $putBack,
             'initial' => $this->initial,
-            'layouts' => $this->layouts,
+            'layouts' => $this->layouts->all(),
             'totals' => [
                 'hands' => $this->total(Presence::Hands)->jsonSerialize(),
                 'stay_near' => $this->total(Presence::StayNear)->jsonSerialize(),
                 'walk_away' => $this->total(Presence::WalkAway)->jsonSerialize(),
             ],
-            'assessment' => $this->assessment,
-            'facts' => $this->facts,
+            'assessment' => $this->assessment->all(),
+            'facts' => array_map(static fn (Fields $fact): array => $fact->all(), $this->facts),
             'notes' => $this->notes,
-            'defaults' => $this->defaults,
+            'defaults' => $this->defaults->all(),
         ];
     }
 

@@ -7,6 +7,7 @@ namespace Cobblestone\Runbook;
 use Cobblestone\Document\Copy;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
+use Cobblestone\Document\Minutes;
 use Cobblestone\Quantity\Estimate;
 
 /** One stone on the path: what must hold before it, what holds after it, what it asks and why. */
@@ -190,18 +191,12 @@ final readonly class Step
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        $minutes = $fields->block('minutes');
-
         return new self(
             $fields->string('id'),
             $fields->enum('stage', Stage::class),
             $fields->string('title'),
             $fields->enum('presence', Presence::class),
-            Estimate::minutes(
-                (float) $minutes->number('low'),
-                (float) $minutes->number('likely'),
-                (float) $minutes->number('high'),
-            )->restingOn($minutes->optionalString('basis') ?? Estimate::USUAL),
+            Minutes::read($fields->block('minutes')),
             $fields->strings('instructions'),
             $fields->strings('before'),
             $fields->strings('after'),

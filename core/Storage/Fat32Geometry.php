@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Storage;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
 
 /** Every value a FAT32 volume is made with (rule M6; the FAT specification, "FAT volume initialization"). */
@@ -87,6 +89,23 @@ final readonly class Fat32Geometry
     public function capacity(): Bytes
     {
         return Bytes::of($this->clusters * $this->clusterSize()->count);
+    }
+
+    /**
+     * As toArray() wrote it; nothing is worked out anew.
+     *
+     * @throws FieldFault
+     */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            SectorSize::tryFrom($fields->int('sector_bytes'))
+                ?? throw FieldFault::at($fields->path('sector_bytes'), 'a sector has 512 or 4096 bytes.'),
+            $fields->int('sectors'),
+            $fields->int('sectors_per_cluster'),
+            $fields->int('fat_sectors'),
+            $fields->int('clusters'),
+        );
     }
 
     /** @return array<string, int> */

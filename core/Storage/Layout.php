@@ -119,9 +119,7 @@ final readonly class Layout
                     'name' => $partition->name,
                     'role' => $partition->role,
                     'type' => $partition->type->value,
-                    'type_code' => $this->scheme === Scheme::Gpt
-                            ? $partition->type->guid()
-                            : sprintf('0x%02X', $partition->type->mbrCode($partition->fat32 !== null)),
+                    'type_code' => $this->scheme->code($partition),
                     'active' => $partition->active,
                     'file_system' => $partition->fileSystem,
                     'first_sector' => $partition->extent->first,

@@ -41,4 +41,12 @@ enum Scheme: string
     {
         return strtoupper($this->value);
     }
+
+    /** What this table holds as the type of a partition: a GUID, or 0x and two digits. */
+    public function code(PlannedPartition $partition): string
+    {
+        return $this === self::Gpt
+            ? $partition->type->guid()
+            : sprintf('0x%02X', $partition->type->mbrCode($partition->fat32 !== null));
+    }
 }

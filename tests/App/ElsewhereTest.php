@@ -116,7 +116,7 @@ it('leads from a job to the script for the computer that it names', function () 
         'it is made elsewhere',
         $job->last_entry,
     );
-    expect($job->refresh()->currentPlan()->typed()->assessment['medium']['host'])->toBe('halden-one-28');
+    expect($job->refresh()->currentPlan()->typed()->assessment->all()['medium']['host'])->toBe('halden-one-28');
     $this->get("/jobs/{$job->id}/stick")
         ->assertOk()
         ->assertSee('It is made on a sealed desktop with Halden One 28')

@@ -14,7 +14,7 @@ function rehearsed(Plan $plan, ?callable $change = null): array
     $steps = $change === null ? $plan->steps : array_map($change, $plan->steps);
 
     return array_values(array_filter(
-        Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $steps),
+        Rehearsal::run(BootScene::fromArray($plan->assessment->all()['boot']), $steps),
         fn (PowerOn $start): bool => $start->wants !== Wants::Setup,
     ));
 }

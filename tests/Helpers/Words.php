@@ -7,6 +7,7 @@ use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\PlannedJob;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
+use Tests\Support\Demo;
 
 /**
  * @param  array<string, mixed>  $job
@@ -16,8 +17,11 @@ use Cobblestone\Runbook\Step;
  */
 function smallPlan(array $job, array $steps, array $initial = [], array $assessment = []): Plan
 {
-    return new Plan(
-        PlannedJob::read(Fields::of([
+    return Demo::planned(
+        $steps,
+        $initial,
+        assessment: $assessment,
+        job: PlannedJob::read(Fields::of([
             'title' => 'Test',
             'goal' => 'clean-install',
             'machine' => 'Norrel Fairlead 13',
@@ -27,17 +31,6 @@ function smallPlan(array $job, array $steps, array $initial = [], array $assessm
             'edition' => 'Dock',
             ...$job,
         ])),
-        [],
-        [],
-        [],
-        $steps,
-        [],
-        $initial,
-        [],
-        [],
-        [],
-        [],
-        $assessment,
     );
 }
 

@@ -4,9 +4,11 @@ namespace Tests\Support;
 
 use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Catalogue;
+use Cobblestone\Document\Fields;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\LogEntry;
@@ -102,7 +104,27 @@ final class Demo
      */
     public static function planOf(array $steps, array $initial = []): Plan
     {
-        return new Plan(self::job(), [], [], [], $steps, [], $initial, [], [], [], []);
+        return self::planned($steps, $initial);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<string>  $initial
+     * @param  list<Decision>  $decisions
+     * @param  array<string, mixed>  $assessment
+     */
+    public static function planned(
+        array $steps,
+        array $initial = [],
+        array $decisions = [],
+        array $assessment = [],
+        ?PlannedJob $job = null,
+    ): Plan {
+        $none = Fields::of([]);
+        $job ??= self::job();
+        $found = Fields::of($assessment, 'assessment');
+
+        return new Plan($job, [], [], $decisions, $steps, [], $initial, $none, [], [], $none, $found);
     }
 
     /** @param  array<string, mixed>  $data */

@@ -67,8 +67,8 @@ it('agrees with sfdisk and sgdisk on tables, whole and damaged', function () {
         $disk,
     );
     $ours = fn () => array_map(
-        fn ($p) => [$p['number'], $p['first_sector'], $p['sectors'], $p['type']],
-        Inspection::of($disk)->table['partitions'],
+        fn ($p) => [$p->number, $p->first, $p->sectors, $p->type],
+        Inspection::of($disk)->table->partitions,
     );
     $theirs = fn () => array_map(
         fn ($p) => [(int) substr(strrchr($p['node'], 'g'), 1), $p['start'], $p['size'], strtoupper($p['type'])],

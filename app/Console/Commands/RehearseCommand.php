@@ -58,7 +58,7 @@ final class RehearseCommand extends Command
 
     private function path(string $file): int
     {
-        $starts = array_map(static fn (PowerOn $start): array => $start->toArray(), $this->starts($file));
+        $starts = array_map(static fn (PowerOn $start): array => $start->found()->toArray(), $this->starts($file));
         $failing = array_values(array_filter($starts, static fn (array $start): bool => ! $start['succeeds']));
         if ($this->option('json')) {
             $this->output->writeln(
@@ -95,13 +95,14 @@ final class RehearseCommand extends Command
     private function starts(string $file): array
     {
         $plan = PathDocument::plan($file, $this->chosen('catalogue'));
-        if (! isset($plan->assessment['boot'])) {
+        $boot = $plan->assessment->optionalBlock('boot');
+        if ($boot === null) {
             throw new InvalidArgumentException(
                 "{$file}: this plan has no machine to rehearse it on. Compute it anew with cobblestone:plan.",
             );
         }
         try {
-            return Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), $plan->steps);
+            return Rehearsal::run(BootScene::fromArray($boot->all()), $plan->steps);
         } catch (FieldFault $e) {
             throw new InvalidArgumentException(
                 "{$file}: the plan is damaged ({$e->getMessage()}). Compute it anew with cobblestone:plan.",

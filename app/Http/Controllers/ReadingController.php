@@ -8,6 +8,7 @@ use App\Http\Requests\ReadingRequest;
 use App\Models\Job;
 use App\Models\LearnedFact;
 use App\View\ReturnTo;
+use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -84,13 +85,14 @@ final class ReadingController
     {
         $given = $request->validate(['fact' => 'required|string|max:80']);
         $plan = $job->currentPlan()->typed();
-        $fact = $plan->fact($given['fact']);
+        $stored = $plan->fact($given['fact']);
+        $fact = $stored === null ? null : Fact::read($stored);
         if (
             $plan->job->model === null ||
             $fact === null ||
-            $fact['certainty'] !== 'known' ||
-            ! is_scalar($fact['value']) ||
-            ! FactRegistry::isOfModel($fact['name'])
+            ! $fact->isKnown() ||
+            ! is_scalar($fact->value) ||
+            ! FactRegistry::isOfModel($fact->name)
         ) {
             throw ValidationException::withMessages([
                 'facts' => 'Only what is known of the model can be kept for it, not what belongs to this one machine '
@@ -100,10 +102,10 @@ final class ReadingController
         LearnedFact::query()->firstOrCreate(
             [
                 'model' => $plan->job->model,
-                'fact' => $fact['name'],
-                'value' => mb_substr((string) $fact['value'], 0, 200),
+                'fact' => $fact->name,
+                'value' => mb_substr((string) $fact->value, 0, 200),
             ],
-            ['job_id' => $job->id, 'user_id' => $request->user()->id, 'origin' => mb_substr($fact['origin'], 0, 200)],
+            ['job_id' => $job->id, 'user_id' => $request->user()->id, 'origin' => mb_substr($fact->origin, 0, 200)],
         );
 
         return redirect("/jobs/{$job->id}/intake", 303)->with('did', 'learned');

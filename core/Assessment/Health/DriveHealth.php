@@ -6,6 +6,8 @@ namespace Cobblestone\Assessment\Health;
 
 use Cobblestone\Catalogue\HealthGrade;
 use Cobblestone\Catalogue\HealthRule;
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Machine\HealthReading;
 
 /** Judges one drive by its readings over time; the drive's own "passed" proves nothing (rule A5). */
@@ -84,6 +86,19 @@ final readonly class DriveHealth
         usort($found, static fn (array $a, array $b): int => $b[0]->urgency() <=> $a[0]->urgency());
 
         return new self($now->serial, $now->model, $found[0][0], array_column($found, 1), count($readings), $now->at);
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('serial'),
+            $fields->string('model'),
+            $fields->enum('grade', HealthGrade::class),
+            $fields->strings('facts'),
+            $fields->int('readings'),
+            $fields->optionalString('at'),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -91,10 +91,4 @@ final readonly class HealthAssessment
     {
         return $this->target?->grade === HealthGrade::Replace;
     }
-
-    /** @return list<array<string, mixed>> */
-    public function toArray(): array
-    {
-        return array_map(static fn (DriveHealth $drive): array => $drive->toArray(), $this->drives);
-    }
 }

@@ -53,16 +53,16 @@ final readonly class MemoryBeliefs
         return $best;
     }
 
-    /** @return list<array{title: string, share: float}> those of one in a hundred or more, likeliest first */
+    /** @return list<Suspect> those of one in a hundred or more, likeliest first */
     public function suspects(): array
     {
         $suspects = [];
         foreach ($this->shares as [$fault, $share]) {
             if ($share >= 0.01) {
-                $suspects[] = ['title' => $fault->title(), 'share' => round($share, 3)];
+                $suspects[] = new Suspect($fault->title(), round($share, 3));
             }
         }
-        usort($suspects, static fn (array $a, array $b): int => $b['share'] <=> $a['share']);
+        usort($suspects, static fn (Suspect $a, Suspect $b): int => $b->share <=> $a->share);
 
         return $suspects;
     }

@@ -167,7 +167,7 @@ final readonly class MemoryFaultFinder
         return $passes;
     }
 
-    /** @param  list<array{title: string, share: float}>  $suspects */
+    /** @param  list<Suspect>  $suspects */
     private function sentence(?MemoryFault $fault, float $share, array $suspects, bool $atStandard): string
     {
         $percent = (int) floor($share * 100);
@@ -180,7 +180,7 @@ final readonly class MemoryFaultFinder
                 .implode(
                     ', ',
                     array_map(
-                        static fn (array $one): string => $one['title'].' '.(int) round($one['share'] * 100).' %',
+                        static fn (Suspect $one): string => $one->title.' '.(int) round($one->share * 100).' %',
                         array_slice($suspects, 0, 4),
                     ),
                 )

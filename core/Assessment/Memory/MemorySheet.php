@@ -157,24 +157,16 @@ final readonly class MemorySheet
         return new Contribution(decisions: [$decision], blockers: $blocker === null ? [] : [$blocker]);
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function found(): MemoryFound
     {
-        return [
-            'fact' => $this->fact(),
-            'sentence' => $this->verdict->sentence,
-            'settled' => $this->verdict->isSettled(),
-            'trusted' => $this->verdict->trusted,
-            'confidence' => round($this->verdict->confidence, 3),
-            'suspects' => $this->verdict->suspects,
-            'next' => $this->next === null
-                    ? null
-                    : [
-                        'placed' => $this->next->placed,
-                        'passes' => $this->next->passes,
-                        'minutes' => $this->next->minutes,
-                        'sentence' => $this->next->sentence,
-                    ],
-        ];
+        return new MemoryFound(
+            $this->fact(),
+            $this->verdict->sentence,
+            $this->verdict->isSettled(),
+            $this->verdict->trusted,
+            round($this->verdict->confidence, 3),
+            $this->verdict->suspects,
+            $this->next,
+        );
     }
 }

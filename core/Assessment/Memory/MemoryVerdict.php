@@ -10,7 +10,7 @@ final readonly class MemoryVerdict
     /**
      * @param  MemoryFault|null  $fault  the convicted one, "not memory" included; null while open
      * @param  float  $confidence  0 to 1, of the convicted or the likeliest one
-     * @param  list<array{title: string, share: float}>  $suspects  what is still possible, likeliest first
+     * @param  list<Suspect>  $suspects  what is still possible, likeliest first
      * @param  bool  $trusted  whether backup, repair and install may go through it
      */
     public function __construct(

@@ -104,13 +104,9 @@ final readonly class GentlerWays
         );
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function found(): GentlerFound
     {
-        return [
-            'why' => $this->why,
-            'ladder' => array_map(static fn (WeighedRung $rung): array => $rung->toArray(), $this->ladder),
-        ];
+        return new GentlerFound($this->why, $this->ladder);
     }
 
     /** @return list<WeighedRung> */

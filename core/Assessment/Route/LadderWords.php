@@ -12,7 +12,7 @@ use Cobblestone\Runbook\Question;
 final class LadderWords
 {
     /**
-     * @param  list<array{id: string, title: string, standing: string, why: list<string>, keeps: list<string>}>  $ladder
+     * @param  list<WeighedRung>  $ladder
      * @param  bool  $provisional  a gentler rung is still possible
      * @param  array<string, list<string>>  $refused  rung => why
      * @param  list<string>  $known  facts it rests on
@@ -34,14 +34,12 @@ final class LadderWords
         return new Decision('assess.route', 'Route', self::chosen($rung, $ladder), $because, $refused, $known, 'A3');
     }
 
-    /**
-     * @param  list<array{id: string, title: string, standing: string, why: list<string>, keeps: list<string>}>  $ladder
-     */
+    /** @param  list<WeighedRung>  $ladder */
     private static function chosen(?Rung $rung, array $ladder): string
     {
         foreach ($ladder as $row) {
-            if ($row['standing'] === 'possible') {
-                return "{$row['title']}, if an answer allows it; else ".
+            if ($row->standing === WeighedRung::POSSIBLE) {
+                return "{$row->title}, if an answer allows it; else ".
                     ($rung === null ? 'what the answers leave' : lcfirst($rung->title));
             }
         }

@@ -13,7 +13,7 @@ final readonly class RouteAdvice
 {
     /**
      * @param  Rung|null  $rung  null where nothing on the ladder can work
-     * @param  list<array{id: string, title: string, standing: string, why: list<string>, keeps: list<string>}>  $ladder
+     * @param  list<WeighedRung>  $ladder
      * @param  Question|null  $settles  the one answer that would change the advice most
      * @param  bool  $provisional  whether a gentler rung is still possible
      */
@@ -26,15 +26,14 @@ final readonly class RouteAdvice
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    public function found(): RouteFound
     {
-        return [
-            'recommended' => $this->rung?->id,
-            'title' => $this->rung?->title,
-            'provisional' => $this->provisional,
-            'ladder' => $this->ladder,
-            'settles' => $this->settles?->toArray(),
-        ];
+        return new RouteFound(
+            $this->rung?->id,
+            $this->rung?->title,
+            $this->provisional,
+            $this->ladder,
+            $this->settles,
+        );
     }
 }

@@ -56,23 +56,17 @@ final readonly class RouteLadder
             $unknown = $one->unknown($facts);
             $gentler = $at === null || $index < $at;
             [$standing, $why] = match (true) {
-                $index === $at => ['recommended', []],
-                $against !== [] => ['out', $against],
+                $index === $at => [WeighedRung::RECOMMENDED, []],
+                $against !== [] => [WeighedRung::OUT, $against],
                 $unknown !== [] => [
-                    $gentler ? 'possible' : 'harsher',
+                    $gentler ? WeighedRung::POSSIBLE : WeighedRung::HARSHER,
                     $this->unknownWords($unknown),
                 ],
-                default => ['harsher', ['A gentler way can work.']],
+                default => [WeighedRung::HARSHER, ['A gentler way can work.']],
             };
-            $provisional = $provisional || $standing === 'possible';
-            $ladder[] = [
-                'id' => $one->id,
-                'title' => $one->title,
-                'standing' => $standing,
-                'why' => $why,
-                'keeps' => $one->keeps,
-            ];
-            if ($gentler && $standing !== 'recommended') {
+            $provisional = $provisional || $standing === WeighedRung::POSSIBLE;
+            $ladder[] = new WeighedRung($one->id, $one->title, $standing, $why, $one->keeps);
+            if ($gentler && $standing !== WeighedRung::RECOMMENDED) {
                 $refused[$one->title] = $why;
             }
         }

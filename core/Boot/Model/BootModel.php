@@ -123,17 +123,17 @@ final class BootModel
 
     /**
      * @param  list<array{string, Attempt}>  $attempts
-     * @return list<array{title: string, outcome: string, words: string, cause: string|null}>
+     * @return list<PassedEntry>
      */
     private static function passed(array $attempts): array
     {
         return array_map(
-            static fn (array $one): array => [
-                'title' => $one[0],
-                'outcome' => $one[1]->outcome->value,
-                'words' => $one[1]->stones[count($one[1]->stones) - 1]->words,
-                'cause' => $one[1]->stones[count($one[1]->stones) - 1]->cause?->value,
-            ],
+            static fn (array $one): PassedEntry => new PassedEntry(
+                $one[0],
+                $one[1]->outcome,
+                $one[1]->stones[count($one[1]->stones) - 1]->words,
+                $one[1]->stones[count($one[1]->stones) - 1]->cause,
+            ),
             $attempts,
         );
     }

@@ -10,8 +10,7 @@ final readonly class Prediction
     /**
      * @param  list<Stone>  $stones  from power to where it ends; the last of a failure does not hold
      * @param  list<string>  $rests  facts that were asked on the way
-     * @param  list<array{title: string, outcome: string, words: string, cause?: string|null}>  $passed  entries that
-     *     were tried before and left
+     * @param  list<PassedEntry>  $passed  entries that were tried before and left
      * @param  int  $times  how often it was seen on this model
      */
     public function __construct(
@@ -42,7 +41,7 @@ final readonly class Prediction
     {
         $missing = $this->missing();
 
-        return $missing !== null ? $missing->cause : Cause::tryFrom($this->passed[0]['cause'] ?? '');
+        return $missing !== null ? $missing->cause : ($this->passed[0]->cause ?? null);
     }
 
     /** Whether a stone that holds carries this cause too. */
@@ -54,7 +53,7 @@ final readonly class Prediction
     /** The same in words. */
     public function cause(): string
     {
-        return $this->missing()->words ?? ($this->passed[0]['words'] ?? '');
+        return $this->missing()->words ?? ($this->passed[0]->words ?? '');
     }
 
     /**
@@ -64,26 +63,12 @@ final readonly class Prediction
     public function blamed(): Outcome
     {
         return $this->missing() === null && $this->passed !== []
-            ? Outcome::from($this->passed[0]['outcome'])
+            ? $this->passed[0]->outcome
             : $this->outcome;
     }
 
     public function grounded(Ground $ground, Outcome $outcome, int $times): self
     {
         return new self($outcome, $this->device, $this->stones, $ground, $this->rests, $this->passed, $times);
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [
-            'outcome' => $this->outcome->value,
-            'device' => $this->device,
-            'stones' => array_map(static fn (Stone $stone): array => $stone->toArray(), $this->stones),
-            'ground' => $this->ground->value,
-            'times' => $this->times,
-            'rests_on' => $this->rests,
-            'passed' => $this->passed,
-        ];
     }
 }

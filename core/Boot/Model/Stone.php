@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot\Model;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /** One thing that has to hold between the power button and where one wanted to be. */
 final readonly class Stone
 {
@@ -31,6 +34,17 @@ final readonly class Stone
         public string $words,
         public ?Cause $cause = null,
     ) {
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->string('name'),
+            $fields->bool('holds'),
+            $fields->string('words'),
+            $fields->optionalEnum('cause', Cause::class),
+        );
     }
 
     /** @return array{name: string, holds: bool, words: string, cause: string|null} */

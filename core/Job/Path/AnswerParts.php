@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Requirements;
+use Cobblestone\Findings\AnswersFound;
 use Cobblestone\Install\AnswerFile;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Media\MediaPlan;
@@ -35,14 +36,14 @@ final class AnswerParts
         );
     }
 
-    /** @return array<string, mixed>|null what the answer file of this job is made from; null where it has none */
-    public static function found(JobContext $context, AnswerFile $file, Requirements $requirements): ?array
+    /** What the answer file of this job is made from; null where it has none. */
+    public static function found(JobContext $context, AnswerFile $file, Requirements $requirements): ?AnswersFound
     {
-        return $file->profile === null ? null : [
-            'system' => $context->system()->id,
-            'path' => $file->profile->path,
-            'format' => $file->profile->format,
-            'values' => self::values($context, $requirements),
-        ];
+        return $file->profile === null ? null : new AnswersFound(
+            $context->system()->id,
+            $file->profile->path,
+            $file->profile->format,
+            self::values($context, $requirements),
+        );
     }
 }

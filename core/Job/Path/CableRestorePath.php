@@ -11,6 +11,7 @@ use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\FirstStart;
 use Cobblestone\Job\DriveFate;
@@ -47,7 +48,7 @@ final class CableRestorePath
         $recovery = $machine->model?->recovery;
         $protection = self::safeguards($context);
         $tried = explode(', ', (string) $machine->fact('tried')->spoken());
-        $restores = $protection->backup->keep === 'nothing' || in_array('revive', $tried, true);
+        $restores = $protection->backup->found->keep === 'nothing' || in_array('revive', $tried, true);
         [$owner, $ownerWaits] = Ownership::assess($machine, true, $brief->owner);
         $gates = $protection->gates();
         $first = $restores
@@ -73,7 +74,8 @@ final class CableRestorePath
 
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: [...$protection->toArray(), 'support' => [SupportEnds::of($system, $context->today())]]);
+            new Findings(...$protection->found(), support: [SupportEnds::of($system, $context->today())]),
+        );
     }
 
     private static function firstBoot(JobContext $context): Contribution
@@ -136,7 +138,7 @@ final class CableRestorePath
             ->and($owner)
             ->and($first)
             ->and(new Contribution(
-                decisions: [self::decision($restores, $protection->backup->keep === 'nothing')],
+                decisions: [self::decision($restores, $protection->backup->found->keep === 'nothing')],
                 gather: CableSteps::gather($recovery),
                 initial: [PathFact::STICK_OUT, PathFact::DRIVERS_COMPLETE, PathFact::ACTIVATED, PathFact::POWER_SAFE],
                 blockers: $blockers,

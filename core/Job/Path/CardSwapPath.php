@@ -13,6 +13,7 @@ use Cobblestone\Brief\CardBlock;
 use Cobblestone\Drivers\CardChange;
 use Cobblestone\Drivers\CardDriver;
 use Cobblestone\Drivers\OldCard;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Hardware\CardFit;
 use Cobblestone\Hardware\CardPower;
 use Cobblestone\Hardware\Opening;
@@ -138,10 +139,7 @@ final class CardSwapPath
     {
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: [
-                'encryption' => $protection->encryption->toArray(),
-                'health' => $protection->health->toArray(),
-            ],
+            new Findings($protection->health->drives, $protection->encryption->found()),
         );
     }
 

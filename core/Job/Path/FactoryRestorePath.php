@@ -9,6 +9,7 @@ use Cobblestone\Assessment\FactoryImage;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Install\FirstBoot;
 use Cobblestone\Install\FirstStart;
@@ -79,11 +80,12 @@ final class FactoryRestorePath
 
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: [
-                ...$protection->toArray(),
-                'support' => [SupportEnds::of($system, $context->today())],
-                ...GentlerParts::found($gentler),
-            ]);
+            new Findings(
+                ...$protection->found(),
+                support: [SupportEnds::of($system, $context->today())],
+                gentler: $gentler?->found(),
+            ),
+        );
     }
 
     /** @return list<Question> the maker's image knows its own drive: only among several has somebody to say which */

@@ -8,6 +8,7 @@ use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Brief\UpdateBlock;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Firmware\UpdateSupply;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\IntakeSteps;
@@ -142,11 +143,12 @@ final class FirmwareUpdatePath
     ): PathDraft {
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: [
-                'update' => array_intersect_key($wish->toArray(), ['to' => 1, 'gives' => 1, 'reason' => 1]),
-                'encryption' => $protection->encryption->toArray(),
-                'health' => $protection->health->toArray(),
-                ...$stick === null ? [] : ['files' => $stick->wanted->toArray()],
-            ]);
+            new Findings(
+                $protection->health->drives,
+                $protection->encryption->found(),
+                update: new UpdateBlock($wish->reason, $wish->to, $wish->gives),
+            ),
+            files: $stick?->wanted,
+        );
     }
 }

@@ -50,12 +50,6 @@ final class GentlerParts
         );
     }
 
-    /** @return array<string, mixed> what the plan keeps of it; nothing where nothing was weighed */
-    public static function found(?GentlerWays $ways): array
-    {
-        return $ways === null ? [] : ['gentler' => $ways->toArray()];
-    }
-
     /** The system on the machine: as somebody said, else the one its model comes with, else the wanted one. */
     private static function present(JobContext $context): SystemProfile
     {

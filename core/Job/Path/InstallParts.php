@@ -12,6 +12,7 @@ use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Image;
 use Cobblestone\Drivers\DriverPlan;
+use Cobblestone\Findings\SocketStage;
 use Cobblestone\Firmware\FirmwarePutBack;
 use Cobblestone\Firmware\GraphicsShare;
 use Cobblestone\Install\AnswerFile;
@@ -173,9 +174,7 @@ final class InstallParts
         ));
     }
 
-    /**
-     * @return list<array<string, string|list<array<string, string>>|bool|null>>
-     */
+    /** @return list<SocketStage> */
     public static function ports(
         Machine $machine,
         MediaPlan $media,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
+use Cobblestone\Assessment\Dependence;
 use Cobblestone\Assessment\InstallWish;
 use Cobblestone\Assessment\KnownTroubles;
 use Cobblestone\Assessment\Licence;
@@ -11,8 +12,10 @@ use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Route\GentlerWays;
 use Cobblestone\Assessment\Safeguards;
+use Cobblestone\Assessment\SupportEnd;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Drivers\DriverPlanner;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Firmware\DefaultsFirst;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\PortPower;
@@ -24,11 +27,11 @@ use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\SwapPlan;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Install\TryLive;
+use Cobblestone\Job\DrawnLayouts;
 use Cobblestone\Job\DriveFate;
 use Cobblestone\Job\GatherList;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
-use Cobblestone\Job\Layouts;
 use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
@@ -97,26 +100,26 @@ final readonly class InstallPath
             ->and(GentlerParts::contribution($gentler, $context->goal)->and($this->besides($gaps, $ends)));
         $steps = $this->steps($all, InstallParts::proof($context, $this->target, $firmware, $drivers), $gaps, $gentler);
 
-        return $this->written($all->withSteps($steps), $media, [
-            ...$this->protection->toArray(),
-            ...($this->new ? ['backup' => ['keep' => 'blank']] : []),
-            'requirements' => $requirements->toArray(),
-            'support' => $ends,
-            'depends' => $gaps,
-            'drivers' => $drivers->found(),
-            'answers' => AnswerParts::found($context, $file, $requirements),
-            ...GentlerParts::found($gentler),
-            'known' => $this->known->toArray(),
-        ]);
+        return $this->written($all->withSteps($steps), $media, new Findings(
+            ...$this->protection->found($this->new),
+            requirements: $requirements->found(),
+            support: $ends,
+            depends: $gaps,
+            drivers: $drivers->found(),
+            answers: AnswerParts::found($context, $file, $requirements),
+            gentler: $gentler?->found(),
+            known: $this->known->found(),
+            ports: InstallParts::ports($machine, $media, $context->brief, $this->protection, $this->new, $this->swap),
+        ));
     }
 
     /**
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
-     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
+     * @param  list<Dependence>  $gaps
+     * @param  list<SupportEnd>  $ends
      */
     private function besides(array $gaps, array $ends): Contribution
     {
-        $support = $ends[0]['ends'] === null && $gaps === [] ? null : SupportEnds::decision($gaps, $ends);
+        $support = $ends[0]->ends === null && $gaps === [] ? null : SupportEnds::decision($gaps, $ends);
 
         return new Contribution(
             AddOns::plan($this->context->brief->extras, $this->context->policy->school('extras'))->steps,
@@ -125,27 +128,20 @@ final readonly class InstallPath
         );
     }
 
-    /** @param  array<string, mixed>  $assessment */
-    private function written(Contribution $all, MediaPlan $media, array $assessment): PathDraft
+    private function written(Contribution $all, MediaPlan $media, Findings $findings): PathDraft
     {
         $context = $this->context;
         [$machine, $system, $swap] = [$context->machine, $context->system(), $this->swap];
         $room = SwapPlan::of($machine, $system, $context->policy);
-        [$layouts, $decisions, $blockers] = Layouts::of(
-            $machine,
-            $system,
-            $this->target,
-            $media,
-            $swap,
-            $room,
-        );
-        $ports = InstallParts::ports($machine, $media, $context->brief, $this->protection, $this->new, $swap);
+        [$layouts, $decisions, $blockers] = DrawnLayouts::of($machine, $system, $this->target, $media, $swap, $room);
 
         return new PathDraft(
             $all->and(new Contribution(decisions: $decisions, blockers: $blockers)),
-            layouts: $layouts,
-            assessment: [...$assessment, 'ports' => $ports, ...$context->sticksWanted($media)],
-            stick: $media->stick?->name,
+            $findings,
+            $layouts,
+            $media->stick?->name,
+            $context->wanted($media),
+            $media->files,
         );
     }
 
@@ -220,7 +216,7 @@ final readonly class InstallPath
     }
 
     /**
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @param  list<Dependence>  $gaps
      * @return list<Step>
      */
     private function steps(Contribution $all, Step $proof, array $gaps, ?GentlerWays $gentler): array

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
+use Cobblestone\Findings\Layouts;
+use Cobblestone\Job\DrawnLayouts;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
-use Cobblestone\Job\Layouts;
 use Cobblestone\Media\MediaPlan;
 use Cobblestone\Media\MediaPlanner;
 use Cobblestone\Media\MediaWish;
@@ -49,9 +50,9 @@ final class MediaOnlyPath
                     $media->contribution->blockers,
                 ),
             ),
-            layouts: ['stick' => Layouts::stick($media), 'target' => null],
-            assessment: ['medium' => $context->wanted($media)->toArray()],
+            layouts: new Layouts(DrawnLayouts::stick($media)),
             stick: $media->stick?->name,
+            medium: $context->wanted($media),
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
+use Cobblestone\Findings\SocketStage;
+use Cobblestone\Findings\SocketUse;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
@@ -17,8 +19,7 @@ final class PortUse
     /**
      * @param  string|null  $stick  the stick's connector
      * @param  bool  $backup  whether a backup drive is attached before
-     * @return list<array{stage: string, uses: list<array{port: string, what: string}>, charges: bool|null,
-     *     note: string}>
+     * @return list<SocketStage>
      */
     public static function of(Machine $machine, ?string $stick, bool $backup): array
     {
@@ -35,11 +36,8 @@ final class PortUse
         return $stages;
     }
 
-    /**
-     * @param  array<string, string|null>  $things  what => its connector
-     * @return array{stage: string, uses: list<array{port: string, what: string}>, charges: bool|null, note: string}
-     */
-    private static function stage(Machine $machine, string $stage, array $things): array
+    /** @param  array<string, string|null>  $things  what => its connector */
+    private static function stage(Machine $machine, string $stage, array $things): SocketStage
     {
         $free = $machine->ports;
         $uses = [];
@@ -62,7 +60,7 @@ final class PortUse
             $charger ??= $port->charges ? $port : null;
         }
         if ($charger !== null) {
-            $uses[] = ['port' => self::name($charger), 'what' => 'charger'];
+            $uses[] = new SocketUse(self::name($charger), 'charger');
         }
         $charges = $machine->kind->isPortable() ? $charger !== null : null;
         if (
@@ -72,19 +70,14 @@ final class PortUse
             $notes[] = 'the charger\'s socket is taken, so it runs on its battery';
         }
 
-        return ['stage' => $stage, 'uses' => $uses, 'charges' => $charges, 'note' => implode('; ', $notes)];
+        return new SocketStage($stage, $uses, $charges, implode('; ', $notes));
     }
 
-    /** @return array{port: string, what: string} */
-    private static function row(Port $port, string $what, ?string $connector): array
+    private static function row(Port $port, string $what, ?string $connector): SocketUse
     {
-        return [
-            'port' => self::name($port),
-            'what' => $what.
-                ($connector !== null && $port->connector !== $connector
-                    ? " through an adapter from {$connector}"
-                    : ''),
-        ];
+        $adapter = $connector !== null && $port->connector !== $connector;
+
+        return new SocketUse(self::name($port), $what.($adapter ? " through an adapter from {$connector}" : ''));
     }
 
     private static function name(Port $port): string

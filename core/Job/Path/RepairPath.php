@@ -8,13 +8,14 @@ use Cobblestone\Assessment\Encryption\RecoveryKey;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Route\RouteAdvice;
 use Cobblestone\Assessment\Route\RouteLadder;
+use Cobblestone\Assessment\Route\WeighedRung;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Rung;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
-use Cobblestone\Media\MediaPlan;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 
@@ -58,24 +59,24 @@ final class RepairPath
 
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: self::found($context, [$protection, $requirements], $advice, $medium),
+            self::found($context, $protection, $requirements, $advice),
             stick: $medium?->stick?->name,
+            medium: $medium === null ? null : $context->wanted($medium),
         );
     }
 
-    /**
-     * @param  array{Safeguards, Requirements}  $held
-     * @return array<string, mixed>
-     */
-    private static function found(JobContext $context, array $held, RouteAdvice $advice, ?MediaPlan $medium): array
-    {
-        return [
-            ...$held[0]->toArray(),
-            'requirements' => $held[1]->toArray(),
-            'route' => $advice->toArray(),
-            'support' => [SupportEnds::of($context->system(), $context->today())],
-            ...($medium === null ? [] : ['medium' => $context->wanted($medium)->toArray()]),
-        ];
+    private static function found(
+        JobContext $context,
+        Safeguards $protection,
+        Requirements $requirements,
+        RouteAdvice $advice,
+    ): Findings {
+        return new Findings(
+            ...$protection->found(),
+            requirements: $requirements->found(),
+            route: $advice->found(),
+            support: [SupportEnds::of($context->system(), $context->today())],
+        );
     }
 
     /**
@@ -85,11 +86,11 @@ final class RepairPath
     private static function rung(RouteLadder $ladder, RouteAdvice $advice): Rung
     {
         foreach ($advice->ladder as $row) {
-            if (in_array($row['standing'], ['possible', 'recommended'], true)) {
-                return $ladder->rung($row['id']) ?? throw BriefFault::at('goal', 'the ladder has lost a rung.');
+            if (in_array($row->standing, [WeighedRung::POSSIBLE, WeighedRung::RECOMMENDED], true)) {
+                return $ladder->rung($row->id) ?? throw BriefFault::at('goal', 'the ladder has lost a rung.');
             }
         }
 
-        return $ladder->rung($advice->ladder[0]['id']) ?? throw BriefFault::at('goal', 'the ladder is empty.');
+        return $ladder->rung($advice->ladder[0]->id) ?? throw BriefFault::at('goal', 'the ladder is empty.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
+use Cobblestone\Assessment\Dependence;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Assessment\InstallWish;
@@ -82,7 +83,7 @@ final class UpgradeParts
     }
 
     /**
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
+     * @param  list<Dependence>  $gaps
      * @return list<Step>
      */
     public static function first(
@@ -117,27 +118,6 @@ final class UpgradeParts
                 ),
                 ...[[]],
             ),
-        ];
-    }
-
-    /**
-     * @param  list<array{name: string, ends: string|null, days: int|null, sentence: string}>  $ends
-     * @param  list<array{what: string, standing: string, why: string}>  $gaps
-     * @return array<string, mixed>
-     */
-    public static function assessed(
-        Safeguards $protection,
-        Requirements $requirements,
-        array $ends,
-        array $gaps,
-        int $days,
-    ): array {
-        return [
-            ...$protection->toArray(),
-            'requirements' => $requirements->toArray(),
-            'support' => $ends,
-            'depends' => $gaps,
-            'rollback' => ['step' => UpgradePath::INSTALLED, 'days' => $days],
         ];
     }
 }

@@ -7,8 +7,10 @@ namespace Cobblestone\Job\Path;
 use Cobblestone\Assessment\Ownership;
 use Cobblestone\Assessment\Requirements;
 use Cobblestone\Assessment\Safeguards;
+use Cobblestone\Assessment\SupportEnd;
 use Cobblestone\Assessment\SupportEnds;
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Findings\Findings;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
@@ -21,6 +23,7 @@ use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Kind\CleanInstall;
 use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Rollback;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Text\Counted;
 use Cobblestone\Tuning\Acceptance;
@@ -68,7 +71,9 @@ final class UpgradePath
 
         return new PathDraft(
             $all->withSteps($steps),
-            assessment: UpgradeParts::assessed($protection, $requirements, $ends, $gaps, $days));
+            new Findings(...$protection->found(), requirements: $requirements->found(), support: $ends, depends: $gaps),
+            rollback: new Rollback(self::INSTALLED, $days),
+        );
     }
 
     /** @return list<Step> */
@@ -135,16 +140,13 @@ final class UpgradePath
         ];
     }
 
-    /**
-     * @return list<array{name: string, ends: string|null, days: int|null, sentence: string}> of the present system, as
-     *     far as it is known, and of the wanted one
-     */
+    /** @return list<SupportEnd> of the present system, as far as it is known, and of the wanted one */
     private static function ends(JobContext $context): array
     {
         $present = $context->catalogue->systems()[$context->machine->fact('present.system')->text()] ?? null;
 
         return array_map(
-            static fn (SystemProfile $system): array => SupportEnds::of($system, $context->today()),
+            static fn (SystemProfile $system): SupportEnd => SupportEnds::of($system, $context->today()),
             array_values(array_filter([$present, $context->system()])),
         );
     }

@@ -109,7 +109,7 @@ final class ImageInspector
             $compression?->toArray(),
             $optical?->toArray(),
             $catalogue->entries ?? [],
-            $table->scheme === 'none' ? null : $table->toArray(),
+            $table->scheme === 'none' ? null : $table,
             $this->label,
             $this->files?->toArray(),
             array_map(static fn (FoundLoader $loader): array => $loader->toArray(), $this->loaders->found),

@@ -7,6 +7,7 @@ namespace Cobblestone\Media\Inspection;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Quantity\Bytes;
+use Cobblestone\Storage\Reading\TableReading;
 
 /**
  * What an image is, what it can start on and how it may be written: findings as data, verdicts in words from them
@@ -18,6 +19,12 @@ use Cobblestone\Quantity\Bytes;
  *   count: int, directories: int, bytes: int, largest: array{path: string, bytes: int}|null, complete: bool,
  *   tree: string
  * }
+ * @phpstan-type StartImage array{
+ *   platform: string, bootable: bool, media: int, at: int, bytes: int, measured: bool
+ * }
+ * @phpstan-type Optical array{
+ *   iso9660: bool, joliet: bool, rock_ridge: bool, udf: bool, label: string|null, stated_bytes: int|null
+ * }
  * @phpstan-type Found array{
  *   path: string, where: string, place: string, architecture: string, bytes: int, fault: string|null,
  *   trust: string|null, because: string, signers: list<string>, digest: string|null
@@ -27,9 +34,9 @@ final readonly class ImageReport
 {
     /**
      * @param  Compressed|null  $compression
-     * @param  array<string, mixed>|null  $optical
-     * @param  list<array<string, mixed>>  $startImages  of the boot catalogue
-     * @param  array<string, mixed>|null  $table
+     * @param  Optical|null  $optical
+     * @param  list<StartImage>  $startImages  of the boot catalogue
+     * @param  TableReading|null  $table  null where it has none
      * @param  Counted|null  $files
      * @param  list<Found>  $loaders
      * @param  array{raw: bool|null, copied: bool|null}  $legacy  whether the old way of starting works; null: cannot
@@ -44,7 +51,7 @@ final readonly class ImageReport
         public ?array $compression = null,
         public ?array $optical = null,
         public array $startImages = [],
-        public ?array $table = null,
+        public ?TableReading $table = null,
         public ?string $label = null,
         public ?array $files = null,
         public array $loaders = [],
@@ -67,9 +74,9 @@ final readonly class ImageReport
         return new self(
             $fields->string('name'), $fields->int('bytes'), $fields->string('kind'),
             $fields->optional('compression', ReportParts::compressed(...)),
-            $fields->has('optical') ? $fields->map('optical') : null,
-            $fields->maps('start_images'),
-            $fields->has('table') ? $fields->map('table') : null,
+            $fields->optional('optical', ReportParts::optical(...)),
+            $fields->each('start_images', ReportParts::startImage(...)),
+            $fields->optional('table', TableReading::read(...)),
             $fields->optionalString('label'),
             $fields->optional('files', ReportParts::counted(...)),
             $fields->each('loaders', ReportParts::found(...)),
@@ -95,7 +102,7 @@ final readonly class ImageReport
             'compression' => $this->compression,
             'optical' => $this->optical,
             'start_images' => $this->startImages,
-            'table' => $this->table,
+            'table' => $this->table?->toArray(),
             'label' => $this->label,
             'files' => $this->files,
             'loaders' => $this->loaders,

@@ -88,7 +88,10 @@ final readonly class OpticalVolume
         ];
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @return array{iso9660: bool, joliet: bool, rock_ridge: bool, udf: bool, label: string|null,
+     *     stated_bytes: int|null}
+     */
     public function toArray(): array
     {
         return [

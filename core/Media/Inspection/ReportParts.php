@@ -13,6 +13,8 @@ use Cobblestone\Document\Fields;
  * @phpstan-import-type Compressed from ImageReport
  * @phpstan-import-type Counted from ImageReport
  * @phpstan-import-type Found from ImageReport
+ * @phpstan-import-type StartImage from ImageReport
+ * @phpstan-import-type Optical from ImageReport
  */
 final class ReportParts
 {
@@ -48,6 +50,34 @@ final class ReportParts
                 ? null
                 : ['path' => $largest->string('path'), 'bytes' => $largest->int('bytes')],
             'complete' => $fields->optionalBool('complete') ?? true, 'tree' => $fields->optionalString('tree') ?? 'iso',
+        ];
+    }
+
+    /**
+     * @return StartImage
+     *
+     * @throws FieldFault
+     */
+    public static function startImage(Fields $fields): array
+    {
+        return [
+            'platform' => $fields->string('platform'), 'bootable' => $fields->bool('bootable'),
+            'media' => $fields->int('media'), 'at' => $fields->int('at'), 'bytes' => $fields->int('bytes'),
+            'measured' => $fields->optionalBool('measured') ?? true,
+        ];
+    }
+
+    /**
+     * @return Optical
+     *
+     * @throws FieldFault
+     */
+    public static function optical(Fields $fields): array
+    {
+        return [
+            'iso9660' => $fields->bool('iso9660'), 'joliet' => $fields->bool('joliet'),
+            'rock_ridge' => $fields->bool('rock_ridge'), 'udf' => $fields->bool('udf'),
+            'label' => $fields->optionalString('label'), 'stated_bytes' => $fields->optionalInt('stated_bytes'),
         ];
     }
 

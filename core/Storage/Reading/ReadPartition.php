@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Storage\Reading;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Storage\PartitionType;
 
 /** A partition as a table states it; nothing about it has been believed yet. */
@@ -48,6 +50,20 @@ final readonly class ReadPartition
     public function isEfiSystem(): bool
     {
         return $this->type === '0xEF' || $this->type === PartitionType::EfiSystem->guid();
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->int('number'),
+            $fields->int('first_sector'),
+            $fields->int('sectors'),
+            $fields->string('type'),
+            $fields->string('name'),
+            $fields->optionalString('guid'),
+            $fields->bool('active'),
+        );
     }
 
     /** @return array<string, mixed> */

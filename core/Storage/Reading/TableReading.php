@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Storage\Reading;
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
+
 /**
  * The partition table of a device or image, as far as it can be trusted, and what is wrong with it (rules M2, M6, B).
  */
@@ -51,6 +54,22 @@ final readonly class TableReading
                     true,
                 ),
             ),
+        );
+    }
+
+    /** @throws FieldFault */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->oneOf('scheme', ['gpt', 'mbr', 'none']),
+            $fields->int('sector_bytes'),
+            $fields->each('partitions', ReadPartition::read(...)),
+            $fields->strings('faults'),
+            $fields->strings('notes'),
+            $fields->bool('hybrid'),
+            $fields->bool('boot_code'),
+            $fields->optionalString('gpt_copy'),
+            $fields->optionalString('disk_guid'),
         );
     }
 

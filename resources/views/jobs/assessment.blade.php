@@ -118,7 +118,7 @@ No health was read. <code>smartctl -j -a</code> of each drive, or the collector'
 <x-panel title="Memory">
 <p>{{ $memory->sentence }}</p>
 @if ($memory->next !== null)
-<p><b>Next test:</b> {{ $memory->next }}</p>
+<p><b>Next test:</b> {{ $memory->next->sentence }}</p>
 @endif
 <p><a href="/jobs/{{ $job->id }}/memory">Memory sheet</a></p>
 </x-panel>

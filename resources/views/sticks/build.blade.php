@@ -1,7 +1,7 @@
 @extends('layout')
-@section('title', "Building {$build->plan['title']}")
+@section('title', "Building {$title}")
 @section('content')
-<header class="head"><h1>{{ $build->plan['title'] }}</h1>
+<header class="head"><h1>{{ $title }}</h1>
 <span class="goal">onto <a href="/sticks/{{ $slug }}">{{ $stick?->name ?? $slug }}</a></span></header>
 @include('sticks.progress')
 @endsection

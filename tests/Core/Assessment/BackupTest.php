@@ -164,7 +164,7 @@ it('lists what of the owner\'s is not copied, and has it said aloud', function (
     $plan = Demo::plan('fairlead-13', [
         'backup' => ['seen_folders' => ['crew papers', 'music', 'rota'], 'excluded' => ['online-only pictures']],
     ]);
-    expect($plan->assessment['backup']['not_covered'])->toBe(['music', 'online-only pictures'])
+    expect($plan->assessment->all()['backup']['not_covered'])->toBe(['music', 'online-only pictures'])
         ->and($plan->step('protect.owner-word')?->instructions[2])
         ->toBe('Say aloud what is not copied: music; online-only pictures.')
         ->and(Demo::plan('fairlead-13')->step('protect.owner-word')?->instructions)->toHaveCount(2);
@@ -178,7 +178,7 @@ it('lists what of the owner\'s is not copied, and has it said aloud', function (
             ),
         ],
     ]);
-    expect($locked->assessment['backup']['not_covered'][0])->toContain('Old system: an encrypted volume');
+    expect($locked->assessment->all()['backup']['not_covered'][0])->toContain('Old system: an encrypted volume');
 });
 
 it('copies from a live system where the old one does not start', function () {

@@ -131,11 +131,11 @@ it('says of a drive that comes out whether its key goes along, and never that it
 ]);
 
 it('says of every volume what would ask, and shows no advice where nothing can', function () {
-    $chip = Demo::plan('firmware-update')->assessment['encryption'];
+    $chip = Demo::plan('firmware-update')->assessment->all()['encryption'];
     expect($chip['triggers'])->toBe([['what' => 'the firmware is updated', 'asks' => true]])
         ->and($chip['at_the_prompt'])->toHaveCount(3)
         ->and($chip['branch'])->toBe('suspend-and-resume');
-    expect(Demo::plan('upgrade')->assessment['encryption'])->toMatchArray([
+    expect(Demo::plan('upgrade')->assessment->all()['encryption'])->toMatchArray([
         'protection' => 'none',
         'at_the_prompt' => [],
         'triggers' => [['what' => 'the loader changes', 'asks' => false]],

@@ -1,8 +1,8 @@
 <?php
 
+use Cobblestone\Assessment\Route\WeighedRung;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Findings\Findings;
-use Cobblestone\Findings\RungFound;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Plan;
@@ -24,7 +24,7 @@ function gentlerStandings(Plan $plan): array
 {
     $ladder = Findings::of($plan)->gentler->ladder ?? [];
 
-    return array_column(array_map(static fn (RungFound $rung): array => [$rung->id, $rung->standing], $ladder), 1, 0);
+    return array_column(array_map(static fn (WeighedRung $rung): array => [$rung->id, $rung->standing], $ladder), 1, 0);
 }
 
 /** @return list<string> what the owner is told aloud of it */

@@ -120,7 +120,7 @@ it('takes the only drive read without a serial for the only drive inside', funct
     );
     expect($assessed->rescueFirst())->toBe($mine);
     expect($assessed->contribution->blockers)->toHaveCount($mine ? 1 : 0);
-    expect($assessed->toArray())->toHaveCount(1);
+    expect($assessed->drives)->toHaveCount(1);
 })->with([
     'its serial' => [[['nvme0n1', 'S-1']], 'S-1', true],
     'another serial' => [[['nvme0n1', 'S-1']], 'S-2', false],

@@ -170,9 +170,9 @@ it('says beside each rung why it is not the one', function () {
     $asked = array_column(smallLadder()->recommend(knowing(['odd.fact' => 'fine']))->ladder, 'why', 'id');
     expect($asked['mend'])->toBe(['Not known: is the disk sound.']);
     $harsher = array_column(smallLadder()->recommend(knowing(['disk' => 'yes']))->ladder, null, 'id');
-    expect($harsher['over']['why'])->toBe(['Not known: is there a medium; odd fact.']);
-    expect($harsher['over']['standing'])->toBe('harsher');
-    expect($harsher['wipe']['why'])->toBe(['A gentler way can work.']);
+    expect($harsher['over']->why)->toBe(['Not known: is there a medium; odd fact.']);
+    expect($harsher['over']->standing)->toBe('harsher');
+    expect($harsher['wipe']->why)->toBe(['A gentler way can work.']);
 });
 
 it('refuses the gentler rungs by name and records what it went by', function () {
@@ -188,7 +188,7 @@ it('refuses the gentler rungs by name and records what it went by', function () 
 });
 
 it('gives its advice as the page wants it', function () {
-    $advice = smallLadder()->recommend(knowing(['disk' => 'yes']))->toArray();
+    $advice = smallLadder()->recommend(knowing(['disk' => 'yes']))->found()->toArray();
     expect([$advice['recommended'], $advice['title'], $advice['provisional'], $advice['settles']])
         ->toBe(['mend', 'Mend it', false, null]);
     expect($advice['ladder'][0])->toBe([
@@ -198,7 +198,7 @@ it('gives its advice as the page wants it', function () {
         'why' => [],
         'keeps' => ['files', 'programs', 'settings'],
     ]);
-    expect(smallLadder()->recommend(knowing(['tried' => 'mend, over, wipe']))->toArray()['recommended'])->toBeNull();
+    expect(smallLadder()->recommend(knowing(['tried' => 'mend, over, wipe']))->found()->recommended)->toBeNull();
 });
 
 /**

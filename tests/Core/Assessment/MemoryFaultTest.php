@@ -176,7 +176,7 @@ it('does not convict a module that failed in one slot only', function () {
     ];
     $verdict = MemoryFaultFinder::of($bench, $tests, false)->verdict();
     expect($verdict->isSettled())->toBeFalse()
-        ->and($verdict->suspects[0]['title'])->toBe('module M1')
+        ->and($verdict->suspects[0]->title)->toBe('module M1')
         ->and($verdict->sentence)->toStartWith('Not settled. Still possible: module M1');
     $module = MemoryFaultFinder::of(
         $bench,
@@ -194,7 +194,7 @@ it('does not convict a module that failed in one slot only', function () {
         false,
     )
         ->verdict();
-    expect($pair->isSettled())->toBeFalse()->and($pair->suspects[0]['title'])->toBe('module M1 in slot A together');
+    expect($pair->isSettled())->toBeFalse()->and($pair->suspects[0]->title)->toBe('module M1 in slot A together');
     $pair = MemoryFaultFinder::of(
         $bench,
         [

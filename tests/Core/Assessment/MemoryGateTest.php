@@ -14,12 +14,12 @@ it('lets nothing through bad memory and takes it back once the sheet acquits it'
     foreach (['protect.back-up', 'target.erase'] as $step) {
         expect(array_map(fn ($gate) => $gate->fact, $plan->step($step)->gates))->toContain('cleared.memory');
     }
-    expect($plan->assessment['memory'])->toMatchArray(['fact' => 'bad', 'trusted' => false, 'settled' => false])
-        ->and($plan->assessment['memory']['next'])->not->toBeNull();
+    expect($plan->assessment->all()['memory'])->toMatchArray(['fact' => 'bad', 'trusted' => false, 'settled' => false])
+        ->and($plan->assessment->all()['memory']['next'])->not->toBeNull();
     $clean = fit([], [], $sheet([['outcome' => 'clean', 'passes' => 4] + $bad]));
-    expect($clean->assessment['memory']['fact'])->toBe('trusted')
+    expect($clean->assessment->all()['memory']['fact'])->toBe('trusted')
         ->and($clean->step('protect.back-up')?->gates)->toBe([])
-        ->and(fit([], [], $sheet([]))->assessment['memory']['fact'])->toBe('untested');
+        ->and(fit([], [], $sheet([]))->assessment->all()['memory']['fact'])->toBe('untested');
 });
 
 it('fills the memory sheet in from a reading', function () {

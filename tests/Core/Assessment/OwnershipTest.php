@@ -37,7 +37,7 @@ it('counts days of support from the day of the brief, and none without one', fun
     $support = fn (?string $day) => Demo::plan(
         'upgrade',
         $day === null ? ['read_at' => null] : ['read_at' => $day],
-    )->assessment['support'];
+    )->assessment->all()['support'];
     expect($support('2026-11-24T09:00')[0]['sentence'])->toBe(
         'Tansy Desktop 6 lost its support 42 days ago, on 2026-10-13.',
     )
@@ -50,7 +50,7 @@ it('counts days of support from the day of the brief, and none without one', fun
 });
 
 it('says what the owner depends on and what is known of it', function () {
-    expect(Demo::plan('upgrade')->assessment['depends'])->toBe([
+    expect(Demo::plan('upgrade')->assessment->all()['depends'])->toBe([
         [
             'what' => 'harbour receipt printer',
             'standing' => 'does not work',
@@ -65,7 +65,7 @@ it('says what the owner depends on and what is known of it', function () {
         ->and(
             Demo::plan('upgrade', [
                 'depends' => ['the old Tidebook Ledger 3 of the office'],
-            ])->assessment['depends'][0]['standing'],
+            ])->assessment->all()['depends'][0]['standing'],
         )
         ->toBe('does not work');
 });

@@ -83,7 +83,7 @@ it('reads drive and memory from what was tested', function () use ($repair) {
             ],
         ],
     ]);
-    expect($failing->assessment['route']['recommended'])->toBe('new-drive')
+    expect($failing->assessment->all()['route']['recommended'])->toBe('new-drive')
         ->and($failing->step('protect.back-up')?->title)->toBe('Rescue the data')
         ->and($failing->step('protect.back-up')?->instructions[0])->toContain('live system');
     $memory = $repair($known, [
@@ -93,7 +93,7 @@ it('reads drive and memory from what was tested', function () use ($repair) {
             'tests' => [['placed' => ['M1' => 'A'], 'profile' => 'standard', 'passes' => 2, 'outcome' => 'errors']],
         ],
     ]);
-    expect($memory->assessment['route']['recommended'])->toBe('hardware')
+    expect($memory->assessment->all()['route']['recommended'])->toBe('hardware')
         ->and($memory->step('route.hardware-0')?->gates)->toBe([])
         ->and($memory->step('protect.back-up'))->toBeNull();
 });
@@ -112,7 +112,7 @@ it('compares the installed build with the first that repairs itself', function (
         'tried' => 'system-files',
         'present.build' => $build,
     ]);
-    expect(array_column($plan->assessment['route']['ladder'], 'standing', 'id')['repair-install-built-in'])
+    expect(array_column($plan->assessment->all()['route']['ladder'], 'standing', 'id')['repair-install-built-in'])
         ->toBe($standing);
 })->with([['7.1', 'recommended'], ['7.10', 'recommended'], ['7.0', 'out']]);
 
@@ -126,6 +126,6 @@ it('claims no sign of sound hardware that nobody has looked for', function () {
         Demo::catalogue(),
         Cobblestone\Policy\Policy::of(),
     );
-    $rows = array_column($plan->assessment['route']['ladder'], 'why', 'id');
+    $rows = array_column($plan->assessment->all()['route']['ladder'], 'why', 'id');
     expect($rows['hardware'])->toBe(['Nothing known so far points at the hardware.']);
 });

@@ -88,7 +88,7 @@ it('says in its title that not all is known', function () {
         new InstallWish(machineKnowing($facts), needing(['cores' => 4])),
         'off',
     )
-        ->toArray()['title'];
+        ->found()->title;
     expect($title([]))->toBe('fits, as far as is known');
     expect($title(['cores' => 4]))->toBe('fits');
     expect($title(['cores' => 2]))->toBe('cannot');

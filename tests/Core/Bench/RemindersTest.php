@@ -14,19 +14,9 @@ const DAY = 86400;
 
 function upgradePlan(): Plan
 {
-    return new Plan(
-        Demo::job(),
-        [],
-        [],
-        [],
+    return Demo::planned(
         [Demo::step('install.upgrade'), Demo::step('end')],
-        [],
-        [],
-        [],
-        [],
-        [],
-        [],
-        ['rollback' => ['step' => 'install.upgrade', 'days' => 10]],
+        assessment: ['rollback' => ['step' => 'install.upgrade', 'days' => 10]],
     );
 }
 

@@ -4,10 +4,14 @@ use Cobblestone\Boot\Advice;
 use Cobblestone\Boot\Model\Cause;
 use Cobblestone\Boot\Model\Ground;
 use Cobblestone\Boot\Model\Outcome;
+use Cobblestone\Boot\Model\PassedEntry;
 use Cobblestone\Boot\Model\Prediction;
 use Cobblestone\Boot\Model\Stone;
 use Cobblestone\Boot\RehearsalHead;
+use Cobblestone\Boot\StartFound;
+use Cobblestone\Document\Fields;
 use Cobblestone\Media\Inspection\LoaderTrust;
+use Tests\Support\Demo;
 
 $end = fn (Outcome $outcome, string $stone, string $words, ?Cause $cause = null): Prediction => new Prediction(
     $outcome,
@@ -75,7 +79,7 @@ it('knows by the firmware itself that there is no UEFI', function () {
 });
 
 it('carries the cause of the first line that was left', function () {
-    $passed = [['title' => 'stick', 'outcome' => 'refused-by-secure-boot', 'words' => 'x', 'cause' => 'revoked']];
+    $passed = [new PassedEntry('stick', Outcome::RefusedBySecureBoot, 'x', Cause::Revoked)];
     $prediction = new Prediction(
         Outcome::OldSystemStarts,
         'a',
@@ -108,13 +112,15 @@ it('blames what a switch would not mend before the switch', function (
 ]);
 
 it('counts the head of a rehearsal from the rows below it', function () {
-    $start = fn (int $number, bool $succeeds, ?string $hangs = null) => [
+    $one = Demo::plan('fairlead-13')->assessment->all()['rehearsal'][0];
+    $start = fn (int $number, bool $succeeds, ?string $hangs = null) => StartFound::read(Fields::of([
+        ...$one,
         'step' => 's',
         'number' => $number,
         'outcome' => 'installer-starts',
         'succeeds' => $succeeds,
         'settled_by' => $hangs,
-    ];
+    ]));
     $seen = fn (int $number, string $seen, bool $looked) => [
         'step' => 's',
         'number' => $number,

@@ -33,7 +33,7 @@ it('goes on to the next line where one fails, and says what it left', function (
         ->and($prediction->device)
         ->toBe('drive')
         ->and(array_column($prediction->passed, 'outcome'))
-        ->toBe(['refused-by-secure-boot'])
+        ->toBe([Outcome::RefusedBySecureBoot])
         ->and($prediction->cause())
         ->toContain('Secure Boot is in force')
         ->and($prediction->blamed())
@@ -70,7 +70,7 @@ it('takes an entry by the GUID of its partition, dead once that is gone', functi
     $prediction = BootModel::start(Bench::state(devices: [$gone], entries: [$entry], order: ['old', 'drive']));
     expect($prediction->outcome)
         ->toBe(Outcome::WantedSystemStarts)
-        ->and($prediction->passed[0]['words'])
+        ->and($prediction->passed[0]->words)
         ->toContain('abc')
         ->toContain('dead')
         ->and(

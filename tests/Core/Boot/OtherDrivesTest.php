@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Assessment\Encryption\Binding;
 use Cobblestone\Boot\BootScene;
 use Cobblestone\Boot\Model\Ground;
 use Cobblestone\Boot\Model\Outcome;
@@ -17,7 +18,7 @@ it('grounds', function () {
 });
 
 it('knows the other drives, and the system that may start from one of them', function () {
-    $scene = BootScene::fromArray(Demo::plan('capstan-t3')->assessment['boot']);
+    $scene = BootScene::fromArray(Demo::plan('capstan-t3')->assessment->all()['boot']);
     $others = array_values(array_filter(
         $scene->state->devices,
         fn ($device): bool => str_starts_with($device->id, 'drive-'),
@@ -36,7 +37,7 @@ it('knows the other drives, and the system that may start from one of them', fun
     $with = Demo::plan('capstan-t3', ['machine' => ['lsblk' => json_encode($lsblk)]]);
     $leads = array_map(
         fn ($device): string => $device->medium->leads->value,
-        BootScene::fromArray($with->assessment['boot'])->state->devices,
+        BootScene::fromArray($with->assessment->all()['boot'])->state->devices,
     );
     expect($leads)->toContain('old-system');
     // With the target never installed, it is that leftover which starts, and the rehearsal says so.
@@ -62,7 +63,7 @@ it('shows why Secure Boot goes back on before a system that encrypts by itself i
         ...array_filter($plan->steps, fn (Step $step): bool => $step->id !== 'put-back.secure-boot'),
         $plan->step('put-back.secure-boot'),
     ];
-    $starts = Rehearsal::run(BootScene::fromArray($plan->assessment['boot']), array_values($late));
+    $starts = Rehearsal::run(BootScene::fromArray($plan->assessment->all()['boot']), array_values($late));
     expect($starts[count($starts) - 1]->prediction->outcome)->toBe(Outcome::RecoveryKeyPrompt);
 });
 
@@ -78,11 +79,11 @@ it('comes through under every policy and on every kind of target', function (str
     ]);
 
 it('learns from an end what it can', function () {
-    expect(Reality::teaches(Outcome::RefusedBySecureBoot, ''))
+    expect(Reality::teaches(Outcome::RefusedBySecureBoot, null))
         ->toBe(['stick.refused' => 'yes', 'firmware.secure_boot' => 'on'])
-        ->and(Reality::teaches(Outcome::RecoveryKeyPrompt, 'keys'))->toBe(['encryption.binding' => 'measured'])
-        ->and(Reality::teaches(Outcome::RecoveryKeyPrompt, 'measured'))->toBe([])
-        ->and(Reality::teaches(Outcome::Silent, 'keys'))->toBe([]);
+        ->and(Reality::teaches(Outcome::RecoveryKeyPrompt, Binding::Keys))->toBe(['encryption.binding' => 'measured'])
+        ->and(Reality::teaches(Outcome::RecoveryKeyPrompt, Binding::Measured))->toBe([])
+        ->and(Reality::teaches(Outcome::Silent, Binding::Keys))->toBe([]);
     $plan = Demo::plan('fairlead-13', [
         'machine' => [
             'facts' => [

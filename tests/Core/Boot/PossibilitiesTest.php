@@ -88,15 +88,15 @@ it('tables a stick for any machine by kind of firmware', function () {
     $rows = KindTable::of(Bench::medium(loaders: [Bench::loader(['signer' => 'harbour'])]), 'x86-64', $signers);
     expect(array_column($rows, 'starts', 'kind'))
         ->toBe(['uefi' => true, 'uefi-secure' => false, 'bios' => false])
-        ->and($rows[1]['words'])
+        ->and($rows[1]->words)
         ->toBe('the installer starts, or refused by Secure Boot')
-        ->and($rows[1]['because'])
+        ->and($rows[1]->because)
         ->toBe('It depends on whether the machine trusts the loader\'s signer.')
-        ->and($rows[2]['words'])
+        ->and($rows[2]->words)
         ->toBe('handed over, then silent')
-        ->and($rows[2]['because'])
+        ->and($rows[2]->because)
         ->toContain('zeros')
-        ->and($rows[0]['because'])
+        ->and($rows[0]->because)
         ->not->toBe('');
-    expect(KindTable::of(Bench::medium(), 'arm-64', $signers)[0]['words'])->toBe('wrong architecture');
+    expect(KindTable::of(Bench::medium(), 'arm-64', $signers)[0]->words)->toBe('wrong architecture');
 });

@@ -13,7 +13,7 @@ use Cobblestone\Runbook\Wants;
 use Tests\Support\Demo;
 
 it('lets what was seen on a model outrank what was worked out', function () {
-    $scene = BootScene::fromArray(Demo::plan('fairlead-13')->assessment['boot']);
+    $scene = BootScene::fromArray(Demo::plan('fairlead-13')->assessment->all()['boot']);
     $with = new BootScene(
         $scene->state,
         $scene->stick,

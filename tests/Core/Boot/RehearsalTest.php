@@ -18,16 +18,16 @@ it('ends every demo path in the wanted system, with everything put back', functi
     $starts = rehearsed($plan);
     if ($plan->job->kind->value === 'media-only') {
         expect($starts)->toBe([])
-            ->and(array_column($plan->assessment['kinds'], 'kind'))->toBe(['uefi', 'uefi-secure', 'bios']);
+            ->and(array_column($plan->assessment->all()['kinds'], 'kind'))->toBe(['uefi', 'uefi-secure', 'bios']);
 
         return;
     }
     $last = $starts[count($starts) - 1];
     expect($last->step)->toBe('hand-over.give-back')->and($last->succeeds())->toBeTrue()
         ->and(array_filter($starts, fn (PowerOn $start): bool => ! $start->succeeds()))->toBe([])
-        ->and(array_map(fn (PowerOn $start): array => $start->toArray(), $starts))
+        ->and(array_map(fn (PowerOn $start): array => $start->found()->toArray(), $starts))
         ->toEqual(array_values(array_filter(
-            $plan->assessment['rehearsal'],
+            $plan->assessment->all()['rehearsal'],
             fn (array $start): bool => $start['wants'] !== 'setup',
         )));
 })->with(Demo::ALL);
@@ -39,7 +39,7 @@ it('confirms every branch of drive encryption, and shows what suspending was for
     ?Outcome $without,
 ) {
     $plan = Demo::plan($job, ['machine' => ['facts' => $facts]]);
-    expect($plan->assessment['encryption']['branch'])->toBe($branch->value);
+    expect($plan->assessment->all()['encryption']['branch'])->toBe($branch->value);
     if ($branch === EncryptionBranch::Stop) {
         expect($plan->verdict())->toBe(Verdict::Stop);
 
@@ -113,7 +113,7 @@ it('erases an encrypted drive without asking its key, because the stick is picke
     $plan = Demo::plan('fairlead-13', [
         'machine' => ['facts' => ['drive.encryption' => 'chip', 'encryption.binding' => 'measured']],
     ]);
-    expect($plan->assessment['encryption']['branch'])->toBe('erased-anyway')
+    expect($plan->assessment->all()['encryption']['branch'])->toBe('erased-anyway')
         ->and(array_filter(rehearsed($plan), fn (PowerOn $start): bool => ! $start->succeeds()))->toBe([]);
     // Starting the old system after the settings were changed is what would ask.
     $byOrder = rehearsed(

@@ -172,7 +172,7 @@ it('looks over at the end for exactly the devices that nothing is known for', fu
     $some = new Device('c', 'pci:0001:0003', 'audio');
     $audit = DriverSteps::for(new DriverSet(
         [], [], $unresolved, $unknown ? [] : [new DeviceMatch($some, true, null, null, [])],
-        new Machine('x', Kind::Laptop, FactSheet::fromArray([]), devices: $unknown ? [] : [$some]),
+        new Machine('x', Kind::Laptop, FactSheet::empty(), devices: $unknown ? [] : [$some]),
         Demo::catalogue()->system('skerry-rolling'),
     ))->steps[0];
     expect($audit->id)

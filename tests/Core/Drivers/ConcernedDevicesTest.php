@@ -14,7 +14,7 @@ it('asks of a device that no family names whether something is for it or says th
     $device = static fn (string $id, string $family, ?string $status = null): Device => new Device(
         "name of {$id}", $id, $family, status: $status,
     );
-    $machine = new Machine('A laptop', Kind::Laptop, FactSheet::fromArray([]), devices: [
+    $machine = new Machine('A laptop', Kind::Laptop, FactSheet::empty(), devices: [
         $device('pci:4f51:0001', 'other', 'OK'),
         $device('pci:4f51:0002', 'other', 'Code 28'),
         $device('pci:4f51:0003', 'other', 'OK'),
@@ -34,7 +34,7 @@ it('asks of a device that no family names whether something is for it or says th
 it('never lets a device that its model names vanish, and claims nothing where only a mouse was read', function () {
     $system = Demo::catalogue()->system('tansy-desktop-7');
     $because = static function (array $devices, ?MachineModel $model) use ($system): array {
-        $machine = new Machine('x', Kind::Laptop, FactSheet::fromArray([]), devices: $devices, model: $model);
+        $machine = new Machine('x', Kind::Laptop, FactSheet::empty(), devices: $devices, model: $model);
         $plan = DriverPlanner::plan($machine, $system, [], Policy::of([]));
         $audit = array_values(array_filter($plan->contribution->steps, fn ($step) => $step->id === 'drivers.audit'))[0];
 

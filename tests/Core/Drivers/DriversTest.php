@@ -199,7 +199,7 @@ it('leaves out what cannot be with what comes before it, and says so', function 
         ->and(array_map(static fn ($of): string => $of->name, $plan->unresolved))->toBe(['B'])
         ->and($decided['drivers.conflict.b'][0])->toContain('B pack and A pack must not be there together')
         ->and($decided['drivers.needs'])->toBe(['A pack needs gone, which is not on the shelf.'])
-        ->and($plan->found()[1]['hangs'])->toBe('empty');
+        ->and($plan->found()[1]->hangs)->toBe('empty');
 });
 
 it('asks for the stick again where drivers lie on it, and to pull it after the last of them', function () {

@@ -17,7 +17,7 @@ use Tests\Support\Entries;
  */
 function stoneOf(array $packages, array $system = []): Step
 {
-    $machine = new Machine('A laptop', Kind::Laptop, FactSheet::fromArray([]), devices: [
+    $machine = new Machine('A laptop', Kind::Laptop, FactSheet::empty(), devices: [
         new Device('Quarrel W2', 'pci:51a2:0202', 'network'),
         new Device('Fennick A1', 'hdaudio:46e10a10', 'audio'),
     ]);

@@ -4,54 +4,52 @@ use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Findings\Layouts;
+use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Wants;
 use Tests\Support\Demo;
 use Tests\Support\RandomBrief;
 
-/** What a value holds is what the document says, wherever the document has that field. */
-function sameAs(mixed $value, mixed $document, string $at): void
+/** What a plan keeps is read into values that write the same again, after its way through the store. */
+function readsAndWrites(Plan $plan, string $of): void
 {
-    if (is_object($value) && ! $value instanceof BackedEnum) {
-        $document = is_array($document) ? $document : [];
-        foreach (get_object_vars($value) as $property => $held) {
-            $name = strtolower((string) preg_replace('/(?<=[a-z0-9])[A-Z]/', '_$0', $property));
-            if (array_key_exists($name, $document)) {
-                sameAs($held, $document[$name], "{$at}.{$name}");
-            }
-        }
-
-        return;
-    }
-    if (is_array($value) && is_array($document) && array_is_list($value)) {
-        expect(count($value))->toBe(count($document), $at);
-        foreach ($value as $index => $item) {
-            sameAs($item, $document[$index], "{$at}.{$index}");
-        }
-
-        return;
-    }
-    // A part of a part is read as the one word of it that is shown.
-    if (is_array($document) && ! is_array($value)) {
-        expect($document)->toContain($value);
-
-        return;
-    }
-    expect($value instanceof BackedEnum ? $value->value : $value)->toBe($document, $at);
+    $stored = fn (Fields $part): mixed => json_decode((string) json_encode($part->all(), JSON_THROW_ON_ERROR), true);
+    $kept = $stored($plan->assessment);
+    $read = Findings::read(Fields::of($kept, 'assessment'));
+    expect($stored(Fields::of($read->toArray())))->toEqual(array_intersect_key($kept, $read->toArray()), $of)
+        // What is not read here has readers of its own.
+        ->and(array_diff(array_keys($kept), array_keys($read->toArray()), [
+            'medium', 'files', 'collecting', 'rollback', 'boot', 'later_questions',
+        ]))->toBe([], $of);
+    $layouts = $stored($plan->layouts);
+    expect($stored(Fields::of(Layouts::read(Fields::of($layouts))->toArray())))->toEqual($layouts, $of);
 }
 
 it('reads of every kind of job what its path was computed with', function (string $job) {
-    $plan = Demo::plan($job);
-    sameAs(Findings::of($plan), json_decode((string) json_encode($plan->assessment), true), 'assessment');
+    readsAndWrites(Demo::plan($job), $job);
 })->with(Demo::ALL);
 
 it('reads what is found of any job', function () {
     mt_srand(411);
+    $read = 0;
     for ($i = 0; $i < 120; $i++) {
         $plan = RandomBrief::plan($i);
         if ($plan !== null) {
-            sameAs(Findings::of($plan), json_decode((string) json_encode($plan->assessment), true), "brief {$i}");
+            $read++;
+            readsAndWrites($plan, "brief {$i}");
         }
     }
+    expect($read)->toBeGreaterThan(40);
+});
+
+it('loses no field of what it reads', function () {
+    $whole = Findings::of(Demo::plan('fairlead-13'))->toArray();
+    foreach (['encryption', 'backup', 'requirements', 'drivers', 'rehearsal'] as $part) {
+        expect($whole)->toHaveKey($part);
+    }
+    expect(Findings::of(Demo::plan('repair'))->toArray())->toHaveKey('route')
+        ->and(Findings::of(Demo::plan('drive-swap'))->toArray())->toHaveKey('health')
+        ->and(Findings::of(Demo::plan('firmware-update'))->toArray())->toHaveKey('update')
+        ->and(Findings::of(Demo::plan('stick-for-any'))->toArray())->toHaveKey('kinds');
 });
 
 it('names what does not fit', function (array $assessment, string $path) {
@@ -83,11 +81,3 @@ it('finds a power-on by stone and number, and leaves the ways into the setup out
         array_map(static fn ($start): array => [$start->step, $start->number], array_values($wanted)),
     );
 });
-
-it('reads both devices of a path as it lays them out', function (string $job) {
-    $plan = Demo::plan($job);
-    $layouts = Layouts::of($plan);
-    sameAs($layouts, json_decode((string) json_encode($plan->layouts), true), 'layouts');
-    expect($layouts->target === null)->toBe(($plan->layouts['target'] ?? null) === null)
-        ->and($layouts->stick === null)->toBe(($plan->layouts['stick'] ?? null) === null);
-})->with(Demo::ALL);

@@ -143,7 +143,7 @@ it('asks nothing of Secure Boot where the firmware has none, and switches USB st
             )
             ->toBe('does not apply')
             ->and(array_column(
-                array_filter($plan->assessment['rehearsal'], fn (array $start): bool => ! $start['succeeds']),
+                array_filter($plan->assessment->all()['rehearsal'], fn (array $start): bool => ! $start['succeeds']),
                 'sentence',
             ))
             ->toBe([]);

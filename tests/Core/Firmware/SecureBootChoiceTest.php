@@ -52,7 +52,7 @@ it('puts Secure Boot back on after an unsigned stick with a signed system', func
         ->toBeLessThan(array_search('network.online', $steps, true))
         ->toBeGreaterThan(array_search('install.phase-1', $steps, true))
         ->and(array_column(
-            array_filter($plan->assessment['rehearsal'], fn ($start) => ! $start['succeeds']),
+            array_filter($plan->assessment->all()['rehearsal'], fn ($start) => ! $start['succeeds']),
             'sentence',
         ))
         ->toBe([])
@@ -72,7 +72,7 @@ it('puts Secure Boot back on at the end where nothing is bound to it', function 
     expect(array_search('put-back.secure-boot', $steps, true))
         ->toBeGreaterThan(array_search('proof.readings', $steps, true))
         ->and(array_column(
-            array_filter($plan->assessment['rehearsal'], fn ($start) => ! $start['succeeds']),
+            array_filter($plan->assessment->all()['rehearsal'], fn ($start) => ! $start['succeeds']),
             'sentence',
         ))
         ->toBe([]);

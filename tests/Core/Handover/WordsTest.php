@@ -122,7 +122,7 @@ it('says of files what became of them', function (
 
 it('adds what was not copied to what was', function (array $not, array $words) {
     $lines = FilesWords::of(
-        Progress::of(smallPlan([], [], [], ['backup' => ['not_covered' => $not]]), []),
+        Progress::of(smallPlan([], [], [], ['backup' => ['keep' => 'some', 'not_covered' => $not]]), []),
         [new SheetLine('Copied: 11 840 files.')],
     );
     expect(array_map(fn (SheetLine $line) => $line->words, $lines))->toBe($words);

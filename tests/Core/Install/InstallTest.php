@@ -59,7 +59,7 @@ it('asks for a reading where nobody has read the drives, and takes typed serial 
     $brief = fn (array $facts) => Demo::plan('fairlead-13', ['machine' => ['lsblk' => null, 'facts' => $facts]]);
     expect($facts($brief([])))
         ->toContain('target.reading')
-        ->and($brief([])->layouts['target']['assumed'])
+        ->and($brief([])->layouts->all()['target']['assumed'])
         ->toBeTrue()
         ->and($brief([])->step('target.erase')?->confirmation?->typed)
         ->toBeFalse()
@@ -100,7 +100,7 @@ it('does not ask for a serial that proves nothing', function () {
 });
 
 it('lays out the profile\'s partitions to the sector', function () {
-    $parts = Demo::plan('fairlead-13')->layouts['target']['after']['partitions'];
+    $parts = Demo::plan('fairlead-13')->layouts->all()['target']['after']['partitions'];
     expect(array_map(fn ($part) => [$part['name'], $part['first_sector'], $part['sectors']], $parts))
         ->toBe([
             ['EFI system', 2048, 532480],
@@ -113,7 +113,7 @@ it('lays out the profile\'s partitions to the sector', function () {
 });
 
 it('counts in the drive\'s own sectors', function () {
-    $after = Demo::plan('pocket-lantern')->layouts['target']['after'];
+    $after = Demo::plan('pocket-lantern')->layouts->all()['target']['after'];
     expect($after['sector_bytes'])
         ->toBe(4096)
         ->and($after['partitions'][0]['first_sector'])
@@ -131,9 +131,9 @@ it('falls back to MBR for a machine that starts the old way, and tells the bound
             'facts' => ['firmware.kind' => 'bios', 'target.path' => 'nvme0n1', 'firmware.secure_boot' => 'on'],
         ],
     ]);
-    expect($plan->layouts['target']['after']['scheme'])
+    expect($plan->layouts->all()['target']['after']['scheme'])
         ->toBe('mbr')
-        ->and(array_column($plan->layouts['target']['after']['partitions'], 'type'))
+        ->and(array_column($plan->layouts->all()['target']['after']['partitions'], 'type'))
         ->toBe(['linux-filesystem']);
     expect(PartitionPlan::wipe($system, Scheme::Gpt, Bytes::of(512110190592), 512, 's')->partitions)->toHaveCount(2);
 });

@@ -1,10 +1,10 @@
 <?php
 
 use Cobblestone\Findings\Layouts;
-use Cobblestone\Findings\PartFound;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Storage\DevicePart;
 use Tests\Support\Demo;
 
 // Something on the target drive is to stay (rules I2, I8). Fairlead 13 holds START at 2048, reserved at 206848,
@@ -31,7 +31,7 @@ function against(Plan $plan): array
 function placed(Plan $plan): array
 {
     return array_map(
-        static fn (PartFound $one): string => "{$one->name} {$one->firstSector}+{$one->sectors}",
+        static fn (DevicePart $one): string => "{$one->name} {$one->firstSector}+{$one->sectors}",
         Layouts::of($plan)->target->after->partitions ?? [],
     );
 }
@@ -62,7 +62,7 @@ it('keeps what is to stay and makes the rest in the largest room between', funct
     expect(against($plan))->toBe([])->and(placed($plan))->toBe([
         'START 2048+204800', 'reserved 206848+32768', 'system 239616+497598464', 'recovery 497838080+2097152',
         'Recovery 499935232+163840',
-    ])->and(array_map(fn (PartFound $one): bool => $one->stays, Layouts::of($plan)->target->now ?? []))
+    ])->and(array_map(fn (DevicePart $one): bool => $one->stays, Layouts::of($plan)->target->now ?? []))
         ->toBe([true, true, false, true]);
 });
 

@@ -204,9 +204,9 @@ it('states for every drive what an installer shows, and stops at a figure that i
 it('calls no typed drive blank and no sector size read that nobody read', function () {
     $typed = Demo::plan('drive-swap');
     expect($typed->step('target.erase')?->confirmation?->loses)->toBe('whatever is on it: its contents were not read')
-        ->and($typed->layouts['target']['sector_assumed'])->toBeTrue()
+        ->and($typed->layouts->all()['target']['sector_assumed'])->toBeTrue()
         ->and(json_encode($typed->decisions))->toContain('contents not read');
-    expect(Demo::plan('fairlead-13')->layouts['target']['sector_assumed'])->toBeFalse();
+    expect(Demo::plan('fairlead-13')->layouts->all()['target']['sector_assumed'])->toBeFalse();
 });
 
 it('turns a path into an identity once, and leaves what has none', function () {

@@ -136,8 +136,9 @@ it('names the field of a brief that cannot be used', function (array $change, st
 
 it('reads a bare on or off of YAML as the word', function () {
     $plan = Demo::plan('pocket-lantern', ['machine' => ['facts' => ['firmware.secure_boot' => true, 'x' => true]]]);
-    $facts = array_column($plan->facts, 'value', 'name');
-    expect($facts['firmware.secure_boot'])->toBe('on')->and($facts['x'])->toBeTrue();
+    expect($plan->fact('firmware.secure_boot')?->told('value'))->toBe('on')
+        ->and($plan->fact('x')?->told('value'))->toBeTrue()
+        ->and($plan->fact('y'))->toBeNull();
 });
 
 it('shows where a reading and the catalogue disagree', function () {

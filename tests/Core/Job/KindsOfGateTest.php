@@ -48,7 +48,7 @@ it('gates nothing of a new build behind a backup that nobody makes', function ()
     $gates = array_merge(...array_map(fn ($step) => array_map(fn ($gate) => $gate->id, $step->gates), $plan->steps));
     expect($plan->step('firmware.set'))->not->toBeNull();
     expect($gates)->not->toContain('backup');
-    expect($plan->assessment['backup'])->toBe(['keep' => 'blank']);
+    expect($plan->assessment->all()['backup'])->toBe(['keep' => 'blank']);
     expect(array_map(fn ($question) => $question->fact, $plan->questions))->not->toContain('owner.keep');
 });
 
@@ -77,15 +77,15 @@ it('plans sockets of a swap for what is attached, and judges no size of a drive 
         Demo::catalogue(),
         Policy::of(),
     );
-    expect(array_column($plan([])->assessment['requirements']['rows'], 'has', 'id')['drive'])->toBe('unknown');
-    expect($plan([])->layouts['target'])->toBeNull();
-    expect(json_encode($plan([])->assessment['ports']))->not->toContain('backup drive');
+    expect(array_column($plan([])->assessment->all()['requirements']['rows'], 'has', 'id')['drive'])->toBe('unknown');
+    expect($plan([])->layouts->all()['target'])->toBeNull();
+    expect(json_encode($plan([])->assessment->all()['ports']))->not->toContain('backup drive');
     // A failing drive is rescued before it comes out.
-    expect(json_encode($plan($brief['machine']['readings'])->assessment['ports']))->toContain('backup drive');
+    expect(json_encode($plan($brief['machine']['readings'])->assessment->all()['ports']))->toContain('backup drive');
 });
 
 it('says of charging only what a portable can do', function () {
-    $charges = fn (string $job): array => array_column(Demo::plan($job)->assessment['ports'], 'charges');
+    $charges = fn (string $job): array => array_column(Demo::plan($job)->assessment->all()['ports'], 'charges');
     expect(array_unique($charges('capstan-t3')))->toBe([null]);
     expect($charges('fairlead-13'))->not->toContain(null);
 });

@@ -26,8 +26,8 @@ it('makes a stick and nothing else, for any machine', function () {
     expect(array_map(fn ($step) => $step->id, $plan->steps))->toBe([
         'gather.lay-out', 'image.check', 'media.identify', 'media.write', 'media.verify', 'hand-over.shelve',
     ])
-        ->and($plan->layouts['target'])->toBeNull()
-        ->and($plan->layouts['stick']['name'])->toBe('Harbour 16')
+        ->and($plan->layouts->all()['target'])->toBeNull()
+        ->and($plan->layouts->all()['stick']['name'])->toBe('Harbour 16')
         ->and($plan->step('hand-over.shelve')?->instructions[1])
         ->toContain('those by UEFI and those that start the old way')
         ->and($plan->verdict()->value)->toBe('go');
@@ -81,7 +81,7 @@ it('rescues a failing drive before it comes out, and carries the data over from 
         ->and($plan->step('install.carry-over')?->instructions[0])->toContain('the rescued copy')
         ->and($plan->step('target.erase')?->confirmation?->serial)->toBe('SM3-2610-55E0C1')
         ->and($plan->step('hand-over.give-back')?->gates[0]->fact)->toBe(PathFact::putBack('old-drive'))
-        ->and($plan->layouts['target']['bytes'])->toBe(512110190592);
+        ->and($plan->layouts->all()['target']['bytes'])->toBe(512110190592);
 });
 
 it('keeps a sound old drive as the way back, without a backup of its own', function () {
@@ -164,7 +164,7 @@ it('revives before it restores, and restores only once nothing is kept or revivi
 
 it('upgrades in place with a way back, and says what room it wants', function () {
     $plan = Demo::plan('upgrade');
-    expect($plan->assessment['rollback'])->toBe(['step' => 'install.upgrade', 'days' => 10])
+    expect($plan->assessment->all()['rollback'])->toBe(['step' => 'install.upgrade', 'days' => 10])
         ->and($plan->step('install.start')?->gates[0]->fact)->toBe(PathFact::BACKUP_SETTLED)
         ->and($plan->steps[count($plan->steps) - 1]->gates)->toBe([])
         ->and(array_filter($plan->steps, fn ($step) => $step->isOneWay()))->toBe([]);

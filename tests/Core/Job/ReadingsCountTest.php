@@ -93,7 +93,7 @@ it('does not ask what an answer implies, and asks what is left in one go', funct
         'machine' => [
             'facts' => ['symptom.starts' => 'normally', 'drive.encryption' => 'none', 'present.build' => $build],
         ],
-    ])->assessment['route']['ladder'];
+    ])->assessment->all()['route']['ladder'];
     $why = fn (array $ladder) => implode(' ', array_column($ladder, 'why', 'id')['repair-install-image']);
     expect($why($image('99.9', 'Dock')))->toContain('No image at hand matches')
         ->and($why($image('7.1', 'Dock')))->not->toContain('No image at hand matches');

@@ -1,5 +1,7 @@
 <?php
 
+use Cobblestone\Document\FieldFault;
+use Cobblestone\Document\Fields;
 use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Fact;
 use Cobblestone\Machine\FactSheet;
@@ -130,14 +132,18 @@ it('comes back from a stored plan, without what nobody knew', function () {
         ->with(Fact::of('b', 'on', Source::Reading, 'mokutil', '09:10'))
         ->with(Fact::of('a', 3, Source::Catalogue, 'model'))
         ->with(Fact::unknown('c'));
-    $back = FactSheet::fromArray($sheet->toArray());
+    $back = FactSheet::read(array_map(Fields::of(...), $sheet->toArray()));
     expect(array_keys($back->all()))->toBe(['a', 'b']);
     expect($back->get('b'))->toEqual($sheet->get('b'));
     expect($back->get('a')->certainty)->toBe(Certainty::Assumed);
-    expect(FactSheet::fromArray([['name' => 'x', 'value' => 1, 'source' => 'rumour', 'origin' => 'y']])->all())
-        ->toBe([]);
-    expect(FactSheet::fromArray([['name' => 'x', 'value' => 1, 'source' => 'reading', 'origin' => 'y']])->get('x')->at)
-        ->toBeNull();
+    $stored = ['name' => 'x', 'value' => 1, 'certainty' => 'known', 'source' => 'reading', 'origin' => 'y'];
+    $read = fn (array $with): FactSheet => FactSheet::read([Fields::of([...$stored, ...$with], 'facts.0')]);
+    expect($read([])->get('x')->at)
+        ->toBeNull()
+        ->and($read(['source' => null])->all())
+        ->toBe([])
+        ->and(fn () => $read(['source' => 'rumour']))
+        ->toThrow(FieldFault::class, 'facts.0.source');
 });
 
 it('compares a fact\'s value as it stands', function () {

@@ -13,7 +13,7 @@ function sealedSteps(Plan $plan): array
 
 it('lays the installer beside storage on a GUID table, and names the whole stick as the trap', function () {
     $plan = Demo::plan('sealed-stick');
-    $layout = $plan->layouts['stick']['after'];
+    $layout = $plan->layouts->all()['stick']['after'];
     [$installer, $storage] = $layout['partitions'];
     $bytes = Demo::catalogue()->image('halden-one-26-installer')->counted()->bytes;
     expect($layout['scheme'])->toBe('gpt')
@@ -41,9 +41,9 @@ it('starts twice from the stick before the drive alone, and locks the account at
         ->and($at('install.stick-out'))->toBeLessThan($at('install.phase-2'))
         ->and($at('protect.account-out'))->toBeLessThan($at('target.erase'))
         ->and(json_encode(sealedSteps($plan)['first-boot.answers']->toArray()))->toContain('Account lock')
-        ->and($plan->layouts['target']['after']['scheme'])->toBe('gpt');
+        ->and($plan->layouts->all()['target']['after']['scheme'])->toBe('gpt');
     $starts = array_values(array_filter(
-        $plan->assessment['rehearsal'],
+        $plan->assessment->all()['rehearsal'],
         fn (array $one): bool => in_array($one['step'], ['boot.start', 'install.start-again'], true),
     ));
     expect(array_column($starts, 'outcome'))->toBe(['installer-starts', 'installer-starts']);

@@ -219,7 +219,7 @@ it('keeps in the path what its stick has to carry', function () {
         ->and($wanted->system)->toBe('Tansy Desktop 7')
         ->and($wanted->edition)->toBe('Dock')
         ->and($wanted->driverPackages)->toBe(1)
-        ->and($wanted->toArray())->toBe($plan->assessment['medium'])
+        ->and($wanted->toArray())->toBe($plan->assessment->all()['medium'])
         ->and(WantedStick::of(Demo::plan('firmware-update')))->toBeNull();
 });
 

@@ -51,7 +51,7 @@ function spoken(MediaPlan $plan): array
         'mode' => $plan->mode->value,
         'stick' => $plan->stick?->id,
         'label' => $plan->label,
-        'layout' => $plan->layout,
+        'layout' => $plan->layout?->toArray(),
         'blockers' => array_map(fn ($one) => $one->toArray(), $c->blockers),
         'decisions' => array_map(fn ($decision) => $decision->toArray(), $c->decisions),
         'questions' => array_map(fn ($question) => $question->toArray(), $c->questions),

@@ -107,11 +107,11 @@ it('follows the scheme school and says what an older machine would do', function
     ?string $code,
 ) {
     $plan = Demo::plan('fairlead-13', ['machine' => ['facts' => $facts]], $policy);
-    $after = $plan->layouts['stick']['after'];
+    $after = $plan->layouts->all()['stick']['after'];
     expect(chosen($plan, 'media.scheme')->chosen)->toBe($scheme)
         ->and($after['scheme'])->toBe(strtolower($scheme))
         ->and($after['partitions'][0]['type_code'])->toBe($code)
-        ->and($after['partitions'][0]['active'])->toBe($scheme === 'MBR');
+        ->and($after['partitions'][0]['active'] ?? false)->toBe($scheme === 'MBR');
 })->with([
     [[], [], 'GPT', 'EBD0A0A2-B9E5-4433-87C0-68B6B72699C7'],
     [['scheme' => 'widest'], [], 'MBR', '0x0C'],
@@ -172,11 +172,11 @@ it('stops where no registered stick can take the image', function () {
     $plan = Demo::plan('fairlead-13', ['sticks' => ['tern-64-b']]);
     expect($plan->verdict()->value)->toBe('stop')
         ->and($plan->blockers[0]->reason)->toContain('No stick in the register can carry this image')
-        ->and($plan->layouts['stick'])->toBeNull();
+        ->and($plan->layouts->all()['stick'])->toBeNull();
 });
 
 it('keeps what it needs below what the volume holds', function () {
-    $after = Demo::plan('fairlead-13')->layouts['stick']['after'];
+    $after = Demo::plan('fairlead-13')->layouts->all()['stick']['after'];
     expect($after['need_bytes'])->toBeLessThan($after['capacity_bytes'])
         ->and($after['label'])->toBe('TANSY 7')
         ->and($after['partitions'][0]['fat32']['clusters'])->toBe(intdiv(

@@ -80,19 +80,7 @@ it('does not lose what has still to be put back', function () use ($ids) {
 
 it('says what was added, dropped, changed and decided otherwise', function () {
     $decide = fn (string $chosen) => new Decision('d', 'Stick', $chosen, [], [], [], 'M7');
-    $plan = fn (array $steps, array $decisions) => new Plan(
-        Demo::job(),
-        [],
-        [],
-        $decisions,
-        $steps,
-        [],
-        [],
-        [],
-        [],
-        [],
-        [],
-    );
+    $plan = fn (array $steps, array $decisions) => Demo::planned($steps, [], $decisions);
     $old = $plan(
         [Demo::step('a', title: 'A'), Demo::step('b', title: 'B'), Demo::step('c', title: 'C'), Demo::step('s')],
         [$decide('small')],

@@ -113,7 +113,7 @@ it('is read by fdisk in sectors of 4096 bytes', function (int $seed) {
 })->with([11, 12, 13]);
 
 it('accepts the layouts of the four demo jobs', function (string $job) {
-    foreach (array_filter(Demo::plan($job)->layouts) as $of) {
+    foreach (array_filter(Demo::plan($job)->layouts->all()) as $of) {
         $data = $of['after'];
         if (! in_array($data['scheme'], ['gpt', 'mbr'], true) || isset($data['written_bytes'])) {
             continue;

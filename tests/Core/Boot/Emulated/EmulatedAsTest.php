@@ -32,7 +32,7 @@ it('takes the firmware and the keys that come nearest to a machine as it is set'
 ]);
 
 it('stands beside every start from the stick, and beside no other', function () {
-    $starts = Demo::plan('pocket-lantern')->assessment['rehearsal'];
+    $starts = Demo::plan('pocket-lantern')->assessment->all()['rehearsal'];
     $as = array_column(array_filter($starts, fn (array $one): bool => $one['as'] !== null), 'as', 'wants');
     expect(array_keys($as))->toBe(['installer'])
         ->and(EmulatedAs::read(Fields::of($as['installer']))->toArray())->toBe($as['installer'])

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Findings;
+namespace Cobblestone\Drivers;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
@@ -24,5 +24,11 @@ final readonly class RefusedFound
             $fields->enum('why', RefusedBecause::class),
             $fields->optionalString('words') ?? '',
         );
+    }
+
+    /** @return array{package: string, why: string, words: string} */
+    public function toArray(): array
+    {
+        return ['package' => $this->package, 'why' => $this->why->value, 'words' => $this->words];
     }
 }

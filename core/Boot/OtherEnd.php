@@ -2,20 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Findings;
+namespace Cobblestone\Boot;
 
 use Cobblestone\Boot\Model\Outcome;
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
 
-/** How a power-on ends if something assumed is not so. */
+/** How a power-on ends if something that is assumed is not so. */
 final readonly class OtherEnd
 {
-    public function __construct(
-        public string $fact,
-        public string $value,
-        public Outcome $outcome,
-    ) {
+    public function __construct(public string $fact, public string $value, public Outcome $outcome)
+    {
     }
 
     /** @throws FieldFault */
@@ -26,5 +23,11 @@ final readonly class OtherEnd
             $fields->string('value'),
             $fields->enum('outcome', Outcome::class),
         );
+    }
+
+    /** @return array{fact: string, value: string, outcome: string} */
+    public function toArray(): array
+    {
+        return ['fact' => $this->fact, 'value' => $this->value, 'outcome' => $this->outcome->value];
     }
 }

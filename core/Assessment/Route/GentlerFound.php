@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Findings;
+namespace Cobblestone\Assessment\Route;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
@@ -12,7 +12,7 @@ final readonly class GentlerFound
 {
     /**
      * @param  string|null  $why  what the owner wants it for; null while nobody has said
-     * @param  list<RungFound>  $ladder  gentlest first
+     * @param  list<WeighedRung>  $ladder  gentlest first
      */
     public function __construct(public ?string $why, public array $ladder)
     {
@@ -21,6 +21,15 @@ final readonly class GentlerFound
     /** @throws FieldFault */
     public static function read(Fields $fields): self
     {
-        return new self($fields->optionalString('why'), $fields->each('ladder', RungFound::read(...)));
+        return new self($fields->optionalString('why'), $fields->each('ladder', WeighedRung::read(...)));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'why' => $this->why,
+            'ladder' => array_map(static fn (WeighedRung $rung): array => $rung->toArray(), $this->ladder),
+        ];
     }
 }

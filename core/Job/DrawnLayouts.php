@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Cobblestone\Job;
 
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Findings\Layouts;
+use Cobblestone\Findings\StickFound;
+use Cobblestone\Findings\TargetFound;
 use Cobblestone\Install\Keeping;
 use Cobblestone\Install\PartitionPlan;
 use Cobblestone\Install\SpaceLeft;
@@ -18,16 +21,18 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Storage\DeviceLayout;
+use Cobblestone\Storage\DevicePart;
 use Cobblestone\Storage\LayoutImpossible;
 use Cobblestone\Storage\Scheme;
 
 /** The stick and the target drive, now and after, in bytes and sectors. */
-final class Layouts
+final class DrawnLayouts
 {
     /**
      * @param  bool  $newDrive  whether another drive than the present one is written to, so that nothing is assumed
      *     of its size
-     * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<Blocker>} layouts, decisions, blockers
+     * @return array{0: Layouts, 1: list<Decision>, 2: list<Blocker>} layouts, decisions, blockers
      */
     public static function of(
         Machine $machine,
@@ -41,7 +46,7 @@ final class Layouts
         $assumed = $machine->fact('drive_bytes')->value;
         $bytes = $target !== null ? $target->size : (is_int($assumed) && ! $newDrive ? Bytes::of($assumed) : null);
         if ($bytes === null) {
-            return [['stick' => $stick, 'target' => null], [], []];
+            return [new Layouts($stick), [], []];
         }
         [$scheme, $decision] = PartitionPlan::scheme($machine, $system, $bytes);
         if ($target !== null && $aim->keeping !== null) {
@@ -53,7 +58,7 @@ final class Layouts
             $after = PartitionPlan::wipe($system, $scheme, $bytes, $sector, $seed);
         } catch (LayoutImpossible $e) {
             return [
-                ['stick' => $stick, 'target' => null],
+                new Layouts($stick),
                 [$decision],
                 [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem])],
             ];
@@ -62,7 +67,7 @@ final class Layouts
         $decisions = [$decision, $swap?->decision, SpaceLeft::of($system, $after, $swap->size ?? Bytes::of(0))];
 
         return [
-            ['stick' => $stick, 'target' => self::drawn($bytes, $sector, $target, $after->toArray())],
+            new Layouts($stick, self::drawn($bytes, $sector, $target, DeviceLayout::of($after))),
             array_values(array_filter($decisions)),
             [],
         ];
@@ -71,11 +76,10 @@ final class Layouts
     /**
      * The drive where something on it stays: its table is as it was.
      *
-     * @param  array<string, mixed>|null  $stick
-     * @return array{0: array<string, mixed>, 1: list<Decision>, 2: list<Blocker>}
+     * @return array{0: Layouts, 1: list<Decision>, 2: list<Blocker>}
      */
     private static function beside(
-        ?array $stick,
+        ?StickFound $stick,
         SystemProfile $system,
         Drive $target,
         Keeping $keeping,
@@ -83,61 +87,62 @@ final class Layouts
         ?SwapPlan $swap,
     ): array {
         $after = $keeping->layout($scheme, $target);
-        $drawn = self::drawn($target->size, $target->logicalSector, $target, $after);
-        $drawn['now'] = self::now($target, $keeping->kept);
+        $drawn = self::drawn($target->size, $target->logicalSector, $target, $after, $keeping->kept);
         $left = SpaceLeft::inRoom($system, $keeping->room(), $swap->size ?? Bytes::of(0));
 
-        return [['stick' => $stick, 'target' => $drawn], array_values(array_filter([$swap?->decision, $left])), []];
+        return [new Layouts($stick, $drawn), array_values(array_filter([$swap?->decision, $left])), []];
     }
 
-    /**
-     * @param  array<string, mixed>  $after
-     * @return array<string, mixed>
-     */
-    private static function drawn(Bytes $bytes, int $sector, ?Drive $target, array $after): array
-    {
-        return [
-            'bytes' => $bytes->count,
-            'sector_bytes' => $sector,
-            'assumed' => $target === null,
-            'proven' => $target?->hasProof() === true,
-            'read' => $target?->detailed === true,
-            'sector_assumed' => $target?->sectorRead !== true,
-            'model' => $target?->model,
-            'now' => $target === null || ! $target->detailed ? null : self::now($target),
-            'after' => $after,
-        ];
+    /** @param  list<Partition>  $kept */
+    private static function drawn(
+        Bytes $bytes,
+        int $sector,
+        ?Drive $target,
+        DeviceLayout $after,
+        array $kept = [],
+    ): TargetFound {
+        return new TargetFound(
+            $bytes->count,
+            $sector,
+            $target === null,
+            $target?->hasProof() === true,
+            $target?->detailed === true,
+            $target?->sectorRead !== true,
+            $target?->model,
+            $target === null || ! $target->detailed ? null : self::now($target, $kept),
+            $after,
+        );
     }
 
-    /** @return array<string, mixed>|null */
-    public static function stick(MediaPlan $media): ?array
+    public static function stick(MediaPlan $media): ?StickFound
     {
         return $media->stick === null
             ? null
-            : [
-                'name' => $media->stick->name,
-                'bytes' => $media->stick->size()->count,
-                'contents' => $media->stick->contents,
-                'after' => $media->layout,
-            ];
+            : new StickFound(
+                $media->stick->name,
+                $media->stick->size()->count,
+                $media->stick->contents,
+                $media->layout,
+            );
     }
 
     /**
      * @param  list<Partition>  $kept
-     * @return list<array<string, mixed>>
+     * @return list<DevicePart>
      */
-    private static function now(Drive $drive, array $kept = []): array
+    private static function now(Drive $drive, array $kept): array
     {
         return array_map(
-            static fn (Partition $partition): array => [
-                'name' => $partition->title(),
-                'first_sector' => $partition->startSector,
-                'sectors' => intdiv($partition->size->count, $drive->logicalSector),
-                'bytes' => $partition->size->count,
-                'file_system' => $partition->fileSystem,
-                'encrypted' => $partition->encrypted,
-                ...in_array($partition, $kept, true) ? ['stays' => true] : [],
-            ],
+            static fn (Partition $partition): DevicePart => new DevicePart(
+                $partition->title(),
+                '',
+                $partition->startSector,
+                intdiv($partition->size->count, $drive->logicalSector),
+                $partition->size->count,
+                $partition->fileSystem,
+                in_array($partition, $kept, true),
+                $partition->encrypted,
+            ),
             $drive->partitions,
         );
     }

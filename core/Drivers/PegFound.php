@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cobblestone\Findings;
+namespace Cobblestone\Drivers;
 
 use Cobblestone\Document\FieldFault;
 use Cobblestone\Document\Fields;
@@ -51,5 +51,22 @@ final readonly class PegFound
             $fields->each('refused', RefusedFound::read(...)),
             $fields->optionalString('package_id') ?? '',
         );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->name,
+            'id' => $this->id,
+            'family' => $this->family,
+            'hangs' => $this->hangs,
+            'package' => $this->package,
+            'package_id' => $this->packageId,
+            'setup_file' => $this->setupFile,
+            'step' => $this->step,
+            'identifier' => $this->identifier,
+            'refused' => array_map(static fn (RefusedFound $one): array => $one->toArray(), $this->refused),
+        ];
     }
 }
