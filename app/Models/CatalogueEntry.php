@@ -19,4 +19,12 @@ final class CatalogueEntry extends Record
     {
         return ['document' => 'array'];
     }
+
+    /** The day that its document is of, as it writes it. */
+    public function dated(): string
+    {
+        $day = $this->document['as_of'] ?? $this->document['date'] ?? '';
+
+        return is_scalar($day) ? (string) $day : '';
+    }
 }

@@ -33,6 +33,14 @@ final class LogRecord extends Record
         return ['data' => 'array'];
     }
 
+    /** What somebody wrote; null where the line holds no words of anybody. */
+    public function words(): ?string
+    {
+        $words = $this->data['text'] ?? null;
+
+        return is_string($words) ? $words : null;
+    }
+
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {

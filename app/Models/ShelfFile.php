@@ -63,22 +63,27 @@ final class ShelfFile extends Record
     /** The name people know it by. */
     public function title(): string
     {
-        return trim(
-            ($this->about['line'] ?? '').
-                ' '.
-                ($this->about['version'] ?? '').
-                ' '.
-                ($this->about['edition'] ?? ''),
-        ) ?:
-            $this->name;
+        return trim("{$this->said('line')} {$this->said('version')} {$this->said('edition')}") ?: $this->name;
     }
 
-    /** What a form about it was made from; any change of what people say of it gives another. */
+    /** What people say of one matter of it, see ABOUT; empty where nobody has said. */
+    public function said(string $matter): string
+    {
+        return $this->about[$matter] ?? '';
+    }
+
+    /** All that people say of it, in one line; empty where nobody has said anything. */
+    public function told(): string
+    {
+        return implode(' · ', array_filter(array_map($this->said(...), array_keys($this->about))));
+    }
+
     public function isBeingHashed(): bool
     {
         return in_array($this->hash_state, ['waiting', 'running'], true);
     }
 
+    /** What a form about it was made from; any change of what people say of it gives another. */
     public function version(): string
     {
         return hash(

@@ -70,6 +70,22 @@ final class StickBuild extends Record
         return $this->belongsTo(Job::class);
     }
 
+    /** What it makes; told without looking at each of its files. */
+    public function title(): string
+    {
+        $title = $this->plan['title'] ?? '';
+
+        return is_string($title) ? $title : '';
+    }
+
+    /** The checksums of every file that was read back, one a line; null until all were. */
+    public function sums(): ?string
+    {
+        $sums = $this->result['sha256sums'] ?? null;
+
+        return is_string($sums) ? $sums : null;
+    }
+
     public function stickPlan(): StickPlan
     {
         return StickPlan::fromArray($this->plan);

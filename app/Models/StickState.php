@@ -52,6 +52,14 @@ final class StickState extends Record
         return $state;
     }
 
+    /** What stands on record of its contents under that name: title, label, built_at; empty where nothing does. */
+    public function said(string $name): string
+    {
+        $said = $this->content[$name] ?? '';
+
+        return is_string($said) ? $said : '';
+    }
+
     /**
      * Becomes what is given, unless the stick was retired meanwhile: that is a person's word, and stays.
      *

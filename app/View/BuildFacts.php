@@ -95,7 +95,7 @@ final class BuildFacts
             'make-stick.sh' => 'Script',
             'table.sfdisk' => $build->stickPlan()->layout === null ? '' : 'Partition table',
             'plan.json' => 'Plan',
-            'SHA256SUMS' => isset($build->result['sha256sums']) ? 'Checksums' : '',
+            'SHA256SUMS' => $build->sums() === null ? '' : 'Checksums',
         ]);
     }
 }

@@ -99,7 +99,7 @@ final readonly class ElsewherePage
     private static function systemOf(ShelfFile $file, Catalogue $catalogue): ?SystemProfile
     {
         foreach ($catalogue->systems() as $system) {
-            if ($system->name === ($file->about['line'] ?? null)) {
+            if ($system->name === $file->said('line')) {
                 return $system;
             }
         }
@@ -113,7 +113,7 @@ final readonly class ElsewherePage
         $largest = (int) ($this->file->inspected()->files['largest']['bytes'] ?? 0);
         $parts = $largest > Fat32Geometry::MAX_FILE;
         $splitter = $parts && WayBridge::splitter($this->file) !== null;
-        $newer = HostFit::newer($host, $system?->id, $system?->name, $this->file->about['version'] ?? null);
+        $newer = HostFit::newer($host, $system?->id, $system?->name, $this->file->said('version') ?: null);
 
         return [
             ...array_filter([$newer]),

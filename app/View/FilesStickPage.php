@@ -61,7 +61,7 @@ final readonly class FilesStickPage
         $mark = $of->mark();
         $made = $mark === null ? null : StickState::query()->where('content->job', $job->id)->get()->first(
             static fn (StickState $state): bool => $state->condition === StickCondition::Good
-                && ($state->content['drivers_mark'] ?? null) === $mark,
+                && $state->said('drivers_mark') === $mark,
         );
 
         return $made?->slug;

@@ -36,17 +36,15 @@ final readonly class IdentifiedStick
 
     public function contents(): string
     {
-        $title = $this->state->content['title'] ?? null;
-
-        return is_string($title) ? $title : ($this->stick->contents ?? 'Nobody has noted what is on it.');
+        return $this->state->said('title') ?: $this->stick->contents ?? 'Nobody has noted what is on it.';
     }
 
     /** When it was proven; empty where it was not built here. */
     public function built(): string
     {
-        $at = $this->state->content['built_at'] ?? null;
+        $at = $this->state->said('built_at');
 
-        return is_string($at) ? Words::moment($at) : '';
+        return $at === '' ? '' : Words::moment($at);
     }
 
     /** Class of the panel: how it stands there. */

@@ -24,9 +24,7 @@ final readonly class StickLine
     /** What is on it, or what was noted. */
     public function contents(): string
     {
-        $title = $this->state->content['title'] ?? null;
-
-        return is_string($title) ? $title : ($this->stick->contents ?? 'contents not known');
+        return $this->state->said('title') ?: $this->stick->contents ?? 'contents not known';
     }
 
     public function building(): string
@@ -36,9 +34,7 @@ final readonly class StickLine
 
     public function buildTitle(): string
     {
-        $title = $this->build->plan['title'] ?? '';
-
-        return is_string($title) ? $title : '';
+        return $this->build?->title() ?? '';
     }
 
     public function rates(): string
@@ -52,8 +48,8 @@ final readonly class StickLine
     /** Whether it answers to that search, given in small letters. */
     public function answers(string $query): bool
     {
-        $label = $this->state->content['label'] ?? '';
-        $words = [$this->stick->name, $this->stick->serial, $this->stick->id, $this->contents(), $label];
+        $said = [$this->contents(), $this->state->said('label')];
+        $words = [$this->stick->name, $this->stick->serial, $this->stick->id, ...$said];
 
         return str_contains(mb_strtolower(implode(' ', array_filter($words, is_string(...)))), $query);
     }

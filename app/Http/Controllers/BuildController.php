@@ -153,7 +153,7 @@ final class BuildController
         abort_unless($build->slug === $slug, 404);
         if ($what === 'SHA256SUMS') {
             return self::download(
-                $build->result['sha256sums'] ??
+                $build->sums() ??
                     abort(404, 'The sums are known only when every file has been read back.'),
                 $what,
                 'text/plain',

@@ -50,7 +50,7 @@ final class WayController
             'choice' => $choice->decision,
             'folders' => DriverFolders::names(),
             'drivers' => $drivers,
-            'answering' => JobsOfSystem::of((string) ($file->about['line'] ?? '')),
+            'answering' => JobsOfSystem::of($file->said('line')),
             'job' => (int) Asked::text($request, 'job'),
             'comparison' => $comparison,
             'elsewhere' => self::elsewhere($comparison),

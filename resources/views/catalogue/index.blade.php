@@ -10,7 +10,7 @@ import</code></span></header>
 @forelse ($entries[$kind] ?? [] as $entry)
 <p>
 <a href="/catalogue/{{ $kind }}/{{ $entry->slug }}">{{ $entry->name }}</a> <span class="fine">as of
-{{ $entry->document['as_of'] ?? $entry->document['date'] }}</span></p>
+{{ $entry->dated() }}</span></p>
 @empty
 <p class="fine">None yet. A job can be planned without.</p>
 @endforelse

@@ -29,7 +29,7 @@
 @foreach ($sticks as $state)
 <p>
 <a href="/sticks/{{ $state->slug }}">{{ $state->slug }}</a>
-{{ $state->content['title'] ?? '' }}{{ isset($state->content['label']) ? ", label {$state->content['label']}" : '' }}
+{{ $state->said('title') }}{{ $state->said('label') === '' ? '' : ", label {$state->said('label')}" }}
 <span class="fine">{{ $state->condition->title() }}</span></p>
 @endforeach
 @foreach ($shelf as $file)

@@ -60,8 +60,8 @@
 @foreach ($entries as $entry)
 <li class="{{ $entry->kind }}"><span class="when">{!! \App\View\Words::time($entry->created_at) !!}</span><div>
 <a href="/jobs/{{ $entry->job_id }}/log">{{ $entry->job->title }}</a> <b>{{ \App\View\LogLine::text($entry) }}</b>
-<span class="fine">{{ $entry->user->title }}</span>@if (isset($entry->data['text']))
-<br><span class="fine">{{ $entry->data['text'] }}</span>@endif
+<span class="fine">{{ $entry->user->title }}</span>@if ($entry->words() !== null)
+<br><span class="fine">{{ $entry->words() }}</span>@endif
 </div></li>
 @endforeach
 </ol>

@@ -84,14 +84,14 @@ Nothing was run; only places that say what it is were read.</p>
 @if ($mayWork)
 <details class="panel" @if ($errors->any()) open @endif><summary>
 <b>What people know of it</b> <span
- class="fine">{{ implode(' · ', array_filter($file->about)) ?: 'nothing yet' }}</span></summary>
+ class="fine">{{ $file->told() ?: 'nothing yet' }}</span></summary>
 <form method="post" action="/shelf/{{ $file->id }}" class="row g-2 mt-1">
 @csrf
 <input type="hidden" name="as_seen" value="{{ $file->version() }}">
 @foreach (\App\Models\ShelfFile::ABOUT as $field => $title)
 <div class="col-sm-6 col-lg-3"><label class="form-label" for="a-{{ $field }}">{{ ucfirst($title) }}</label>
 <input id="a-{{ $field }}" name="{{ $field }}" class="form-control" maxlength="120"
- value="{{ old($field, $file->about[$field] ?? '') }}" @if ($field === 'as_of') type="date" @endif>
+ value="{{ old($field, $file->said($field)) }}" @if ($field === 'as_of') type="date" @endif>
 @include('parts.error', ['field' => $field])
 </div>
 @endforeach
@@ -118,7 +118,7 @@ Nothing was run; only places that say what it is were read.</p>
 @endif
 <div class="col-12"><button class="btn">Keep this</button></div></form></details>@else
 <section class="panel">
-<p>{{ implode(' · ', array_filter($file->about)) ?: 'Nobody has noted what line and version it is.' }}</p></section>
+<p>{{ $file->told() ?: 'Nobody has noted what line and version it is.' }}</p></section>
 @endif
 @if ($events->isNotEmpty())<section class="panel"><h2>On record</h2>@include('parts.bench-events')</section>@endif
 @endsection
