@@ -86,7 +86,7 @@ final class JobBridge
     {
         $mine = $this->known($step);
 
-        return $mine === [] ? [] : SymptomIndex::of($mine)->forStep($step, FactSheet::read($plan->facts));
+        return $mine === [] ? [] : SymptomIndex::of($mine)->forStep($step, FactSheet::read($plan->facts()));
     }
 
     public function symptoms(): SymptomIndex

@@ -45,7 +45,7 @@ final readonly class FactsPage
      */
     public function facts(): array
     {
-        $facts = array_map(Fact::read(...), $this->plan->facts);
+        $facts = array_map(Fact::read(...), $this->plan->facts());
 
         return array_map(function (Fact $fact): array {
             $masked = in_array($fact->name, self::MASKED, true);

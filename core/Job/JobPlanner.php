@@ -79,7 +79,7 @@ final class JobPlanner
             gather: $part->gather,
             initial: $part->initial,
             layouts: Fields::of($draft->layouts->toArray(), 'layouts'),
-            facts: array_map(Fields::of(...), $machine->facts->toArray()),
+            facts: $machine->facts->toArray(),
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: Fields::of($context->policy->toArray(), 'defaults'),
             later: $later,

@@ -23,7 +23,7 @@ final readonly class Plan
      * @param  list<GatherItem>  $gather
      * @param  list<string>  $initial
      * @param  Fields  $layouts  stick and target drive; their type is above the runbook, as that of the three below
-     * @param  list<Fields>  $facts  what was known of the machine
+     * @param  list<array<string, mixed>>  $facts  what was known of the machine, see facts()
      * @param  list<string>  $notes
      * @param  Fields  $defaults  of the policy: what this plan rests on
      * @param  Fields  $assessment  what each part found, by its name
@@ -38,7 +38,7 @@ final readonly class Plan
         public array $gather,
         public array $initial,
         public Fields $layouts,
-        public array $facts,
+        private array $facts,
         public array $notes,
         public Fields $defaults,
         public Fields $assessment,
@@ -73,16 +73,18 @@ final readonly class Plan
         return null;
     }
 
-    /** What was known of a fact when it was computed. */
+    /** @return list<Fields> what was known of the machine when it was computed */
+    public function facts(): array
+    {
+        return array_values(Fields::of(['facts' => $this->facts])->blocks('facts'));
+    }
+
+    /** What was known of one fact then. */
     public function fact(string $name): ?Fields
     {
-        foreach ($this->facts as $fact) {
-            if ($fact->optionalString('name') === $name) {
-                return $fact;
-            }
-        }
+        $known = array_column($this->facts, null, 'name')[$name] ?? null;
 
-        return null;
+        return $known === null ? null : Fields::of($known, "facts.{$name}");
     }
 
     public function decision(string $id): ?Decision
@@ -154,7 +156,7 @@ final readonly class Plan
             $fields->each('gather', GatherItem::read(...)),
             $fields->strings('initial'),
             self::part($fields, 'layouts'),
-            array_values($fields->blocks('facts')),
+            $fields->maps('facts'),
             $fields->strings('notes'),
             self::part($fields, 'defaults'),
             self::part($fields, 'assessment'),
@@ -201,7 +203,7 @@ final readonly class Plan
                 'walk_away' => $this->total(Presence::WalkAway)->jsonSerialize(),
             ],
             'assessment' => $this->assessment->all(),
-            'facts' => array_map(static fn (Fields $fact): array => $fact->all(), $this->facts),
+            'facts' => $this->facts,
             'notes' => $this->notes,
             'defaults' => $this->defaults->all(),
         ];
