@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Models\BenchSetting;
 use App\Models\SealedKey;
-use App\Models\Setting;
 use App\Models\User;
 use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Support\Facades\Crypt;
@@ -20,9 +20,9 @@ final class SealCheck
     /** Also the first time, when there is nothing to hold it against. */
     public static function holds(): bool
     {
-        $sealed = Setting::read(self::NAME);
+        $sealed = BenchSetting::read(self::NAME);
         if ($sealed === null) {
-            Setting::put(self::NAME, Crypt::encryptString(self::WORDS));
+            BenchSetting::put(self::NAME, Crypt::encryptString(self::WORDS));
 
             return true;
         }
@@ -48,7 +48,7 @@ final class SealCheck
         $codes = User::query()
             ->whereNotNull('code_secret')
             ->update(['code_secret' => null, 'code_step' => 0]);
-        Setting::put(self::NAME, Crypt::encryptString(self::WORDS));
+        BenchSetting::put(self::NAME, Crypt::encryptString(self::WORDS));
 
         return ['keys' => $lost, 'codes' => $codes];
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Retention;
 
+use App\Models\BenchSetting;
 use App\Models\FirmwareSnapshot;
 use App\Models\Job;
 use App\Models\JobPhoto;
 use App\Models\LogRecord;
-use App\Models\Setting;
 use Cobblestone\Assessment\BackupSteps;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as QueryBuilder;
@@ -49,7 +49,7 @@ final class Due
     public static function isAny(): bool
     {
         $held = (array) DB::query()
-            ->selectSub(Setting::named(RetentionDays::NAME), 'days')
+            ->selectSub(BenchSetting::named(RetentionDays::NAME), 'days')
             ->selectSub(DB::table('jobs')->selectRaw('min(handed_over_at)::text'), 'over')
             ->selectSub(DB::table('jobs')->selectRaw('min(delete_by)::text'), 'agreed')
             ->first();

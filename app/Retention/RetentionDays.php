@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Retention;
 
-use App\Models\Setting;
+use App\Models\BenchSetting;
 use InvalidArgumentException;
 
 /**
@@ -31,7 +31,7 @@ final readonly class RetentionDays
 
     public static function present(): self
     {
-        return self::read(Setting::read(self::NAME));
+        return self::read(BenchSetting::read(self::NAME));
     }
 
     /** @param  string|null  $setting  as it is stored; null where nothing was chosen */
@@ -60,7 +60,7 @@ final readonly class RetentionDays
         if ($days['jobs'] < $days['owner']) {
             throw new InvalidArgumentException('The rest of a job cannot end before what is the owner\'s in it.');
         }
-        Setting::put(self::NAME, (string) json_encode(array_intersect_key($days, self::KINDS)));
+        BenchSetting::put(self::NAME, (string) json_encode(array_intersect_key($days, self::KINDS)));
 
         return self::present();
     }

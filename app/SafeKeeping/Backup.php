@@ -55,9 +55,9 @@ final class Backup
         bool $sticks,
         callable $say,
     ): array {
-        if (strlen($passphrase) < Seal::SHORTEST) {
+        if (strlen($passphrase) < PassphraseSeal::SHORTEST) {
             throw new RuntimeException(
-                'The passphrase needs at least '.Seal::SHORTEST
+                'The passphrase needs at least '.PassphraseSeal::SHORTEST
                     .' characters: whoever has it and the backup can open every sealed key.',
             );
         }
@@ -101,7 +101,7 @@ final class Backup
         Command::run(['sh', '-c', 'cd -- "$1" && sha256sum --quiet --strict -c SHA256SUMS', 'sh', $place], 7200);
         (new DatabaseTools('pgsql'))->run('pg_restore', ['--list', "{$place}/".self::DUMP]);
         if ($passphrase !== null) {
-            Seal::open((string) file_get_contents("{$place}/".self::SETTINGS), $passphrase);
+            PassphraseSeal::open((string) file_get_contents("{$place}/".self::SETTINGS), $passphrase);
         }
 
         return $manifest;
@@ -123,7 +123,7 @@ final class Backup
         $say('Database');
         $manifest = $this->database($part);
         $say('Settings and keys, sealed');
-        file_put_contents("{$part}/".self::SETTINGS, Seal::close($settings, $passphrase));
+        file_put_contents("{$part}/".self::SETTINGS, PassphraseSeal::close($settings, $passphrase));
         $say('Catalogue, photos, drivers, packages, signers');
         $this->catalogue->export("{$part}/catalogue");
         foreach (self::FOLDERS as $name) {

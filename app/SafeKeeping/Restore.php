@@ -30,7 +30,7 @@ final class Restore
     /** The settings as they were, with the application key. */
     public function settings(string $from, string $passphrase): string
     {
-        return Seal::open((string) @file_get_contents("{$from}/".Backup::SETTINGS), $passphrase);
+        return PassphraseSeal::open((string) @file_get_contents("{$from}/".Backup::SETTINGS), $passphrase);
     }
 
     /**

@@ -71,9 +71,9 @@ final readonly class AssessmentPage
         return $this->found->known;
     }
 
-    public function gentlerWays(): ?GentlerWays
+    public function gentlerWays(): ?GentlerPanel
     {
-        return GentlerWays::of($this->plan);
+        return GentlerPanel::of($this->plan);
     }
 
     /** "Does Tansy Desktop 7 fit: it does"; null where there is nothing to hold against it. */

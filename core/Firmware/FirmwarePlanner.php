@@ -53,7 +53,7 @@ final class FirmwarePlanner
         $binds = $system->autoEncryption && $policy->school('auto_encryption') !== 'off';
         $steps = [
             ...$steps,
-            StickStart::step($machine, $image, $stick->connector, $permanent),
+            StickStartStep::step($machine, $image, $stick->connector, $permanent),
             ...FirmwarePutBack::steps($machine, $opens, $changes->before(), $binds),
         ];
         $decided = [...$defaults->decisions(), ...self::decisions($secureBoot, $machine, $permanent, $changes)];
@@ -74,7 +74,7 @@ final class FirmwarePlanner
     ): array {
         return [
             $secureBoot->decision,
-            StickStart::decision($machine, $permanent),
+            StickStartStep::decision($machine, $permanent),
             ...array_map(
                 static fn (NeedConflict $conflict): Decision => $conflict->decision($machine),
                 $changes->conflicts,

@@ -4,7 +4,7 @@ use App\Account\Passwords;
 use App\Account\SignInThrottle;
 use App\Account\TimeCode;
 use App\Models\BenchEvent;
-use App\Models\Setting;
+use App\Models\BenchSetting;
 use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
@@ -223,11 +223,11 @@ it('makes the first lead at the console, once', function () {
 it('names the accounts that still have the demo password, and the page names them only on this computer', function () {
     expect(Passwords::demoStands())->toBe(['lead', 'evening', 'viewer'])
         ->and(Artisan::call('cobblestone:shop', ['action' => 'no-demo-passwords']))->toBe(1);
-    Setting::put(Setting::WORLD, 'demo');
+    BenchSetting::put(BenchSetting::WORLD, 'demo');
     $this->get('/login')->assertSee('quillport');
     config(['app.url' => 'http://bench.example']);
     $this->get('http://bench.example/login')->assertOk()->assertDontSee('quillport');
-    Setting::put(Setting::WORLD, 'shop');
+    BenchSetting::put(BenchSetting::WORLD, 'shop');
     config(['app.url' => 'http://localhost']);
     $this->get('/login')->assertDontSee('quillport');
     User::query()->update(['password' => Illuminate\Support\Facades\Hash::make('rope and tar 7')]);

@@ -7,8 +7,8 @@ use App\Models\SafeKeeping;
 use App\Models\SealedKey;
 use App\Models\StickEvent;
 use App\SafeKeeping\Backup;
+use App\SafeKeeping\PassphraseSeal;
 use App\SafeKeeping\Restore;
-use App\SafeKeeping\Seal;
 use App\SafeKeeping\TableSums;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -205,17 +205,17 @@ it('leaves nothing half-made behind, and says what is missing', function () {
 });
 
 it('seals under a passphrase, and opens with no other', function () {
-    $sealed = Seal::close('APP_KEY=base64:abc', PASSPHRASE);
-    expect(Seal::open(Seal::close('', PASSPHRASE), PASSPHRASE))
+    $sealed = PassphraseSeal::close('APP_KEY=base64:abc', PASSPHRASE);
+    expect(PassphraseSeal::open(PassphraseSeal::close('', PASSPHRASE), PASSPHRASE))
         ->toBe('')
-        ->and(Seal::open($sealed, PASSPHRASE))
+        ->and(PassphraseSeal::open($sealed, PASSPHRASE))
         ->toBe('APP_KEY=base64:abc')
         ->and($sealed)
         ->not->toContain('APP_KEY')
-        ->and(fn () => Seal::open($sealed, PASSPHRASE.' '))
+        ->and(fn () => PassphraseSeal::open($sealed, PASSPHRASE.' '))
         ->toThrow(RuntimeException::class)
-        ->and(fn () => Seal::open('x', PASSPHRASE))
+        ->and(fn () => PassphraseSeal::open('x', PASSPHRASE))
         ->toThrow(RuntimeException::class)
-        ->and(fn () => Seal::open(substr($sealed, 0, -20), PASSPHRASE))
+        ->and(fn () => PassphraseSeal::open(substr($sealed, 0, -20), PASSPHRASE))
         ->toThrow(RuntimeException::class);
 });

@@ -5,7 +5,7 @@ namespace App\Console\Commands;
 use App\Actions\DemoShelf;
 use App\Actions\DemoWorld;
 use App\Models\BenchEvent;
-use App\Models\Setting;
+use App\Models\BenchSetting;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -17,16 +17,16 @@ final class DemoCommand extends Command
 
     public function handle(DemoWorld $demo, DemoShelf $shelf): int
     {
-        if (User::query()->exists() || Setting::read(Setting::WORLD) === 'shop') {
+        if (User::query()->exists() || BenchSetting::read(BenchSetting::WORLD) === 'shop') {
             $this->info('The bench already has people, or is a shop of its own; nothing was loaded.');
-            if (Setting::read(Setting::WORLD) === null) {
+            if (BenchSetting::read(BenchSetting::WORLD) === null) {
                 // A database of an earlier release knew only the demo world.
-                Setting::put(Setting::WORLD, 'demo');
+                BenchSetting::put(BenchSetting::WORLD, 'demo');
             }
 
             return self::SUCCESS;
         }
-        Setting::put(Setting::WORLD, 'demo');
+        BenchSetting::put(BenchSetting::WORLD, 'demo');
         BenchEvent::note('demo-loaded', null, [], null);
         $demo->load($shelf->packages(...));
         $shelf->load();

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Catalogue\CatalogueFolder;
 use App\Devices\Command;
-use App\Devices\StandIn\FinishedMachine;
+use App\Devices\StandIn\MachineAsFinished;
 use App\Documents\BriefDocument;
 use App\Documents\DocumentFault;
 use App\Documents\YamlDocument;
@@ -38,11 +38,11 @@ final class FinishedCommand extends PlainCommand
     public function handle(): int
     {
         $faults = array_values(array_map(strval(...), array_filter((array) $this->option('fault'), is_scalar(...))));
-        $unknown = array_diff($faults, array_keys(FinishedMachine::FAULTS));
+        $unknown = array_diff($faults, array_keys(MachineAsFinished::FAULTS));
         try {
             if ($unknown !== []) {
                 throw new RuntimeException('There is no fault "'.implode('", "', $unknown).'": '
-                    .implode(', ', array_keys(FinishedMachine::FAULTS)).'.');
+                    .implode(', ', array_keys(MachineAsFinished::FAULTS)).'.');
             }
             $this->write($this->machine($faults)->bundle(), $this->said('out'));
         } catch (DocumentFault|UnknownEntry|BriefFault|DomainException|RuntimeException $e) {
@@ -60,7 +60,7 @@ final class FinishedCommand extends PlainCommand
      *
      * @throws DocumentFault|UnknownEntry|BriefFault|DomainException|RuntimeException
      */
-    private function machine(array $faults): FinishedMachine
+    private function machine(array $faults): MachineAsFinished
     {
         $said = $this->said('brief');
         $job = ctype_digit($said) ? Job::query()->find((int) $said) : null;
@@ -76,7 +76,7 @@ final class FinishedCommand extends PlainCommand
         $step = $plan->step(Acceptance::STEP)
             ?? throw new RuntimeException('This kind of job has no machine at its end.');
 
-        return FinishedMachine::of(
+        return MachineAsFinished::of(
             MachineBuilder::build($brief, $catalogue)[0],
             $step->evidence,
             $faults,

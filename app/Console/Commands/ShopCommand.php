@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Account\Passwords;
 use App\Account\SealCheck;
 use App\Models\BenchEvent;
-use App\Models\Setting;
+use App\Models\BenchSetting;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -38,7 +38,7 @@ final class ShopCommand extends Command
 
     private function begin(): int
     {
-        if (Setting::read(Setting::WORLD) === 'shop') {
+        if (BenchSetting::read(BenchSetting::WORLD) === 'shop') {
             return self::SUCCESS;
         }
         if (User::query()->exists()) {
@@ -47,7 +47,7 @@ final class ShopCommand extends Command
                     .'checkout, or after bin/stop and moving var/pg aside.',
             );
         }
-        Setting::put(Setting::WORLD, 'shop');
+        BenchSetting::put(BenchSetting::WORLD, 'shop');
         BenchEvent::note('shop-began', null, [], null);
 
         return self::SUCCESS;
@@ -75,7 +75,7 @@ final class ShopCommand extends Command
 
     private function hello(): int
     {
-        if (Setting::read(Setting::WORLD) === 'demo') {
+        if (BenchSetting::read(BenchSetting::WORLD) === 'demo') {
             $this->line('  lead / quillport       bench lead: takes jobs in, sets policy, may waive');
             $this->line('  evening / quillport    evening technician: walks paths');
             $this->line('  viewer / quillport     looks on');

@@ -5,7 +5,7 @@ namespace App\Http\Controllers;
 use App\Bridge\JobBridge;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
-use App\View\GentlerWays;
+use App\View\GentlerPanel;
 use Cobblestone\Findings\Findings;
 use Illuminate\Contracts\View\View;
 
@@ -28,7 +28,7 @@ final class GentlerController
         $plan = $request->guarded(fn () => $bridge->plan($request->brief($before)));
 
         return view('jobs.gentler', [
-            'gentler' => GentlerWays::of($plan),
+            'gentler' => GentlerPanel::of($plan),
             'known' => Findings::of($plan)->known,
         ]);
     }

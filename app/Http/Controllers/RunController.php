@@ -20,7 +20,7 @@ use App\View\RunBeside;
 use App\View\RunPage;
 use App\View\StartLine;
 use App\View\StickStone;
-use App\View\WrittenDown;
+use App\View\WrittenEvidence;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
@@ -67,7 +67,7 @@ final class RunController
                 ),
             ),
             'progress' => $progress,
-            'written' => WrittenDown::at($step, $progress),
+            'written' => WrittenEvidence::at($step, $progress),
             'stickStone' => $closed ? null : StickStone::of($job, $step, $stick),
             'presses' => $sequence === null ? null : PressDrawing::of($sequence),
         ]);

@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Account\SignInThrottle;
 use App\Account\TimeCode;
-use App\Models\Setting;
+use App\Models\BenchSetting;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -21,7 +21,7 @@ final class SessionController
     {
         $local = in_array($request->getHost(), ['127.0.0.1', 'localhost', '[::1]'], true);
 
-        return view('login', ['demo' => $local && Setting::read(Setting::WORLD) === 'demo']);
+        return view('login', ['demo' => $local && BenchSetting::read(BenchSetting::WORLD) === 'demo']);
     }
 
     public function store(Request $request): RedirectResponse

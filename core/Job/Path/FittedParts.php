@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Safeguards;
-use Cobblestone\Hardware\DriveSwap;
+use Cobblestone\Hardware\DriveExchange;
 use Cobblestone\Hardware\FirstPower;
 use Cobblestone\Install\OldDrive;
 use Cobblestone\Install\TargetDrive;
@@ -24,7 +24,7 @@ final class FittedParts
         [$machine, $wish, $policy] = [$context->machine, $context->brief->backup, $context->policy];
 
         return match (true) {
-            $context->kind()->fitsDrive() => DriveSwap::plan(
+            $context->kind()->fitsDrive() => DriveExchange::plan(
                 $machine,
                 $old->drive,
                 $new->drive,

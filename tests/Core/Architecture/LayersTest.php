@@ -72,3 +72,15 @@ it('is drawn as it is', function () {
         ->and(simplexml_load_string($drawn))
         ->not->toBeFalse();
 });
+
+it('calls no two things by one name', function () {
+    $homes = [];
+    foreach (['core', 'app'] as $tree) {
+        $found = new RecursiveDirectoryIterator(Demo::root()."/{$tree}", FilesystemIterator::SKIP_DOTS);
+        foreach (new RecursiveIteratorIterator($found) as $file) {
+            $homes[basename((string) $file, '.php')][] = substr((string) $file, strlen(Demo::root()) + 1);
+        }
+    }
+    expect(count($homes))->toBeGreaterThan(1000)
+        ->and(array_filter($homes, fn (array $of): bool => count($of) > 1))->toBe([]);
+});

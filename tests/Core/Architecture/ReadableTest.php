@@ -65,7 +65,7 @@ it('knows which columns hold a document', function () {
     expect(storedColumns())->toContain('plan', 'content', 'data', 'about', 'report');
 });
 
-it('leaves views to show: no PHP blocks, no arithmetic, no ids of stones or kinds, nothing out of the store', function () {
+it('leaves views to show: no PHP, no arithmetic, no ids of stones or kinds, nothing out of the store', function () {
     $faults = [];
     $stored = '/->('.implode('|', storedColumns()).')\[/';
     $folder = Demo::root().'/resources/views';

@@ -19,7 +19,7 @@ use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
 
 /** How the stick is started: the stone, and why so (rule F1). */
-final class StickStart
+final class StickStartStep
 {
     public static function step(Machine $machine, Image $image, ?string $stickConnector, bool $permanent): Step
     {

@@ -7,7 +7,7 @@ namespace App\SafeKeeping;
 use RuntimeException;
 
 /** A text under a passphrase: Argon2id for the key, XSalsa20-Poly1305 around the text (libsodium's secretbox). */
-final class Seal
+final class PassphraseSeal
 {
     private const HEAD = "cobblestone sealed 1\n";
 

@@ -16,7 +16,7 @@ use Cobblestone\Tuning\Proof\RowId;
  * A machine at the end of its job that does not exist: prints what open tools would print on it, as the collector
  * keeps it. It is as its path promises, but for the faults it is given.
  */
-final readonly class FinishedMachine
+final readonly class MachineAsFinished
 {
     /** Fault => what is wrong then. */
     public const FAULTS = [

@@ -18,7 +18,7 @@ use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 
 /** The old drive out and kept, the new one in; data carried over from the old one afterwards (rules H1–H3, I1, A7). */
-final class DriveSwap
+final class DriveExchange
 {
     /** Rate at which a system decrypts its drive, where nobody has measured it. */
     private const DECRYPT_MB_S = 60.0;

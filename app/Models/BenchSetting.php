@@ -12,7 +12,7 @@ use Illuminate\Database\Query\Builder;
  * @property string $name
  * @property string $value
  */
-final class Setting extends Record
+final class BenchSetting extends Record
 {
     /** "demo" or "shop". */
     public const WORLD = 'world';

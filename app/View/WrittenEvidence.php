@@ -15,7 +15,7 @@ use Cobblestone\Runbook\Step;
  * What was written down at a laid stone and what came of comparing it, or what will be asked for at one that is
  * ahead.
  */
-final readonly class WrittenDown
+final readonly class WrittenEvidence
 {
     private function __construct(public string $words, public string $found, public string $accepted)
     {

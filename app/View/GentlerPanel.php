@@ -12,7 +12,7 @@ use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Plan;
 
 /** What would do with less than a job that loses what is on the machine, as a list on a screen. */
-final readonly class GentlerWays
+final readonly class GentlerPanel
 {
     private const A_LOOK = 3;
 
