@@ -133,27 +133,6 @@ final class Demo
         return new LogEntry($id, $kind, $step, $at, 'technician', $data);
     }
 
-    /**
-     * The first line in which a golden file and what came out differ; empty where none does. A whole diff takes
-     * minutes.
-     */
-    public static function firstDifference(string $golden, string $came): string
-    {
-        $came = explode("\n", $came);
-        foreach ([...explode("\n", $golden), null] as $index => $line) {
-            if (($came[$index] ?? null) !== $line) {
-                return 'line '.
-                    ($index + 1).
-                    ': '.
-                    ($came[$index] ?? '(missing)').
-                    ' instead of '.
-                    ($line ?? '(nothing)');
-            }
-        }
-
-        return '';
-    }
-
     public static function root(): string
     {
         return dirname(__DIR__, 2);

@@ -75,8 +75,10 @@ final class ReportParts
     public static function optical(Fields $fields): array
     {
         return [
-            'iso9660' => $fields->bool('iso9660'), 'joliet' => $fields->bool('joliet'),
-            'rock_ridge' => $fields->bool('rock_ridge'), 'udf' => $fields->bool('udf'),
+            'iso9660' => $fields->optionalBool('iso9660') ?? false,
+            'joliet' => $fields->optionalBool('joliet') ?? false,
+            'rock_ridge' => $fields->optionalBool('rock_ridge') ?? false,
+            'udf' => $fields->optionalBool('udf') ?? false,
             'label' => $fields->optionalString('label'), 'stated_bytes' => $fields->optionalInt('stated_bytes'),
         ];
     }

@@ -55,16 +55,7 @@ function jobOf(string $job): Plan
 it('is for every kind of job what was done, and nothing else', function (string $job) {
     $sheet = sheetOf(jobOf($job));
     expect($sheet['owed'])->toBe([], $job);
-    $file = Demo::root()."/tests/fixtures/sheets/{$job}.json";
-    $json =
-        json_encode(
-            $sheet,
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-        )."\n";
-    if (getenv('UPDATE_GOLDEN') === '1') {
-        file_put_contents($file, $json);
-    }
-    expect(Demo::firstDifference((string) file_get_contents($file), $json))->toBe('');
+    holdsGolden("sheets/{$job}", $sheet);
 })->with(Demo::ALL);
 
 it('tells nothing of a part that was left out', function (string $job) {

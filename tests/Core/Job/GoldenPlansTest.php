@@ -8,18 +8,10 @@ use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Planner;
 use Tests\Support\Demo;
+use Tests\Support\GoldenPlan;
 
 it('gives the golden plan', function (string $job) {
-    $file = Demo::root()."/tests/fixtures/jobs/{$job}.json";
-    $plan =
-        json_encode(
-            Demo::plan($job)->toArray(),
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-        )."\n";
-    if (getenv('UPDATE_GOLDEN') === '1') {
-        file_put_contents($file, $plan);
-    }
-    expect(Demo::firstDifference((string) file_get_contents($file), $plan))->toBe('');
+    holdsGolden("jobs/{$job}", GoldenPlan::parts(Demo::plan($job)));
 })->with(Demo::ALL);
 
 it('keeps every step\'s facts in order, and no one-way step before its gates', function (string $job) {

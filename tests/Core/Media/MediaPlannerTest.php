@@ -61,12 +61,7 @@ function spoken(MediaPlan $plan): array
 }
 
 it('plans the same stick as before', function (string $name, Closure $plan) {
-    $file = Demo::root()."/tests/fixtures/media/{$name}.json";
-    $json = json_encode(spoken($plan()), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
-    if (getenv('UPDATE_GOLDEN') === '1') {
-        file_put_contents($file, $json);
-    }
-    expect($json)->toBe(file_get_contents($file));
+    holdsGolden("media/{$name}", spoken($plan()));
 })->with([
     'copied and split' => ['copied-split', fn () => mediaPlan('fairlead-13', 'tansy-desktop-7-dock')],
     'copied, drivers beside' => [
