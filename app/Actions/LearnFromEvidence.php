@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\User;
 use Cobblestone\Firmware\SettingsEvidence;
 use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 
 /**
@@ -34,7 +35,7 @@ final class LearnFromEvidence
         if ($facts === []) {
             return;
         }
-        if ($step->id === SettingsEvidence::STEP) {
+        if ($step->bringsAbout(PathFact::FIRMWARE_RECORDED)) {
             $settings = [];
             foreach ($facts as $fact => $value) {
                 $settings[str_replace('firmware.', '', $fact)] = $value;

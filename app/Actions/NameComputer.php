@@ -12,15 +12,13 @@ use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Install\ComputerName;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Illuminate\Support\Facades\DB;
 
 /** Gives a job's computer its name by the bench's pattern, and sees that no other machine here has it (rule I4). */
 final class NameComputer
 {
-    /** The stone at which a system asks for the name. */
-    private const ASKED_AT = 'first-boot.answers';
-
     public function __construct(private readonly JobBridge $bridge, private readonly CatalogueStore $catalogue)
     {
     }
@@ -88,7 +86,7 @@ final class NameComputer
 
     private static function asks(SystemProfile $system, Plan $plan): bool
     {
-        return $plan->step(self::ASKED_AT) !== null && $system->firstBoot->asks('computer_name');
+        return $plan->bringing(PathFact::FIRST_BOOT_DONE) !== null && $system->firstBoot->asks('computer_name');
     }
 
     /** "job 12, the owner's laptop," which has it; the same machine may come back under its name. */

@@ -5,11 +5,11 @@ namespace App\Actions;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\User;
+use Cobblestone\Assessment\BackupEvidence;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Brief\MemoryBlock;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\EntryKind;
-use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -73,7 +73,6 @@ final class RecordMemoryTest
     /** Copied the owner's data, or proved such a copy. */
     private static function wentThroughIt(Step $step): bool
     {
-        return $step->does(Act::CopyData) ||
-            ($step->bringsAbout(PathFact::BACKUP_SETTLED) && in_array(PathFact::BACKUP_COPIED, $step->before, true));
+        return $step->does(Act::CopyData) || BackupEvidence::isProof($step);
     }
 }

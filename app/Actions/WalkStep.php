@@ -9,11 +9,11 @@ use App\Models\User;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\LogEntry;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Walk;
-use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\Proof\Observation;
 use Illuminate\Support\Facades\DB;
 
@@ -143,7 +143,7 @@ final class WalkStep
         // Only a text may come with a form: what is signed is read from where it is kept.
         $accepted = array_filter((array) ($input['accepted'] ?? []), static fn (mixed $one): bool => is_string($one)
             && trim($one) !== '');
-        if ($step->id !== Acceptance::STEP) {
+        if (! $step->bringsAbout(PathFact::PROVEN)) {
             return [$given, $accepted];
         }
         $seen = $this->machine->of($job, $step);

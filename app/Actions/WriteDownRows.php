@@ -12,8 +12,8 @@ use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceFault;
 use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\Proof\AcceptanceRow;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -78,7 +78,7 @@ final class WriteDownRows
             $job = Job::locked($job->id);
             ContentsRemoved::check($job);
             ChangedMeanwhile::check($job, $seen);
-            $step = $job->currentPlan()->typed()->step(Acceptance::STEP) ?? abort(404);
+            $step = $job->currentPlan()->typed()->bringing(PathFact::PROVEN) ?? abort(404);
             $written = $rows($step);
             if ($written === []) {
                 throw ValidationException::withMessages(['rows' => 'Nothing was written down.']);

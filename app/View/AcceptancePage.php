@@ -9,10 +9,10 @@ use App\Models\FinishedReading;
 use App\Models\Job;
 use App\Models\SeenRow;
 use Cobblestone\Machine\Difference\DifferenceLine;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Signed;
 use Cobblestone\Text\Counted;
-use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\Proof\AcceptanceRow;
 use Cobblestone\Tuning\Proof\AcceptanceTable;
 use Illuminate\Support\ViewErrorBag;
@@ -46,7 +46,7 @@ final readonly class AcceptancePage
 
     public static function of(Job $job, SeenMachine $machine, bool $mayWork, bool $isLead): self
     {
-        $step = $job->currentPlan()->typed()->step(Acceptance::STEP);
+        $step = $job->currentPlan()->typed()->bringing(PathFact::PROVEN);
         $readings = FinishedReading::ofJob($job->id);
         $mayWork = $mayWork && $job->isOpen();
         $rows = array_column($step === null ? [] : $step->evidence, 'id');
@@ -88,7 +88,7 @@ final readonly class AcceptancePage
     /** @return list<EvidenceField> to write down: of what differs, is open, and nobody has signed */
     public function fields(Progress $progress): array
     {
-        $step = $progress->plan->step(Acceptance::STEP);
+        $step = $progress->plan->bringing(PathFact::PROVEN);
 
         $fields = $step === null || ! $this->mayWork ? [] : EvidenceField::of(
             $step,

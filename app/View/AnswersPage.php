@@ -7,15 +7,13 @@ namespace App\View;
 use App\Bridge\JobAnswers;
 use Cobblestone\Install\AnswerFile;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Illuminate\Support\HtmlString;
 
 /** The first start of a job's system: what is asked, what is answered, and the file that says it by itself. */
 final readonly class AnswersPage
 {
-    /** The stone at which the list is read from. */
-    private const LIST = 'first-boot.answers';
-
     /** @param  string  $fault  why there is no file although the path has one; empty where all is well */
     public function __construct(private Plan $plan, public ?JobAnswers $file, public string $fault)
     {
@@ -24,23 +22,19 @@ final readonly class AnswersPage
     /** @return list<array<string, string>> */
     public function rows(): array
     {
-        return $this->plan->step(self::LIST)->rows ?? [];
+        return $this->plan->bringing(PathFact::FIRST_BOOT_DONE)->rows ?? [];
     }
 
+    /** The stone at which the list is read from; empty where the path has none. */
     public function listStone(): string
     {
-        return self::LIST;
+        return $this->plan->bringing(PathFact::FIRST_BOOT_DONE)->id ?? '';
     }
 
     /** The one for these answers: an earlier one may stand before it, laid with others. */
     public function fileStone(): string
     {
-        $stone = AnswerFile::STEP;
-        foreach ($this->plan->steps as $step) {
-            $stone = str_starts_with($step->id, AnswerFile::STEP) ? $step->id : $stone;
-        }
-
-        return $stone;
+        return AnswerFile::stone($this->plan)->id ?? '';
     }
 
     public function decision(): ?Decision

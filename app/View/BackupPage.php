@@ -7,8 +7,8 @@ namespace App\View;
 use Cobblestone\Assessment\Backup\BackupFound;
 use Cobblestone\Assessment\Backup\ManifestComparison;
 use Cobblestone\Assessment\BackupEvidence;
-use Cobblestone\Assessment\FilesHome;
 use Cobblestone\Findings\Findings;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
 
@@ -81,15 +81,15 @@ final readonly class BackupPage
     /** Whether it is the way home that is compared next: the copy against what is on the machine again. */
     public function isHomeward(): bool
     {
-        return $this->waiting()?->id === FilesHome::COUNTS;
+        return $this->waiting()?->bringsAbout(PathFact::FILES_HOME) === true;
     }
 
     /** The first of the two stones that is still to be laid. */
     private function waiting(): ?Step
     {
-        foreach ([BackupEvidence::STEP, FilesHome::COUNTS] as $id) {
-            $step = $this->progress->plan->step($id);
-            if ($step !== null && ! $this->progress->state($step)->isClosed()) {
+        foreach ($this->progress->plan->steps as $step) {
+            $compares = BackupEvidence::isProof($step) || $step->bringsAbout(PathFact::FILES_HOME);
+            if ($compares && ! $this->progress->state($step)->isClosed()) {
                 return $step;
             }
         }

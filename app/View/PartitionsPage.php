@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Cobblestone\Install\EraseStep;
 use Cobblestone\Install\Keeping;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Machine\Drive;
@@ -34,7 +35,7 @@ final readonly class PartitionsPage
     {
         $kind = $this->plan->job->kind->rules();
 
-        return $this->plan->step('target.erase') !== null && ! $kind->fitsDrive() && ! $kind->isNewBuild();
+        return $this->plan->step(EraseStep::STEP) !== null && ! $kind->fitsDrive() && ! $kind->isNewBuild();
     }
 
     /** Why nothing can be chosen yet; empty where it can. */

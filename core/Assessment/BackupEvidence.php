@@ -9,6 +9,8 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
+use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Step;
 
 /** What proves a backup: as much as was planned, the same on both sides, equal checksums, samples opened (rule A6). */
 final class BackupEvidence
@@ -21,6 +23,12 @@ final class BackupEvidence
 
     /** How far the originals may be from what was counted at intake: the owner works on (default). */
     private const SINCE_INTAKE = 0.05;
+
+    /** Whether a stone proves a copy: one that waits for the copy and settles the backup. */
+    public static function isProof(Step $step): bool
+    {
+        return $step->bringsAbout(PathFact::BACKUP_SETTLED) && in_array(PathFact::BACKUP_COPIED, $step->before, true);
+    }
 
     /**
      * @param  int|null  $files  as counted at intake, null where nobody counted

@@ -17,6 +17,7 @@ use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
@@ -119,6 +120,17 @@ final readonly class AnswerFile
         return $values === []
             ? ''
             : substr(hash('sha256', $profile->template.json_encode($values, JSON_THROW_ON_ERROR)), 0, 8);
+    }
+
+    /** The stone of a path that puts its file on the stick, the last where answers changed on the way. */
+    public static function stone(Plan $plan): ?Step
+    {
+        $placing = array_filter($plan->steps, static fn (Step $step): bool => array_filter(
+            $step->after,
+            static fn (string $fact): bool => str_starts_with($fact, PathFact::ANSWERS_PLACED),
+        ) !== []);
+
+        return $placing === [] ? null : $placing[array_key_last($placing)];
     }
 
     private static function step(SystemProfile $system, AnswerFileProfile $profile, string $mark): Step

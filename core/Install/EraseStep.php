@@ -30,6 +30,9 @@ use Cobblestone\Runbook\WorksOn;
 /** The stone that erases the drive, and what it has to be told from. */
 final class EraseStep
 {
+    /** The stone before a system is installed; other kinds of job erase by stones of their own. */
+    public const STEP = 'target.erase';
+
     /** How much less than the whole drive may be shown as free: tables and alignment (default). */
     private const FREE_TOLERANCE = 0.01;
 
@@ -50,7 +53,7 @@ final class EraseStep
         $bytes = $drive !== null ? $drive->size : Bytes::of((int) $machine->fact('drive_bytes')->value);
 
         return new Step(
-            'target.erase',
+            self::STEP,
             Stage::Target,
             $blank ? 'Lay out the drive' : 'Erase the drive',
             Presence::Hands,

@@ -109,6 +109,18 @@ final readonly class Plan
         return null;
     }
 
+    /** The stone that brings that fact about, the last where several do; null where none does. */
+    public function bringing(string $fact): ?Step
+    {
+        foreach (array_reverse($this->steps) as $step) {
+            if ($step->bringsAbout($fact)) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * The same plan with other steps, for a revision that keeps what is finished.
      *

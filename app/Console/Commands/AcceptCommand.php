@@ -14,7 +14,7 @@ use Cobblestone\Job\FinishedReadings;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\OrderImpossible;
-use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Tuning\Proof\AcceptanceRow;
 use Cobblestone\Tuning\Proof\AcceptanceTable;
 use DomainException;
@@ -77,7 +77,7 @@ final class AcceptCommand extends PlainCommand
         $catalogue = CatalogueFolder::read(
             (string) ($this->chosen('catalogue') ?? config('cobblestone.catalogue')),
         )->catalogue();
-        $step = JobPlanner::plan($brief, $catalogue, Policy::of())->step(Acceptance::STEP);
+        $step = JobPlanner::plan($brief, $catalogue, Policy::of())->bringing(PathFact::PROVEN);
         if ($step === null) {
             throw new RuntimeException('This kind of job has no machine whose readings could be compared.');
         }

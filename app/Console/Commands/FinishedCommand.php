@@ -17,7 +17,7 @@ use Cobblestone\Catalogue\UnknownEntry;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Job\MachineBuilder;
 use Cobblestone\Policy\Policy;
-use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Runbook\PathFact;
 use DomainException;
 use Illuminate\Support\Facades\File;
 use RuntimeException;
@@ -73,7 +73,7 @@ final class FinishedCommand extends PlainCommand
         $plan = $job === null
             ? JobPlanner::plan($brief, $catalogue, Policy::of())
             : $job->currentPlan()->typed();
-        $step = $plan->step(Acceptance::STEP)
+        $step = $plan->bringing(PathFact::PROVEN)
             ?? throw new RuntimeException('This kind of job has no machine at its end.');
 
         return MachineAsFinished::of(

@@ -13,7 +13,7 @@ use App\Http\Requests\ReadingRequest;
 use App\Models\Job;
 use App\View\AcceptancePage;
 use Cobblestone\Inventory\Reading;
-use Cobblestone\Tuning\Acceptance;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Tuning\Proof\AcceptanceRow;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -81,7 +81,7 @@ final class AcceptanceController
 
     public function csv(Job $job, SeenMachine $machine): Response
     {
-        $step = $job->currentPlan()->typed()->step(Acceptance::STEP) ?? abort(404, 'This job has no readings.');
+        $step = $job->currentPlan()->typed()->bringing(PathFact::PROVEN) ?? abort(404, 'This job has no readings.');
 
         return Csv::of(
             "acceptance-{$job->id}.csv",

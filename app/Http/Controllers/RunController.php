@@ -21,9 +21,9 @@ use App\View\RunPage;
 use App\View\StartLine;
 use App\View\StickStone;
 use App\View\WrittenEvidence;
+use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Progress;
 use Cobblestone\Runbook\Step;
-use Cobblestone\Tuning\Acceptance;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -50,7 +50,7 @@ final class RunController
         return view('run.show', [
             'job' => $job,
             'step' => $step,
-            'table' => $step->id === Acceptance::STEP && ! $closed ? $this->machine->table($job, $step) : null,
+            'table' => ! $closed && $step->bringsAbout(PathFact::PROVEN) ? $this->machine->table($job, $step) : null,
             'photos' => OpeningPhoto::of($step->opensMachine() ? $progress->plan->job->model : null),
             'because' => BecauseColumn::of($progress->plan, $step),
             'page' => new RunPage(

@@ -61,6 +61,24 @@ function storedColumns(): array
     return array_values(array_unique($columns));
 }
 
+it('has no rule of a stone by its id in the application', function () {
+    $ids = [];
+    foreach (Demo::ALL as $job) {
+        array_push($ids, ...array_map(fn ($step): string => $step->id, Demo::plan($job)->steps));
+    }
+    $named = '/[\'"]('.implode('|', array_map(preg_quote(...), array_unique($ids))).')[\'"]/';
+    $found = [];
+    $files = new RecursiveDirectoryIterator(Demo::root().'/app', FilesystemIterator::SKIP_DOTS);
+    foreach (new RecursiveIteratorIterator($files) as $file) {
+        preg_match($named, (string) file_get_contents($file), $id);
+        // The demo world tells what happened at which stone.
+        if ($id !== [] && $file->getBasename() !== 'DemoWorld.php') {
+            $found[] = "{$file->getBasename()}: {$id[1]}";
+        }
+    }
+    expect(count(array_unique($ids)))->toBeGreaterThan(80)->and($found)->toBe([]);
+});
+
 it('knows which columns hold a document', function () {
     expect(storedColumns())->toContain('plan', 'content', 'data', 'about', 'report');
 });
