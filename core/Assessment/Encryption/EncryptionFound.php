@@ -29,7 +29,8 @@ final readonly class EncryptionFound
     {
         return new self(
             $fields->enum('protection', Protection::class),
-            $fields->enum('bound_to', Binding::class),
+            // Paths of before it was kept do not say it.
+            $fields->optionalEnum('bound_to', Binding::class) ?? Binding::Unknown,
             $fields->enum('branch', EncryptionBranch::class),
             $fields->each('triggers', TriggerFound::read(...)),
             $fields->strings('at_the_prompt'),

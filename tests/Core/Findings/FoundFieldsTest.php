@@ -1,6 +1,8 @@
 <?php
 
 use Cobblestone\Assessment\Backup\BackupFound;
+use Cobblestone\Assessment\Encryption\Binding;
+use Cobblestone\Assessment\Encryption\EncryptionFound;
 use Cobblestone\Assessment\Memory\MemoryFound;
 use Cobblestone\Assessment\Route\WeighedRung;
 use Cobblestone\Document\FieldFault;
@@ -63,6 +65,14 @@ it('knows how a rung stands', function (string $standing, bool $known) {
     $read = fn () => WeighedRung::read(Fields::of($rung));
     $known ? expect($read()->standing)->toBe($standing) : expect($read)->toThrow(Exception::class);
 })->with([['recommended', true], ['possible', true], ['harsher', true], ['out', true], ['in', false]]);
+
+it('takes paths of before it was kept what a key is bound to', function () {
+    $kept = ['protection' => 'chip', 'branch' => 'erased-anyway'];
+    expect(EncryptionFound::read(Fields::of($kept))->boundTo)->toBe(Binding::Unknown)
+        ->and(EncryptionFound::read(Fields::of([...$kept, 'bound_to' => 'keys']))->boundTo)->toBe(Binding::Keys)
+        ->and(fn () => EncryptionFound::read(Fields::of([...$kept, 'bound_to' => 'luck'])))
+        ->toThrow(FieldFault::class, 'bound_to');
+});
 
 it('takes paths of before a drive was said to be proven, read and measured', function () {
     $target = [
