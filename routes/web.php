@@ -37,6 +37,7 @@ use App\Http\Controllers\RetentionController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\ShopNameController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StickController;
 use App\Http\Controllers\UploadController;
@@ -226,5 +227,6 @@ Route::middleware(['auth', StillHere::class, ContentsStand::class])->group(funct
     Route::post('/packages/{package}/remove', [PackageController::class, 'remove'])
         ->middleware(RequiresRole::class.':lead');
     Route::post('/policy', [PolicyController::class, 'update'])->middleware(RequiresRole::class.':lead');
+    Route::post('/policy/shop', [ShopNameController::class, 'update'])->middleware(RequiresRole::class.':lead');
     require __DIR__.'/record.php';
 });

@@ -6,6 +6,7 @@ use App\Bridge\JobBridge;
 use App\Catalogue\CatalogueFolder;
 use App\Catalogue\CatalogueStore;
 use App\Documents\BriefDocument;
+use App\Models\BenchSetting;
 use App\Models\Job;
 use App\Models\User;
 use Closure;
@@ -34,9 +35,16 @@ final class DemoWorld
     ) {
     }
 
+    /** What stands on its papers. */
+    public static function nameShop(): void
+    {
+        BenchSetting::put(BenchSetting::SHOP, 'Quillport Ferry Co-operative · device bench');
+    }
+
     /** @param  Closure(): void  $catalogued  what is done once the catalogue stands, before jobs are planned */
     public function load(Closure $catalogued): void
     {
+        self::nameShop();
         DB::transaction(function () use ($catalogued): void {
             $people = $this->people();
             $this->catalogue->replace(CatalogueFolder::read(config('cobblestone.catalogue'))->catalogue()->toArray());

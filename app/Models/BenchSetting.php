@@ -17,6 +17,9 @@ final class BenchSetting extends Record
     /** "demo" or "shop". */
     public const WORLD = 'world';
 
+    /** The name on receipts, handover sheets and certificates; empty or not there: none. */
+    public const SHOP = 'shop';
+
     public $timestamps = false;
 
     public $incrementing = false;

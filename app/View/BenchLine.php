@@ -38,6 +38,7 @@ final class BenchLine
         'shift-note' => 'Shift note kept',
         'demo-loaded' => 'The demo world was loaded',
         'shop-began' => 'This shop began',
+        'shop-named' => 'Shop named',
     ];
 
     public static function text(BenchEvent $event): string

@@ -83,6 +83,7 @@ final class ShopCommand extends Command
             $this->line('  This shop has nobody yet. Make its first lead here at the console:');
             $this->line('    php artisan cobblestone:person add NAME --title="bench lead" --role=lead');
             $this->line('  and bring its catalogue:  php artisan cobblestone:catalogue import FOLDER');
+            $this->line('  Its name on papers, its region, keyboard and computer names stand on Policy.');
         }
 
         return self::SUCCESS;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\BeginErasure;
+use App\Actions\NameShop;
 use App\Models\Erasure;
 use App\View\ErasePage;
 use App\View\Words;
@@ -43,6 +44,7 @@ final class ErasureController
         return view('erasures.show', [
             'erasure' => $erasure,
             'certificate' => $erasure->certificate(),
+            'shop' => NameShop::present(),
             'began' => self::moment($erasure->began_at),
             'ended' => self::moment($erasure->ended_at),
             'mayWork' => $request->user()?->mayWork() === true,

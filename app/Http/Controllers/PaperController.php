@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\NameShop;
 use App\Bridge\JobBridge;
 use App\Models\Job;
 use App\Models\JobPhoto;
@@ -25,6 +26,7 @@ final class PaperController
         return view('paper.handover', [
             'job' => $job,
             'zone' => $zone,
+            'shop' => NameShop::present(),
             'photos' => JobPhoto::ofJob($job->id, true),
             'sheet' => HandoverSheet::of($progress, $entries, $zone, (int) now()->timestamp),
         ]);
@@ -42,6 +44,7 @@ final class PaperController
                 'job' => $job,
                 'zone' => (string) config('cobblestone.timezone'),
                 'receipt' => $receipt,
+                'shop' => NameShop::present(),
             ]);
     }
 

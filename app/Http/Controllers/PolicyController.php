@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\EditedMeanwhile;
+use App\Actions\NameShop;
 use App\Models\BenchEvent;
 use App\Models\BenchPolicy;
 use Cobblestone\Brief\BriefFault;
@@ -23,6 +24,9 @@ final class PolicyController
             'policy' => BenchPolicy::present(),
             'schools' => Schools::all(),
             'texts' => Policy::TEXTS,
+            'shop' => ($shop = NameShop::present()),
+            'shopVersion' => NameShop::version($shop),
+            'named' => BenchEvent::query()->with('user')->where('kind', 'shop-named')->latest('id')->limit(5)->get(),
             'version' => BenchPolicy::version(),
             'history' => BenchPolicy::query()->with('user')->latest('id')->limit(10)->get(),
         ]);

@@ -28,9 +28,8 @@
 </div>
 @else
 <div class="sheet">
-<header><div><b>Quillport Ferry Co-operative · device bench</b><br>Certificate of erasure</div>
-<div class="num">no. {{ sprintf('%04d', $erasure->id) }}<br>
-{{ \App\View\Words::local($erasure->ended_at ?? $erasure->updated_at, 'j F Y') }}</div></header>
+<x-paper-head :shop="$shop" paper="Certificate of erasure">no. {{ sprintf('%04d', $erasure->id) }}<br>
+{{ \App\View\Words::local($erasure->ended_at ?? $erasure->updated_at, 'j F Y') }}</x-paper-head>
 <h1>{{ $certificate->model }}</h1>
 <dl class="findings">
 <dt>Serial</dt><dd class="mono">{{ $certificate->serial ?? 'the drive reports none' }}</dd>

@@ -3,11 +3,9 @@
 @section('page-class', 'paper')
 @section('content')
 <div class="sheet">
-<header><div><b>Quillport Ferry Co-operative · device bench</b><br>Handover sheet</div>
-<div class="num">job
+<x-paper-head :shop="$shop" paper="Handover sheet">job
 {{ sprintf('%04d', $job->id) }}<br>
-{{ \App\View\Words::local($job->isOpen() ? now() : $job->updated_at, 'j F Y') }}</div>
-</header>
+{{ \App\View\Words::local($job->isOpen() ? now() : $job->updated_at, 'j F Y') }}</x-paper-head>
 @if ($sheet->owed !== [])<p class="draft">Draft: not handed over yet. {{ implode(' ', $sheet->owed) }}</p>@endif
 <h1>{{ $job->title }}</h1>
 <p>{{ $sheet->intro }}</p>

@@ -3,8 +3,7 @@
 @section('page-class', 'paper')
 @section('content')
 <div class="sheet">
-<header><div><b>Quillport Ferry Co-operative · device bench</b><br>Receipt</div>
-<div class="num">job {{ sprintf('%04d', $job->id) }}</div></header>
+<x-paper-head :shop="$shop" paper="Receipt">job {{ sprintf('%04d', $job->id) }}</x-paper-head>
 <h1>{{ $receipt->machine }}</h1>
 <p>{{ $receipt->serial === '' ? '' : "Serial {$receipt->serial}. " }}Left here for: {{ lcfirst($receipt->wish) }}.</p>
 <h2>Taken in, {{ \App\View\Words::stamp($receipt->takenAt, $zone) }}</h2>

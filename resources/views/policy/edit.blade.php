@@ -43,6 +43,22 @@ they are computed again.</p>
 <p class="fine">A lead can change it.</p>
 @endif
 </form>
+<form method="post" action="/policy/shop" class="panel school mt-4" id="shop">@csrf
+<input type="hidden" name="as_seen" value="{{ $shopVersion }}">
+<h2>Name of the shop</h2>
+@if (session('did') === 'named')
+<p class="saved" role="status">Saved. Papers that are opened from now on have it.</p>
+@endif
+<label class="form-label" for="shop-name">On receipts, handover sheets and certificates of
+erasure{{ $shop === '' ? ': none so far' : '' }}</label>
+<input id="shop-name" name="shop" class="form-control w-auto mw-100" size="50" maxlength="80"
+ value="{{ old('shop', $shop) }}" @disabled(! $lead) @error('shop') aria-invalid="true" @enderror>
+@error('shop')<p class="wrong" role="alert">{{ $message }}</p>@enderror
+@if ($lead)
+<div class="acts"><button class="btn">Keep this name</button></div>
+@endif
+@includeWhen($named->isNotEmpty(), 'parts.bench-events', ['events' => $named])
+</form>
 @if ($history->isNotEmpty())
 <section class="panel"><h2>Changes</h2><ol class="log">
 @foreach ($history as $change)
