@@ -3,7 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Papers had the demo world's name whatever shop they came from: it stands with the demo world now, and nowhere else. */
+/** Papers had the demo world's name whatever shop they came from: it stands with the demo world now, nowhere else. */
 return new class extends Migration
 {
     public function up(): void
