@@ -28,6 +28,12 @@ use Cobblestone\Runbook\Step;
 /** Account locks, managed machines, and what comes from elsewhere (rules A9, A15). */
 final class Ownership
 {
+    /** The decision on what comes from elsewhere. */
+    public const EXTRAS = 'assess.extras';
+
+    /** The stop of a bench that wants none of it. */
+    public const NOT_ALLOWED = 'extras-policy';
+
     /**
      * @param  bool  $erases  whether the path erases or restores the machine
      * @return array{0: Contribution, 1: list<string>} and the facts that the erasing step waits for
@@ -145,7 +151,7 @@ final class Ownership
             [$step],
             [
                 new Decision(
-                    'assess.extras',
+                    self::EXTRAS,
                     'From elsewhere',
                     "allowed, with a record: {$names}",
                     ['The bench\'s policy allows it with source, hash and reason.'],
@@ -172,7 +178,7 @@ final class Ownership
         return new Contribution(
             blockers: [
                 Blocker::stop(
-                    'extras-policy',
+                    self::NOT_ALLOWED,
                     "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it "
                         .'for this job.',
                     'A15',

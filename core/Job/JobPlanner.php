@@ -57,6 +57,7 @@ final class JobPlanner
         $draft = self::draft($context);
         $machine = $context->machine;
         $part = ComingHome::contribution(self::withImage($draft->contribution, $context), $context, $draft);
+        $part = FromElsewhere::on($part, $brief->extras, $context->policy->school('extras'));
         $steps = $context->kind()->hasMachine()
             ? self::bench($part, $brief)
             : Released::onMedium($part->steps, $brief->released);
