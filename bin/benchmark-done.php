@@ -6,11 +6,14 @@
 // Prints the median of both in milliseconds.
 
 [, $base, $jar, $job] = $argv;
+if ($base === '' || $jar === '') {
+    exit("php bin/benchmark-done.php URL COOKIE-JAR JOB\n");
+}
 $curl = curl_init();
 $ask = static function (string $path, ?array $form = null) use ($curl, $base, $jar): array {
     curl_setopt_array($curl, [
-        CURLOPT_URL => $base.$path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar,
-        CURLOPT_HTTPGET => true, CURLOPT_COOKIE => null,
+        CURLOPT_URL => "{$base}{$path}", CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar,
+        CURLOPT_HTTPGET => true,
     ]);
     if ($form !== null) {
         curl_setopt_array($curl, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($form)]);

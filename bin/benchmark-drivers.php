@@ -36,7 +36,7 @@ function numbers(int $n): string
     return sprintf('%04x:%04x', 0x1000 + $n % 16, $n);
 }
 
-/** 1 000 packages of 100 claims each, wide and narrow, old and new, signed or not. */
+/** @return list<PackageOffer> 1 000 of 100 claims each, wide and narrow, old and new, signed or not */
 function offers(): array
 {
     $offers = [];
@@ -63,6 +63,7 @@ function offers(): array
     return $offers;
 }
 
+/** @return list<Device> */
 function devices(): array
 {
     $devices = [];

@@ -31,12 +31,14 @@ $plan = static function () use ($brief, $entries): float {
 };
 /** @return array{float, float, float} its first plan, the middle of many, in ms, and the peak in MB */
 $fresh = static function () use ($plan): array {
-    [$mine, $its] = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
+    $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
+    [$mine, $its] = $pair === false ? exit("two processes cannot talk here\n") : $pair;
     if (pcntl_fork() === 0) {
         $times = array_map($plan, range(1, TIMES));
         $first = $times[0];
         sort($times);
-        fwrite($its, json_encode([$first, $times[intdiv(TIMES, 2)], memory_get_peak_usage(true) / 1e6]));
+        $told = [$first, $times[intdiv(TIMES, 2)], memory_get_peak_usage(true) / 1e6];
+        fwrite($its, json_encode($told, JSON_THROW_ON_ERROR));
         exit(0);
     }
     fclose($its);
@@ -54,4 +56,4 @@ $middle = static function (int $of) use ($told): float {
 
     return $all[intdiv(FRESH, 2)];
 };
-printf("%.2f %.2f %.1f\n", $middle(1), $middle(0), max(array_column($told, 2)));
+printf("%.2f %.2f %.1f\n", $middle(1), $middle(0), max([0, ...array_column($told, 2)]));

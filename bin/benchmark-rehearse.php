@@ -8,7 +8,7 @@ use Cobblestone\Boot\Rehearsal;
 use Tests\Support\Demo;
 
 $plan = Demo::plan($argv[1]);
-$boot = $plan->assessment['boot'];
+$boot = $plan->assessment->block('boot')->all();
 $times = [];
 for ($i = 0; $i < 101; $i++) {
     $begun = hrtime(true);
