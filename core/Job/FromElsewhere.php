@@ -63,7 +63,7 @@ final class FromElsewhere
     {
         $names = static fn (array $extras): string => implode(', ', array_column($extras, 'what'));
         $because = $finishes === []
-            ? 'This path puts no system on: a job that does takes it.'
+            ? 'Nothing is added on this path: a job that sets a system up takes it.'
             : 'Nothing undoes it, and this path puts on what the maker made: only what can be undone is added.';
 
         return new Decision(

@@ -64,6 +64,11 @@ it('refuses a name from who may not give it, of too many signs, or over another 
     $this->from('/policy')->post('/policy/shop', ['shop' => $long, ...$seen])->assertSessionHasErrors('shop');
     $this->get('/policy')->assertSee($long);
     $this->post('/policy/shop', ['shop' => ['a'], ...$seen])->assertSessionHasErrors('shop');
+    // A paper is read by people: nothing in it turns its words round or hides some.
+    foreach (["Quay \u{202e}Lantern", "Quay\u{200b}Lantern", "Quay\u{0}Lantern"] as $hidden) {
+        $this->from('/policy')->post('/policy/shop', ['shop' => $hidden, ...$seen]);
+        expect(BenchSetting::read(BenchSetting::SHOP))->toBeNull();
+    }
     $this->post('/policy/shop', ['shop' => 'First', ...$seen])->assertRedirect('/policy');
     $this->post('/policy/shop', ['shop' => 'Second', ...$seen])->assertStatus(409)->assertSee('First');
     $this->post('/policy/shop', ['shop' => 'Second'])->assertStatus(409);

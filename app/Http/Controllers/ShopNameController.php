@@ -12,8 +12,8 @@ final class ShopNameController
     public function update(Request $request, NameShop $naming): RedirectResponse
     {
         $most = NameShop::LONGEST;
-        $given = $request->validate(['shop' => "nullable|string|max:{$most}"], [
-            'shop.*' => "A name of at most {$most} signs, in one line; none takes it off.",
+        $given = $request->validate(['shop' => ['nullable', 'string', "max:{$most}", 'regex:/^(?:\P{C}|\s)*$/u']], [
+            'shop.*' => "A name of at most {$most} signs, in one line and without hidden ones; none takes it off.",
         ]);
         $naming->handle(Str::squish($given['shop'] ?? ''), $request->input('as_seen'), $request->user());
 

@@ -47,6 +47,17 @@ function takenUp(Plan $plan): array
     return array_map(fn (string $line): string => (string) strtok($line, ':'), $record->instructions ?? []);
 }
 
+it('says of a path why it takes none, whatever the path puts on', function (string $job) {
+    $plan = withExtras($job, [MAST]);
+    if ($plan->bringing(PathFact::UPDATED) === null) {
+        expect(saidOfExtras($plan))->toBe([
+            'left out: Mast lighting tool Nothing is added on this path: a job that sets a system up takes it.',
+        ]);
+    } else {
+        expect(saidOfExtras($plan)[0])->not->toContain('left out');
+    }
+})->with(Demo::ALL);
+
 it('is stopped by the policy only where something would be put on', function (string $job) {
     $plan = withExtras($job, [MAST], 'off');
     $stops = array_filter($plan->blockers, fn ($one): bool => $one->id === 'extras-policy');
