@@ -198,12 +198,11 @@ final readonly class IntakePage
         ], ! $this->isNew() || (bool) old('keep'));
     }
 
+    /** Whether it is shown at once: what was said there, or was refused. */
     public function more(): bool
     {
-        $faults = [
-            'update_processor', 'update_on_stick', 'card_id', 'card_leads', 'existing_date', 'existing_samples',
-            'facts',
-        ];
+        $fields = array_merge(...array_values($this->besides()));
+        $faults = ['facts', ...array_map(static fn (IntakeField $field): string => $field->fault(), $fields)];
 
         return ($this->brief['policy'] ?? []) !== [] ||
             isset($this->brief['backup']['existing']) ||

@@ -30,3 +30,15 @@ it('takes in what comes from elsewhere, and keeps what it does not show', functi
     // Typed without a name it is no removal: nothing of it is let go unsaid.
     $say([...$extra, 'extra_what' => ''])->assertSessionHasErrors('extra_what');
 });
+
+it('opens what a refused field stands in, whichever it is', function (string $field, array $typed) {
+    $more = ['image' => 'tansy-7', 'machine' => 'd 13', ...$typed];
+    ($this->send)('intake', $more)->assertSessionHasErrors($field);
+    $page = (string) $this->get("/jobs/{$this->job->id}/intake")->assertSee("wrong-{$field}", false)->getContent();
+    expect($page)->toMatch('/<details class="more"\s+open\s*>\s*<summary>What is there already/');
+})->with([
+    'a checksum' => ['extra_sha256', ['extra_what' => 'wave driver', 'extra_sha256' => 'abc']],
+    'a source' => ['extra_source', ['extra_source' => str_repeat('x', 400)]],
+    'a reason' => ['extra_reason', ['extra_reason' => str_repeat('x', 400)]],
+    'a date' => ['existing_date', ['existing_date' => 'soon']],
+]);
