@@ -52,25 +52,25 @@ final class MachineFacts
             $sheet = $sheet->with(
                 Fact::of(
                     $name,
-                    self::plain($name, $value),
+                    self::plain($name, $value, $model),
                     Source::Person,
                     $brief->machine->factsFrom ?? 'entered at the bench',
                     $brief->readAt,
                 ),
             );
         }
-        $sheet = self::settled($brief, $sheet);
+        $sheet = self::settled($brief, $sheet, $model);
 
         return $sheet;
     }
 
-    private static function settled(Brief $brief, FactSheet $sheet): FactSheet
+    private static function settled(Brief $brief, FactSheet $sheet, ?MachineModel $model): FactSheet
     {
         foreach ($brief->machine->settled as $name => $value) {
             $sheet = $sheet->with(
                 Fact::of(
                     $name,
-                    self::plain($name, $value),
+                    self::plain($name, $value, $model),
                     Source::Settled,
                     $brief->machine->factsFrom ?? 'a person at the machine',
                     $brief->readAt,
@@ -114,16 +114,20 @@ final class MachineFacts
      * YAML reads a bare on or off as text or truth depending on its writer; settings are words; typed numbers are
      * numbers.
      */
-    private static function plain(string $name, bool|int|float|string $value): bool|int|float|string
-    {
+    private static function plain(
+        string $name,
+        bool|int|float|string $value,
+        ?MachineModel $model,
+    ): bool|int|float|string {
         if (is_bool($value) && str_starts_with($name, 'firmware.')) {
             return $value ? 'on' : 'off';
         }
         $known = FactRegistry::find($name);
         $word = is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value;
-        if ($known !== null && ! $known->takes($word)) {
+        $settings = $known?->isFirmware() === true ? self::values($name, $model) : [];
+        if ($known !== null && ! $known->takes($word, $settings)) {
             $typed = mb_substr($word, 0, 40);
-            $words = implode(', ', array_keys($known->answers));
+            $words = implode(', ', array_unique([...$known->words(), ...$settings]));
             throw BriefFault::at("machine.facts.{$name}", "\"{$typed}\" is not one of {$words} and unknown.");
         }
         if ($known?->type === FactType::Count && ! is_string($value) && $value < 0) {
@@ -138,6 +142,18 @@ final class MachineFacts
         }
 
         return $value;
+    }
+
+    /** @return list<string> what a setting of this model can be */
+    private static function values(string $name, ?MachineModel $model): array
+    {
+        foreach ($model?->settings() ?? [] as $setting) {
+            if ($setting->fact() === $name) {
+                return $setting->values;
+            }
+        }
+
+        return [];
     }
 
     /** A number as it was typed, its digits in groups or not. */

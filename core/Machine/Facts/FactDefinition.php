@@ -50,9 +50,28 @@ final readonly class FactDefinition
         return in_array($tool, $this->givenBy, true);
     }
 
-    /** Whether that word may be its value; what nobody knows may always be said. */
-    public function takes(string $word): bool
+    /**
+     * Whether that word may be its value; what nobody knows may always be said. A word that no rule reads would be
+     * taken for "not so" (rule U3).
+     *
+     * @param  list<string>  $besides  what it can be on this machine, such as the values of a setting of its model
+     */
+    public function takes(string $word, array $besides = []): bool
     {
-        return $this->answers === [] || isset($this->answers[$word]) || $word === 'unknown';
+        $words = $this->words();
+
+        return $words === [] || $word === 'unknown' || in_array($word, [...$words, ...$besides], true);
+    }
+
+    /** @return list<string> the only words it may be given; empty where any text is taken */
+    public function words(): array
+    {
+        $said = array_map(strval(...), array_keys($this->answers + ($this->asking->offers ?? [])));
+
+        return match ($this->type) {
+            FactType::YesNo => array_values(array_unique(['yes', 'no', ...$said])),
+            FactType::Choice => array_values(array_unique([...$said, ...$this->values])),
+            default => array_map(strval(...), array_keys($this->answers)),
+        };
     }
 }

@@ -179,7 +179,7 @@ final class FactsOfJob
     {
         return [
             new FactDefinition(
-                'network.driver', FactType::Text, FactOwner::Job,
+                'network.driver', FactType::Choice, FactOwner::Job,
                 spoken: 'driver of the network adapter',
                 asking: new Asking(
                     'Does {system} bring a driver for {adapters}?',
