@@ -7,10 +7,15 @@ use PhpToken;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 
-/** What cannot be read from a metre away: wide lines, long files, long methods, too many parameters. */
+/**
+ * What cannot be read from a metre away. Wide lines are a fault; lengths of files, methods and lists of parameters are
+ * advice: told, and never a reason to part what is one thought.
+ */
 final class Readable
 {
     public const WIDTH = 120;
+
+    private const WIDE = 'wide lines';
 
     public const FILE = 250;
 
@@ -50,28 +55,20 @@ final class Readable
     }
 
     /**
-     * The list that may be written, which only shrinks, and what is more than it says.
+     * What is a fault of it, and not only advice.
      *
-     * @param  array<string, array<string, int>>  $listed  file => what => how many times
-     * @param  array<string, array<string, int>>  $debts  what there is now
-     * @return array{0: array<string, array<string, int>>, 1: list<string>}
+     * @param  array<string, array<string, int>>  $debts
+     * @return list<string>
      */
-    public static function held(array $listed, array $debts): array
+    public static function faults(array $debts): array
     {
-        $held = $grown = [];
-        foreach ($debts as $file => $found) {
-            foreach ($found as $what => $is) {
-                $was = $listed[$file][$what] ?? 0;
-                if ($is > $was) {
-                    $grown[] = "{$file}: {$is} {$what}, {$was} are listed";
-                }
-                if (min($is, $was) > 0) {
-                    $held[$file][$what] = min($is, $was);
-                }
-            }
-        }
+        $wide = array_filter(array_map(static fn (array $found): int => $found[self::WIDE] ?? 0, $debts));
 
-        return [$held, $grown];
+        return array_map(
+            static fn (string $file, int $many): string => "{$file}: {$many} ".self::WIDE,
+            array_keys($wide),
+            $wide,
+        );
     }
 
     /** @return array<string, int> */
@@ -82,7 +79,7 @@ final class Readable
         [$long, $many] = $isCode ? self::methods($code) : [0, 0];
 
         return array_filter([
-            'wide lines' => $wide,
+            self::WIDE => $wide,
             'lines over the limit of a file' => $isCode ? max(0, count($lines) - self::FILE) : 0,
             'long methods' => $long,
             'methods of many parameters' => $many,

@@ -53,7 +53,9 @@ final readonly class BackupPlan
         Policy $policy,
         BackupSituation $situation,
     ): self {
-        if ($target?->isBlank() === true) {
+        $keep = $machine->fact('owner.keep')->value ?? $wish->keep;
+        // Something that is kept elsewhere in the machine is kept, however blank the drive is that is written to.
+        if ($target?->isBlank() === true && $keep !== 'some' && ! self::names($wish)) {
             $decision = new Decision(
                 'assess.backup',
                 'Backup',
@@ -71,13 +73,18 @@ final readonly class BackupPlan
                 new Contribution(decisions: [$decision], initial: [PathFact::BACKUP_SETTLED, PathFact::SHUT_DOWN]),
             );
         }
-        $keep = $machine->fact('owner.keep')->value ?? $wish->keep;
         if ($keep === 'nothing') {
             return self::nothing($owner);
         }
         $questions = $keep === 'some' ? [] : [self::keeping()];
 
         return self::some($machine, $target, $wish, $policy, $questions, $situation);
+    }
+
+    /** Whether the brief names something to copy. */
+    private static function names(BackupBlock $wish): bool
+    {
+        return $wish->folders !== [] || ($wish->bytes ?? 0) !== 0 || ($wish->files ?? 0) > 0;
     }
 
     private static function keeping(): Question

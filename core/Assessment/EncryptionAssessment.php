@@ -58,7 +58,7 @@ final readonly class EncryptionAssessment
         $contribution = new Contribution(
             steps: [...$keys, ...$suspend],
             decisions: [$decision->of($read)],
-            questions: (new EncryptionQuestions($protection, $binding, $branch, $intent))->of($machine, $read),
+            questions: (new EncryptionQuestions($protection, $binding, $branch, $intent))->of($machine, $drive, $read),
             // While it is asked, the answer's own gate holds the step back.
             initial: $suspend === [] ? [PathFact::ENCRYPTION_SETTLED] : [],
             blockers: $branch === EncryptionBranch::Stop ? [$decision->blocker()] : [],
@@ -98,8 +98,10 @@ final readonly class EncryptionAssessment
         }
         $told = Protection::tryFrom($machine->fact('drive.encryption')->spoken()) ?? Protection::Unknown;
 
-        // A reading that shows an encrypted volume outranks "not encrypted".
-        return $told === Protection::None && $drive !== null && self::isEncrypted($drive) ? Protection::Unknown : $told;
+        // A reading that shows an encrypted volume, or one that cannot be told, outranks "not encrypted".
+        $doubted = $drive !== null && (self::isEncrypted($drive) || $drive->untold() !== []);
+
+        return $told === Protection::None && $doubted ? Protection::Unknown : $told;
     }
 
     /** @return list<string> what the reading of the drive says of encryption, and what it contradicts */
@@ -111,13 +113,28 @@ final readonly class EncryptionAssessment
         );
         $names = implode(', ', array_map(static fn (Partition $one): string => $one->title(), $encrypted));
 
+        $untold = $drive?->untold() ?? [];
+
         return match (true) {
+            $encrypted === [] && $untold !== [] => [
+                'The reading shows what this bench does not know ('.self::words($untold).'): whether it is encrypted '
+                    .'cannot be told from it.',
+            ],
             $encrypted === [] => [],
             $machine->fact('drive.encryption')->is('none') => [
                 "The reading shows an encrypted volume ({$names}): \"not encrypted\" cannot be so.",
             ],
             default => ["The reading shows an encrypted volume: {$names}."],
         };
+    }
+
+    /** @param  list<Partition>  $untold */
+    private static function words(array $untold): string
+    {
+        return implode(', ', array_unique(array_map(
+            static fn (Partition $one): string => "\"{$one->fileSystem}\", {$one->size->binary()}",
+            $untold,
+        )));
     }
 
     private static function answer(Machine $machine, string $fact): ?bool

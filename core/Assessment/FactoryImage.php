@@ -10,6 +10,7 @@ use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Storage\PartitionType;
 
 /**
@@ -40,11 +41,15 @@ final class FactoryImage
 
         return Blocker::narrow(
             'factory-not-read',
-            "{$seen}: no factory image fits there, though it is said to answer from the drive. ".
-                'Start its recovery once and see whether it offers the state of the first day, or answer that it '
-                    .'comes from the maker\'s medium.',
+            "{$seen}: no factory image fits there, though it is said to answer from the drive.",
             'A3',
             [Act::Erase],
+            Door::fact(
+                'factory.image',
+                'Start its recovery once and see whether it offers the state of the first day, or say that it comes '
+                    .'from the maker\'s medium.',
+                'media',
+            ),
             ['factory.image = yes', "partitions of {$drive->title()} as read"],
         )->waivableBy('technician', 'lead');
     }

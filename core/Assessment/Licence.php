@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\PathFact;
 
 /** Where the licence comes from, whether its edition matches, and what activating then takes (rule A8). */
@@ -89,6 +90,7 @@ final readonly class Licence
                 self::wrongEdition($system, $kind, $fits, $edition),
                 'A8',
                 [Act::Erase, Act::WriteSystem, Act::UseLicence],
+                Door::choice('licence.edition', 'Choose the image of the edition that it fits, or another licence.'),
                 ["fits edition {$fits}", "wanted edition {$edition}"],
             )->waivableBy('lead');
         }

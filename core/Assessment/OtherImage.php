@@ -11,9 +11,9 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\GatherItem;
-use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -99,22 +99,27 @@ final readonly class OtherImage
         return array_values(array_filter([
             $school !== 'off' ? null : Blocker::stop(
                 'image-policy',
-                "{$name}: the bench's policy does not allow it. A lead may allow it for this job.",
+                "{$name}: the bench's policy does not allow it.",
                 'A15',
+                Door::choice(
+                    'policy.extras',
+                    'A lead may allow it for this job; or take the publisher\'s.',
+                    'recorded',
+                ),
                 ['policy extras = off'],
             ),
             $school === 'off' || $this->image->loaderSigned() !== null ? null : Blocker::stop(
                 'image-not-inspected',
-                "{$name}, and nobody has looked into it: bring it to the shelf, where it is inspected, and "
-                    .'what was found into its entry of the catalogue, before anything is planned with it.',
+                "{$name}, and nobody has looked into it.",
                 'A15',
-                opens: OpensBy::Reading,
+                Door::choice('image', 'Bring it to the shelf, where it is inspected, and choose it there.'),
             ),
             $school === 'off' || $missing === [] ? null : Blocker::stop(
                 'image-record',
                 "{$name}: ".implode(' and ', $missing).' '.(count($missing) === 1 ? 'is' : 'are').' wanted before it '
                     .'may be used.',
                 'A15',
+                Door::choice($this->image->sha256 === null ? 'image.sha256' : 'image.origin.reason', 'Say it.'),
             ),
         ]));
     }

@@ -15,8 +15,8 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
-use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -40,23 +40,6 @@ final class Ownership
      */
     public static function assess(Machine $machine, bool $erases, string $owner): array
     {
-        if ($machine->fact('machine.managed')->is('yes')) {
-            return [
-                new Contribution(
-                    blockers: [
-                        Blocker::stop(
-                            'managed',
-                            'This machine is managed: it goes back to its administrators, nothing is erased or '
-                                .'changed here.',
-                            'A9',
-                            ['machine.managed = yes'],
-                            OpensBy::Nothing,
-                        ),
-                    ],
-                ),
-                [],
-            ];
-        }
         $mayLock = ($machine->model->accountLock ?? false) || $machine->kind === Kind::Sealed;
         $lock = $machine->fact('owner.lock');
         if (! $erases || ! $mayLock || $lock->is('none')) {
@@ -166,6 +149,7 @@ final class Ownership
                         'extras-'.substr(hash('sha256', $extra->what), 0, 8),
                         "{$extra->what}: its source, its SHA-256 and the reason are wanted before it may be used.",
                         'A15',
+                        Door::choice('extras', 'Say them, or leave it away.'),
                     ),
                     $missing,
                 ),
@@ -179,9 +163,9 @@ final class Ownership
             blockers: [
                 Blocker::stop(
                     self::NOT_ALLOWED,
-                    "{$names}: the bench's policy does not allow what comes from elsewhere. A lead may allow it "
-                        .'for this job.',
+                    "{$names}: the bench's policy does not allow what comes from elsewhere.",
                     'A15',
+                    Door::choice('policy.extras', 'A lead may allow it for this job; or leave it away.', 'recorded'),
                     ['policy extras = off'],
                 ),
             ],

@@ -11,6 +11,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
@@ -89,6 +90,7 @@ final readonly class Requirements
                 "fit-{$row->id}",
                 self::sentence($system, $row),
                 'A2',
+                self::door($row),
                 ["{$row->title}: {$row->has}"],
             ),
             $hard,
@@ -99,12 +101,29 @@ final readonly class Requirements
                     "fit-{$row->id}",
                     self::sentence($system, $row).' It can be bypassed, but the bench\'s policy does not allow it.',
                     'A2',
+                    Door::choice(
+                        'policy.bypass',
+                        'A lead may allow it for this job, with a record; or choose another system.',
+                        'recorded',
+                    ),
                     ["{$row->title}: {$row->has}", 'policy bypass = off'],
                 );
             }
         }
 
         return $blockers;
+    }
+
+    /** What is short and cannot be passed over: another image, or what was said of the machine is corrected. */
+    private static function door(Requirement $row): Door
+    {
+        $does = 'Choose another image, or correct what is known of the machine.';
+
+        return $row->id === 'architecture' ? Door::choice('image', $does) : match ($row->question) {
+            null => Door::choice('image', $does),
+            default => Door::fact($row->question, 'Choose another image; or, where it is wrong or changed, say what '
+                .'the machine has.'),
+        };
     }
 
     private static function sentence(SystemProfile $system, Requirement $row): string

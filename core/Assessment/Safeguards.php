@@ -11,7 +11,9 @@ use Cobblestone\Assessment\Health\HealthAssessment;
 use Cobblestone\Assessment\Memory\MemoryFound;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Gate;
 
 /**
@@ -43,7 +45,12 @@ final readonly class Safeguards
 
     public function memoryContribution(): Contribution
     {
-        return $this->memory?->contribution() ?? new Contribution();
+        return $this->memory?->contribution() ?? new Contribution(assumed: [new Assumption(
+            'memory.verdict',
+            'Its memory is sound: nobody has tested it.',
+            'A4, U2',
+            Door::page('memory', 'Test it, and keep the memory sheet.'),
+        )]);
     }
 
     /** @return list<Gate> what every step that erases, repairs or installs waits for */

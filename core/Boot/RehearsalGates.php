@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cobblestone\Boot;
 
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
-use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
 
@@ -44,7 +44,10 @@ final class RehearsalGates
                         '',
                         ['technician', 'lead'],
                         kind: GateKind::Hold,
-                        opens: OpensBy::Answer,
+                        door: Door::page(
+                            'rehearsal',
+                            'See the rehearsal: its cheapest way out changes the path and opens this.',
+                        ),
                         rule: 'B',
                     ),
                 );

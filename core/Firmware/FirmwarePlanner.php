@@ -10,9 +10,11 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Port;
 use Cobblestone\Policy\Policy;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
@@ -103,6 +105,7 @@ final class FirmwarePlanner
             $decisions,
             array_map(static fn (NeedConflict $conflict): Question => $conflict->question(), $open),
             blockers: self::lockedOut($machine, $changes),
+            assumed: self::unlocked($machine, $changes),
             initial: [
                 ...($looked ? [] : [PathFact::FIRMWARE_RECORDED]),
                 ...($sets ? [] : [PathFact::FIRMWARE_READY]),
@@ -127,9 +130,27 @@ final class FirmwarePlanner
                             .'here.',
                     'F2',
                     [Act::ChangeSettings],
+                    Door::fact(
+                        'firmware.supervisor_password',
+                        'Once it is known or gone, say so.',
+                        'known',
+                    ),
                     ['firmware.supervisor_password = lost'],
                 ),
             ] : [];
+    }
+
+    /** @return list<Assumption> */
+    private static function unlocked(Machine $machine, ChangePlan $changes): array
+    {
+        return $changes->isEmpty() || ! $machine->fact('firmware.supervisor_password')->isUnknown() ? [] : [
+            new Assumption(
+                'firmware.supervisor_password',
+                'No supervisor password keeps its settings from being changed.',
+                'F2, U2',
+                Door::fact('firmware.supervisor_password', 'Where the setup asks for one that nobody has, say so.'),
+            ),
+        ];
     }
 
     /**

@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 
@@ -123,6 +124,7 @@ final class PortPower
                         $drains,
                         'F8',
                         [Act::StartMedium, Act::Erase, Act::WriteSystem],
+                        Door::fact('charger.watts', 'Take a stronger charger, and say what it gives.'),
                         ["net {$net->label()}"],
                     ),
                 ]

@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\GatherItem;
@@ -63,6 +64,7 @@ final class UpdateSupply
                         "The uninterruptible supply is too small: {$words}",
                         'F5',
                         [Act::WriteFirmware],
+                        Door::fact('ups.usable_wh', 'Take a larger supply, and say what it holds.'),
                         ["power.load_w = {$load}", "ups.usable_wh = {$usable}"],
                     )->waivableBy('lead'),
                 ]

@@ -12,6 +12,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 
 /** Whether a card goes in where it is meant to, and what link card and slot can have (rules H2, H5, D6). */
 final readonly class CardFit
@@ -53,6 +54,7 @@ final readonly class CardFit
                     'card-does-not-fit',
                     "{$this->card->new} does not go in: ".implode('; ', $against).'.',
                     'H5',
+                    Door::choice('card.new', 'Take another card, or correct what was measured.'),
                     $this->facts(),
                 ),
             ],
@@ -67,6 +69,7 @@ final readonly class CardFit
             "{$this->machine->title} is a portable machine, and nobody has described a slot for a card in it: its "
                 .'graphics is on the board as a rule.',
             'H2',
+            Door::waiver(),
             $this->machine->model === null ? [] : [$this->machine->model->dated()],
         )->waivableBy('lead');
     }

@@ -11,6 +11,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Question;
 
 /**
@@ -79,12 +80,18 @@ final readonly class CardPower
             ],
             blockers: $short
                 ? [
-                    Blocker::stop('card-supply', "The power supply is too small for {$card->new}: {$words}", 'H5', [
-                        "card {$known['watts']} W",
-                        "processor {$known['processor_w']} W",
-                        "rest {$rest} W",
-                        "supply {$known['supply_w']} W",
-                    ]),
+                    Blocker::stop(
+                        'card-supply',
+                        "The power supply is too small for {$card->new}: {$words}",
+                        'H5',
+                        Door::choice('card.supply_w', "Fit a supply of {$need} W or more, or take another card."),
+                        [
+                            "card {$known['watts']} W",
+                            "processor {$known['processor_w']} W",
+                            "rest {$rest} W",
+                            "supply {$known['supply_w']} W",
+                        ],
+                    ),
                 ]
                 : [],
         );
@@ -159,6 +166,7 @@ final readonly class CardPower
                             lcfirst($words).
                             ' Use separate leads of the supply.',
                         'H5',
+                        Door::choice('card.leads', 'Say which leads the supply has, or take another card.'),
                         ["leads: {$named}", "card {$watts} W"],
                     ),
                 ]

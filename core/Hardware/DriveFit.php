@@ -10,7 +10,7 @@ use Cobblestone\Machine\Model\DriveBay;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
 
 /** Whether the drive that was bought goes into the place it is meant for, before anything is opened (rule H2). */
 final class DriveFit
@@ -43,8 +43,8 @@ final class DriveFit
                     'The new drive does not go in: '.implode('; ', $against).". The place takes {$opening->baySaid()}.",
                     'H2',
                     [Act::OpenMachine, Act::FitPart],
+                    Door::fact(self::FORM, 'Get a drive that fits, and say its form and interface.'),
                     self::facts($machine),
-                    OpensBy::Answer,
                 ),
             ],
         );

@@ -72,6 +72,7 @@ final class InstallPlanner
             "Something on the drive is to stay, and the installer of {$system->name} offers only the whole drive.",
             'I8',
             [Act::Erase, Act::WriteSystem],
+            Keeping::door('Lay out the whole drive, after a copy of what is wanted.'),
             [$system->dated()],
         );
     }

@@ -14,7 +14,8 @@ use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Storage\DeviceLayout;
 use Cobblestone\Storage\DevicePart;
 use Cobblestone\Storage\Extent;
@@ -42,6 +43,7 @@ final readonly class Keeping
      * @param  string|null  $other  name of the system that stays; null where only data does
      * @param  Bytes  $free  the room in which they are created
      * @param  list<Blocker>  $blockers
+     * @param  list<Question>  $questions
      */
     public function __construct(
         public array $kept,
@@ -51,17 +53,24 @@ final readonly class Keeping
         public ?string $other,
         public Bytes $free,
         public array $blockers,
+        public array $questions = [],
     ) {
     }
 
     /** Null where nothing stays. */
     public static function of(Machine $machine, SystemProfile $system, ?Drive $drive, Scheme $scheme): ?self
     {
-        $stays = self::named($machine);
-        if ($stays === []) {
+        $said = WhatStays::read($machine->fact(self::STAYS)->text());
+        $other = self::other($machine);
+        if ($said->isNothing() && $other === null) {
             return null;
         }
-        $wrong = self::unreadable($drive, $stays);
+        $stays = $said->sectors;
+        $wrong = match (true) {
+            $said->unreadable !== [] => self::illegible($said->unreadable),
+            $said->isNothing() => self::noList(),
+            default => self::unreadable($drive, $stays),
+        };
         if ($drive === null || $wrong !== null) {
             return self::without([$wrong ?? self::unread()]);
         }
@@ -71,7 +80,6 @@ final readonly class Keeping
         $kept = array_values(array_filter($partitions, $keeps));
         $deleted = array_values(array_filter($partitions, static fn (Partition $one): bool => ! $keeps($one)));
         $rules = new KeepingRules($system, $drive, $scheme, $kept, $deleted);
-        $other = self::other($machine);
         $gap = $rules->largestGap();
         $sector = SectorSize::from($drive->logicalSector);
         $created = $gap === null ? null : self::created($rules->wanted(), $gap, $sector);
@@ -84,9 +92,10 @@ final readonly class Keeping
             $other,
             Bytes::of(($gap->count ?? 0) * $drive->logicalSector),
             [
-                ...$rules->blockers($other, $machine->fact('encryption.key')->is('yes')),
+                ...$rules->blockers($other, $machine->fact('encryption.key')->text()),
                 ...$created === null ? [$rules->noRoom($gap)] : $rules->against($created),
             ],
+            $machine->fact('encryption.key')->isUnknown() ? $rules->asked() : [],
         );
     }
 
@@ -163,12 +172,32 @@ final readonly class Keeping
         return new self([], [], [], null, null, Bytes::of(0), $blockers);
     }
 
-    /** @return list<int> */
-    private static function named(Machine $machine): array
+    /** @param  non-empty-list<string>  $words */
+    private static function illegible(array $words): Blocker
     {
-        $named = array_map(trim(...), explode(',', $machine->fact(self::STAYS)->text()));
+        $shown = implode('", "', array_map(static fn (string $word): string => mb_substr($word, 0, 40), $words));
 
-        return array_map(intval(...), array_values(array_filter($named, ctype_digit(...))));
+        return Blocker::narrow(
+            'stays-illegible',
+            "What is to stay on the drive cannot be read: \"{$shown}\" is no first sector of a partition. "
+                .'Until it can, nothing on the drive is deleted.',
+            'I2, U3',
+            [Act::Erase, Act::WriteSystem],
+            self::door('Tick anew what stays.'),
+            [self::STAYS],
+        );
+    }
+
+    private static function noList(): Blocker
+    {
+        return Blocker::narrow(
+            'stays-no-list',
+            'Another system is said to stay, and nobody has said which partitions are its.',
+            'I8, U3',
+            [Act::Erase, Act::WriteSystem],
+            self::door('Tick its partitions, or say that no system stays.'),
+            [self::OTHER],
+        );
     }
 
     private static function other(Machine $machine): ?string
@@ -189,25 +218,28 @@ final readonly class Keeping
 
         return $gone === [] ? null : Blocker::narrow(
             'stays-changed',
-            'What was to stay at sector '.implode(', ', $gone).' is not there in the newest reading. Say anew what '
-                .'stays.',
+            'What was to stay at sector '.implode(', ', $gone).' is not there in the newest reading.',
             'I2, K2',
             [Act::Erase, Act::WriteSystem],
+            self::door('Say anew what stays.'),
             [self::STAYS.' = '.implode(', ', $stays)],
-            OpensBy::Answer,
         );
+    }
+
+    /** What stays is said where the partitions are listed. */
+    public static function door(string $does): Door
+    {
+        return Door::page('partitions', $does);
     }
 
     private static function unread(): Blocker
     {
         return Blocker::narrow(
             'stays-unread',
-            'Something is to stay on the drive, and no reading says where its partitions begin. Paste '
-                .'`lsblk -J -b -o +START,PARTTYPE,FSUSED` of it.',
+            'Something is to stay on the drive, and no reading says where its partitions begin.',
             'I2',
             [Act::Erase, Act::WriteSystem],
-            [],
-            OpensBy::Reading,
+            Door::reading('lsblk', 'Paste `lsblk -J -b -o +START,PARTTYPE,FSUSED` of the drive.'),
         );
     }
 

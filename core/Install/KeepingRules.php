@@ -7,11 +7,12 @@ namespace Cobblestone\Install;
 use Cobblestone\Catalogue\SystemPartition;
 use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Storage\Extent;
 use Cobblestone\Storage\PartitionType;
 use Cobblestone\Storage\Scheme;
@@ -93,17 +94,18 @@ final readonly class KeepingRules
         return $this->shut(
             'stays-no-room',
             "Between what stays the largest room is {$has->binary()}; {$this->system->name} wants at least "
-                .Bytes::mebi((int) $mebi)->binary().'. Delete more, or lay out the whole drive.',
+                .Bytes::mebi((int) $mebi)->binary().'.',
             ["room = {$has->exact()}"],
+            'Let more be deleted, or lay out the whole drive.',
         );
     }
 
     /**
      * @param  string|null  $other  the system that stays
-     * @param  bool  $keyInHand  whether the recovery key of what is encrypted lies ready
+     * @param  string  $key  whether the recovery key of what is encrypted lies ready: yes, no, or empty while unknown
      * @return list<Blocker>
      */
-    public function blockers(?string $other, bool $keyInHand): array
+    public function blockers(?string $other, string $key): array
     {
         $lost = $this->first($this->deleted, PartitionType::EfiSystem);
         $table = self::TABLES[strtolower($this->drive->table ?? '')] ?? null;
@@ -113,7 +115,7 @@ final readonly class KeepingRules
             $other !== null && $lost !== null && $this->efi() === null ? $this->loaderLost($lost) : null,
             $this->tooSmall(),
             $other === null || $this->holdsSystem() ? null : $this->noSystem(),
-            $this->locked($keyInHand),
+            $key === 'no' ? $this->locked() : null,
         ]));
     }
 
@@ -132,17 +134,18 @@ final readonly class KeepingRules
                 return [$this->shut(
                     'stays-too-tight',
                     "{$this->system->name} would get {$one->size->binary()} between what stays, and takes about "
-                        ."{$takes->binary()}. Delete more, or lay out the whole drive.",
+                        ."{$takes->binary()}.",
                     [$this->system->dated()],
+                    'Let more be deleted, or lay out the whole drive.',
                 )];
             }
         }
 
         return $this->scheme === Scheme::Gpt || $count <= self::MBR_MOST ? [] : [$this->shut(
             'stays-too-many',
-            'Its table holds '.self::MBR_MOST." partitions, and there would be {$count}. Delete more, or lay out the "
-                .'whole drive.',
+            'Its table holds '.self::MBR_MOST." partitions, and there would be {$count}.",
             [],
+            'Let more be deleted, or lay out the whole drive.',
         )];
     }
 
@@ -156,22 +159,44 @@ final readonly class KeepingRules
     {
         return $this->shut(
             'stays-no-system',
-            'A system is said to stay, and nothing that is ticked can hold one. Tick its partition too, or say that '
-                .'only data stays.',
+            'A system is said to stay, and nothing that is ticked can hold one.',
             [Keeping::OTHER],
+            'Tick its partition too, or say that only data stays.',
         );
     }
 
-    private function locked(bool $keyInHand): ?Blocker
+    /** @return list<Partition> kept, and encrypted as far as anybody can tell */
+    private function sealed(): array
     {
-        $locked = array_filter($this->kept, static fn (Partition $one): bool => $one->encrypted);
+        return array_values(array_filter(
+            $this->kept,
+            static fn (Partition $one): bool => $one->encrypted || $one->untold,
+        ));
+    }
 
-        return $locked === [] || $keyInHand ? null : $this->shut(
+    /** @return list<Question> what has to be known of what stays while nobody has said it */
+    public function asked(): array
+    {
+        $decides = 'whether what is encrypted may stay: once the drive is changed it may ask for its key';
+
+        return $this->sealed() === [] ? [] : [
+            FactQuestion::about('encryption.key', $decides, 'I8, A7', 71, [Act::Erase, Act::WriteSystem]),
+        ];
+    }
+
+    private function locked(): ?Blocker
+    {
+        $locked = $this->sealed();
+
+        $untold = array_filter($locked, static fn (Partition $one): bool => $one->untold) !== [];
+
+        return $locked === [] ? null : $this->shut(
             'stays-locked',
             implode(', ', array_map(static fn (Partition $one): string => $one->sized(), $locked)).' stays and is '
-                .'encrypted. Once the drive is changed it may ask for its recovery key: the owner has that at hand, or '
-                .'it is copied and not kept.',
+                .'encrypted'.($untold ? ', or of a kind that this bench does not know' : '').'. Once the drive is '
+                .'changed it may ask for its recovery key, and nobody has it at hand.',
             ['encryption.key'],
+            'Have it copied, and let it not stay.',
         );
     }
 
@@ -182,8 +207,9 @@ final readonly class KeepingRules
         return $this->shut(
             'stays-other-table',
             "The drive has {$is}, and {$this->system->name} starts here from {$this->scheme->title()}: nothing can "
-                .'stay. Lay out the whole drive, after a copy of what is wanted.',
+                .'stay.',
             ['drive.table = '.($this->drive->table ?? 'unknown')],
+            'Lay out the whole drive, after a copy of what is wanted.',
         );
     }
 
@@ -192,8 +218,9 @@ final readonly class KeepingRules
         return $this->shut(
             'stays-loader-lost',
             "The other system stays, and the partition it starts from ({$efi->title()}, {$efi->size->binary()}) would "
-                .'be deleted: it would not start any more. Let that one stay too.',
+                .'be deleted: it would not start any more.',
             [Keeping::OTHER],
+            'Let that one stay too.',
         );
     }
 
@@ -221,13 +248,16 @@ final readonly class KeepingRules
             'stays-efi-too-small',
             "The EFI system partition that stays is too small for one more system: {$short}.",
             [$this->system->dated()],
+            'Lay out the whole drive, after a copy of what is wanted.',
         );
     }
 
     /** @param  list<string>  $facts */
-    private function shut(string $id, string $reason, array $facts): Blocker
+    private function shut(string $id, string $reason, array $facts, string $does): Blocker
     {
-        return Blocker::narrow($id, $reason, 'I2, I8', [Act::Erase, Act::WriteSystem], $facts, OpensBy::Answer);
+        $door = Keeping::door($does);
+
+        return Blocker::narrow($id, $reason, 'I2, I8', [Act::Erase, Act::WriteSystem], $door, $facts);
     }
 
     /** @param  list<Partition>  $among */

@@ -25,14 +25,14 @@ final class KeepingWords
         $scheme = PartitionPlan::scheme($machine, $system, $bytes)[0];
         $keeping = Keeping::of($machine, $system, $target->drive, $scheme)?->naming($systems);
         if ($keeping === null || $keeping->kept === []) {
-            return $target->keeping(null, [], $keeping->blockers ?? []);
+            return $target->keeping(null, [], $keeping->blockers ?? [], $keeping->questions ?? []);
         }
         // Where something shuts it, nothing is decided yet.
-        $decisions = $keeping->blockers === []
+        $decisions = [...$keeping->blockers, ...$keeping->questions] === []
             ? [self::room($keeping), ...self::loader($keeping, $system, $machine)]
             : [];
 
-        return $target->keeping($keeping, $decisions, $keeping->blockers);
+        return $target->keeping($keeping, $decisions, $keeping->blockers, $keeping->questions);
     }
 
     private static function room(Keeping $keeping): Decision

@@ -10,7 +10,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Blocker;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
 
 /**
  * Which of the drives that were read is meant: by identity, never by number; what disagrees is a stop (rules I1, K2).
@@ -81,10 +81,10 @@ final readonly class NamedDrive
                     "{$whose}-disagrees",
                     "Serial and size name two drives. Typed: {$bytes->exact()}. Read: ".
                         DriveWords::full($drive).
-                        '. Read the drives again, and the label.',
+                        '.',
                     'K2',
+                    Door::reading('lsblk', 'Read the drives again, and the label.'),
                     ["{$whose}.bytes = {$typed->spoken()}", DriveWords::full($drive)],
-                    OpensBy::Reading,
                 ),
             ]);
         }
@@ -100,10 +100,10 @@ final readonly class NamedDrive
         return Blocker::stop(
             "{$whose}-gone",
             "The drive that was chosen, {$name}, is not in the newest reading. It "
-                ."shows: {$now}. Look which drives are in, read them again, or choose anew.",
+                ."shows: {$now}.",
             'K2',
+            Door::reading('lsblk', 'Look which drives are in, and read them again.'),
             [$name, $now],
-            OpensBy::Reading,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Cobblestone\Install;
 
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\DriveWords;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
@@ -17,6 +18,9 @@ use Cobblestone\Runbook\Question;
 /** The one drive that will be erased, named by serial and exact bytes; never guessed among several (rules I1, K2). */
 final readonly class TargetDrive
 {
+    /** The fact that says whether other drives are inside, where nobody has read them. */
+    public const OTHERS = 'target.others';
+
     /** The fact that names it: its serial or WWN; its path where it has neither. */
     public const FACT = 'target.drive';
 
@@ -44,12 +48,15 @@ final readonly class TargetDrive
      *
      * @param  list<Decision>  $decisions
      * @param  list<Blocker>  $blockers
+     * @param  list<Question>  $questions
      */
-    public function keeping(?Keeping $keeping, array $decisions, array $blockers): self
+    public function keeping(?Keeping $keeping, array $decisions, array $blockers, array $questions): self
     {
         [$all, $against] = [[...$this->decisions, ...$decisions], [...$this->blockers, ...$blockers]];
 
-        return new self($this->drive, $this->others, $this->out, $all, $this->questions, $against, $keeping);
+        $asked = [...$this->questions, ...$questions];
+
+        return new self($this->drive, $this->others, $this->out, $all, $asked, $against, $keeping);
     }
 
     public static function choose(Machine $machine): self
@@ -107,7 +114,9 @@ final readonly class TargetDrive
             }
         }
 
-        return self::chosen($drive, $others, $machine, 'Its serial and size are on its label.');
+        $chosen = self::chosen($drive, $others, $machine, 'Its serial and size are on its label.');
+
+        return $inside === [] ? $chosen->besides($machine) : $chosen;
     }
 
     /**
@@ -222,13 +231,39 @@ final readonly class TargetDrive
     {
         $drive = self::described($machine, 'typed', null);
         if ($drive !== null) {
-            return self::chosen($drive, [], $machine, 'Its serial and size were typed in.');
+            return self::chosen($drive, [], $machine, 'Its serial and size were typed in.')->besides($machine);
         }
         $lead = $read ? 'The reading shows no internal drive. ' : '';
         $text = "{$lead}Which drive is inside? Start any live system on the machine and paste what "
             .'`lsblk -J -b` prints, or give serial and exact bytes.';
 
         return self::asked([], $text, 'the drive that will be erased and its layout to the sector');
+    }
+
+    /** The same where no drive was read: whether others are inside is asked, and where some are, they are read. */
+    private function besides(Machine $machine): self
+    {
+        $said = $machine->fact(self::OTHERS);
+        $decides = 'whether another drive could be written instead, and what comes out first';
+        $asked = match (true) {
+            $said->is('none') => [],
+            $said->is('some') => [new Question(
+                Question::DRIVE_READING,
+                'Other drives are in it, or may be. Start any live system on the machine and paste what '
+                    .'`lsblk -J -b` prints, so that the path says which come out.',
+                [],
+                $decides,
+                'A1, I1',
+                90,
+                [Act::Erase],
+            )],
+            default => [FactQuestion::about(self::OTHERS, $decides, 'I1, U2', 88, [Act::Erase])],
+        };
+
+        return new self(
+            $this->drive, $this->others, $this->out, $this->decisions, [...$this->questions, ...$asked],
+            $this->blockers, $this->keeping,
+        );
     }
 
     /** A drive of which serial and size were typed: nobody has read what is on it. */

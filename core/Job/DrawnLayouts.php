@@ -21,6 +21,7 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Storage\DeviceLayout;
 use Cobblestone\Storage\DevicePart;
 use Cobblestone\Storage\LayoutImpossible;
@@ -60,7 +61,10 @@ final class DrawnLayouts
             return [
                 new Layouts($stick),
                 [$decision],
-                [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem])],
+                [Blocker::narrow('target-layout', $e->getMessage(), 'I2', [Act::Erase, Act::WriteSystem], Door::choice(
+                    'image',
+                    'Choose a system that fits on this drive, or another drive.',
+                ))],
             ];
         }
 

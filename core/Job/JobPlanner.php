@@ -25,6 +25,7 @@ use Cobblestone\Job\Path\UpgradePath;
 use Cobblestone\Machine\Contradiction;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Policy\Policy;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Holds;
@@ -58,6 +59,7 @@ final class JobPlanner
         $machine = $context->machine;
         $part = ComingHome::contribution(self::withImage($draft->contribution, $context), $context, $draft);
         $part = FromElsewhere::on($part, $brief->extras, $context->policy->school('extras'));
+        $part = $part->and((new TakenForGranted($context))->contribution());
         $steps = $context->kind()->hasMachine()
             ? self::bench($part, $brief)
             : Released::onMedium($part->steps, $brief->released);
@@ -84,6 +86,7 @@ final class JobPlanner
             notes: [...$context->notes, ...self::contradictions($machine)],
             defaults: Fields::of($context->policy->toArray(), 'defaults'),
             later: $later,
+            assumed: self::assumed($part->assumed),
             assessment: FoundOnPath::of($draft, $context, $scene, $rehearsed, count($later)),
         );
     }
@@ -188,6 +191,17 @@ final class JobPlanner
         }
 
         return array_values($once);
+    }
+
+    /**
+     * Each fact once.
+     *
+     * @param  list<Assumption>  $assumed
+     * @return list<Assumption>
+     */
+    private static function assumed(array $assumed): array
+    {
+        return array_values(array_column($assumed, null, 'fact'));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job;
 
+use Cobblestone\Assessment\Encryption\EncryptionQuestions;
 use Cobblestone\Brief\Brief;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
@@ -14,11 +15,13 @@ use Cobblestone\Inventory\UnreadableInventory;
 use Cobblestone\Machine\Battery;
 use Cobblestone\Machine\Device;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Machine\Model\WaysIn;
 use Cobblestone\Machine\Port;
+use Cobblestone\Machine\VolumeWords;
 use Cobblestone\Quantity\Energy;
 
 /** Brings catalogue, readings and answers together into one machine (rules A1, J7). */
@@ -41,10 +44,7 @@ final class MachineBuilder
             title: $model?->title() ?? ($brief->machine->title ?? "Unknown {$kind->value}"),
             kind: $kind,
             facts: $facts,
-            drives: array_map(
-                static fn (Drive $drive): Drive => $drive->marking($catalogue->encryptedFileSystems()),
-                $drives->drives,
-            ),
+            drives: self::told($drives->drives, $catalogue, $facts),
             ports: self::ports($brief, $model),
             devices: self::devices($model->devices ?? [], $readings),
             battery: self::battery(
@@ -113,6 +113,22 @@ final class MachineBuilder
         } catch (UnreadableInventory $e) {
             throw BriefFault::at('machine.lsblk', $e->getMessage());
         }
+    }
+
+    /**
+     * @param  list<Drive>  $drives
+     * @return list<Drive> each partition marked encrypted, plain, or not to be told
+     */
+    private static function told(array $drives, Catalogue $catalogue, FactSheet $facts): array
+    {
+        $words = new VolumeWords($catalogue->encryptedFileSystems());
+        $said = match ($facts->get(EncryptionQuestions::UNTOLD)->text()) {
+            'yes' => true,
+            'no' => false,
+            default => null,
+        };
+
+        return array_map(static fn (Drive $drive): Drive => $drive->told($words, $said), $drives);
     }
 
     /**

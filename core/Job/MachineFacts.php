@@ -16,6 +16,8 @@ use Cobblestone\Machine\Kind;
 use Cobblestone\Machine\KindDefaults;
 use Cobblestone\Machine\Model\MachineModel;
 use Cobblestone\Machine\Source;
+use Cobblestone\Quantity\Bytes;
+use Cobblestone\Quantity\InvalidQuantity;
 
 /**
  * The facts of one machine, least trusted source first: kind, catalogue, readings, answers, and what a person settled
@@ -48,7 +50,7 @@ final class MachineFacts
                 $sheet = $sheet->with(Fact::of($name, $value, Source::Reading, self::origin($reading), $reading->at));
             }
         }
-        foreach ($brief->machine->facts as $name => $value) {
+        foreach (self::said($brief->machine->facts) as $name => $value) {
             $sheet = $sheet->with(
                 Fact::of(
                     $name,
@@ -64,9 +66,25 @@ final class MachineFacts
         return $sheet;
     }
 
+    /**
+     * Without what somebody said not to know: that is no value, and a rule that needs it asks (rule U2).
+     *
+     * @param  array<string, bool|int|float|string>  $facts
+     * @return array<string, bool|int|float|string>
+     */
+    private static function said(array $facts): array
+    {
+        return array_filter(
+            $facts,
+            static fn (bool|int|float|string $value, string $name): bool => $value !== 'unknown'
+                || FactRegistry::find($name)?->mayBeUnknown() === true,
+            ARRAY_FILTER_USE_BOTH,
+        );
+    }
+
     private static function settled(Brief $brief, FactSheet $sheet, ?MachineModel $model): FactSheet
     {
-        foreach ($brief->machine->settled as $name => $value) {
+        foreach (self::said($brief->machine->settled) as $name => $value) {
             $sheet = $sheet->with(
                 Fact::of(
                     $name,
@@ -130,18 +148,30 @@ final class MachineFacts
             $words = implode(', ', array_unique([...$known->words(), ...$settings]));
             throw BriefFault::at("machine.facts.{$name}", "\"{$typed}\" is not one of {$words} and unknown.");
         }
-        if ($known?->type === FactType::Count && ! is_string($value) && $value < 0) {
-            throw BriefFault::at("machine.facts.{$name}", 'a number of 0 or more is wanted.');
-        }
-        // Bytes are also said as "8.6 GB": whoever needs them exactly asks again.
-        if ($known?->type === FactType::Measure && $value !== 'unknown' && ! str_ends_with($name, 'bytes')) {
-            return self::measured($name, $word);
-        }
-        if (is_string($value) && $known?->type === FactType::Count && preg_match('/^[0-9]{1,18}$/', $value) === 1) {
-            return (int) $value;
+        $number = match ($known?->type) {
+            FactType::Count, FactType::Measure => self::measured($name, $word),
+            FactType::Size => self::size($name, $value),
+            default => null,
+        };
+        $range = $number === null ? null : $known->implausible($number);
+        if ($range !== null) {
+            throw BriefFault::at(
+                "machine.facts.{$name}",
+                "{$known->spoken()} is {$range}; \"{$word}\" cannot be. Look once more, and at the unit.",
+            );
         }
 
-        return $value;
+        return $number ?? $value;
+    }
+
+    /** Bytes, as a number or with their unit. */
+    private static function size(string $name, bool|int|float|string $value): int
+    {
+        try {
+            return Bytes::parse(is_int($value) ? $value : (string) $value)->count;
+        } catch (InvalidQuantity $e) {
+            throw BriefFault::at("machine.facts.{$name}", $e->getMessage());
+        }
     }
 
     /** @return list<string> what a setting of this model can be */
@@ -162,7 +192,7 @@ final class MachineFacts
         $number = str_replace([' ', "\u{a0}", "\u{202f}"], '', $word);
         if (! is_numeric($number) || $number < 0) {
             $typed = mb_substr($word, 0, 40);
-            $asked = FactRegistry::find($name)?->spoken() ?? $name;
+            $asked = FactRegistry::spoken($name);
             throw BriefFault::at(
                 "machine.facts.{$name}",
                 "\"{$typed}\" is no number of 0 or more, as {$asked} is.",

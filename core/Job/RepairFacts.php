@@ -51,16 +51,18 @@ final class RepairFacts
         }
         $language = $facts->get('present.language')->value;
         $images = $context->image !== null ? [$context->image] : array_values($context->catalogue->images());
+        $ofOtherLanguage = false;
         foreach ($images as $image) {
             $matches =
                 $image->system === $system->id &&
                 strcasecmp($image->edition ?? '', $edition) === 0 &&
-                (! is_string($language) || in_array($image->language ?? 'all', ['all', $language], true)) &&
                 ($image->architecture === null ||
                     $facts->get('architecture')->isUnknown() ||
                     $facts->get('architecture')->is($image->architecture)) &&
                 version_compare($image->version ?? '0', (string) $build, '>=');
-            if ($matches) {
+            $speaks = in_array($image->language ?? 'all', ['all', $language], true);
+            $ofOtherLanguage = $ofOtherLanguage || ($matches && ! $speaks);
+            if ($matches && $speaks) {
                 return self::unless(
                     $facts,
                     'image.matches',
@@ -68,6 +70,10 @@ final class RepairFacts
                     "{$image->name}, version {$image->version} against build {$build}",
                 );
             }
+        }
+
+        if ($ofOtherLanguage && ! is_string($language)) {
+            return $facts;
         }
 
         return self::unless(

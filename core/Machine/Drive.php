@@ -45,25 +45,21 @@ final readonly class Drive
         return $this->serial !== null && ! $this->serialRepeated;
     }
 
-    /**
-     * The same with partitions marked encrypted whose file system is one of these words.
-     *
-     * @param  list<string>  $words  in lower case
-     */
-    public function marking(array $words): self
+    /** The same, its partitions marked as those words tell of their file systems (rules A7, U3). */
+    public function told(VolumeWords $words, ?bool $said): self
     {
         $marked = array_map(
-            static fn (Partition $partition): Partition => in_array(
-                strtolower((string) $partition->fileSystem),
-                $words,
-                true,
-            )
-                ? $partition->asEncrypted()
-                : $partition,
+            static fn (Partition $partition): Partition => $partition->told($words, $said),
             $this->partitions,
         );
 
         return Copy::of($this, get_object_vars($this), ['partitions' => $marked]);
+    }
+
+    /** @return list<Partition> whose file system nobody knows to be plain or encrypted */
+    public function untold(): array
+    {
+        return array_values(array_filter($this->partitions, static fn (Partition $one): bool => $one->untold));
     }
 
     /** What names it and no other: its serial, else its WWN; null where it reports neither of its own (rule K2). */

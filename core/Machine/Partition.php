@@ -11,7 +11,10 @@ use Cobblestone\Storage\PartitionType;
 /** One partition as a tool reported it; what the tool did not say is null. */
 final readonly class Partition
 {
-    /** @param  list<string>  $mountpoints */
+    /**
+     * @param  list<string>  $mountpoints
+     * @param  bool  $untold  whether its file system is a word that tells nobody whether it is encrypted (rule U3)
+     */
     public function __construct(
         public string $name,
         public Bytes $size,
@@ -22,6 +25,7 @@ final readonly class Partition
         public ?Bytes $used = null,
         public array $mountpoints = [],
         public bool $encrypted = false,
+        public bool $untold = false,
     ) {
     }
 
@@ -44,8 +48,14 @@ final readonly class Partition
         return "{$this->title()} ({$this->size->binary()})";
     }
 
-    public function asEncrypted(): self
+    /** The same as these words tell of its file system; `$said` is what a person says of a word that is not known. */
+    public function told(VolumeWords $words, ?bool $said): self
     {
-        return Copy::of($this, get_object_vars($this), ['encrypted' => true]);
+        $tells = $this->fileSystem === null ? $this->encrypted : $words->encrypted($this->fileSystem) ?? $said;
+
+        return Copy::of($this, get_object_vars($this), [
+            'encrypted' => $this->encrypted || $tells === true,
+            'untold' => ! $this->encrypted && $tells === null,
+        ]);
     }
 }

@@ -10,8 +10,8 @@ use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\GatherItem;
-use Cobblestone\Runbook\OpensBy;
 
 /** What stops a stick from being made, and what has to be laid out for it. */
 final class MediaBlockers
@@ -30,7 +30,10 @@ final class MediaBlockers
             ...(
                 $fileSystem->blocker === null
                     ? []
-                    : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick])]
+                    : [Blocker::narrow('image-not-copied', $fileSystem->blocker, 'M5', [Act::WriteStick], Door::choice(
+                        'image',
+                        'Choose another image.',
+                    ))]
             ),
             ...$blockers,
             ...self::blockers($choice, $wish->sticks, $wish->image),
@@ -49,11 +52,18 @@ final class MediaBlockers
         $cannot = HostFit::cannot($host, $mode, $parts, $parts && $image->largest()->splitter !== []);
 
         return [
-            ...$newer === null ? [] : [Blocker::stop('image-newer-than-builder', $newer, 'M14', [$host->dated()])],
+            ...$newer === null ? [] : [
+                Blocker::stop('image-newer-than-builder', $newer, 'M14', self::here(), [$host->dated()]),
+            ],
             ...$cannot === [] ? [] : [
-                Blocker::narrow('host-cannot', implode(' ', $cannot), 'M13', [Act::WriteStick]),
+                Blocker::narrow('host-cannot', implode(' ', $cannot), 'M13', [Act::WriteStick], self::here()),
             ],
         ];
+    }
+
+    private static function here(): Door
+    {
+        return Door::choice('host', 'Have it made here, or on another kind of computer.', '');
     }
 
     /** @return list<GatherItem> */
@@ -83,27 +93,27 @@ final class MediaBlockers
     {
         $unfit = match (true) {
             $image->kind === 'device-restore' => [Blocker::stop('image-kind', "{$image->name} is a restore bundle "
-                .'for a cable and starts from no stick. Choose an image of the system, or the kind of job that '
-                    .'restores over a cable.',
+                .'for a cable and starts from no stick.',
                 'M3',
+                Door::choice('image', 'Choose an image of the system, or the kind of job that restores over a cable.'),
                 ["kind: {$image->kind}"])],
             ! $image->isHybrid()
                 && ! $image->isCounted() => [
                     Blocker::narrow(
                         'image-not-counted',
-                        "The files of {$image->name} are not counted yet: bring it to the shelf, where it is "
-                            .'inspected, or give their number and sizes.',
+                        "The files of {$image->name} are not counted yet.",
                         'M2',
                         [Act::WriteStick],
-                        opens: OpensBy::Reading,
+                        Door::choice('image', 'Bring it to the shelf, where it is inspected, and choose it there.'),
                     ),
                 ],
             default => [],
         };
 
         return [...$unfit, ...($choice->stick === null && $sticks !== [] ? [Blocker::narrow('no-stick', 'No stick '
-            ."in the register can carry this image: get {$choice->decision->chosen}, or free one.",
+            .'in the register can carry this image.',
             'M7',
-            [Act::WriteStick])] : [])];
+            [Act::WriteStick],
+            Door::page('stick', "Get {$choice->decision->chosen}, or free one."))] : [])];
     }
 }

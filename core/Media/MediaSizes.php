@@ -13,6 +13,7 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Storage\DeviceLayout;
 use Cobblestone\Storage\DevicePart;
@@ -62,7 +63,10 @@ final class MediaSizes
             $need = $of->onVolume($cluster);
             StickLayout::mustFit($layout, $need);
         } catch (LayoutImpossible $e) {
-            return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick])]];
+            return [null, [Blocker::narrow('stick-layout', $e->getMessage(), 'M6', [Act::WriteStick], Door::page(
+                'stick',
+                'Take a larger stick.',
+            ))]];
         }
 
         return [DeviceLayout::of($layout, $label, $need), []];

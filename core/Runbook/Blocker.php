@@ -23,7 +23,7 @@ final readonly class Blocker
         public string $rule,
         public array $facts,
         public array $unsafe,
-        public OpensBy $opens,
+        public Door $door,
         public array $waivableBy,
     ) {
     }
@@ -38,11 +38,11 @@ final readonly class Blocker
         string $id,
         string $reason,
         string $rule,
+        Door $door,
         array $facts = [],
-        OpensBy $opens = OpensBy::Answer,
         array $besides = [],
     ): self {
-        return new self($id, $reason, $rule, $facts, [...Act::changing(), ...$besides], $opens, []);
+        return new self($id, $reason, $rule, $facts, [...Act::changing(), ...$besides], $door, []);
     }
 
     /**
@@ -56,10 +56,10 @@ final readonly class Blocker
         string $reason,
         string $rule,
         array $unsafe,
+        Door $door,
         array $facts = [],
-        OpensBy $opens = OpensBy::Answer,
     ): self {
-        return new self($id, $reason, $rule, $facts, [...$unsafe, Act::HandOver], $opens, []);
+        return new self($id, $reason, $rule, $facts, [...$unsafe, Act::HandOver], $door, []);
     }
 
     /** The same, which those may waive in writing. */
@@ -71,7 +71,7 @@ final readonly class Blocker
             $this->rule,
             $this->facts,
             $this->unsafe,
-            $this->opens,
+            $this->door,
             array_values($roles),
         );
     }
@@ -102,7 +102,7 @@ final readonly class Blocker
             '',
             $this->waivableBy,
             kind: $this->isStop() ? GateKind::Stop : GateKind::Hold,
-            opens: $this->opens,
+            door: $this->door,
             rule: $this->rule,
             facts: $this->facts,
         );
@@ -117,7 +117,8 @@ final readonly class Blocker
             'rule' => $this->rule,
             'facts' => $this->facts,
             'unsafe' => array_column($this->unsafe, 'value'),
-            'opens_by' => $this->opens->value,
+            'opens_by' => $this->door->by->value,
+            'door' => $this->door->toArray(),
             'waivable_by' => $this->waivableBy,
         ];
     }
@@ -130,7 +131,7 @@ final readonly class Blocker
     public static function fromStored(mixed $data): self
     {
         return is_string($data)
-            ? self::stop(substr(hash('sha256', $data), 0, 12), $data, 'K1')
+            ? self::stop(substr(hash('sha256', $data), 0, 12), $data, 'K1', Door::before(OpensBy::Choice))
             : self::read(Fields::of($data, 'blockers'));
     }
 
@@ -145,7 +146,7 @@ final readonly class Blocker
             $fields->string('rule'),
             $fields->strings('facts'),
             $unsafe === [] ? throw FieldFault::at($fields->path('unsafe'), 'something it shuts is wanted.') : $unsafe,
-            $fields->enum('opens_by', OpensBy::class),
+            $fields->optional('door', Door::read(...)) ?? Door::before($fields->enum('opens_by', OpensBy::class)),
             $fields->strings('waivable_by'),
         );
     }

@@ -14,6 +14,7 @@ final readonly class Contribution
      * @param  list<GatherItem>  $gather
      * @param  list<string>  $initial  facts that hold from the start
      * @param  list<Blocker>  $blockers  what shuts stones of the path
+     * @param  list<Assumption>  $assumed  what is taken to be so while nobody knows
      */
     public function __construct(
         public array $steps = [],
@@ -22,13 +23,16 @@ final readonly class Contribution
         public array $gather = [],
         public array $initial = [],
         public array $blockers = [],
+        public array $assumed = [],
     ) {
     }
 
     /** @param  list<Step>  $steps */
     public function withSteps(array $steps): self
     {
-        return new self($steps, $this->decisions, $this->questions, $this->gather, $this->initial, $this->blockers);
+        return new self(
+            $steps, $this->decisions, $this->questions, $this->gather, $this->initial, $this->blockers, $this->assumed,
+        );
     }
 
     public function and(self $other): self
@@ -40,6 +44,7 @@ final readonly class Contribution
             [...$this->gather, ...$other->gather],
             [...$this->initial, ...$other->initial],
             [...$this->blockers, ...$other->blockers],
+            [...$this->assumed, ...$other->assumed],
         );
     }
 }

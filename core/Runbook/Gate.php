@@ -12,7 +12,8 @@ final readonly class Gate
 {
     public GateKind $kind;
 
-    public OpensBy $opens;
+    /** What opens it, where the path does not by itself. */
+    public Door $door;
 
     /**
      * @param  string  $fact  what must hold
@@ -29,12 +30,14 @@ final readonly class Gate
         public array $waivableBy = [],
         public array $waives = [],
         ?GateKind $kind = null,
-        ?OpensBy $opens = null,
+        ?Door $door = null,
         public string $rule = 'J12',
         public array $facts = [],
     ) {
         $this->kind = $kind ?? ($opensBy === '' ? GateKind::Answer : GateKind::Proof);
-        $this->opens = $opens ?? ($opensBy === '' ? OpensBy::Answer : OpensBy::Step);
+        $this->door = $door ?? ($opensBy === ''
+            ? Door::before(OpensBy::Answer)
+            : Door::step($opensBy, 'Lay the stone before it.'));
     }
 
     /** Whether the path opens it by itself, stone by stone. */
@@ -54,7 +57,8 @@ final readonly class Gate
             'waivable_by' => $this->waivableBy,
             'waives' => $this->waives,
             'kind' => $this->kind->value,
-            'opens' => $this->opens->value,
+            'opens' => $this->door->by->value,
+            ...$this->door->by === OpensBy::Step ? [] : ['door' => $this->door->toArray()],
             'rule' => $this->rule,
             'facts' => $this->facts,
         ];
@@ -81,9 +85,17 @@ final readonly class Gate
             $fields->strings('waivable_by'),
             $fields->strings('waives'),
             $fields->optionalEnum('kind', GateKind::class),
-            $fields->optionalEnum('opens', OpensBy::class),
+            $fields->optional('door', Door::read(...)) ?? self::doorBefore($fields),
             $fields->optionalString('rule') ?? 'J12',
             $fields->strings('facts'),
         );
+    }
+
+    /** @throws FieldFault */
+    private static function doorBefore(Fields $fields): ?Door
+    {
+        $by = $fields->optionalEnum('opens', OpensBy::class);
+
+        return $by === null || $fields->string('opens_by') !== '' ? null : Door::before($by);
     }
 }

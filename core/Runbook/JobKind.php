@@ -50,4 +50,16 @@ enum JobKind: string
     {
         return $this->rules()->title();
     }
+
+    /** The kind that puts a system onto the drive that is there: what is left where nothing gentler works. */
+    public static function installing(): self
+    {
+        return self::CleanInstall;
+    }
+
+    /** The kind that fits another drive, so that the old one is not written to. */
+    public static function fittingDrive(): self
+    {
+        return self::DriveSwap;
+    }
 }

@@ -8,6 +8,10 @@ namespace Cobblestone\Runbook;
 enum OpensBy: string
 {
     case Answer = 'answer';
+    /** Something that was said or chosen, said or chosen otherwise. */
+    case Choice = 'choice';
+    /** A page of the job of its own. */
+    case Page = 'page';
     case Reading = 'reading';
     case Step = 'step';
     case Waiver = 'waiver';
@@ -17,7 +21,9 @@ enum OpensBy: string
     public function spoken(): string
     {
         return match ($this) {
-            self::Answer => 'An answer or another choice opens it.',
+            self::Answer => 'An answer opens it.',
+            self::Choice => 'Another choice at *Intake* opens it.',
+            self::Page => 'A page of this job opens it.',
             self::Reading => 'Another reading opens it.',
             self::Step => 'The stone before it opens it.',
             self::Waiver => 'A written waiver opens it.',

@@ -27,6 +27,7 @@ final readonly class Plan
      * @param  list<string>  $notes
      * @param  Fields  $defaults  of the policy: what this plan rests on
      * @param  Fields  $assessment  what each part found, by its name
+     * @param  list<Assumption>  $assumed  what is taken to be so while nobody knows
      * @param  list<Question>  $later  asked once the first are answered, or at the stone that needs them
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class Plan
         public Fields $defaults,
         public Fields $assessment,
         public array $later = [],
+        public array $assumed = [],
     ) {
     }
 
@@ -173,6 +175,7 @@ final readonly class Plan
             self::part($fields, 'defaults'),
             self::part($fields, 'assessment'),
             $fields->each('questions_later', Question::read(...)),
+            $fields->each('assumed', Assumption::read(...)),
         );
     }
 
@@ -186,7 +189,7 @@ final readonly class Plan
     public function toArray(): array
     {
         $list = static fn (array $items): array => array_map(
-            static fn (Question|Decision|Blocker|GatherItem $item): array => $item->toArray(),
+            static fn (Question|Decision|Blocker|GatherItem|Assumption $item): array => $item->toArray(),
             $items,
         );
         $putBack = [];
@@ -203,6 +206,7 @@ final readonly class Plan
             'blockers' => $list($this->blockers),
             'questions' => $list($this->questions),
             'questions_later' => $list($this->later),
+            'assumed' => $list($this->assumed),
             'decisions' => $list($this->decisions),
             'steps' => $this->stepsWithShut(),
             'gather' => $list($this->gather),

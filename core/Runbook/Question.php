@@ -94,7 +94,14 @@ final readonly class Question
     /** What the stones that need the answer wait for. */
     public function gate(): Gate
     {
-        return new Gate("answer-{$this->fact}", PathFact::answered($this->fact), $this->text, '', rule: $this->rule);
+        return new Gate(
+            "answer-{$this->fact}",
+            PathFact::answered($this->fact),
+            $this->text,
+            '',
+            door: Door::answer($this->fact),
+            rule: $this->rule,
+        );
     }
 
     /**

@@ -41,7 +41,7 @@ final class Refused extends DomainException
     /** @param  non-empty-list<Shut>  $shut */
     public static function shut(Step $step, array $shut): self
     {
-        $lines = array_map(static fn (Shut $one): string => $one->sentence().' '.$one->opens->spoken(), $shut);
+        $lines = array_map(static fn (Shut $one): string => $one->sentence().' '.$one->door->does, $shut);
 
         return new self(
             "\"{$step->title}\" is shut. ".
@@ -66,7 +66,7 @@ final class Refused extends DomainException
 
     public static function notWaivable(Gate $gate): self
     {
-        return new self("This cannot be waived by anybody: {$gate->title} {$gate->opens->spoken()}", 'text');
+        return new self("This cannot be waived by anybody: {$gate->title} {$gate->door->does}", 'text');
     }
 
     public static function alreadyDone(Step $step): self

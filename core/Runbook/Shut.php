@@ -13,14 +13,14 @@ final readonly class Shut
         public string $reason,
         public string $rule,
         public GateKind $kind,
-        public OpensBy $opens,
+        public Door $door,
         public array $waivableBy = [],
     ) {
     }
 
     public static function by(Gate $gate): self
     {
-        return new self($gate->id, $gate->title, $gate->rule, $gate->kind, $gate->opens, $gate->waivableBy);
+        return new self($gate->id, $gate->title, $gate->rule, $gate->kind, $gate->door, $gate->waivableBy);
     }
 
     public static function behind(Step $step): self
@@ -30,14 +30,14 @@ final readonly class Shut
             "\"{$step->title}\" comes before it and is shut.",
             'K1',
             GateKind::Proof,
-            OpensBy::Step,
+            Door::step($step->id, "Lay \"{$step->title}\" first."),
         );
     }
 
     /** Whether somebody has to do something about it here, and not at a stone before. */
     public function isHere(): bool
     {
-        return $this->opens !== OpensBy::Step;
+        return $this->door->by !== OpensBy::Step;
     }
 
     /** "stop: …", "hold: …", "needs an answer: …". */
@@ -46,14 +46,18 @@ final readonly class Shut
         return "{$this->kind->word()}: {$this->reason}";
     }
 
-    /** @return array{id: string, reason: string, rule: string, opens_by: string, waivable_by: list<string>} */
+    /**
+     * @return array{id: string, reason: string, rule: string, opens_by: string, door: array<string, mixed>,
+     *     waivable_by: list<string>}
+     */
     public function toArray(): array
     {
         return [
             'id' => $this->id,
             'reason' => $this->reason,
             'rule' => $this->rule,
-            'opens_by' => $this->opens->value,
+            'opens_by' => $this->door->by->value,
+            'door' => $this->door->toArray(),
             'waivable_by' => $this->waivableBy,
         ];
     }

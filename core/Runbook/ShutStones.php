@@ -86,7 +86,7 @@ final readonly class ShutStones
                         ucfirst(PathFact::spoken($fact)).' is wanted first.',
                         'K1',
                         GateKind::Hold,
-                        OpensBy::Nothing,
+                        Door::none('No stone of this path brings it about: compute the path again.'),
                     )
                     : Shut::behind($producer);
             $shut[$entry->id] = $entry;

@@ -14,10 +14,10 @@ use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
-use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -63,11 +63,11 @@ final readonly class Programs
     {
         return Blocker::narrow(
             'programs-other-system',
-            "{$against} Choose another set on the intake page, or none.",
+            $against,
             'T5',
             [Act::WriteSystem],
+            Door::fact(self::FACT, 'Choose another set of programs, or none.'),
             [self::FACT." = {$named}"],
-            OpensBy::Answer,
         );
     }
 

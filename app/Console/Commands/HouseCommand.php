@@ -22,20 +22,23 @@ final class HouseCommand extends Command
 
     protected $description = 'Draw the layers of the core into docs/house.svg, from the code itself';
 
-    private const WRITTEN = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
-
     public function handle(): int
     {
         $imports = Imports::of(base_path('core'));
         file_put_contents(base_path('docs/house.svg'), LayerPicture::of($imports));
-        $list = base_path('docs/house-debts.json');
-        $listed = (array) json_decode((string) file_get_contents($list), true);
-        [$held, $grown] = Readable::held($listed, Readable::debts(base_path()));
-        file_put_contents($list, json_encode($held, self::WRITTEN)."\n");
+        $debts = Readable::debts(base_path());
         file_put_contents(base_path('docs/guide/facts.md'), FactTable::markdown());
         file_put_contents(base_path('docs/guide/schools.md'), SchoolTable::markdown());
-        $faults = [...Layers::faults($imports), ...$grown];
+        $faults = [...Layers::faults($imports), ...Readable::faults($debts)];
         array_map($this->error(...), $faults);
+        foreach ($debts as $file => $found) {
+            $told = array_map(
+                static fn (string $what, int $many): string => "{$many} {$what}",
+                array_keys($found),
+                $found,
+            );
+            $this->line("advice: {$file}: ".implode(', ', $told));
+        }
         $this->info(count($imports->parts()).' parts in '.count(Layers::CORE).' layers: docs/house.svg');
 
         return $faults === [] ? self::SUCCESS : self::FAILURE;

@@ -12,6 +12,7 @@ use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Storage\Fat32Geometry;
 
 /** Whether a backup fits where it is copied to: room with its margin, another drive, file size and names (rule A6). */
@@ -78,13 +79,15 @@ final class Destination
                 "The backup needs {$need->decimal()} with its "
                     ."margin, {$to?->name} has {$free->decimal()} free: short by {$need->minus(
                         $free,
-                    )->decimal()}. Choose a larger destination.",
+                    )->decimal()}.",
+                'Choose a larger destination.',
             );
         }
         if ($to?->serial !== null && $to->serial === $erased?->serial) {
             $blockers[] = self::blocker(
                 'destination-is-target',
-                "{$to->name} is the drive that is erased. Copy to another physical drive.",
+                "{$to->name} is the drive that is erased.",
+                'Copy to another physical drive.',
             );
         }
         $largest = self::size($wish->largestBytes, 'backup.largest_bytes');
@@ -92,7 +95,8 @@ final class Destination
             $blockers[] = self::blocker(
                 'destination-file-limit',
                 "{$to->name} is FAT32, which holds no file over 4 294 967 295 bytes; the largest has "
-                    ."{$largest->exact()}. Choose a destination with another file system, or pack it in parts.",
+                    ."{$largest->exact()}.",
+                'Choose a destination with another file system, or pack it in parts.',
             );
         }
 
@@ -129,9 +133,9 @@ final class Destination
         return [...$contradicted, ...$cautions];
     }
 
-    private static function blocker(string $id, string $reason): Blocker
+    private static function blocker(string $id, string $reason, string $does): Blocker
     {
-        return Blocker::narrow($id, $reason, 'A6', [Act::CopyData]);
+        return Blocker::narrow($id, $reason, 'A6', [Act::CopyData], Door::choice('backup.destination', $does));
     }
 
     private static function size(int|string|null $given, string $field): ?Bytes

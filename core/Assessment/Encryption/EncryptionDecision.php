@@ -7,6 +7,7 @@ namespace Cobblestone\Assessment\Encryption;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Text\Counted;
 
 /** What is done about a drive's encryption, why, and what was refused (rule A7). */
@@ -49,7 +50,11 @@ final readonly class EncryptionDecision
     {
         $facts = ["drive.encryption = {$this->protection->value}", 'encryption.key = no'];
 
-        return Blocker::stop('recovery-key', $this->stop(), 'A7', $facts, besides: [Act::CopyData]);
+        return Blocker::stop('recovery-key', $this->stop(), 'A7', Door::fact(
+            'encryption.key',
+            'Once the owner has the key, say so.',
+            'yes',
+        ), $facts, [Act::CopyData]);
     }
 
     /** @return list<string> */

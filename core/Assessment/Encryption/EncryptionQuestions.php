@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Encryption;
 
+use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
+use Cobblestone\Machine\Partition;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Question;
 
 /** What has to be known of a drive's protection before it is touched (rule A7). */
 final readonly class EncryptionQuestions
 {
+    /** The fact that says whether a volume is encrypted whose word nobody knows. */
+    public const UNTOLD = 'volume.untold_encrypted';
+
     public function __construct(
         private Protection $protection,
         private Binding $binding,
@@ -24,8 +29,12 @@ final readonly class EncryptionQuestions
      * @param  list<string>  $read  what a reading says of the drive
      * @return list<Question>
      */
-    public function of(Machine $machine, array $read): array
+    public function of(Machine $machine, ?Drive $drive, array $read): array
     {
+        $untold = $drive?->untold() ?? [];
+        if ($untold !== [] && $this->protection === Protection::Unknown) {
+            return $this->matters() ? [$this->untold($untold)] : [];
+        }
         $keyUnknown = $machine->fact('encryption.key')->isUnknown();
         $suspends = $this->branch === EncryptionBranch::SuspendAndResume;
 
@@ -39,9 +48,31 @@ final readonly class EncryptionQuestions
 
     private function asksHow(): bool
     {
-        return $this->protection === Protection::Unknown &&
-            ($this->branch === EncryptionBranch::Ask ||
-                (! $this->intent->staysAfter && $this->intent->somethingToKeep));
+        return $this->protection === Protection::Unknown && $this->matters();
+    }
+
+    private function matters(): bool
+    {
+        return $this->branch === EncryptionBranch::Ask ||
+            (! $this->intent->staysAfter && $this->intent->somethingToKeep);
+    }
+
+    /**
+     * What a volume is comes before how it is protected.
+     *
+     * @param  non-empty-list<Partition>  $untold
+     */
+    private function untold(array $untold): Question
+    {
+        $names = array_map(
+            static fn (Partition $one): string => "the volume of {$one->size->binary()} that the reading calls "
+                ."\"{$one->fileSystem}\"",
+            $untold,
+        );
+        $decides = 'whether a key is wanted before anything on this drive changes';
+        $asked = FactQuestion::about(self::UNTOLD, $decides, 'A7, U3', 61, [...$this->shutWhileUnknown(), Act::Erase]);
+
+        return $asked->worded(FactQuestion::text(self::UNTOLD, ['volume' => implode(' and ', $names)]));
     }
 
     private function leavesWithData(): bool

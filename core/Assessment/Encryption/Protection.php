@@ -30,6 +30,12 @@ enum Protection: string
         return in_array($this, [self::Chip, self::ChipAndPin, self::Unknown], true);
     }
 
+    /** Whether it is known that a change around the chip asks for the recovery key. */
+    public function asksForKey(): bool
+    {
+        return in_array($this, [self::Chip, self::ChipAndPin], true);
+    }
+
     /** Whether its data can be read in another machine only with a key. */
     public function needsKeyElsewhere(): bool
     {

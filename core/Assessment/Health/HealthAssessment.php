@@ -9,10 +9,12 @@ use Cobblestone\Catalogue\HealthRule;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Text\Counted;
 
 /** The health of the drives of a job, and what it forbids (rule A5). */
@@ -65,7 +67,23 @@ final readonly class HealthAssessment
                 ? self::failing($mine)
                 : [];
 
-        return new self($drives, $mine, new Contribution(decisions: $decisions, blockers: $blockers));
+        return new self($drives, $mine, new Contribution(
+            decisions: $decisions,
+            blockers: $blockers,
+            assumed: $written && $mine === null && $target?->isBlank() !== true ? [self::unread($target)] : [],
+        ));
+    }
+
+    private static function unread(?Drive $target): Assumption
+    {
+        $drive = $target?->title() ?? 'The drive';
+
+        return new Assumption(
+            'drive.health',
+            "{$drive} is sound: nobody has read its health.",
+            'A5, U2',
+            Door::reading('smartctl', 'Read `smartctl -j -a` of it.'),
+        );
     }
 
     /**
@@ -76,12 +94,11 @@ final readonly class HealthAssessment
         return [
             Blocker::narrow(
                 'drive-failing',
-                "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, replace it, and install "
-                    .'on the new one (kind of job: swap the drive).',
+                "{$mine->model} is failing: {$mine->facts[0]} Rescue what is on it, and replace it.",
                 'A5',
                 [Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem],
+                Door::kind(JobKind::fittingDrive()),
                 $mine->facts,
-                OpensBy::Reading,
             ),
         ];
     }

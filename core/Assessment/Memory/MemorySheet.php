@@ -10,7 +10,7 @@ use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Text\Counted;
 use InvalidArgumentException;
 
@@ -111,8 +111,9 @@ final readonly class MemorySheet
             "{$what}: nothing is copied, repaired or installed through it. {$this->verdict->sentence}",
             'A13',
             [Act::CopyData, Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem, Act::WriteFirmware],
+            Door::page('memory', 'Go on with the memory sheet until the fault is found, or two passes at standard '
+                .'speed are clean.'),
             [$this->verdict->sentence],
-            OpensBy::Reading,
         );
     }
 

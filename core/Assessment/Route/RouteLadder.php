@@ -160,6 +160,17 @@ final readonly class RouteLadder
         return $asked;
     }
 
+    /** @return list<string> every fact that the rungs up to the recommended one want and nobody knows */
+    public function wanted(FactSheet $facts): array
+    {
+        $wanted = [];
+        foreach (array_slice($this->rungs, 0, $this->best($facts) ?? count($this->rungs)) as $rung) {
+            $wanted = $rung->against($facts) === [] ? [...$wanted, ...$rung->unknown($facts)] : $wanted;
+        }
+
+        return array_values(array_unique($wanted));
+    }
+
     /** The unknown fact whose answers move the recommendation furthest, on average over its answers. */
     private function settling(FactSheet $facts, ?int $at): ?Question
     {

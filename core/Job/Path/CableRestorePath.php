@@ -19,14 +19,16 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\CableRecovery;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Tuning\Acceptance;
 use Cobblestone\Tuning\ProofSubject;
@@ -37,6 +39,9 @@ use Cobblestone\Tuning\ProofSubject;
  */
 final class CableRestorePath
 {
+    /** The fact that says whether the image is the one for exactly this model. */
+    public const MATCHES = 'image.for_model';
+
     public static function draft(JobContext $context): PathDraft
     {
         [$machine, $system, $brief, $image] = [
@@ -54,10 +59,11 @@ final class CableRestorePath
         $first = $restores
             ? self::firstBoot($context)
             : new Contribution(initial: [PathFact::UPDATED, PathFact::ONLINE]);
-        $blockers = $image->kind === 'device-restore'
+        [$questions, $blockers] = $image->kind === 'device-restore'
             ? self::forThisModel($machine, $image)
-            : self::wrongImage($image);
-        $all = self::contributions($restores, $protection, $owner, $first, $recovery, $blockers);
+            : [[], self::wrongImage($image)];
+        $all = self::contributions($restores, $protection, $owner, $first, $recovery, $blockers)
+            ->and(new Contribution(questions: $questions));
         $steps = [
             ...self::first($machine, $restores, $brief, $protection),
             IntakeSteps::gather($all->gather),
@@ -111,8 +117,9 @@ final class CableRestorePath
         return [
             Blocker::stop(
                 'image-kind',
-                "{$image->name} is no restore image of a sealed machine: choose the one for exactly this model.",
+                "{$image->name} is no restore image of a sealed machine.",
                 'F7',
+                Door::choice('image', 'Choose the restore image for exactly this model.'),
                 ["kind: {$image->kind}"],
             ),
         ];
@@ -168,31 +175,49 @@ final class CableRestorePath
         );
     }
 
-    /** @return list<Blocker> a restore image is made for one model and for no sibling */
+    /**
+     * A restore image is made for one model and for no sibling: what nobody knows of the two is asked for, and shuts.
+     *
+     * @return array{0: list<Question>, 1: list<Blocker>}
+     */
     private static function forThisModel(Machine $machine, Image $image): array
     {
-        $made = $image->models;
-        $model = $machine->model?->id;
+        [$made, $model] = [$image->models, $machine->model?->id];
+        if ($made !== [] && $model !== null) {
+            return in_array($model, $made, true) ? [[], []] : [[], [self::otherModel($machine, $image, [
+                'image models: '.implode(', ', $made),
+                "model = {$model}",
+            ])]];
+        }
+        $said = $machine->fact(self::MATCHES);
+        $text = FactQuestion::text(self::MATCHES, ['image' => $image->name, 'machine' => $machine->title]);
+        $asked = FactQuestion::about(
+            self::MATCHES,
+            'whether it may be restored with it at all: the image of a sibling is refused half-way, or leaves it dead',
+            'F7, U9',
+            86,
+            [Act::Erase, Act::Repair, Act::WriteSystem],
+        )->worded($text);
 
         return match (true) {
-            $made === [] && $image->asOf !== null => [Blocker::narrow('image-model', 'The shelf does not say which '
-                ."model {$image->name} is made for: look it up on the maker's page, and enter it.",
-                'F7',
-                [Act::Erase, Act::Repair, Act::WriteSystem],
-                opens: OpensBy::Answer)],
-            $made !== []
-                && $model !== null
-                && ! in_array($model, $made, true) => [
-                    Blocker::stop(
-                        'image-model',
-                        "{$image->name} is made for ".implode(', ', $made)
-                            .", this is {$machine->title}. Choose the image for exactly this model.",
-                        'F7',
-                        ['image models: '.implode(', ', $made), "model = {$model}"],
-                    ),
-                ],
-            default => [],
+            $said->is('yes') => [[], []],
+            $said->is('no') => [[], [self::otherModel($machine, $image, [self::MATCHES.' = no'])]],
+            default => [[$asked], []],
         };
+    }
+
+    /** @param  non-empty-list<string>  $facts */
+    private static function otherModel(Machine $machine, Image $image, array $facts): Blocker
+    {
+        $for = $image->models === [] ? 'for another model' : 'for '.implode(', ', $image->models);
+
+        return Blocker::stop(
+            'image-model',
+            "{$image->name} is made {$for}, this is {$machine->title}.",
+            'F7',
+            Door::choice('image', 'Choose the image for exactly this model.'),
+            $facts,
+        );
     }
 
     private static function decision(bool $restores, bool $nothing): Decision

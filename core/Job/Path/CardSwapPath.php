@@ -104,7 +104,7 @@ final class CardSwapPath
     {
         $encryption = $protection->encryption;
 
-        return $change->removes && $encryption->protection->mayAskForKey()
+        return $change->removes && $encryption->protection->asksForKey()
             && RecoveryKey::inHand(...$encryption->contribution->steps) === []
             ? [RecoveryKey::forSafeMode($machine)]
             : [];

@@ -33,6 +33,8 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
+use Cobblestone\Runbook\Door;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Question;
@@ -121,9 +123,9 @@ final class FactoryRestorePath
         return [
             Blocker::stop(
                 'factory-gone',
-                'The maker\'s factory image does not answer any more. A clean install from a stick is what is left '
-                    .'(kind of job: clean install).',
+                'The maker\'s factory image does not answer any more.',
                 'A3',
+                Door::kind(JobKind::installing()),
                 ['factory.image = no'],
             ),
         ];

@@ -22,6 +22,7 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
@@ -43,8 +44,9 @@ final class FirmwareUpdatePath
         if (trim($wish->reason) === '') {
             $blockers[] = Blocker::stop(
                 'update-reason',
-                'A firmware update without a reason is refused: say what it mends or brings.',
+                'A firmware update without a reason is refused.',
                 'F5',
+                Door::choice('update.reason', 'Say what it mends or brings.'),
             );
         }
         $protection = self::safeguards($context, $drive, $stops);

@@ -16,6 +16,7 @@ use Cobblestone\Machine\Model\Release;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Question;
 
 /** From the firmware that is there to the one that is wanted, through the stops that the releases ask for (rule F5). */
@@ -138,6 +139,7 @@ final class ReleaseRoute
                     $fault,
                     'F5',
                     [Act::WriteFirmware, Act::ChangeSettings],
+                    Door::choice('update.to', 'Choose another version, or what it must bring.'),
                     ["firmware.version = {$now->spoken()}"],
                 ),
             ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\EncryptionQuestions;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Assessment\InstallWish;
 use Cobblestone\Assessment\Requirements;
@@ -18,6 +19,7 @@ use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Media\MediaPlan;
@@ -26,6 +28,7 @@ use Cobblestone\Media\MediaWish;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Step;
@@ -55,24 +58,56 @@ final class RepairParts
         );
     }
 
+    /** What a rung wants to know and the bench works out, by what somebody has to say for it. */
+    private const WORKED_OUT = [
+        'present.build_reaches' => ['present.build'],
+        'image.matches' => ['present.build', 'present.edition', 'present.language'],
+    ];
+
     /**
+     * What would settle the way, and what the bench needs to work the rest out by itself: never asked is what it can
+     * compare (rule A3).
+     *
      * @return list<Question>
      */
     public static function questions(RouteLadder $ladder, FactSheet $known): array
     {
-        return array_map(
-            static fn (Question $one, int $index): Question => new Question(
-                $one->fact,
-                $one->text,
-                $one->options,
-                $one->decides,
+        $wanted = $asked = [];
+        foreach ($ladder->wanted($known) as $fact) {
+            array_push($wanted, ...array_filter(
+                self::WORKED_OUT[$fact] ?? [],
+                static fn (string $one): bool => $known->get($one)->isUnknown(),
+            ));
+        }
+        foreach ($ladder->asked($known) as $one) {
+            $asked = [...$asked, ...isset(self::WORKED_OUT[$one->fact]) && $wanted !== [] ? [] : [$one]];
+        }
+        $besides = array_map(
+            static fn (string $fact): Question => FactQuestion::about(
+                $fact,
+                'which way is the gentlest that works',
                 'A3',
-                95 - $index,
-                $index === 0 ? [Act::Repair, Act::OpenMachine] : [],
+                80,
             ),
-            $ladder->asked($known),
-            array_keys($ladder->asked($known)),
+            array_values(array_unique($wanted)),
         );
+
+        return [
+            ...array_map(
+                static fn (Question $one, int $index): Question => new Question(
+                    $one->fact,
+                    $one->text,
+                    $one->options,
+                    $one->decides,
+                    'A3',
+                    95 - $index,
+                    $index === 0 ? [Act::Repair, Act::OpenMachine] : [],
+                ),
+                $asked,
+                array_keys($asked),
+            ),
+            ...$besides,
+        ];
     }
 
     public static function media(Rung $rung, JobContext $context, Machine $machine): ?MediaPlan
@@ -102,7 +137,8 @@ final class RepairParts
     ): Contribution {
         // What writes nothing risks nothing, and a machine that stays dead cannot be copied anyway.
         $backup = $rung->writes ? $protection->backup->contribution : new Contribution;
-        $protecting = (new Contribution($key))
+        $sealed = $rung->id === 'hardware' ? [] : self::howProtected($protection);
+        $protecting = (new Contribution($key, questions: $sealed))
             ->and($backup)
             ->and($protection->health->contribution)
             ->and($protection->memoryContribution());
@@ -115,6 +151,21 @@ final class RepairParts
                 initial: [PathFact::STICK_OUT, PathFact::DRIVERS_FETCHED],
                 blockers: self::blockers($advice, $rung),
             ));
+    }
+
+    /**
+     * While nobody knows how the drive is protected, recovery tools may stop at its key: that is asked, and shuts.
+     *
+     * @return list<Question>
+     */
+    private static function howProtected(Safeguards $protection): array
+    {
+        $about = ['drive.encryption', EncryptionQuestions::UNTOLD];
+
+        return array_values(array_filter(
+            $protection->encryption->contribution->questions,
+            static fn (Question $one): bool => in_array($one->fact, $about, true),
+        ));
     }
 
     /**
@@ -156,6 +207,8 @@ final class RepairParts
                     'no-way',
                     'No way on the ladder can work as things stand; see why beside each of them.',
                     'A3',
+                    Door::page('assessment', 'Correct what a way is out for, where it is wrong; else give it back, and '
+                        .'say that it cannot be mended here.'),
                 ),
             ];
         }
@@ -163,8 +216,7 @@ final class RepairParts
             $goal = $rung->path;
 
             return [Blocker::stop('other-kind', "Nothing gentler is left than \"{$rung->title}\": that is a job of "
-                ."its own kind. Change the kind of this job to \"{$goal->title()}\"; what is done stays "
-                .'done.', 'A3', ["route: {$rung->id}"])];
+                .'its own kind.', 'A3', Door::kind($goal), ["route: {$rung->id}"])];
         }
 
         return [];

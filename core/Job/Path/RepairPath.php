@@ -42,7 +42,7 @@ final class RepairPath
         $gates = $rung->writes ? $protection->backup->gates : [];
         $medium = RepairParts::media($rung, $context, $machine);
         $media = $medium->contribution ?? new Contribution;
-        $key = $protection->encryption->protection->mayAskForKey()
+        $key = $protection->encryption->protection->asksForKey()
             && $rung->id !== 'hardware' ? [RecoveryKey::forRecovery($machine)] : [];
         $all = RepairParts::contributions($rung, $protection, $key, $media, $advice, $questions);
         $steps = [

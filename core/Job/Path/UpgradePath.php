@@ -14,15 +14,17 @@ use Cobblestone\Findings\Findings;
 use Cobblestone\Install\TargetDrive;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
-use Cobblestone\Runbook\Kind\CleanInstall;
-use Cobblestone\Runbook\OpensBy;
+use Cobblestone\Runbook\Door;
+use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\PathFact;
+use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Rollback;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Text\Counted;
@@ -36,6 +38,11 @@ final class UpgradePath
     /** Step after which the way back counts. */
     public const INSTALLED = 'install.upgrade';
 
+    /** The fact that says whether it installs over what is there, where the catalogue does not. */
+    private const ALLOWED = 'upgrade.allowed';
+
+    private const PRESENT = 'present.system';
+
     public static function draft(JobContext $context): PathDraft
     {
         [$machine, $system, $brief] = [$context->machine, $context->system(), $context->brief];
@@ -47,7 +54,7 @@ final class UpgradePath
         $ends = self::ends($context);
         $gaps = SupportEnds::gaps($system, $brief->depends);
         [$room, $roomBlockers] = self::room($context, $system);
-        $blockers = [...$roomBlockers, ...self::overWhat($context, $system)];
+        $blockers = [...$roomBlockers, ...self::overWhat($context, $system), ...self::otherEdition($context)];
         $days = (int) ($system->rollbackDays ?? 10);
         $all = $protection->contribution()
             ->and($requirements->contribution)
@@ -56,7 +63,8 @@ final class UpgradePath
             ->and(UpgradeParts::contribution(
                 [self::decision($system, $days), $room, SupportEnds::decision($gaps, $ends)],
                 $blockers,
-            ));
+            ))
+            ->and(new Contribution(questions: self::questions($context, $system)));
         $steps = [
             ...UpgradeParts::first($machine, $target, $brief, $protection, $gaps),
             IntakeSteps::gather($all->gather),
@@ -121,8 +129,10 @@ final class UpgradePath
     /** @return list<Blocker> */
     private static function overWhat(JobContext $context, SystemProfile $system): array
     {
-        $present = $context->machine->fact('present.system')->text();
-        if ($present === '' || $system->upgradesFrom === [] || in_array($present, $system->upgradesFrom, true)) {
+        $present = $context->machine->fact(self::PRESENT)->text();
+        $refused = $system->upgradesFrom === [] && $context->machine->fact(self::ALLOWED)->is('no');
+        $goes = $system->upgradesFrom === [] || in_array($present, $system->upgradesFrom, true);
+        if ($present === '' || ($goes && ! $refused)) {
             return [];
         }
         $systems = $context->catalogue->systems();
@@ -132,18 +142,75 @@ final class UpgradePath
         return [
             Blocker::stop(
                 'upgrade-over',
-                "{$system->name} is not installed over {$is}; it is over ".implode(', ', $from).'. What is left is a '
-                    .'job of another kind: "'.(new CleanInstall)->title().'".',
+                "{$system->name} is not installed over {$is}"
+                    .($from === [] ? '.' : '; it is over '.implode(', ', $from).'.'),
                 'A3',
+                Door::kind(JobKind::installing()),
                 ["present.system = {$present}"],
             ),
+        ];
+    }
+
+    /**
+     * What has to be known before anything is installed over a system: which it is, whether that goes, its edition,
+     * and the room it leaves.
+     *
+     * @return list<Question>
+     */
+    private static function questions(JobContext $context, SystemProfile $system): array
+    {
+        $machine = $context->machine;
+        $shuts = [Act::WriteSystem];
+        $present = $machine->fact(self::PRESENT);
+        $asked = [];
+        if ($present->isUnknown()) {
+            $offered = [];
+            foreach ($context->catalogue->systems() as $one) {
+                $offered[$one->id] = $one->name;
+            }
+            $asked[] = FactQuestion::about(self::PRESENT, "whether {$system->name} installs over it", 'A3', 92, $shuts)
+                ->offering($offered === [] ? [] : [...$offered, 'another' => 'another']);
+        }
+        if ($system->upgradesFrom === [] && $machine->fact(self::ALLOWED)->isUnknown()) {
+            $asked[] = FactQuestion::about(self::ALLOWED, 'whether it can be done at all', 'A3', 91, $shuts)
+                ->worded(FactQuestion::text(self::ALLOWED, ['system' => $system->name]));
+        }
+        if ($context->brief->edition !== null && $machine->fact('present.edition')->isUnknown()) {
+            $decides = "whether programs and settings stay: edition {$context->brief->edition} is wanted";
+            $asked[] = FactQuestion::about('present.edition', $decides, 'A8', 90, $shuts)
+                ->offering(array_combine($system->editions, $system->editions));
+        }
+        if ($system->upgradeFreeBytes !== null && ! is_numeric($machine->fact('drive.free_bytes')->value)) {
+            $decides = 'whether there is room: '.Bytes::of($system->upgradeFreeBytes)->decimal().' are wanted';
+            $asked[] = FactQuestion::about('drive.free_bytes', $decides, 'A2', 89, $shuts);
+        }
+
+        return $asked;
+    }
+
+    /** @return list<Blocker> an upgrade keeps programs and settings only within the edition */
+    private static function otherEdition(JobContext $context): array
+    {
+        $wanted = $context->brief->edition;
+        $is = $context->machine->fact('present.edition')->text();
+
+        return $wanted === null || $is === '' || strcasecmp($wanted, $is) === 0 ? [] : [
+            Blocker::narrow(
+                'upgrade-edition',
+                "Edition {$is} is installed, and the image is edition {$wanted}: its installer keeps neither programs "
+                    .'nor settings then.',
+                'A8',
+                [Act::WriteSystem],
+                Door::choice('image', "Choose the image of edition {$is}."),
+                ["present.edition = {$is}", "wanted edition {$wanted}"],
+            )->waivableBy('lead'),
         ];
     }
 
     /** @return list<SupportEnd> of the present system, as far as it is known, and of the wanted one */
     private static function ends(JobContext $context): array
     {
-        $present = $context->catalogue->systems()[$context->machine->fact('present.system')->text()] ?? null;
+        $present = $context->catalogue->systems()[$context->machine->fact(self::PRESENT)->text()] ?? null;
 
         return array_map(
             static fn (SystemProfile $system): SupportEnd => SupportEnds::of($system, $context->today()),
@@ -162,7 +229,11 @@ final class UpgradePath
                     'assess.room',
                     'Free space for the upgrade',
                     $need === null ? 'as the installer asks' : 'at least '.Bytes::of($need)->decimal(),
-                    ['The free space on the drive is not known: look before starting.'],
+                    [
+                        $need === null
+                            ? 'Nothing that is known says how much it wants: its installer says so before it begins.'
+                            : 'What is free on the drive is not known yet.',
+                    ],
                     [],
                     [],
                     'A2',
@@ -183,11 +254,11 @@ final class UpgradePath
                     Blocker::narrow(
                         'upgrade-room',
                         "{$system->name} wants ".Bytes::of($need)->decimal().' free for an upgrade in place: short by '
-                            .Bytes::of($short)->decimal().'. Make room first.',
+                            .Bytes::of($short)->decimal().'.',
                         'A2',
                         [Act::WriteSystem],
+                        Door::fact('drive.free_bytes', 'Make room, and say what is free then.'),
                         ["drive.free_bytes = {$free}"],
-                        OpensBy::Reading,
                     ),
                 ]
                 : []];

@@ -13,6 +13,7 @@ final readonly class FactDefinition
      * @param  string  $spoken  as a person says it; empty: its name without dots
      * @param  string|null  $learned  the field of a model's entry that keeps it, where it may be learned
      * @param  Asking|null  $asking  how a person is asked for it; null where nobody is
+     * @param  array{float|int, float|int}|null  $range  between which a number is plausible, in its own unit
      * @param  list<string>  $givenBy  the tools whose output may give it, by the names of Inventory\Reading
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class FactDefinition
         public ?string $learned = null,
         public ?Asking $asking = null,
         public array $givenBy = [],
+        public ?array $range = null,
     ) {
     }
 
@@ -61,6 +63,20 @@ final readonly class FactDefinition
         $words = $this->words();
 
         return $words === [] || $word === 'unknown' || in_array($word, [...$words, ...$besides], true);
+    }
+
+    /** "between 20 and 1000", where a number is not that; null where it is plausible, or anything is. */
+    public function implausible(int|float $number): ?string
+    {
+        return $this->range === null || ($number >= $this->range[0] && $number <= $this->range[1])
+            ? null
+            : "between {$this->range[0]} and {$this->range[1]}";
+    }
+
+    /** Whether "unknown" is an answer of its own, such as a drive that gives no figures. */
+    public function mayBeUnknown(): bool
+    {
+        return isset($this->answers['unknown']);
     }
 
     /** @return list<string> the only words it may be given; empty where any text is taken */

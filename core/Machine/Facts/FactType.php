@@ -11,6 +11,9 @@ enum FactType: string
     case Count = 'count';
     /** A number as it was given, with its unit in the fact's name. */
     case Measure = 'measure';
+    /** A size: a number of bytes, or one with its unit, such as "16 GiB". */
+    case Size = 'size';
+
     case YesNo = 'yes or no';
     /** One of some words. */
     case Choice = 'choice';

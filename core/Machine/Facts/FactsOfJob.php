@@ -28,20 +28,20 @@ final class FactsOfJob
     {
         return [
             new FactDefinition(
-                'card.generation', FactType::Measure, FactOwner::Job,
+                'card.generation', FactType::Measure, FactOwner::Job, range: [1, 9],
                 spoken: 'generation of the new card',
             ),
             new FactDefinition(
-                'card.lanes', FactType::Measure, FactOwner::Job,
+                'card.lanes', FactType::Measure, FactOwner::Job, range: [1, 32],
                 spoken: 'lanes of the new card',
             ),
             new FactDefinition(
-                'card.length_mm', FactType::Measure, FactOwner::Job,
+                'card.length_mm', FactType::Measure, FactOwner::Job, range: [20, 600],
                 spoken: 'length of the new card, mm',
                 asking: new Asking('How long is the new card, in mm?', 'Measure it, its bracket not counted.'),
             ),
             new FactDefinition(
-                'card.slots_wide', FactType::Measure, FactOwner::Job,
+                'card.slots_wide', FactType::Measure, FactOwner::Job, range: [1, 6],
                 spoken: 'width of the new card, slots',
                 asking: new Asking('How many slots wide is the new card, its cooler counted?'),
             ),
@@ -69,15 +69,15 @@ final class FactsOfJob
                 ),
             ),
             new FactDefinition(
-                'card.processor_w', FactType::Measure, FactOwner::Job,
+                'card.processor_w', FactType::Measure, FactOwner::Job, range: [1, 1000],
                 asking: new Asking('How many watts does the processor draw at most?'),
             ),
             new FactDefinition(
-                'card.supply_w', FactType::Measure, FactOwner::Job,
+                'card.supply_w', FactType::Measure, FactOwner::Job, range: [1, 5000],
                 asking: new Asking('How many watts does the power supply give?', 'It stands on its label.'),
             ),
             new FactDefinition(
-                'card.watts', FactType::Measure, FactOwner::Job,
+                'card.watts', FactType::Measure, FactOwner::Job, range: [1, 2000],
                 asking: new Asking('How many watts does the new card draw?'),
             ),
         ];
@@ -94,7 +94,7 @@ final class FactsOfJob
                 asking: new Asking('Which form has the new drive?', 'It stands on its label or box.'),
             ),
             new FactDefinition(
-                'fitted.height_mm', FactType::Measure, FactOwner::Job,
+                'fitted.height_mm', FactType::Measure, FactOwner::Job, range: [1, 60],
                 spoken: 'height of the new drive',
             ),
             new FactDefinition(
@@ -120,15 +120,19 @@ final class FactsOfJob
                 ),
             ),
             new FactDefinition(
-                'charger.watts', FactType::Measure, FactOwner::Job,
+                'charger.watts', FactType::Measure, FactOwner::Job, range: [1, 500],
                 spoken: 'what the charger gives, W',
             ),
-            new FactDefinition('decrypt.bytes', FactType::Measure, FactOwner::Job, spoken: 'decrypted so far, bytes'),
+            new FactDefinition('decrypt.bytes', FactType::Size, FactOwner::Job, spoken: 'decrypted so far, bytes'),
             new FactDefinition(
-                'decrypt.mb_s', FactType::Measure, FactOwner::Job,
+                'decrypt.mb_s', FactType::Measure, FactOwner::Job, range: [0, 20000],
                 spoken: 'rate of the decryption, MB/s',
             ),
-            new FactDefinition('decrypt.percent', FactType::Measure, FactOwner::Job, spoken: 'decrypted so far, %'),
+            new FactDefinition(
+                'decrypt.percent', FactType::Measure, FactOwner::Job,
+                spoken: 'decrypted so far, %',
+                range: [0, 100],
+            ),
             new FactDefinition(
                 'factory.image', FactType::YesNo, FactOwner::Job,
                 asking: new Asking(
@@ -157,7 +161,7 @@ final class FactsOfJob
                 ),
             ),
             new FactDefinition(
-                'image.expanded_bytes', FactType::Measure, FactOwner::Job,
+                'image.expanded_bytes', FactType::Size, FactOwner::Job,
                 asking: new Asking('How many bytes does {image} have when expanded?', 'Its format does not tell.'),
             ),
             new FactDefinition(
@@ -168,6 +172,15 @@ final class FactsOfJob
                         'optical-hybrid' => 'an image to write to a stick as it is',
                         'raw' => 'a disk image',
                     ],
+                ),
+            ),
+            new FactDefinition(
+                'image.for_model', FactType::YesNo, FactOwner::Job,
+                spoken: 'whether the image is made for exactly this model',
+                asking: new Asking(
+                    'Is {image} what the maker gives out for exactly this model, {machine}?',
+                    'Compare model and suffix on the case with the maker\'s page.',
+                    offers: ['yes' => 'yes, for exactly this one', 'no' => 'no, or for a sibling'],
                 ),
             ),
             new FactDefinition('image.matches', FactType::YesNo, FactOwner::Job),
@@ -192,16 +205,25 @@ final class FactsOfJob
             ),
             new FactDefinition('network.works', FactType::YesNo, FactOwner::Job),
             new FactDefinition(
-                'power.everyday_w', FactType::Count, FactOwner::Job,
+                'power.everyday_w', FactType::Count, FactOwner::Job, range: [1, 500],
                 spoken: 'power limit for every day, W',
             ),
-            new FactDefinition('power.load_w', FactType::Measure, FactOwner::Job),
+            new FactDefinition('power.load_w', FactType::Measure, FactOwner::Job, range: [1, 5000]),
             new FactDefinition('restore.point', FactType::YesNo, FactOwner::Job),
             new FactDefinition(
-                'screen.rate_hz', FactType::Measure, FactOwner::Job,
+                'screen.rate_hz', FactType::Measure, FactOwner::Job, range: [20, 1000],
                 spoken: 'picture rate of the owner\'s screen, Hz',
             ),
             new FactDefinition('stick.refused', FactType::YesNo, FactOwner::Job),
+            new FactDefinition(
+                'upgrade.allowed', FactType::YesNo, FactOwner::Job,
+                spoken: 'whether the wanted system installs over the present one',
+                asking: new Asking(
+                    'Does its publisher say that {system} installs over what is on it, keeping it?',
+                    'The publisher\'s page on upgrades says over what.',
+                    offers: ['yes' => 'yes, over this one', 'no' => 'no'],
+                ),
+            ),
         ];
     }
 
@@ -209,24 +231,32 @@ final class FactsOfJob
     private static function sToU(): array
     {
         return [
-            new FactDefinition('swap.bytes', FactType::Measure, FactOwner::Job),
+            new FactDefinition('swap.bytes', FactType::Size, FactOwner::Job),
             new FactDefinition('swap.drive', FactType::Text, FactOwner::Job),
             new FactDefinition('swap.path', FactType::Text, FactOwner::Job),
             new FactDefinition('swap.serial', FactType::Text, FactOwner::Job),
-            new FactDefinition('target.bytes', FactType::Measure, FactOwner::Job),
+            new FactDefinition('target.bytes', FactType::Size, FactOwner::Job),
             new FactDefinition('target.drive', FactType::Text, FactOwner::Job),
             new FactDefinition(
                 'target.other_system', FactType::Text, FactOwner::Job,
                 spoken: 'system that stays beside the new one',
             ),
             new FactDefinition('target.path', FactType::Text, FactOwner::Job),
+            new FactDefinition(
+                'target.others', FactType::Choice, FactOwner::Job,
+                spoken: 'other drives inside',
+                asking: new Asking(
+                    'Are other drives inside the machine, or plugged into it?',
+                    offers: ['none' => 'no, it is the only one', 'some' => 'yes, or nobody has looked'],
+                ),
+            ),
             new FactDefinition('target.serial', FactType::Text, FactOwner::Job),
             new FactDefinition(
                 'target.stays', FactType::Text, FactOwner::Job,
                 spoken: 'first sectors of what stays on the target drive',
             ),
             new FactDefinition('tried', FactType::Text, FactOwner::Job),
-            new FactDefinition('ups.usable_wh', FactType::Measure, FactOwner::Job),
+            new FactDefinition('ups.usable_wh', FactType::Measure, FactOwner::Job, range: [1, 20000]),
         ];
     }
 }

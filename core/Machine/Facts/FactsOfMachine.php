@@ -24,9 +24,13 @@ final class FactsOfMachine
     private static function bToD(): array
     {
         return [
-            new FactDefinition('battery.health', FactType::Measure, FactOwner::Machine, givenBy: ['collector']),
             new FactDefinition(
-                'battery.percent', FactType::Measure, FactOwner::Machine,
+                'battery.health', FactType::Measure, FactOwner::Machine,
+                givenBy: ['collector'],
+                range: [0.01, 1.5],
+            ),
+            new FactDefinition(
+                'battery.percent', FactType::Measure, FactOwner::Machine, range: [0, 100],
                 spoken: 'charge now, %',
                 givenBy: ['collector'],
             ),
@@ -53,8 +57,22 @@ final class FactsOfMachine
     private static function dToL(): array
     {
         return [
-            new FactDefinition('drive.free_bytes', FactType::Measure, FactOwner::Machine),
-            new FactDefinition('drive.grade', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'drive.free_bytes', FactType::Size, FactOwner::Machine,
+                spoken: 'free on the drive of the present system',
+                asking: new Asking('How much is free on the drive of the present system?', 'Such as "41.2 GB".'),
+            ),
+            new FactDefinition(
+                'drive.grade', FactType::Choice, FactOwner::Machine,
+                answers: [
+                    'good' => 'no sign of failing',
+                    'watch' => 'watch',
+                    'replace' => 'replace',
+                    'cable-first' => 'cable first',
+                    'unknown' => 'it gives no figures',
+                ],
+                spoken: 'health of the drive',
+            ),
             new FactDefinition(
                 'encryption.binding', FactType::Choice, FactOwner::Machine,
                 answers: FactRegistry::BINDINGS,
@@ -97,7 +115,7 @@ final class FactsOfMachine
         return [
             new FactDefinition('memory.pool_size', FactType::Count, FactOwner::Machine),
             new FactDefinition(
-                'memory.printed_rate', FactType::Count, FactOwner::Machine,
+                'memory.printed_rate', FactType::Count, FactOwner::Machine, range: [50, 20000],
                 spoken: 'rate printed on the memory modules',
                 asking: new Asking(
                     'Which rate is printed on the memory modules?',
@@ -106,11 +124,20 @@ final class FactsOfMachine
             ),
             new FactDefinition('memory.trusted', FactType::YesNo, FactOwner::Machine),
             new FactDefinition(
-                'memory.usable_bytes', FactType::Count, FactOwner::Machine,
+                'memory.usable_bytes', FactType::Size, FactOwner::Machine,
                 spoken: 'memory that the running system can use',
                 givenBy: ['collector'],
             ),
-            new FactDefinition('memory.verdict', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'memory.verdict', FactType::Choice, FactOwner::Machine,
+                answers: [
+                    'trusted' => 'tested clean',
+                    'bad' => 'tested bad',
+                    'unstable-profile' => 'errors with the faster profile only',
+                    'untested' => 'not tested, no sign of it',
+                ],
+                spoken: 'what a memory test said',
+            ),
         ];
     }
 
@@ -119,13 +146,25 @@ final class FactsOfMachine
     {
         return [
             new FactDefinition('old_system.starts', FactType::YesNo, FactOwner::Machine),
-            new FactDefinition('present.build', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'present.build', FactType::Text, FactOwner::Machine,
+                spoken: 'build that is installed',
+                asking: new Asking('Which build is installed?', 'Its own page about the system says it.'),
+            ),
             new FactDefinition(
                 'present.build_reaches', FactType::YesNo, FactOwner::Machine,
                 spoken: 'whether the installed build is new enough',
             ),
-            new FactDefinition('present.edition', FactType::Text, FactOwner::Machine),
-            new FactDefinition('present.language', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'present.edition', FactType::Text, FactOwner::Machine,
+                spoken: 'edition that is installed',
+                asking: new Asking('Which edition is installed?', 'Its own page about the system says it.'),
+            ),
+            new FactDefinition(
+                'present.language', FactType::Text, FactOwner::Machine,
+                spoken: 'language it was installed in',
+                asking: new Asking('Which language was it installed in?', 'As the image says it, such as "en".'),
+            ),
             new FactDefinition(
                 'present.system', FactType::Text, FactOwner::Machine,
                 spoken: 'system that is on it now',
@@ -151,8 +190,36 @@ final class FactsOfMachine
             ),
             new FactDefinition('symptom.picture', FactType::YesNo, FactOwner::Machine),
             new FactDefinition('symptom.powers_up', FactType::YesNo, FactOwner::Machine),
-            new FactDefinition('symptom.since', FactType::Text, FactOwner::Machine),
-            new FactDefinition('symptom.starts', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'symptom.since', FactType::Choice, FactOwner::Machine,
+                answers: [
+                    'update' => 'a system update',
+                    'driver' => 'a driver',
+                    'channel' => 'a change of channel',
+                    'power-loss' => 'a power cut',
+                    'nothing' => 'nothing anybody remembers',
+                ],
+                spoken: 'what came right before the trouble',
+            ),
+            new FactDefinition(
+                'symptom.starts', FactType::Choice, FactOwner::Machine,
+                answers: [
+                    'normally' => 'normally, with faults',
+                    'safe-mode' => 'only in its safe mode',
+                    'recovery' => 'only to its recovery environment',
+                    'no' => 'not at all',
+                ],
+                spoken: 'how far the system starts',
+            ),
+            new FactDefinition(
+                'volume.untold_encrypted', FactType::YesNo, FactOwner::Machine,
+                spoken: 'whether the volume of an unknown kind is encrypted',
+                asking: new Asking(
+                    'Is {volume} encrypted?',
+                    'This bench does not know the word the reading has for it. See what its system says of it.',
+                    offers: ['yes' => 'yes, or it asks for a key', 'no' => 'no, it opens without one'],
+                ),
+            ),
             new FactDefinition('system.loader', FactType::Text, FactOwner::Machine),
         ];
     }

@@ -29,7 +29,7 @@ final class FactsOfModel
                 givenBy: ['lshw', 'collector'],
             ),
             new FactDefinition(
-                'battery.design_wh', FactType::Measure, FactOwner::Model,
+                'battery.design_wh', FactType::Measure, FactOwner::Model, range: [1, 1000],
                 givenBy: ['dmidecode', 'collector'],
             ),
             new FactDefinition('board.name', FactType::Text, FactOwner::Model, givenBy: ['dmidecode', 'lshw']),
@@ -49,22 +49,22 @@ final class FactsOfModel
     {
         return [
             new FactDefinition(
-                'clock_mhz', FactType::Count, FactOwner::Model,
+                'clock_mhz', FactType::Count, FactOwner::Model, range: [50, 20000],
                 learned: 'clock_mhz',
                 asking: new Asking('What is the processor\'s clock, in MHz?'),
                 givenBy: ['dmidecode', 'lshw'],
             ),
             new FactDefinition(
-                'cores', FactType::Count, FactOwner::Model,
+                'cores', FactType::Count, FactOwner::Model, range: [1, 1024],
                 learned: 'cores',
                 asking: new Asking('How many cores has the processor?'),
                 givenBy: ['dmidecode', 'lshw'],
             ),
             new FactDefinition(
-                'display.pixels', FactType::Measure, FactOwner::Model,
+                'display.pixels', FactType::Measure, FactOwner::Model, range: [100, 20000],
                 asking: new Asking('How many pixels high is the display?'),
             ),
-            new FactDefinition('drive_bytes', FactType::Count, FactOwner::Model),
+            new FactDefinition('drive_bytes', FactType::Size, FactOwner::Model),
             new FactDefinition(
                 'graphics.features', FactType::Text, FactOwner::Model,
                 asking: new Asking('Which graphics features does it have?'),
@@ -82,10 +82,14 @@ final class FactsOfModel
             new FactDefinition('machine.name', FactType::Text, FactOwner::Model),
             new FactDefinition('machine.product', FactType::Text, FactOwner::Model, givenBy: ['dmidecode', 'lshw']),
             new FactDefinition('machine.sku', FactType::Text, FactOwner::Model, givenBy: ['dmidecode']),
-            new FactDefinition('memory.max_bytes', FactType::Count, FactOwner::Model, givenBy: ['dmidecode']),
-            new FactDefinition('memory.slots', FactType::Count, FactOwner::Model, givenBy: ['dmidecode']),
+            new FactDefinition('memory.max_bytes', FactType::Size, FactOwner::Model, givenBy: ['dmidecode']),
             new FactDefinition(
-                'memory_bytes', FactType::Count, FactOwner::Model,
+                'memory.slots', FactType::Count, FactOwner::Model,
+                givenBy: ['dmidecode'],
+                range: [1, 96],
+            ),
+            new FactDefinition(
+                'memory_bytes', FactType::Size, FactOwner::Model,
                 learned: 'memory_bytes',
                 asking: new Asking('How much memory is fitted?', 'Bytes, or as "16 GiB".'),
                 givenBy: ['dmidecode', 'lshw'],
@@ -100,8 +104,12 @@ final class FactsOfModel
                 ),
                 givenBy: ['dmidecode'],
             ),
-            new FactDefinition('sockets', FactType::Measure, FactOwner::Model),
-            new FactDefinition('threads', FactType::Count, FactOwner::Model, givenBy: ['dmidecode', 'lshw']),
+            new FactDefinition('sockets', FactType::Measure, FactOwner::Model, range: [1, 16]),
+            new FactDefinition(
+                'threads', FactType::Count, FactOwner::Model,
+                givenBy: ['dmidecode', 'lshw'],
+                range: [1, 2048],
+            ),
         ];
     }
 }

@@ -45,7 +45,10 @@ final class FactsOfOwner
     private static function mToO(): array
     {
         return [
-            new FactDefinition('machine.managed', FactType::YesNo, FactOwner::Owner),
+            new FactDefinition(
+                'machine.managed', FactType::YesNo, FactOwner::Owner,
+                spoken: 'managed by administrators of an organisation',
+            ),
             new FactDefinition(
                 'owner.keep', FactType::Choice, FactOwner::Owner,
                 answers: ['some' => 'yes', 'nothing' => 'no'],

@@ -117,7 +117,6 @@ it('sees what lies outside', function () {
     unlink($file);
 });
 
-it('keeps one idea in a file, and every file strict', function (string $file) {
-    $lines = file($file);
-    expect(count($lines))->toBeLessThanOrEqual(250)->and($lines[2])->toBe("declare(strict_types=1);\n");
+it('has every file strict', function (string $file) {
+    expect(file($file)[2])->toBe("declare(strict_types=1);\n");
 })->with(fn () => coreFiles());

@@ -8,19 +8,13 @@ const GLUED = '/[^\s>]@(?:if|unless|elseif)\b[^\n]*?\)'
     .'(?=<(?:b|small|span|i|code|a|strong|em)\b|[A-Za-z·])'
     .'|<\/a><(?:a|b|button)\b|(?<=[\w}])<form/';
 
-it('can be read from a metre away, but for what is listed, and the list only shrinks', function () {
-    $listed = json_decode((string) file_get_contents(Demo::root().'/docs/house-debts.json'), true);
-    [$held, $grown] = Readable::held($listed, Readable::debts(Demo::root()));
-    expect($grown)->toBe([])->and($held)->toBe($listed, 'Better than listed: php artisan cobblestone:house');
+it('has no line that is wider than a page', function () {
+    expect(Readable::faults(Readable::debts(Demo::root())))->toBe([]);
 });
 
-it('lets the list of what is too much only shrink', function () {
-    $listed = ['a.php' => ['wide lines' => 3, 'long methods' => 1], 'b.php' => ['wide lines' => 1]];
-    $debts = ['a.php' => ['wide lines' => 2, 'long methods' => 2], 'c.php' => ['wide lines' => 1]];
-    expect(Readable::held($listed, $debts))->toBe([
-        ['a.php' => ['wide lines' => 2, 'long methods' => 1]],
-        ['a.php: 2 long methods, 1 are listed', 'c.php: 1 wide lines, 0 are listed'],
-    ]);
+it('takes a wide line for a fault, and a length for advice', function () {
+    expect(Readable::faults(['a.php' => ['wide lines' => 2, 'long methods' => 1], 'b.php' => ['long methods' => 3]]))
+        ->toBe(['a.php: 2 wide lines']);
 });
 
 it('sees what is too much', function (string $code, array $debts) {

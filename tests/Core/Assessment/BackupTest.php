@@ -85,12 +85,17 @@ it('has no backup gate for a blank drive', function () {
             ['name' => 'sda', 'size' => 9, 'type' => 'disk', 'rm' => true, 'pttype' => 'dos'],
         ],
     ]);
-    $plan = Demo::plan('fairlead-13', ['machine' => ['lsblk' => $blank, 'facts' => []]]);
+    $plan = Demo::plan('fairlead-13', ['machine' => ['lsblk' => $blank, 'facts' => []], 'backup' => null]);
     expect($plan->step('target.erase')?->gates)->toBe([])
         ->and($plan->step('protect.back-up'))->toBeNull()
         ->and($plan->step('target.erase')?->confirmation?->loses)->toBe('nothing: the drive is blank')
         ->and($plan->verdict()->value)->toBe('go')
         ->and($plan->questions)->toBe([]);
+    // What is kept lies elsewhere in the machine then: a blank target is no reason not to copy it.
+    $kept = Demo::plan('fairlead-13', ['machine' => ['lsblk' => $blank, 'facts' => []]]);
+    expect($kept->step('protect.back-up'))->not->toBeNull()
+        ->and($kept->step('target.erase')?->gates[0]->id)->toBe('backup')
+        ->and($kept->decision('assess.backup')?->chosen)->not->toBe('none needed');
 });
 
 it('opens the gate by the owner\'s word where nothing is kept', function () {

@@ -94,7 +94,8 @@ $failing = [
 it('installs on no failing drive and rescues first', function () use ($failing) {
     $plan = Demo::plan('fairlead-13', ['machine' => $failing]);
     expect($plan->verdict()->value)->toBe('stop')
-        ->and($plan->blockers[0]->reason)->toContain('is failing')->toContain('swap the drive')
+        ->and($plan->blockers[0]->reason)->toContain('is failing')
+        ->and($plan->blockers[0]->door->does)->toContain('swap the drive')
         ->and($plan->step('protect.back-up')?->title)->toBe('Rescue the data')
         ->and($plan->step('protect.back-up')?->cautions[0])->toContain('nothing else is written to it');
 });

@@ -51,7 +51,7 @@ it('gates a way that loses programs behind the backup, and gives the harsher kin
         expect($reset->step('route.reset-0')?->gates[0]->fact)->toBe('backup.settled');
         $clean = $repair([...$all, 'tried' => 'file-system, system-files, boot-files, reset']);
         expect($clean->verdict()->value)->toBe('stop')
-            ->and($clean->blockers[0]->reason)->toContain('clean install from a stick');
+            ->and($clean->blockers[0]->door->value)->toBe('clean-install');
     });
 
 it('reads drive and memory from what was tested', function () use ($repair) {

@@ -28,6 +28,7 @@ const ANSWERED = [
                 'owner.keep' => 'nothing',
                 'target.serial' => 'UNK-4471',
                 'target.bytes' => '256060514304',
+                'target.others' => 'none',
                 'drive.encryption' => 'none',
                 'network.driver' => 'brings',
             ],

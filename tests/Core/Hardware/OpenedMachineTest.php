@@ -147,7 +147,6 @@ it('decrypts the old drive first where its key is lost and it has to be read els
         [['decrypt.percent' => 50], $minutes($bytes / 2, 60)],
         [['decrypt.bytes' => 156060514304, 'decrypt.percent' => 1], $minutes(1e11, 60)],
         [['decrypt.percent' => 100], $minutes(0, 60)],
-        [['decrypt.percent' => 150], $minutes(0, 60)],
     ];
 });
 

@@ -181,7 +181,6 @@ it('asks for the rate on the modules where a new build cannot be read yet', func
 })->with([
     'nobody has looked' => [null, true, false],
     'printed' => [6000, false, true],
-    'no rate that exists' => [20001, true, false],
     'nor that' => [199, true, false],
     'the least' => [200, false, true],
     'the most' => [20000, false, true],

@@ -64,17 +64,20 @@ it('asks for a reading where nobody has read the drives, and takes typed serial 
         ->and($brief([])->step('target.erase')?->confirmation?->typed)
         ->toBeFalse()
         ->and($facts($brief(['target.serial' => 'S-99887', 'target.bytes' => '256060514304'])))
-        ->not->toContain('target.reading')
+        ->not->toContain('target.reading')->toContain('target.others')
         ->and(
             $brief(['target.serial' => 'S-99887', 'target.bytes' => '256060514304'])
                 ->step('target.erase')
                 ?->confirmation?->accepts('9887'),
         )
         ->toBeTrue()
-        ->and($facts($brief(['target.serial' => 'S-99887', 'target.bytes' => 'large'])))
-        ->toContain('target.reading')
         ->and($facts($brief(['target.serial' => ' ', 'target.bytes' => 5])))
-        ->toContain('target.reading');
+        ->toContain('target.reading')
+        ->and(fn () => $brief(['target.serial' => 'S-99887', 'target.bytes' => 'large']))
+        ->toThrow(Cobblestone\Brief\BriefFault::class, 'cannot be read as a size');
+    $typed = ['target.serial' => 'S-99887', 'target.bytes' => '256060514304'];
+    expect($facts($brief([...$typed, 'target.others' => 'none'])))->not->toContain('target.others')
+        ->and($facts($brief([...$typed, 'target.others' => 'some'])))->toContain('target.reading');
 });
 
 it('says so when a reading shows no internal drive', function () {

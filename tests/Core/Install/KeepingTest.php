@@ -139,28 +139,40 @@ it('shuts erasing and writing where it cannot be', function (array $facts, array
 })->with([
     'no room is left' => [
         ['target.stays' => '2048, 239616'],
-        ['stays-no-room' => 'Between what stays the largest room is 89.0 MiB; Tansy Desktop 7 wants at least 1.0 GiB. '
-            .'Delete more, or lay out the whole drive.'],
+        ['stays-no-room' => 'Between what stays the largest room is 89.0 MiB; Tansy Desktop 7 wants at least 1.0 GiB.'],
     ],
     'the other system would lose its start' => [
         ['target.stays' => '239616', 'target.other_system' => 'another'],
         [
             'stays-loader-lost' => 'The other system stays, and the partition it starts from (START, 100.0 MiB) would '
-                .'be deleted: it would not start any more. Let that one stay too.',
+                .'be deleted: it would not start any more.',
             'stays-no-room' => 'Between what stays the largest room is 116.0 MiB; Tansy Desktop 7 wants at least 1.3 '
-                .'GiB. Delete more, or lay out the whole drive.',
+                .'GiB.',
         ],
     ],
     'nothing that is ticked can hold the system' => [
         [...BESIDE, 'target.other_system' => 'another'],
-        ['stays-no-system' => 'A system is said to stay, and nothing that is ticked can hold one. Tick its partition '
-            .'too, or say that only data stays.'],
+        ['stays-no-system' => 'A system is said to stay, and nothing that is ticked can hold one.'],
     ],
     'it is not there any more' => [
         ['target.stays' => '2048, 4096'],
-        ['stays-changed' => 'What was to stay at sector 4096 is not there in the newest reading. Say anew what stays.'],
+        ['stays-changed' => 'What was to stay at sector 4096 is not there in the newest reading.'],
     ],
-    'nothing readable is named' => [['target.stays' => 'the large one'], []],
+    'nothing readable is named' => [
+        ['target.stays' => 'the large one'],
+        ['stays-illegible' => 'What is to stay on the drive cannot be read: "the large one" is no first sector of a '
+            .'partition. Until it can, nothing on the drive is deleted.'],
+    ],
+    'one of its words cannot be read' => [
+        ['target.stays' => '2048, 206848x'],
+        ['stays-illegible' => 'What is to stay on the drive cannot be read: "206848x" is no first sector of a '
+            .'partition. Until it can, nothing on the drive is deleted.'],
+    ],
+    'a system stays, and nobody has said what is its' => [
+        ['target.other_system' => 'another'],
+        ['stays-no-list' => 'Another system is said to stay, and nobody has said which partitions are its.'],
+    ],
+    'no system stays' => [['target.other_system' => 'none'], []],
 ]);
 
 it('wants a reading that says where partitions begin', function () {
@@ -181,8 +193,10 @@ it('wants the key of what stays and is encrypted', function (array $facts, bool 
     $plan = Demo::plan('fairlead-13', ['machine' => [
         'lsblk' => json_encode($lsblk), 'facts' => [...$machine['facts'], ...BESIDE, ...$facts],
     ]]);
-    expect(isset(against($plan)['stays-locked']))->toBe($stops);
-})->with([[['encryption.key' => 'no'], true], [['encryption.key' => 'yes'], false]]);
+    expect(isset(against($plan)['stays-locked']))->toBe($stops)
+        ->and($plan->question('encryption.key')?->shuts ?? [])
+        ->toBe($facts === [] ? [Act::Erase, Act::WriteSystem] : []);
+})->with([[['encryption.key' => 'no'], true], [['encryption.key' => 'yes'], false], [[], false]]);
 
 it('puts files back where what held them goes, and not where their system stays', function () {
     $steps = fn (Plan $plan): array => array_column($plan->steps, 'id');

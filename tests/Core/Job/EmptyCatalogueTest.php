@@ -39,7 +39,7 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
             'machine' => [
                 'kind' => 'sealed',
                 'title' => 'Slab',
-                'facts' => ['owner.keep' => 'nothing', 'owner.lock' => 'none'],
+                'facts' => ['owner.keep' => 'nothing', 'owner.lock' => 'none', 'image.for_model' => 'yes'],
             ],
             'system' => ['name' => 'Slab system'],
             'image' => ['name' => 'slab.restore', 'bytes' => 9000000000],
@@ -76,6 +76,7 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
                 'facts' => [
                     'target.serial' => 'N1',
                     'target.bytes' => '500107862016',
+                    'target.others' => 'none',
                     'network.driver' => 'brings',
                     'owner.keep' => 'some',
                     'drive.encryption' => 'none',
@@ -103,7 +104,12 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
     'an upgrade of an unknown laptop' => [
         [
             'goal' => 'upgrade',
-            'machine' => ['kind' => 'laptop', 'facts' => ['owner.keep' => 'nothing', 'drive.encryption' => 'none']],
+            'machine' => ['kind' => 'laptop', 'facts' => [
+                'owner.keep' => 'nothing',
+                'drive.encryption' => 'none',
+                'present.system' => 'another',
+                'upgrade.allowed' => 'yes',
+            ]],
             'system' => ['name' => 'Some system'],
             'image' => ['name' => 'some.iso', 'bytes' => 3000000000],
         ],
@@ -116,7 +122,12 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
             'machine' => [
                 'kind' => 'desktop',
                 'ports' => ['usb-a' => 4],
-                'facts' => ['target.serial' => 'N1', 'target.bytes' => 500107862016, 'network.driver' => 'brings'],
+                'facts' => [
+                    'target.serial' => 'N1',
+                    'target.bytes' => 500107862016,
+                    'target.others' => 'none',
+                    'network.driver' => 'brings',
+                ],
             ],
             'system' => ['name' => 'Some system'],
             'image' => ['name' => 'some.iso', 'bytes' => 3000000000, 'kind' => 'raw'],

@@ -66,12 +66,9 @@ it('takes the only blank drive of a new build, and asks where there is none', fu
     expect($plan->step('target.erase')?->confirmation?->serial)->toBe('NEW-1')
         ->and($plan->step('hardware.detach'))->not->toBeNull();
     expect(Demo::plan('new-capstan', ['machine' => ['facts' => []]])->questions[0]->fact)->toBe('target.reading')
-        ->and(
-            Demo::plan('new-capstan', [
-                'machine' => ['facts' => ['target.serial' => 'X', 'target.bytes' => 'many']],
-            ])->questions[0]->fact,
-        )
-        ->toBe('target.reading');
+        ->and(fn () => Demo::plan('new-capstan', [
+            'machine' => ['facts' => ['target.serial' => 'X', 'target.bytes' => 'many']],
+        ]))->toThrow(Cobblestone\Brief\BriefFault::class, 'target.bytes');
 });
 
 it('rescues a failing drive before it comes out, and carries the data over from the copy', function () {
@@ -123,7 +120,7 @@ it('updates firmware only with a reason and through the required stops', functio
         ->and($plan->step('firmware.write-1.14')?->presence)->toBe(Presence::StayNear)
         ->and($plan->step('firmware.supply')?->evidence[0]->least)->toBe(50);
     expect(Demo::plan('firmware-update', ['update' => ['reason' => ' ']])->blockers[0]->reason)
-        ->toBe('A firmware update without a reason is refused: say what it mends or brings.');
+        ->toBe('A firmware update without a reason is refused.');
     $from = fn (string $version, array $update) => Demo::plan('firmware-update', [
         'machine' => ['facts' => ['firmware.version' => $version, 'drive.encryption' => 'none']],
         'update' => ['reason' => 'x', ...$update],

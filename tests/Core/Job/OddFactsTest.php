@@ -29,6 +29,8 @@ it('says which word or number cannot be', function (string $fact, mixed $value, 
         ->toThrow(BriefFault::class, $says);
 })->with([
     ['image.kind', 'vinyl', 'machine.facts.image.kind: choose one of optical, optical-hybrid, raw'],
-    ['drive_bytes', -3.5, 'machine.facts.drive_bytes: a number of 0 or more is wanted.'],
-    ['cores', -1, 'machine.facts.cores: a number of 0 or more is wanted.'],
+    ['drive_bytes', -3.5, 'machine.facts.drive_bytes: "-3.5" cannot be read as a size.'],
+    ['screen.rate_hz', 1, 'picture rate of the owner\'s screen, Hz is between 20 and 1000; "1" cannot be'],
+    ['machine.managed', 'jes', '"jes" is not one of yes, no and unknown.'],
+    ['cores', -1, 'machine.facts.cores: "-1" is no number of 0 or more'],
 ]);

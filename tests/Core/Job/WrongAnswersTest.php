@@ -38,6 +38,7 @@ it('says that the system brings the network driver only where it does, and asks 
                 'owner.keep' => 'nothing',
                 'target.serial' => 'U-1',
                 'target.bytes' => '256060514304',
+                'target.others' => 'none',
                 'drive.encryption' => 'none',
                 'network.driver' => 'beside',
             ],
@@ -167,7 +168,7 @@ it('refuses what is no number where a number is asked for, and reads one as it w
         expect(fn () => $with($wrong))->toThrow(Cobblestone\Brief\BriefFault::class, 'is no number of 0 or more');
     }
     expect($with('310')->blockers)->toBe([])
-        ->and($with('1 000')->blockers[0]->reason)->toContain('it is 1000 mm long')
+        ->and($with('5 00')->blockers[0]->reason)->toContain('it is 500 mm long')
         ->and($with('310.5')->blockers[0]->reason)->toContain('it is 310.5 mm long')
         ->and($with('unknown')->verdict()->value)->toBe('hold');
 });

@@ -18,7 +18,7 @@ use Tests\Support\Demo;
 it('says every fact once, and finds it by name', function () {
     $all = FactRegistry::all();
     expect(count($all))->toBeGreaterThan(100)->and(FactRegistry::names())->toBe(array_keys($all))
-        ->and(FactRegistry::find('memory_bytes')?->type)->toBe(FactType::Count)
+        ->and(FactRegistry::find('memory_bytes')?->type)->toBe(FactType::Size)
         ->and(FactRegistry::find('owner.keep')?->owner)->toBe(FactOwner::Owner)
         ->and(FactRegistry::find('tea'))->toBeNull();
     $source = implode('', array_map(file_get_contents(...), glob(Demo::root().'/core/Machine/Facts/*.php') ?: []));

@@ -3,6 +3,7 @@
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Confirmation;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\Expected;
@@ -25,7 +26,8 @@ it('says of every gate its word, and of every way to open it what to do', functi
     expect(array_map(fn (GateKind $kind) => $kind->word(), GateKind::cases()))
         ->toBe(['stop', 'hold', 'needs an answer', 'hold'])
         ->and(array_map(fn (OpensBy $by) => $by->spoken(), OpensBy::cases()))->toBe([
-            'An answer or another choice opens it.', 'Another reading opens it.', 'The stone before it opens it.',
+            'An answer opens it.', 'Another choice at *Intake* opens it.', 'A page of this job opens it.',
+            'Another reading opens it.', 'The stone before it opens it.',
             'A written waiver opens it.', 'Nothing opens it on this job.',
         ]);
 });
@@ -60,9 +62,11 @@ it('says of every kind of evidence what its field wants', function () {
 });
 
 it('makes a gate of a blocker, a stop where it shuts everything that changes', function () {
-    $stop = Blocker::stop('hot', 'Too hot.', 'A5', ['fan = off'], OpensBy::Reading, [Act::CopyData])
+    $stop = Blocker::stop('hot', 'Too hot.', 'A5', $fan = Door::reading('lshw', 'Read it again.'), ['fan = off'], [
+        Act::CopyData,
+    ])
         ->waivableBy('lead');
-    $narrow = Blocker::narrow('dry', 'Too dry.', 'M1', [Act::WriteStick], ['x'], OpensBy::Nothing)
+    $narrow = Blocker::narrow('dry', 'Too dry.', 'M1', [Act::WriteStick], Door::none('Give it back.'), ['x'])
         ->waivableBy('technician');
     expect($stop->isStop())->toBeTrue()->and($narrow->isStop())->toBeFalse()
         ->and($stop->gate()->toArray())->toBe([
@@ -74,6 +78,7 @@ it('makes a gate of a blocker, a stop where it shuts everything that changes', f
             'waives' => [],
             'kind' => 'stop',
             'opens' => 'reading',
+            'door' => $fan->toArray(),
             'rule' => 'A5',
             'facts' => ['fan = off'],
         ])
@@ -101,7 +106,7 @@ it('takes a sentence of an earlier format for a stop that an answer opens', func
     expect($old->isStop())->toBeTrue()
         ->and($old->reason)->toBe('No stick is large enough.')
         ->and($old->rule)->toBe('K1')
-        ->and($old->opens)->toBe(OpensBy::Answer)
+        ->and($old->door)->toEqual(Door::before(OpensBy::Choice))
         ->and(strlen($old->id))->toBe(12)
         ->and(Blocker::fromStored('Another.')->id)->not->toBe($old->id)
         ->and(Blocker::fromStored('No stick is large enough.'))->toEqual($old);
@@ -119,14 +124,14 @@ it('says how a gate without a kind of its own opens, and keeps what it is', func
         facts: ['f'],
     );
     $answer = new Gate('q', 'answered.q', 'Which?', '');
-    expect([$proof->kind, $proof->opens, $proof->opensOnTheWay()])->toBe([GateKind::Proof, OpensBy::Step, true])
-        ->and([$answer->kind, $answer->opens, $answer->opensOnTheWay(), $answer->rule])
+    expect([$proof->kind, $proof->door->by, $proof->opensOnTheWay()])->toBe([GateKind::Proof, OpensBy::Step, true])
+        ->and([$answer->kind, $answer->door->by, $answer->opensOnTheWay(), $answer->rule])
         ->toBe([GateKind::Answer, OpensBy::Answer, false, 'J12']);
     foreach ([$proof, $answer] as $gate) {
-        $old = array_diff_key($gate->toArray(), ['kind' => 1, 'opens' => 1, 'facts' => 1]);
+        $old = array_diff_key($gate->toArray(), ['kind' => 1, 'opens' => 1, 'door' => 1, 'facts' => 1]);
         expect(Gate::fromArray($gate->toArray()))->toEqual($gate)
-            ->and([Gate::fromArray($old)->kind, Gate::fromArray($old)->opens, Gate::fromArray($old)->facts])
-            ->toBe([$gate->kind, $gate->opens, []]);
+            ->and([Gate::fromArray($old)->kind, Gate::fromArray($old)->door, Gate::fromArray($old)->facts])
+            ->toEqual([$gate->kind, $gate->door, []]);
     }
     expect(Gate::fromArray(array_diff_key($proof->toArray(), ['rule' => 1]))->rule)->toBe('J12');
 });
@@ -139,7 +144,7 @@ it('says of what shuts a stone whether somebody acts here or at a stone before',
         '',
         ['lead'],
         kind: GateKind::Stop,
-        opens: OpensBy::Waiver,
+        door: Door::waiver(),
         rule: 'A5',
     ));
     $behind = Shut::behind(Demo::step('first'));
@@ -148,6 +153,7 @@ it('says of what shuts a stone whether somebody acts here or at a stone before',
         'reason' => 'Too hot.',
         'rule' => 'A5',
         'opens_by' => 'waiver',
+        'door' => ['by' => 'waiver', 'at' => '', 'does' => 'Have it waived in writing.'],
         'waivable_by' => ['lead'],
     ])
         ->and($by->isHere())->toBeTrue()
@@ -157,6 +163,7 @@ it('says of what shuts a stone whether somebody acts here or at a stone before',
             'reason' => '"First" comes before it and is shut.',
             'rule' => 'K1',
             'opens_by' => 'step',
+            'door' => ['by' => 'step', 'at' => 'first', 'does' => 'Lay "First" first.'],
             'waivable_by' => [],
         ])
         ->and($behind->isHere())->toBeFalse();

@@ -2,6 +2,7 @@
 
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\LogEntry;
@@ -66,7 +67,7 @@ function openedByBlocker(Plan $plan, int $seed): array
     mt_srand($seed);
     $acts = Act::cases();
     shuffle($acts);
-    $blocker = Blocker::narrow('by-chance', 'By chance.', 'K1', array_slice($acts, 0, mt_rand(1, 4)));
+    $blocker = Blocker::narrow('by-chance', 'By chance.', 'K1', array_slice($acts, 0, mt_rand(1, 4)), Door::none('x'));
     $more = $plan->withSteps(Holds::on($plan->steps, [$blocker], []));
     $before = array_filter(array_column(WalkThrough::of($plan), 'laid', 'id'));
     $after = array_filter(array_column(WalkThrough::of($more), 'laid', 'id'));
@@ -86,7 +87,7 @@ function expectOpeners(Plan $plan, int $seed): void
             if (str_starts_with($shut->id, 'answer-')) {
                 expect($plan->question(substr($shut->id, 7)))->not->toBeNull("{$shut->id} of seed {$seed}");
             }
-            expect($shut->opens === OpensBy::Waiver && $shut->waivableBy === [])->toBeFalse();
+            expect($shut->door->by === OpensBy::Waiver && $shut->waivableBy === [])->toBeFalse();
             foreach ($shut->waivableBy as $role) {
                 $gate = (new Walk($progress))->waive($step, $shut->id, $role, 'the owner', 'agreed');
                 $waived = Progress::of($plan, [

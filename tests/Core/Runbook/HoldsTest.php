@@ -2,12 +2,12 @@
 
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\Holds;
 use Cobblestone\Runbook\LogEntry;
-use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Progress;
@@ -31,7 +31,7 @@ beforeEach(function () {
 });
 
 it('shuts with a stop everything that changes something, and not the copy', function () {
-    expect(($this->shutIn)([Blocker::stop('x', 'No.', 'A2')]))->toBe([
+    expect(($this->shutIn)([Blocker::stop('x', 'No.', 'A2', Door::answer('x'))]))->toBe([
         'look' => [],
         'copy' => [],
         'write' => ['stop-x' => 'answer'],
@@ -39,12 +39,12 @@ it('shuts with a stop everything that changes something, and not the copy', func
         'note' => [],
         'end' => ['stop-x' => 'answer', 'behind-erase' => 'step', 'behind-write' => 'step'],
     ])
-        ->and(($this->shutIn)([Blocker::stop('x', 'No.', 'A2', besides: [Act::CopyData])])['copy'])
+        ->and(($this->shutIn)([Blocker::stop('x', 'No.', 'A2', Door::answer('x'), besides: [Act::CopyData])])['copy'])
         ->toBe(['stop-x' => 'answer']);
 });
 
 it('shuts with a narrower blocker what it names, what comes behind it, and the handover', function () {
-    $shut = ($this->shutIn)([Blocker::narrow('x', 'No.', 'A5', [Act::Erase], opens: OpensBy::Reading)]);
+    $shut = ($this->shutIn)([Blocker::narrow('x', 'No.', 'A5', [Act::Erase], Door::reading('lsblk', 'Read.'))]);
     expect($shut['write'])->toBe([])
         ->and($shut['erase'])->toBe(['stop-x' => 'reading'])
         ->and(array_keys($shut['end']))->toBe(['stop-x', 'behind-erase']);
@@ -61,7 +61,8 @@ it('shuts with a holding question what needs its answer, and with another nothin
 });
 
 it('stands at the first stone that is not laid, and never walks past a shut one', function () {
-    $plan = Demo::planOf(Holds::on($this->steps, [Blocker::stop('x', 'The card is under-led.', 'H5')], []));
+    $leads = Blocker::stop('x', 'The card is under-led.', 'H5', Door::answer('card.leads', 'Say it.'));
+    $plan = Demo::planOf(Holds::on($this->steps, [$leads], []));
     $entry = fn (EntryKind $kind, string $step, int $id) => new LogEntry($id, $kind, $step, $id, 'technician');
     $progress = Progress::of($plan, [$entry(EntryKind::Done, 'look', 1), $entry(EntryKind::Done, 'copy', 2)]);
     expect($progress->current()?->id)->toBe('write')
@@ -90,7 +91,7 @@ it('hands nothing over while another stone is open', function () {
 it('waives a gate for the words it had, and no others', function () {
     $with = fn (string $reason) => Demo::planOf(Holds::on(
         $this->steps,
-        [Blocker::narrow('x', $reason, 'F5', [Act::WriteFirmware])->waivableBy('lead')],
+        [Blocker::narrow('x', $reason, 'F5', [Act::WriteFirmware], Door::answer('x'))->waivableBy('lead')],
         [],
     ));
     $waived = [
@@ -101,14 +102,14 @@ it('waives a gate for the words it had, and no others', function () {
             'write',
         )))->not->toBe([]);
     expect(fn () => (new Walk(Progress::of(
-        Demo::planOf(Holds::on($this->steps, [Blocker::stop('m', 'Managed.', 'A9', opens: OpensBy::Nothing)], [])),
+        Demo::planOf(Holds::on($this->steps, [Blocker::stop('m', 'Managed.', 'A9', Door::none('Give it back.'))], [])),
         [],
     )))->waive(
-        Holds::on($this->steps, [Blocker::stop('m', 'Managed.', 'A9', opens: OpensBy::Nothing)], [])[2],
+        Holds::on($this->steps, [Blocker::stop('m', 'Managed.', 'A9', Door::none('Give it back.'))], [])[2],
         'stop-m',
         'lead',
         'me',
-        'x'))->toThrow(Refused::class, 'cannot be waived by anybody: Managed. Nothing opens it on this job.');
+        'x'))->toThrow(Refused::class, 'cannot be waived by anybody: Managed. Give it back.');
 });
 
 it('keeps blockers, gates and acts through a plan that was written out', function () {

@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\EntryKind;
 use Cobblestone\Runbook\Evidence;
 use Cobblestone\Runbook\Finding;
@@ -7,7 +8,6 @@ use Cobblestone\Runbook\FindingVerdict;
 use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\JobState;
-use Cobblestone\Runbook\OpensBy;
 use Cobblestone\Runbook\Refused;
 use Cobblestone\Runbook\Shut;
 use Tests\Support\Demo;
@@ -17,7 +17,9 @@ it('says why a stone is refused, and what to do', function (Refused $refused, st
 })->with(function () {
     $step = Demo::step('erase');
     $shut = [
-        Shut::by(new Gate('g', 'f', 'too hot.', '', kind: GateKind::Stop, opens: OpensBy::Reading)),
+        Shut::by(
+            new Gate('g', 'f', 'too hot.', '', kind: GateKind::Stop, door: Door::reading('lsblk', 'Read it again.')),
+        ),
         Shut::behind(Demo::step('look')),
     ];
     $open = fn (int $n) => array_map(fn (int $i) => Demo::step("s{$i}"), range(1, $n));
@@ -39,8 +41,8 @@ it('says why a stone is refused, and what to do', function (Refused $refused, st
         ],
         [
             Refused::shut($step, $shut),
-            '"Erase" is shut. Stop: too hot. Another reading opens it. Hold: "Look" comes before it and is shut. The '
-                .'stone before it opens it. You can read it ahead.',
+            '"Erase" is shut. Stop: too hot. Read it again. Hold: "Look" comes before it and is shut. Lay "Look" '
+                .'first. You can read it ahead.',
             'step',
         ],
         [Refused::stillOpen($step, $open(1)), '"Erase" comes last: "S1" is still open.', 'step'],
@@ -51,8 +53,8 @@ it('says why a stone is refused, and what to do', function (Refused $refused, st
             'step',
         ],
         [
-            Refused::notWaivable(new Gate('g', 'f', 'Too hot.', '', opens: OpensBy::Nothing)),
-            'This cannot be waived by anybody: Too hot. Nothing opens it on this job.',
+            Refused::notWaivable(new Gate('g', 'f', 'Too hot.', '', door: Door::none('Give it back.'))),
+            'This cannot be waived by anybody: Too hot. Give it back.',
             'text',
         ],
         [Refused::alreadyDone($step), '"Erase" is already done. Note what happened since with a note.', 'step'],

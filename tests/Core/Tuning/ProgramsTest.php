@@ -62,7 +62,7 @@ it('sets up nothing where nobody has chosen a set', function () {
 
 it('shuts writing where the set is not for the system, or is gone', function (string $set, string $says) {
     $blocker = array_column(programsPlan('fairlead-13', $set)->blockers, null, 'id')['programs-other-system'];
-    expect($blocker->reason)->toBe("{$says} Choose another set on the intake page, or none.")
+    expect($blocker->reason)->toBe($says)->and($blocker->door->at)->toBe('machine.facts.owner.programs')
         ->and($blocker->unsafe)->toContain(Act::WriteSystem)
         ->and($blocker->facts)->toBe(["owner.programs = {$set}"]);
 })->with([
