@@ -27,6 +27,6 @@ final class BlockerWords
             ? ''
             : ' A '.implode(' or a ', $blocker->waivableBy).' may waive it in writing.';
 
-        return "{$shuts} {$blocker->opens->spoken()}{$waiver}";
+        return "{$shuts}{$waiver}";
     }
 }

@@ -40,23 +40,33 @@ final readonly class FactsPage
     }
 
     /**
-     * @return list<array{name: string, value: string, certainty: string, from: string, typed: string|null,
-     *     learnable: bool}>  typed: null where nobody may correct it here
+     * What is known, and what is taken for granted while nobody knows it.
+     *
+     * @return list<array{name: string, id: string, value: string, certainty: string, from: string, typed: string|null,
+     *     options: list<string>, learnable: bool}>  typed: null where nobody may correct it here
      */
     public function facts(): array
     {
         $facts = array_map(Fact::read(...), $this->plan->facts());
+        $known = array_map(static fn (Fact $fact): string => $fact->name, $facts);
+        foreach ($this->plan->assumed as $one) {
+            $sayable = FactRegistry::find($one->fact) !== null && ! in_array($one->fact, $known, true);
+            $facts = [...$facts, ...$sayable ? [Fact::unknown($one->fact)] : []];
+        }
 
         return array_map(function (Fact $fact): array {
-            $masked = in_array($fact->name, self::MASKED, true);
+            $masked = in_array($fact->name, [...self::MASKED, ...IntakeFields::FACTS], true);
+            $hidden = in_array($fact->name, self::MASKED, true);
             $stated = old('facts')[$fact->name] ?? ($this->corrected[$fact->name] ?? '');
 
             return [
                 'name' => $fact->name,
-                'value' => $masked ? Confirmation::mask(self::plain($fact->value)) : self::said($fact, false),
+                'id' => 'facts-'.str_replace('.', '-', $fact->name),
+                'value' => $hidden ? Confirmation::mask(self::plain($fact->value)) : self::said($fact, false),
                 'certainty' => $fact->certainty->value,
                 'from' => self::origin($fact),
                 'typed' => $masked ? null : (is_scalar($stated) ? (string) $stated : ''),
+                'options' => FactRegistry::find($fact->name)?->words() ?? [],
                 'learnable' => $fact->isKnown() &&
                     is_scalar($fact->value) &&
                     FactRegistry::isOfModel($fact->name),

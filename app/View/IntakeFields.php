@@ -7,12 +7,20 @@ namespace App\View;
 use Cobblestone\Catalogue\AppSet;
 use Cobblestone\Catalogue\HostProfile;
 use Cobblestone\Catalogue\ImageOrigin;
+use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Policy\Schools;
 use Cobblestone\Tuning\Programs;
 
 /** What a brief can say beyond the first questions, in groups under the words of the bench. */
 final class IntakeFields
 {
+    /** Facts that have a field of their own in the form: the list of what is known does not take them once more. */
+    public const FACTS = [
+        'machine.serial', 'wish.why', 'owner.programs', 'battery.percent', 'charger.at_hand', 'charger.watts',
+        'hub.at_hand', 'network.driver', 'decrypt.percent', 'decrypt.bytes', 'decrypt.mb_s', 'card.length_mm',
+        'card.slots_wide', 'card.lanes', 'card.generation', 'screen.rate_hz',
+    ];
+
     /**
      * @param  array<string, mixed>  $brief
      * @param  array<string, HostProfile>  $hosts  by identifier
@@ -102,6 +110,33 @@ final class IntakeFields
             IntakeField::text('extra_reason', 'What it is wanted for', $said['reason'] ?? null)->upTo(200),
             IntakeField::text('extra_undo', 'What undoes it, of an add-on', $said['undo'] ?? null)
                 ->wide('col-md-9')->upTo(400),
+        ];
+    }
+
+    /**
+     * What is known of an image that the catalogue does not hold: what it is, its checksum, its loader.
+     *
+     * @param  array<string, mixed>  $image
+     * @return list<IntakeField>
+     */
+    public static function image(array $image): array
+    {
+        $signed = $image['loader']['signed'] ?? null;
+
+        return [
+            IntakeField::choice('image_kind', 'What it is', [
+                '' => 'not known', ...FactRegistry::offers('image.kind'),
+                'device-restore' => 'a restore image for a cable',
+            ], $image['kind'] ?? '')->wide('col-sm-6 col-lg-4'),
+            IntakeField::choice('image_loader', 'Its loader', [
+                '' => 'nobody has looked', 'signed' => 'signed', 'unsigned' => 'unsigned',
+            ], $signed === null ? '' : ($signed ? 'signed' : 'unsigned'))->wide('col-sm-6 col-lg-4'),
+            IntakeField::figure('image_sha256', 'Its SHA-256, from the publisher', $image['sha256'] ?? null)
+                ->wide('col-lg-8')->upTo(64),
+            IntakeField::choice('image_no_sum', 'No checksum there?', [
+                '' => 'not looked yet', 'none' => 'the publisher gives none',
+            ], array_key_exists('sha256', $image) && $image['sha256'] === null ? 'none' : '')
+                ->wide('col-sm-6 col-lg-4'),
         ];
     }
 

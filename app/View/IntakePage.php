@@ -27,9 +27,14 @@ final readonly class IntakePage
     /**
      * @param  array<string, mixed>  $brief  empty for a new job
      * @param  array<string, string>  $kinds  kinds of machine that are typed for one the catalogue does not hold
+     * @param  array<string, string>  $shelf  what was inspected on the shelf and the catalogue does not describe
      */
-    public function __construct(private array $brief, private Catalogue $catalogue, private array $kinds)
-    {
+    public function __construct(
+        private array $brief,
+        private Catalogue $catalogue,
+        private array $kinds,
+        private array $shelf = [],
+    ) {
     }
 
     public function isNew(): bool
@@ -73,6 +78,7 @@ final readonly class IntakePage
         return IntakeField::choice('image', 'What goes on it', [
             ...$this->isNew() ? ['' => 'what this model usually gets'] : [],
             ...$images,
+            ...$this->shelf,
             'other' => 'an image that is not on the shelf',
         ], is_array($this->brief['image'] ?? '') ? 'other' : (string) ($this->brief['image'] ?? ''))->wide('col-md-6');
     }
@@ -150,6 +156,7 @@ final readonly class IntakePage
                 ->wide('col-sm-6 col-lg-2')
                 ->hinted('3.6 GB')
                 ->upTo(40),
+            ...IntakeFields::image($image),
             ...IntakeFields::origin($image['origin'] ?? []),
             IntakeField::figure('usb_c', 'USB-C sockets', $ports['usb-c'] ?? 1, 'number')->wide('col-6 col-lg-2'),
             IntakeField::figure('usb_a', 'USB-A sockets', $ports['usb-a'] ?? 0, 'number')->wide('col-6 col-lg-2'),

@@ -18,12 +18,6 @@ final readonly class RunGate
     /** In which order they are shown: what an answer changes may take others away. */
     private const ORDER = [GateKind::Stop, GateKind::Answer, GateKind::Hold, GateKind::Proof];
 
-    /** A memory fault is settled on a sheet of its own. */
-    private const MEMORY = 'stop-memory';
-
-    /** Id of a gate that a predicted failure shuts. */
-    private const REHEARSAL = 'rehearsal-';
-
     /**
      * @param  Question|null  $question  whose answer opens it
      * @param  Step|null  $opener  the stone that opens it
@@ -92,6 +86,12 @@ final readonly class RunGate
         return $this->gate->rule;
     }
 
+    /** Where it opens. */
+    public function door(int $job): DoorLink
+    {
+        return new DoorLink($job, $this->gate->door);
+    }
+
     /** Which of the parts of run/opens shows what opens it. */
     public function opens(): string
     {
@@ -99,11 +99,9 @@ final readonly class RunGate
             $this->question !== null => 'question',
             $this->opener !== null => $this->opener->evidence !== []
                 && $this->openerWaits === [] ? 'evidence' : 'stone',
-            $this->gate->id === self::MEMORY => 'memory',
-            $this->gate->opens === OpensBy::Reading => 'reading',
-            $this->gate->opens === OpensBy::Nothing => 'nothing',
-            str_starts_with($this->gate->id, self::REHEARSAL) => 'rehearsal',
-            default => 'intake',
+            $this->gate->door->by === OpensBy::Reading => 'reading',
+            $this->gate->door->by === OpensBy::Nothing => 'nothing',
+            default => 'door',
         };
     }
 

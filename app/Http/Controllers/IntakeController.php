@@ -4,7 +4,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\ReplanJob;
 use App\Bridge\JobBridge;
+use App\Bridge\ShelfChoices;
 use App\Catalogue\CatalogueStore;
+use App\Http\Asked;
 use App\Http\Requests\IntakeForm;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
@@ -12,13 +14,15 @@ use App\View\FactsPage;
 use App\View\IntakePage;
 use App\View\ReadingLine;
 use App\View\ReturnTo;
+use Cobblestone\Runbook\JobKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** What is known of the machine, and what is wished for it; every change plans the job again. */
 final class IntakeController
 {
-    public function edit(Job $job, JobBridge $bridge, CatalogueStore $store): View
+    public function edit(Job $job, Request $request, JobBridge $bridge, CatalogueStore $store): View
     {
         $brief = $bridge->brief($job);
         $machine = is_array($brief['machine'] ?? null) ? $brief['machine'] : [];
@@ -26,10 +30,23 @@ final class IntakeController
 
         return view('jobs.intake', [
             'job' => $job,
-            'form' => new IntakePage($brief, $store->catalogue(), IntakeForm::KINDS),
+            'form' => new IntakePage(
+                [...$brief, ...self::asked($request)],
+                $store->catalogue(),
+                IntakeForm::KINDS,
+                IntakeForm::shelf(ShelfChoices::of()),
+            ),
             'page' => new FactsPage($job->currentPlan()->typed(), $facts),
             'readings' => ReadingLine::of($machine['readings'] ?? []),
         ]);
+    }
+
+    /** @return array{}|array{goal: string} the kind of job that a door led here for */
+    private static function asked(Request $request): array
+    {
+        $kind = JobKind::tryFrom(Asked::text($request, 'goal'));
+
+        return $kind === null ? [] : ['goal' => $kind->value];
     }
 
     public function update(Job $job, IntakeRequest $request, JobBridge $bridge, ReplanJob $replan): RedirectResponse

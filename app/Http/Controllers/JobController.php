@@ -6,6 +6,7 @@ use App\Actions\OpenJob;
 use App\Bridge\EarlierVisits;
 use App\Bridge\JobBridge;
 use App\Bridge\JobStick;
+use App\Bridge\ShelfChoices;
 use App\Catalogue\CatalogueStore;
 use App\Http\Asked;
 use App\Http\Requests\IntakeForm;
@@ -89,6 +90,7 @@ final class JobController
                 $again === null ? [] : SameAgain::of($bridge->brief($again)),
                 $store->catalogue(),
                 IntakeForm::KINDS,
+                IntakeForm::shelf(ShelfChoices::of()),
             ),
             'again' => $again,
         ]);

@@ -3,9 +3,11 @@
 namespace App\Http\Requests;
 
 use App\Actions\ReadInventory;
+use App\Models\ShelfFile;
 use Cobblestone\Brief\BriefFault;
 use Cobblestone\Catalogue\Catalogue;
 use Cobblestone\Inventory\InventoryReader;
+use Cobblestone\Media\Inspection\InspectedImage;
 use Cobblestone\Runbook\JobKind;
 
 /** Typed fields to a brief. What was typed into the machine field is looked up by its words. */
@@ -13,12 +15,30 @@ final class IntakeForm
 {
     use TypedFields;
 
+    /** Before the number of a file of the shelf, where an image is chosen. */
+    public const SHELF = 'shelf:';
+
     public const KINDS = [
         'laptop' => 'a laptop the catalogue does not hold',
         'desktop' => 'a desktop the catalogue does not hold',
         'handheld' => 'a handheld the catalogue does not hold',
+        'sealed' => 'a sealed machine the catalogue does not hold',
         'any' => 'any machine, for a stick only',
     ];
+
+    /**
+     * @param  array<array-key, string>  $files  number => words
+     * @return array<string, string> the same as choices of an image
+     */
+    public static function shelf(array $files): array
+    {
+        $choices = [];
+        foreach ($files as $number => $words) {
+            $choices[self::SHELF.$number] = $words;
+        }
+
+        return $choices;
+    }
 
     /** @param  array<string, mixed>  $typed */
     public function __construct(
@@ -185,6 +205,9 @@ final class IntakeForm
     private function image(array $before, array $machine): array
     {
         $id = $this->text('image') ?? (isset($before['image']) ? null : $this->usualImage($machine));
+        if ($id !== null && str_starts_with($id, self::SHELF)) {
+            return $this->fromShelf(substr($id, strlen(self::SHELF)));
+        }
         if ($id !== null && $id !== 'other') {
             $image = $this->catalogue->image($id);
 
@@ -208,7 +231,7 @@ final class IntakeForm
         return [
             'system' => ['name' => $this->text('system_name')],
             'image' => [
-                ...array_diff_key($described, ['name' => 1, 'bytes' => 1, 'origin' => 1]),
+                ...$this->told(array_diff_key($described, ['name' => 1, 'bytes' => 1, 'origin' => 1])),
                 ...(new IntakeOrigin($this->typed))->over($described),
                 'name' => $this->text('image_name') ?? 'image of '.$this->text('system_name'),
                 'bytes' => $this->size('image_bytes', 'image.bytes') ??
@@ -218,6 +241,59 @@ final class IntakeForm
                     ),
             ],
         ];
+    }
+
+    /**
+     * An image that lies on the shelf and that the catalogue does not describe: as it was inspected.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws BriefFault
+     */
+    private function fromShelf(string $id): array
+    {
+        $file = ctype_digit($id) && strlen($id) < 10 ? ShelfFile::query()->find((int) $id) : null;
+        $report = $file?->inspected();
+        if ($file === null || $report === null) {
+            $gone = 'this image is not on the shelf any more, or was not inspected. Choose anew.';
+            throw BriefFault::at('image', $gone);
+        }
+        $name = $this->text('system_name') ?? ($file->said('line') ?: null) ?? throw BriefFault::at(
+            'system.name',
+            "which system is in {$file->name}? Name it here, or on its page of the Shelf.",
+        );
+        $said = (new InspectedImage($report, $file->sha256))->described();
+
+        return [
+            'system' => ['name' => $name],
+            'image' => [...$said, ...(new IntakeOrigin($this->typed))->over([])],
+        ];
+    }
+
+    /**
+     * What the form says of an image that no catalogue holds, over what was said before.
+     *
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    private function told(array $before): array
+    {
+        $image = $this->setting($before, 'kind', 'image_kind', $this->text('image_kind'));
+        $sum = $this->text('image_sha256');
+        $image = $this->setting($image, 'sha256', 'image_sha256', $sum === null ? null : strtolower($sum));
+        if ($sum === null && $this->text('image_no_sum') === 'none') {
+            $image['sha256'] = null;
+        }
+        $signed = match ($this->text('image_loader')) {
+            'signed' => true,
+            'unsigned' => false,
+            default => null,
+        };
+        $loader = is_array($image['loader'] ?? null) ? $image['loader'] : [];
+
+        return $this->setting($image, 'loader', 'image_loader', $signed === null ? null : [
+            ...$loader, 'signed' => $signed,
+        ]);
     }
 
     /** @param  array<string, mixed>  $machine */

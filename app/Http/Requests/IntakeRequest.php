@@ -7,6 +7,7 @@ use App\Catalogue\CatalogueStore;
 use App\Documents\FieldFaults;
 use Closure;
 use Cobblestone\Brief\FirstBootBlock;
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Catalogue\ImageOrigin;
 use Cobblestone\Inventory\LsblkReader;
 use Cobblestone\Machine\Facts\FactRegistry;
@@ -26,6 +27,8 @@ final class IntakeRequest extends FormRequest
         'machine' => 'machine',
         'image.name' => 'image_name',
         'image.bytes' => 'image_bytes',
+        'image.sha256' => 'image_sha256',
+        'image.kind' => 'image_kind',
         'image.origin.from' => 'image_from',
         'image.origin' => 'image_origin',
         'image' => 'image',
@@ -82,6 +85,10 @@ final class IntakeRequest extends FormRequest
             'image' => 'nullable|string|max:120',
             'image_name' => 'nullable|string|max:200',
             'image_bytes' => 'nullable|string|max:40',
+            'image_kind' => 'nullable|in:'.implode(',', Image::KINDS),
+            'image_loader' => 'nullable|in:signed,unsigned',
+            'image_sha256' => 'nullable|string|regex:/^[0-9a-fA-F]{64}$/',
+            'image_no_sum' => 'nullable|in:none',
             'image_origin' => 'nullable|in:'.implode(',', array_keys(ImageOrigin::KINDS)),
             'image_from' => 'nullable|string|max:200',
             'image_reason' => 'nullable|string|max:400',
@@ -193,6 +200,7 @@ final class IntakeRequest extends FormRequest
             'existing_samples.*' => 'A whole number.',
             'card_id.*' => 'An identifier such as pci:46e1:7700.',
             'card_leads.*' => 'Leads such as "8-pin, 8-pin" or "16-pin:450", or "none".',
+            'image_sha256.*' => 'The 64 digits and letters that the publisher\'s page or sha256sum shows.',
             'extra_sha256.*' => 'The 64 digits and letters that sha256sum prints.',
             '*.max' => 'This is too long.',
         ];

@@ -170,7 +170,9 @@ final class FactsOfJob
                     'What does the publisher call this image?',
                     offers: [
                         'optical-hybrid' => 'an image to write to a stick as it is',
+                        'optical' => 'an optical image whose files are copied onto a stick',
                         'raw' => 'a disk image',
+                        'raw-compressed' => 'a packed disk image',
                     ],
                 ),
             ),

@@ -18,8 +18,16 @@
 <td class="certainty {{ $fact['certainty'] }}">{{ $fact['certainty'] }}</td>
 <td class="fine">{{ $fact['from'] }}</td>
 <td>
-@if ($fact['typed'] !== null)
-<input name="facts[{{ $fact['name'] }}]" class="form-control form-control-sm mono"
+@if ($fact['typed'] !== null && $fact['options'] !== [])
+<select id="{{ $fact['id'] }}" name="facts[{{ $fact['name'] }}]" class="form-select form-select-sm"
+ aria-label="Correct {{ $fact['name'] }}">
+<option value="">as it is</option>
+@foreach ($fact['options'] as $word)
+<option @selected($fact['typed'] === $word)>{{ $word }}</option>
+@endforeach
+</select>
+@elseif ($fact['typed'] !== null)
+<input id="{{ $fact['id'] }}" name="facts[{{ $fact['name'] }}]" class="form-control form-control-sm mono"
  aria-label="Correct {{ $fact['name'] }}" value="{{ $fact['typed'] }}">
 @endif
 </td>

@@ -1,5 +1,5 @@
 @if ($questions = $progress->asked())
-<x-act :to="'/jobs/'.$job->id.'/answers'" :seen="$job->last_entry" class="panel questions">
+<x-act :to="'/jobs/'.$job->id.'/answers'" :seen="$job->last_entry" class="panel questions" id="questions">
 <h2>{{ \App\View\QuestionWords::heading($questions) }}
 <small class="fine">{{ \App\View\QuestionWords::later($progress->plan) }}</small>
 </h2>

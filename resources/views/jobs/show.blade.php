@@ -47,6 +47,7 @@
 </aside>
 </div>
 @include('jobs.questions')
+@include('jobs.assumed')
 <div class="cols even">
 {{ $page->cores }}
 <section class="panel">

@@ -1,1 +1,1 @@
-<p>Nothing opens it on this job.</p>
+<p>Nothing opens it on this job. {{ $gate->door($job->id)->door->does }}</p>

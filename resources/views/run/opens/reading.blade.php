@@ -1,6 +1,6 @@
 <x-act :to="'/jobs/'.$job->id.'/readings'" :seen="$job->last_entry" class="questions here">
 <input type="hidden" name="stone" value="{{ $step->id }}">
-<label class="form-label" for="r-{{ $loop->index }}">A new reading opens it: paste what the tool prints</label>
+<label class="form-label" for="r-{{ $loop->index }}">{{ $gate->door($job->id)->door->does }}</label>
 <textarea id="r-{{ $loop->index }}" name="output" class="form-control mono" rows="3" spellcheck="false">{{
     old('output')
 }}</textarea>

@@ -1,0 +1,1 @@
+<x-door :link="$gate->door($job->id)" :seen="$job->last_entry"/>
