@@ -27,6 +27,8 @@ final readonly class DoorLink
         'extras' => 'extra_what',
         'licence.edition' => 'licence_edition',
         'backup.destination' => 'dest_name',
+        'backup.bytes' => 'backup_bytes',
+        'backup.serial' => 'dest_serial',
         'update.reason' => 'update_reason',
         'update.to' => 'update_to',
         'card.new' => 'card_new',

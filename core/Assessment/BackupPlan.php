@@ -169,6 +169,7 @@ final readonly class BackupPlan
                 ...($proven === null ? [] : [PathFact::BACKUP_COPIED]),
             ],
             $proven === null ? Destination::blockers($wish, $need, $target) : [],
+            $proven === null ? Destination::assumed($wish, $need, $target) : [],
         );
         $found = new BackupFound('some', $destination, $bytes, $need, $time, $wish->folders, $left);
 

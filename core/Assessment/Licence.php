@@ -10,6 +10,7 @@ use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Facts\FactRegistry;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -99,8 +100,38 @@ final readonly class Licence
 
         return new self(
             $kind,
-            new Contribution([LicenceStep::step($system, $edition, $kind, $after)], [$decision], blockers: $blockers),
+            new Contribution(
+                [LicenceStep::step($system, $edition, $kind, $after)],
+                [$decision],
+                blockers: $blockers,
+                assumed: self::taken($fits, $edition, $kind),
+            ),
         );
+    }
+
+    /**
+     * Which edition a licence is for, where nobody has said it of both.
+     *
+     * @return list<Assumption>
+     */
+    private static function taken(string $fits, ?string $edition, string $kind): array
+    {
+        $has = ! in_array($kind, ['none', 'unclear'], true);
+
+        return array_values(array_filter([
+            $has && $fits === '' && $edition !== null ? new Assumption(
+                'licence.edition',
+                "The licence is for edition {$edition}, which is installed: nobody has said which one it is for.",
+                'A8, U2',
+                Door::choice('licence.edition', 'Say which edition it fits.'),
+            ) : null,
+            $has && $fits !== '' && $edition === null ? new Assumption(
+                'edition',
+                "What is installed is edition {$fits}, which the licence is for: nobody has said which one is wanted.",
+                'A8, U2',
+                Door::choice('image', 'Choose the image of that edition.'),
+            ) : null,
+        ]));
     }
 
     /**

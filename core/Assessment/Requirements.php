@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Cobblestone\Assessment;
 
 use Cobblestone\Catalogue\SystemProfile;
+use Cobblestone\Machine\Certainty;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Estimate;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -60,6 +62,7 @@ final readonly class Requirements
                 $rows === [] ? [] : [self::decision($system, $fit, $rows)],
                 self::questions($system, $rows),
                 blockers: $blockers,
+                assumed: self::fromCatalogue($wish->machine, $rows),
             ),
         );
     }
@@ -112,6 +115,30 @@ final readonly class Requirements
         }
 
         return $blockers;
+    }
+
+    /**
+     * Needs that are met by what the catalogue says of the model, and nobody has looked.
+     *
+     * @param  list<Requirement>  $rows
+     * @return list<Assumption>
+     */
+    private static function fromCatalogue(Machine $machine, array $rows): array
+    {
+        $assumed = [];
+        foreach ($rows as $row) {
+            $fact = $row->question === null ? null : $machine->fact($row->question);
+            if ($fact?->certainty === Certainty::Assumed && $row->verdict === Requirement::MEETS) {
+                $assumed[] = new Assumption(
+                    $fact->name,
+                    "{$row->title}: {$row->has}.",
+                    'A2, J7',
+                    Door::reading('lshw', 'Read the machine.'),
+                );
+            }
+        }
+
+        return $assumed;
     }
 
     /** What is short and cannot be passed over: another image, or what was said of the machine is corrected. */

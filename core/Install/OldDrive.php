@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Install;
 
 use Cobblestone\Machine\Drive;
+use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
@@ -17,8 +18,11 @@ final readonly class OldDrive
      * @param  list<Question>  $questions
      * @param  list<Blocker>  $blockers
      */
-    private function __construct(public ?Drive $drive, public array $questions, public array $blockers)
-    {
+    private function __construct(
+        public ?Drive $drive,
+        public array $questions,
+        public array $blockers,
+    ) {
     }
 
     /** The named one, else the only internal one; asked for among several. */
@@ -38,6 +42,30 @@ final readonly class OldDrive
                 ]
                 : [];
 
-        return new self($drive, $asked, $named->blockers);
+        return new self($drive, $internal === [] ? self::others($machine) : $asked, $named->blockers);
+    }
+
+    /** @return list<Question> whether there are others, where nobody has read which drives are inside */
+    private static function others(Machine $machine): array
+    {
+        $said = $machine->fact(TargetDrive::OTHERS);
+        $shuts = [Act::OpenMachine, Act::FitPart, Act::Erase];
+        $decides = 'which drive comes out, and whether another could be taken for it';
+
+        return match (true) {
+            $said->is('none') => [],
+            $said->is('some') => [new Question(
+                Question::DRIVE_READING,
+                'More than the one that comes out may be inside. Start any live system on the machine and paste what '
+                    .'`lsblk -J -b` prints.',
+                [],
+                $decides,
+                'A1, I1',
+                91,
+                $shuts,
+            )],
+            default => [FactQuestion::about(TargetDrive::OTHERS, $decides, 'I1, U2', 89, $shuts)
+                ->worded('Besides the drive that comes out, are other drives inside the machine?')],
+        };
     }
 }

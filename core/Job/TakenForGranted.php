@@ -45,7 +45,7 @@ final readonly class TakenForGranted
             )]);
         }
 
-        if ($said->is('no') || $this->context->kind()->isNewBuild()) {
+        if ($said->is('no')) {
             return new Contribution();
         }
 

@@ -64,7 +64,11 @@ final readonly class HealthReading
     {
         $figures = [];
         foreach ($fields->scalars('figures') as $name => $value) {
-            $figures[$name] = (int) $value;
+            // A figure that cannot be read is not a good one (rule U3).
+            $figures[$name] = is_numeric($value) ? (int) $value : throw FieldFault::at(
+                $fields->path("figures.{$name}"),
+                'a number is wanted, as the tool prints it.',
+            );
         }
 
         return $figures;

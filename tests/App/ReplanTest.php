@@ -27,6 +27,7 @@ it('computes the path again from an answer, as a new revision with the differenc
                 'network.driver' => 'brings',
                 'target.serial' => 'ZX-55091',
                 'target.bytes' => '256060514304',
+                'target.others' => 'none',
             ],
         ])
         ->assertOk()

@@ -36,6 +36,20 @@ final class RandomBrief
         'licence.kind' => ['firmware-key', 'entitlement', 'retail', 'none', 'unclear'],
         'drive.free_bytes' => ['9000000000', '900000000000'],
         'target.serial' => ['NEW-88F1'],
+        'target.others' => ['none', 'some'],
+        'target.stays' => ['2048', '4096', '2048, 4096'],
+        'target.other_system' => ['none', 'another'],
+        'present.system' => ['tansy-desktop-6', 'another'],
+        'present.edition' => ['Dock', 'Ferry'],
+        'present.build' => ['22000', '26100'],
+        'upgrade.allowed' => ['yes', 'no'],
+        'image.for_model' => ['yes', 'no'],
+        'network.driver' => ['brings', 'beside', 'stick'],
+        'image.kind' => ['raw', 'optical', 'optical-hybrid'],
+        'battery.percent' => ['12', '88'],
+        'charger.at_hand' => ['yes', 'no'],
+        'hub.at_hand' => ['yes', 'no'],
+        'decrypt.percent' => ['40', '100'],
         'target.bytes' => ['512110190592', '256 GB'],
         'board.revision' => ['1', '2'],
         'power.load_w' => ['120', '400'],
@@ -76,8 +90,13 @@ final class RandomBrief
                 $brief['machine']['facts'][$fact] = self::one($values);
             }
         }
+        // What is said twice, and otherwise each time, is a contradiction and not less known.
+        if (isset($machine['lsblk'])) {
+            unset($brief['machine']['facts']['target.others'], $brief['machine']['facts']['target.serial']);
+        }
+        $keep = $brief['machine']['facts']['owner.keep'] ?? self::one(['some', 'nothing']);
         $brief['backup'] = self::maybe([
-            'keep' => self::one(['some', 'nothing']),
+            'keep' => $keep,
             'bytes' => self::one([24117248000, 900]),
             'files' => 11840,
             'destination' => ['name' => 'Shelf drive', 'free_bytes' => self::one([500_000_000_000, 1000])],
@@ -97,6 +116,9 @@ final class RandomBrief
             'kind' => self::one(['retail', 'firmware-key', 'none']),
             'edition' => self::one(['Ferry', 'Dock']),
         ]);
+        if ($brief['licence'] !== null) {
+            unset($brief['machine']['facts']['licence.kind']);
+        }
         $brief['extras'] = self::maybe([['what' => 'trimmed build', 'source' => 'a friend']]);
         $brief['card'] = [
             'new' => 'Ostler V5',

@@ -11,6 +11,7 @@ use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
 use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Door;
 use Cobblestone\Storage\Fat32Geometry;
@@ -131,6 +132,46 @@ final class Destination
         }
 
         return [...$contradicted, ...$cautions];
+    }
+
+    /**
+     * What is taken for granted of the copy while nobody has said it.
+     *
+     * @param  Bytes|null  $need  bytes to copy with the margin
+     * @return list<Assumption>
+     */
+    public static function assumed(BackupBlock $wish, ?Bytes $need, ?Drive $erased): array
+    {
+        $to = $wish->destination;
+        $name = $to->name ?? 'what it is copied to';
+        $door = Door::choice('backup.destination', 'Say it at Intake.');
+
+        return array_values(array_filter([
+            $need === null ? new Assumption(
+                'backup.bytes',
+                "The copy fits on {$name}: nobody has measured what is copied.",
+                'A6, U2',
+                Door::choice('backup.bytes', 'Measure the folders, and say how much it is.'),
+            ) : null,
+            $need !== null && $to?->freeBytes === null ? new Assumption(
+                'backup.destination',
+                "{$name} has {$need->decimal()} free: nobody has looked.",
+                'A6, U2',
+                $door,
+            ) : null,
+            $to?->serial === null && $erased !== null ? new Assumption(
+                'backup.serial',
+                "{$name} is another drive than {$erased->title()}: its serial was not noted.",
+                'A6, U6',
+                Door::choice('backup.serial', 'Note its serial.'),
+            ) : null,
+            $to?->fileSystem === null || $wish->largestBytes === null ? new Assumption(
+                'backup.file_system',
+                "{$name} takes the largest file: nobody has said which file system it has, or how large that file is.",
+                'A6, U2',
+                $door,
+            ) : null,
+        ]));
     }
 
     private static function blocker(string $id, string $reason, string $does): Blocker

@@ -70,7 +70,7 @@ final readonly class HealthAssessment
         return new self($drives, $mine, new Contribution(
             decisions: $decisions,
             blockers: $blockers,
-            assumed: $written && $mine === null && $target?->isBlank() !== true ? [self::unread($target)] : [],
+            assumed: $written && $mine === null ? [self::unread($target)] : [],
         ));
     }
 

@@ -28,6 +28,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Contribution;
@@ -150,6 +151,13 @@ final class FactoryRestorePath
             gather: GatherList::forMachine($machine),
             initial: [PathFact::STICK_OUT, PathFact::DRIVERS_COMPLETE, PathFact::ACTIVATED],
             blockers: [...self::blockers($machine, $way, $target), ...$target->blockers],
+            assumed: $machine->internalDrives() !== [] ? [] : [new Assumption(
+                'target.drive',
+                'The drive that the maker\'s recovery writes is the one that is meant: nobody has read which are '
+                    .'inside.',
+                'A3, K2',
+                Door::reading('lsblk', 'Read its drives.'),
+            )],
         );
     }
 

@@ -152,7 +152,10 @@ final class InstallParts
                         blockers: $old->blockers,
                     )),
             $swap => $protection->contribution()
-                ->and(new Contribution(questions: $old->questions, blockers: $old->blockers)),
+                ->and(new Contribution(
+                    questions: $old->questions,
+                    blockers: $old->blockers,
+                )),
             default => $protection->contribution(),
         };
     }

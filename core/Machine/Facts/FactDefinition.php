@@ -14,6 +14,7 @@ final readonly class FactDefinition
      * @param  string|null  $learned  the field of a model's entry that keeps it, where it may be learned
      * @param  Asking|null  $asking  how a person is asked for it; null where nobody is
      * @param  array{float|int, float|int}|null  $range  between which a number is plausible, in its own unit
+     * @param  bool  $unknownSays  whether "unknown" holds something back, and is not the same as nothing said
      * @param  list<string>  $givenBy  the tools whose output may give it, by the names of Inventory\Reading
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class FactDefinition
         public ?Asking $asking = null,
         public array $givenBy = [],
         public ?array $range = null,
+        private bool $unknownSays = false,
     ) {
     }
 
@@ -73,10 +75,10 @@ final readonly class FactDefinition
             : "between {$this->range[0]} and {$this->range[1]}";
     }
 
-    /** Whether "unknown" is an answer of its own, such as a drive that gives no figures. */
+    /** Whether "unknown" says something: a drive gives no figures, something stays and nobody knows what. */
     public function mayBeUnknown(): bool
     {
-        return isset($this->answers['unknown']);
+        return $this->unknownSays || isset($this->answers['unknown']);
     }
 
     /** @return list<string> the only words it may be given; empty where any text is taken */

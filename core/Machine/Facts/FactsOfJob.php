@@ -242,6 +242,7 @@ final class FactsOfJob
             new FactDefinition(
                 'target.other_system', FactType::Text, FactOwner::Job,
                 spoken: 'system that stays beside the new one',
+                unknownSays: true,
             ),
             new FactDefinition('target.path', FactType::Text, FactOwner::Job),
             new FactDefinition(
@@ -256,6 +257,7 @@ final class FactsOfJob
             new FactDefinition(
                 'target.stays', FactType::Text, FactOwner::Job,
                 spoken: 'first sectors of what stays on the target drive',
+                unknownSays: true,
             ),
             new FactDefinition('tried', FactType::Text, FactOwner::Job),
             new FactDefinition('ups.usable_wh', FactType::Measure, FactOwner::Job, range: [1, 20000]),

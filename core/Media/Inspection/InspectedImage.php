@@ -67,7 +67,10 @@ final readonly class InspectedImage
         if ($this->report->compression !== null || ($found === [] && $legacy !== true)) {
             return null;
         }
-        $trust = array_map(static fn (array $one): ?LoaderTrust => LoaderTrust::tryFrom((string) $one['trust']), $found);
+        $trust = array_map(
+            static fn (array $one): ?LoaderTrust => LoaderTrust::tryFrom((string) $one['trust']),
+            $found,
+        );
         $signed = match (true) {
             $found === [], in_array(null, $trust, true), in_array(LoaderTrust::CannotTell, $trust, true) => null,
             // What is altered, revoked, or loads something unsigned does not start while signatures are enforced.

@@ -6,7 +6,7 @@
 <a href="{{ $link->href() }}">See it at Intake</a>
 </x-act>
 @elseif ($link->href() !== '')
-<a class="door" href="{{ $link->href() }}">{{ $link->door->does }}</a>
+<a {{ $attributes->merge(['class' => 'door']) }} href="{{ $link->href() }}">{{ $link->door->does }}</a>
 @else
 <span class="door">{{ $link->door->does }}</span>
 @endif

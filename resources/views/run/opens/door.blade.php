@@ -1,1 +1,1 @@
-<x-door :link="$gate->door($job->id)" :seen="$job->last_entry"/>
+<x-door :link="$gate->door($job->id)" :seen="$job->last_entry" data-key="i"/>
