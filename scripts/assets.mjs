@@ -22,4 +22,4 @@ const parts = [
     'drivers',
 ];
 writeFileSync('public/app.css', parts.map((part) => readFileSync(`resources/css/${part}.css`, 'utf8')).join('\n'));
-for (const script of ['app', 'metronome', 'upload', 'blackout']) cpSync(`resources/js/${script}.js`, `public/${script}.js`);
+for (const script of ['app', 'drafts', 'metronome', 'upload', 'blackout']) cpSync(`resources/js/${script}.js`, `public/${script}.js`);

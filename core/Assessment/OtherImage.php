@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
@@ -154,7 +155,7 @@ final readonly class OtherImage
             needs: ['hands'],
             because: [new Reason('What the publisher did not publish so is a risk of the owner.', 'A15')],
             cautions: ['Nobody can say what a changed image does besides what it is said to do.'],
-            evidence: [new Evidence('image_agreed_by', 'Who agreed to this image', 'text')],
+            evidence: [new Evidence('image_agreed_by', 'Who agreed to this image', EvidenceKind::Person)],
             opens: [
                 new PutBack(
                     'other-image',

@@ -17,6 +17,7 @@ use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -201,7 +202,7 @@ final class Ownership
                 ),
             ],
             cautions: ['Nobody can say what a changed build or a pasted command does besides what it is said to do.'],
-            evidence: [new Evidence('extras_agreed_by', 'Who agreed to it', 'text')],
+            evidence: [new Evidence('extras_agreed_by', 'Who agreed to it', EvidenceKind::Person)],
             opens: [
                 new PutBack(
                     'extras',

@@ -15,6 +15,7 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\PutBack;
@@ -257,7 +258,7 @@ final readonly class Requirements
                 $short,
             ),
             cautions: ['Bypassing a maker\'s requirement may end updates and support.'],
-            evidence: [new Evidence('bypass_agreed_by', 'Who agreed to it', 'text')],
+            evidence: [new Evidence('bypass_agreed_by', 'Who agreed to it', EvidenceKind::Person)],
             opens: self::putBack($what, $system),
         );
     }

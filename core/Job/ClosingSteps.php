@@ -95,7 +95,7 @@ final class ClosingSteps
                 ],
                 needs: ['hands'],
                 because: [new Reason('Lowered protection that stays is a decision of a person, signed once.', 'J4')],
-                evidence: [new Evidence('signed_by', 'Signed by', 'text')],
+                evidence: [new Evidence('signed_by', 'Signed by', EvidenceKind::Person)],
             );
         }
 
@@ -149,7 +149,7 @@ final class ClosingSteps
                 overruledBy: ['technician', 'lead'],
                 remedy: 'Look for it in the slot and on the shelf of this job.',
             ),
-            new Evidence('received_by', 'Received by', 'text'),
+            new Evidence('received_by', 'Received by', EvidenceKind::Person),
             ...$copied ? [new Evidence(self::DELETE_BY, 'The copy is deleted on', EvidenceKind::Date)] : [],
         ];
     }

@@ -9,6 +9,7 @@ use Cobblestone\Assessment\Route\GentlerWays;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -116,7 +117,7 @@ final class OwnersWord
     private static function evidence(): array
     {
         return [
-            new Evidence('agreed_by', 'Who agreed', 'text'),
+            new Evidence('agreed_by', 'Who agreed', EvidenceKind::Person),
             new Evidence('promised', 'What was promised', 'text', hint: 'in their words'),
             new Evidence('agreed_how', 'How', 'choice', [
                 'in-writing' => 'in writing',

@@ -22,6 +22,7 @@ final readonly class Evidence
      * @param  string  $fact  the fact of the machine that the value sets; empty where it sets none
      * @param  bool  $mayBeOpen  whether it may be left unread, which counts as a difference
      * @param  string  $read  the cheapest way to get it read; empty where there is only looking
+     * @param  array{int, int}|null  $between  numbers that can be at all; null: as its kind has them
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class Evidence
         public string $fact = '',
         public bool $mayBeOpen = false,
         public string $read = '',
+        public ?array $between = null,
     ) {
         $this->kind = is_string($kind) ? EvidenceKind::from($kind) : $kind;
     }
@@ -47,6 +49,34 @@ final readonly class Evidence
             'expected' => $this->expected === null ? null : $this->expected->or($fails),
             'hint' => trim("{$this->hint} Known: {$sentence}"),
         ]);
+    }
+
+    /** Whether a number can be at all, expected or not. */
+    public function isPlausible(int $number): bool
+    {
+        [$least, $most] = $this->plausible();
+
+        return $number >= $least && $number <= $most;
+    }
+
+    /** "20 to 1000" */
+    public function range(): string
+    {
+        return implode(' to ', array_map(
+            static fn (int $one): string => number_format($one, 0, '.', ' '),
+            $this->plausible(),
+        ));
+    }
+
+    /** @return array{int, int} */
+    private function plausible(): array
+    {
+        return $this->between ?? match ($this->kind) {
+            EvidenceKind::Percent => [0, 100],
+            EvidenceKind::Bytes => [0, 10 ** 17],
+            EvidenceKind::Build => [0, 10 ** 9],
+            default => [0, 10 ** 12],
+        };
     }
 
     /** The same with the cheapest way to get it read. */
@@ -71,6 +101,7 @@ final readonly class Evidence
             'fact' => $this->fact,
             'may_be_open' => $this->mayBeOpen,
             ...$this->read === '' ? [] : ['read' => $this->read],
+            ...$this->between === null ? [] : ['between' => $this->between],
         ];
     }
 
@@ -100,6 +131,25 @@ final readonly class Evidence
             $fields->optionalString('fact') ?? '',
             $fields->optionalBool('may_be_open') ?? false,
             $fields->optionalString('read') ?? '',
+            self::between($fields),
         );
+    }
+
+    /**
+     * @return array{int, int}|null
+     *
+     * @throws FieldFault
+     */
+    private static function between(Fields $fields): ?array
+    {
+        $given = $fields->raw('between');
+        if ($given === null) {
+            return null;
+        }
+        if (! is_array($given) || ! is_int($given[0] ?? null) || ! is_int($given[1] ?? null)) {
+            throw FieldFault::at($fields->path('between'), 'two whole numbers are wanted.');
+        }
+
+        return [$given[0], $given[1]];
     }
 }

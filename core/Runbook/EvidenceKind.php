@@ -8,6 +8,8 @@ namespace Cobblestone\Runbook;
 enum EvidenceKind: string
 {
     case Text = 'text';
+    /** Who it was, by name or role: "the owner", "bench lead". */
+    case Person = 'person';
     case Choice = 'choice';
     /** A whole number. */
     case Count = 'count';
@@ -46,6 +48,7 @@ enum EvidenceKind: string
             self::Size => 'a size with its unit, such as "476.9 GiB"',
             self::Date => 'a day, such as 2026-12-24',
             self::Rate => 'with its unit, such as "6000 MT/s" or "3000 MHz"',
+            self::Person => 'a name or a role',
             self::Text, self::Choice, self::Ticks => '',
         };
     }

@@ -172,7 +172,7 @@ final class Walk
                 if (! in_array($role, $gate->waivableBy, true)) {
                     throw Refused::role('waive this gate', 'a '.implode(' or a ', $gate->waivableBy));
                 }
-                if (trim($agreedBy) === '') {
+                if (! EvidenceFault::isPerson($agreedBy)) {
                     throw Refused::evidence(
                         'agreed_by',
                         'Say who agreed to the waiver: the owner or who speaks for the owner.',

@@ -120,11 +120,16 @@ final class WalkThrough
         return match ($wanted->kind) {
             EvidenceKind::Choice => (string) array_key_first($wanted->options),
             EvidenceKind::Percent => '100',
-            EvidenceKind::Count, EvidenceKind::Build, EvidenceKind::Bytes => (string) max(1, $wanted->least ?? 1),
+            EvidenceKind::Count, EvidenceKind::Build, EvidenceKind::Bytes => (string) max(
+                1,
+                $wanted->least ?? 1,
+                $wanted->between[0] ?? 1,
+            ),
             EvidenceKind::Tally => '4 × short',
             EvidenceKind::Ticks => 'nothing',
             EvidenceKind::Size => '1 GB',
             EvidenceKind::Rate => '3200 MT/s',
+            EvidenceKind::Person => 'the owner',
             EvidenceKind::Date => '2026-12-24',
             EvidenceKind::Text, EvidenceKind::Serial => self::WORDS,
         };

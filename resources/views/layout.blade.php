@@ -10,6 +10,7 @@
 <link rel="stylesheet" href="/app.css?v={{ filemtime(public_path('app.css')) }}">
 <script src="/vendor/htmx.min.js" defer></script>
 <script src="/app.js?v={{ filemtime(public_path('app.js')) }}" defer></script>
+<script src="/drafts.js?v={{ filemtime(public_path('drafts.js')) }}" defer></script>
 <script src="/metronome.js?v={{ filemtime(public_path('metronome.js')) }}" defer></script>
 <script src="/upload.js?v={{ filemtime(public_path('upload.js')) }}" defer></script>
 <script src="/blackout.js?v={{ filemtime(public_path('blackout.js')) }}" defer></script>
@@ -21,7 +22,9 @@
  hx-select-oob="unset" hx-swap="innerHTML" @endauth>
 @include('parts.bell')
 </div>
-<main id="page" class="page @yield('page-class')" tabindex="-1" data-keys="@yield('keys')">
+<main id="page" class="page @yield('page-class')" tabindex="-1" data-keys="@yield('keys')"
+ @hasSection('draft') data-draft="@yield('draft')" @endif
+ @if ($errors->any()) data-refused @endif>
 @yield('content')
 </main>
 <nav id="kerb" class="kerb" aria-label="Places">

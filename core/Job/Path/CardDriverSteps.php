@@ -167,8 +167,8 @@ final readonly class CardDriverSteps
     /** @return list<Evidence> what card and slot have in common; written down where one of them is not known */
     private function link(): array
     {
-        $wanted = ['link_lanes' => ['Lanes of its link', $this->fit->lanes()],
-            'link_generation' => ['Generation of its link', $this->fit->generation()]];
+        $wanted = ['link_lanes' => ['Lanes of its link', $this->fit->lanes(), [1, 32]],
+            'link_generation' => ['Generation of its link', $this->fit->generation(), [1, 9]]];
 
         return array_map(static fn (string $id, array $of): Evidence => new Evidence(
             $id,
@@ -177,6 +177,7 @@ final readonly class CardDriverSteps
             expected: $of[1] === null ? null : new Expected((string) $of[1], source: Expected::CATALOGUE),
             overruledBy: ['technician', 'lead'],
             remedy: 'A resting card shows less: read it under load. Then its seat, then the slot.',
+            between: $of[2],
         ), array_keys($wanted), $wanted);
     }
 
@@ -191,6 +192,7 @@ final readonly class CardDriverSteps
             expected: is_numeric($most) && $most > 0 ? new Expected((string) (int) $most, atLeast: true) : null,
             overruledBy: ['technician', 'lead'],
             remedy: 'Choose it in the display settings. Not offered there: another cable, another socket of the card.',
+            between: [20, 1000],
         );
     }
 }

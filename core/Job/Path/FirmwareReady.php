@@ -11,6 +11,7 @@ use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
@@ -54,7 +55,7 @@ final class FirmwareReady
                         $context->machine->title,
                     ),
                 ],
-                evidence: $way === null ? [new Evidence('no_way_back_signed', 'Signed by', 'text')] : [],
+                evidence: $way === null ? [new Evidence('no_way_back_signed', 'Signed by', EvidenceKind::Person)] : [],
             )];
     }
 

@@ -102,7 +102,10 @@ final class FactsOfFirmware
             ),
             new FactDefinition(
                 'firmware.version', FactType::Text, FactOwner::Machine,
-                asking: new Asking('Which firmware version does the machine show now?'),
+                asking: new Asking(
+                    'Which firmware version does the machine show now?',
+                    'As the setup shows it, such as "1.14".',
+                ),
                 givenBy: ['dmidecode', 'lshw'],
             ),
         ];

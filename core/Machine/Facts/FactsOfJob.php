@@ -38,12 +38,15 @@ final class FactsOfJob
             new FactDefinition(
                 'card.length_mm', FactType::Measure, FactOwner::Job, range: [20, 600],
                 spoken: 'length of the new card, mm',
-                asking: new Asking('How long is the new card, in mm?', 'Measure it, its bracket not counted.'),
+                asking: new Asking(
+                    'How long is the new card, in mm?',
+                    'Measure it, its bracket not counted, such as "285".',
+                ),
             ),
             new FactDefinition(
                 'card.slots_wide', FactType::Measure, FactOwner::Job, range: [1, 6],
                 spoken: 'width of the new card, slots',
-                asking: new Asking('How many slots wide is the new card, its cooler counted?'),
+                asking: new Asking('How many slots wide is the new card, its cooler counted?', 'Such as "2".'),
             ),
         ];
     }
@@ -70,15 +73,18 @@ final class FactsOfJob
             ),
             new FactDefinition(
                 'card.processor_w', FactType::Measure, FactOwner::Job, range: [1, 1000],
-                asking: new Asking('How many watts does the processor draw at most?'),
+                asking: new Asking('How many watts does the processor draw at most?', 'Such as "65".'),
             ),
             new FactDefinition(
                 'card.supply_w', FactType::Measure, FactOwner::Job, range: [1, 5000],
-                asking: new Asking('How many watts does the power supply give?', 'It stands on its label.'),
+                asking: new Asking(
+                    'How many watts does the power supply give?',
+                    'It stands on its label, such as "650".',
+                ),
             ),
             new FactDefinition(
                 'card.watts', FactType::Measure, FactOwner::Job, range: [1, 2000],
-                asking: new Asking('How many watts does the new card draw?'),
+                asking: new Asking('How many watts does the new card draw?', 'Its box says it, such as "220".'),
             ),
         ];
     }
@@ -162,7 +168,10 @@ final class FactsOfJob
             ),
             new FactDefinition(
                 'image.expanded_bytes', FactType::Size, FactOwner::Job,
-                asking: new Asking('How many bytes does {image} have when expanded?', 'Its format does not tell.'),
+                asking: new Asking(
+                    'How many bytes does {image} have when expanded?',
+                    'Its format does not tell: such as "14 GB".',
+                ),
             ),
             new FactDefinition(
                 'image.kind', FactType::Text, FactOwner::Job,

@@ -103,7 +103,7 @@ final class FactsOfMachine
             new FactDefinition(
                 'machine.serial', FactType::Text, FactOwner::Machine,
                 spoken: 'serial on its label',
-                asking: new Asking('Which serial is on the label of the machine?'),
+                asking: new Asking('Which serial is on the label of the machine?', 'Such as "FL13-40711".'),
                 givenBy: ['dmidecode', 'lshw'],
             ),
         ];
@@ -119,7 +119,7 @@ final class FactsOfMachine
                 spoken: 'rate printed on the memory modules',
                 asking: new Asking(
                     'Which rate is printed on the memory modules?',
-                    'Million transfers a second, such as 6000; of several the lowest.',
+                    'Million transfers a second, such as "6000"; of several the lowest.',
                 ),
             ),
             new FactDefinition('memory.trusted', FactType::YesNo, FactOwner::Machine),
@@ -149,7 +149,10 @@ final class FactsOfMachine
             new FactDefinition(
                 'present.build', FactType::Text, FactOwner::Machine,
                 spoken: 'build that is installed',
-                asking: new Asking('Which build is installed?', 'Its own page about the system says it.'),
+                asking: new Asking(
+                    'Which build is installed?',
+                    'Its own page about the system says it, such as "22631".',
+                ),
             ),
             new FactDefinition(
                 'present.build_reaches', FactType::YesNo, FactOwner::Machine,
@@ -158,7 +161,10 @@ final class FactsOfMachine
             new FactDefinition(
                 'present.edition', FactType::Text, FactOwner::Machine,
                 spoken: 'edition that is installed',
-                asking: new Asking('Which edition is installed?', 'Its own page about the system says it.'),
+                asking: new Asking(
+                    'Which edition is installed?',
+                    'Its own page about the system says it, such as "Dock".',
+                ),
             ),
             new FactDefinition(
                 'present.language', FactType::Text, FactOwner::Machine,
@@ -168,7 +174,7 @@ final class FactsOfMachine
             new FactDefinition(
                 'present.system', FactType::Text, FactOwner::Machine,
                 spoken: 'system that is on it now',
-                asking: new Asking('Which system is on it now?'),
+                asking: new Asking('Which system is on it now?', 'Its name and version, such as "Tansy Desktop 6".'),
             ),
         ];
     }

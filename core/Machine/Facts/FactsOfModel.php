@@ -37,7 +37,7 @@ final class FactsOfModel
                 'board.revision', FactType::Text, FactOwner::Model,
                 asking: new Asking(
                     'Which revision of the board is it?',
-                    'It is printed on the board, and dmidecode reads it.',
+                    'It is printed on the board, and dmidecode reads it, such as "2".',
                 ),
                 givenBy: ['dmidecode', 'lshw'],
             ),
@@ -51,23 +51,26 @@ final class FactsOfModel
             new FactDefinition(
                 'clock_mhz', FactType::Count, FactOwner::Model, range: [50, 20000],
                 learned: 'clock_mhz',
-                asking: new Asking('What is the processor\'s clock, in MHz?'),
+                asking: new Asking('What is the processor\'s clock, in MHz?', 'Such as "2400".'),
                 givenBy: ['dmidecode', 'lshw'],
             ),
             new FactDefinition(
                 'cores', FactType::Count, FactOwner::Model, range: [1, 1024],
                 learned: 'cores',
-                asking: new Asking('How many cores has the processor?'),
+                asking: new Asking('How many cores has the processor?', 'Such as "8".'),
                 givenBy: ['dmidecode', 'lshw'],
             ),
             new FactDefinition(
                 'display.pixels', FactType::Measure, FactOwner::Model, range: [100, 20000],
-                asking: new Asking('How many pixels high is the display?'),
+                asking: new Asking('How many pixels high is the display?', 'Such as "1080".'),
             ),
             new FactDefinition('drive_bytes', FactType::Size, FactOwner::Model),
             new FactDefinition(
                 'graphics.features', FactType::Text, FactOwner::Model,
-                asking: new Asking('Which graphics features does it have?'),
+                asking: new Asking(
+                    'Which graphics features does it have?',
+                    'With commas, as its maker lists them, such as "shader-6".',
+                ),
             ),
             new FactDefinition('graphics.uefi_picture', FactType::YesNo, FactOwner::Model),
             new FactDefinition('machine.kind', FactType::Choice, FactOwner::Model),

@@ -1,6 +1,7 @@
 @extends('layout')
 @section('title', $step->title)
 @section('page-class', 'run')
+@section('draft', "{$job->id} {$step->id}")
 @section('content')
 @include('run.head')
 <section class="stone-card {{ $page->state->value }} {{ $step->isOneWay() ? 'one-way' : '' }}"

@@ -74,7 +74,7 @@ it('asks for a fact in one text, with what only the job knows put in', function 
         ->and(FactQuestion::text('network.driver', ['system' => '{adapters}', 'adapters' => 'the card']))
         ->toBe('Does {adapters} bring a driver for the card?')
         ->and(FactQuestion::about('card.supply_w', 'd', 'H5', 62)->text)
-        ->toBe('How many watts does the power supply give? It stands on its label.')
+        ->toBe('How many watts does the power supply give? It stands on its label, such as "650".')
         ->and($asked->worded('Else?')->offering(['a' => 'b']))
         ->toEqual(new Question('network.driver', 'Else?', ['a' => 'b'], 'what follows', 'D5', 45, [Act::Erase]));
 });

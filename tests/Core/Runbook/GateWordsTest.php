@@ -39,6 +39,7 @@ it('says of every kind of evidence what its field wants', function () {
     ))
         ->toBe([
             ['text', false, false],
+            ['person', true, false],
             ['choice', false, false],
             ['count', true, true],
             ['build', true, true],
