@@ -9,6 +9,7 @@ use Cobblestone\Install\AnswerFile;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Runbook\Step;
 use Illuminate\Support\HtmlString;
 
 /** The first start of a job's system: what is asked, what is answered, and the file that says it by itself. */
@@ -22,13 +23,24 @@ final readonly class AnswersPage
     /** @return list<array<string, string>> */
     public function rows(): array
     {
-        return $this->plan->bringing(PathFact::FIRST_BOOT_DONE)->rows ?? [];
+        return $this->stone()->rows ?? [];
     }
 
     /** The stone at which the list is read from; empty where the path has none. */
     public function listStone(): string
     {
-        return $this->plan->bringing(PathFact::FIRST_BOOT_DONE)->id ?? '';
+        return $this->stone()->id ?? '';
+    }
+
+    public function listTitle(): string
+    {
+        return $this->stone()->title ?? '';
+    }
+
+    /** Where the new system is started, or where a stick for later gets its list. */
+    private function stone(): ?Step
+    {
+        return $this->plan->bringing(PathFact::FIRST_BOOT_DONE) ?? $this->plan->bringing(PathFact::ANSWERS_LISTED);
     }
 
     /** The one for these answers: an earlier one may stand before it, laid with others. */

@@ -23,6 +23,7 @@ final readonly class DriverPlan
      * @param  list<Device>  $unresolved
      * @param  list<DeviceMatch>  $matches  every device with its decision
      * @param  string  $online  why it gets online, in one sentence; empty while nobody knows
+     * @param  bool  $byHand  whether somebody fetches and carries the network driver
      * @param  list<DriverPackage>  $shelf  all there were to choose from
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class DriverPlan
         public string $online = '',
         public array $matches = [],
         private array $shelf = [],
+        public bool $byHand = false,
     ) {
     }
 
@@ -42,10 +44,15 @@ final readonly class DriverPlan
         return DriverPlanner::size($this->offline);
     }
 
-    /** @return list<string> */
+    /** @return list<string> facts that hold before the machine is put online */
     public function offlineFacts(): array
     {
-        return array_map(static fn (DriverPackage $package): string => PathFact::driver($package->id), $this->offline);
+        $offline = array_map(
+            static fn (DriverPackage $package): string => PathFact::driver($package->id),
+            $this->offline,
+        );
+
+        return $this->byHand ? [...$offline, PathFact::NETWORK_DRIVEN] : $offline;
     }
 
     /**

@@ -59,6 +59,7 @@ final class DriverPlanner
             $network->because,
             $matches,
             $shelf,
+            $network->byHand,
         );
     }
 

@@ -22,9 +22,16 @@ final readonly class NetworkWay
 {
     public const FACT = 'network.driver';
 
-    /** @param  list<Question>  $questions */
-    private function __construct(public Decision $decision, public array $questions, public string $because)
-    {
+    /**
+     * @param  list<Question>  $questions
+     * @param  bool  $byHand  whether somebody fetches and carries its driver
+     */
+    private function __construct(
+        public Decision $decision,
+        public array $questions,
+        public string $because,
+        public bool $byHand = false,
+    ) {
     }
 
     /**
@@ -87,12 +94,14 @@ final readonly class NetworkWay
      */
     private static function byHand(array $facts): NetworkWay
     {
-        return self::as(
+        $way = self::as(
             'by a driver put onto the stick by hand',
-            'The shelf holds none; somebody puts it there before the drive is erased.',
+            'The shelf holds none; a stone of its own puts it there before the drive is erased.',
             'Its driver was put onto the stick by hand.',
             $facts,
         );
+
+        return new self($way->decision, [], $way->because, true);
     }
 
     /**

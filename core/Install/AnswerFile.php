@@ -79,6 +79,28 @@ final readonly class AnswerFile
             : new self(null, new Contribution(decisions: [$decision]));
     }
 
+    /**
+     * What is put onto a stick after it was written is read back with the rest: the reading waits for it (rule M11).
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    public static function readBackLast(array $steps): array
+    {
+        $put = array_merge(...array_map(
+            static fn (Step $step): array => in_array(PathFact::STICK_WRITTEN, $step->before, true)
+                && in_array(Act::WriteStick, $step->acts, true) ? $step->after : [],
+            $steps,
+        ), ...[[]]);
+
+        return array_map(
+            static fn (Step $step): Step => $step->bringsAbout(PathFact::STICK_PROVEN)
+                ? array_reduce($put, static fn (Step $of, string $fact): Step => $of->waitingFor($fact), $step)
+                : $step,
+            $steps,
+        );
+    }
+
     /** @return list<string> facts that hold before the drive is erased */
     public function waits(): array
     {

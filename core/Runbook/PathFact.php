@@ -133,6 +133,14 @@ final class PathFact
 
     public const FIRMWARE_ON_STICK = 'firmware.on-stick';
 
+    /** The network driver that no shelf holds lies on a stick. */
+    public const DRIVER_BY_HAND = 'drivers.by-hand-carried';
+
+    public const NETWORK_DRIVEN = 'drivers.network-driven';
+
+    /** The list of answers for a first start goes along with a stick. */
+    public const ANSWERS_LISTED = 'answers.listed';
+
     public const DRIVERS_ON_STICK = 'drivers.on-stick';
 
     public const RECOVERY_WAY = 'firmware.way-back';

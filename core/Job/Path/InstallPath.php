@@ -14,12 +14,14 @@ use Cobblestone\Assessment\Route\GentlerWays;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Assessment\SupportEnd;
 use Cobblestone\Assessment\SupportEnds;
+use Cobblestone\Drivers\DriverByHand;
 use Cobblestone\Drivers\DriverPlanner;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Firmware\DefaultsFirst;
 use Cobblestone\Firmware\FirmwarePlanner;
 use Cobblestone\Firmware\PortPower;
 use Cobblestone\Firmware\StickToStart;
+use Cobblestone\Install\AnswerFile;
 use Cobblestone\Install\BeforeErasing;
 use Cobblestone\Install\InstallPace;
 use Cobblestone\Install\InstallPlanner;
@@ -36,6 +38,7 @@ use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Media\MediaPlan;
+use Cobblestone\Media\WriteMode;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
@@ -85,7 +88,12 @@ final readonly class InstallPath
         $hardware = FittedParts::of($context, $this->old, $this->target, $this->protection);
         $pace = InstallPace::of($machine, $context->image(), $media->stick, $this->target->drive, $context->policy);
         $file = AnswerParts::file($context, $media, $requirements);
-        $install = $this->install($hardware, $ownerWaits, InstallParts::recorded($requirements, $extras, $file), $pace);
+        $byHand = $drivers->byHand ? new DriverByHand($machine, $media->mode === WriteMode::Raw) : null;
+        $recorded = [
+            ...InstallParts::recorded($requirements, $extras, $file),
+            ...$byHand === null ? [] : [PathFact::DRIVER_BY_HAND],
+        ];
+        $install = $this->install($hardware, $ownerWaits, $recorded, $pace);
         $gaps = SupportEnds::gaps($system, $context->brief->depends);
         $ends = [SupportEnds::of($system, $context->today())];
         $all = InstallParts::protecting($this->new, $this->protection, $this->swap, $this->old)->and($owner)
@@ -93,6 +101,7 @@ final readonly class InstallPath
             ->and($extras)
             ->and(InstallParts::detachedFirst($hardware, $install))
             ->and($media->contribution)
+            ->and($byHand?->contribution() ?? new Contribution())
             ->and(PortPower::plan($machine, InstallPlanner::stickStaysIn($system, $pace)))
             ->and($firmware)
             ->and($install)
@@ -237,7 +246,7 @@ final readonly class InstallPath
         return [
             ...IntakeSteps::first($this->context->machine, $word),
             IntakeSteps::gather($all->gather),
-            ...$all->steps,
+            ...AnswerFile::readBackLast($all->steps),
             $proof,
         ];
     }

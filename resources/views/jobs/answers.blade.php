@@ -7,11 +7,11 @@
 <section class="panel" aria-labelledby="asked-title">
 <h2 id="asked-title">What is asked, what is answered</h2>
 @if ($page->rows() === [])
-<p>This path starts no new system, so nothing is asked.</p>
+<p>This path starts no new system, and nobody has said what one would be answered.</p>
 @else
 <x-rows :rows="$page->rows()"/>
 <p class="fine">
-Ticked off at the stone <a href="/jobs/{{ $job->id }}/run?stone={{ $page->listStone() }}">First boot</a>;
+Ticked off at the stone <a href="/jobs/{{ $job->id }}/run?stone={{ $page->listStone() }}">{{ $page->listTitle() }}</a>;
 what was answered otherwise is written there with its reason, and told on the owner's sheet.
 </p>
 @endif
