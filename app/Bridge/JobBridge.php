@@ -15,6 +15,7 @@ use Cobblestone\Brief\Brief;
 use Cobblestone\Catalogue\Symptom;
 use Cobblestone\Job\JobPlanner;
 use Cobblestone\Job\MachineBuilder;
+use Cobblestone\Job\UsedFields;
 use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Runbook\LogEntry;
@@ -47,6 +48,17 @@ final class JobBridge
         );
 
         return JobPlanner::plan(Brief::fromArray($brief), $known, BenchPolicy::present(), $times);
+    }
+
+    /**
+     * What a brief says and its job has no use for, as things stand.
+     *
+     * @param  array<string, mixed>  $brief
+     * @return list<string> paths
+     */
+    public function unused(array $brief): array
+    {
+        return (new UsedFields($this->catalogue->catalogue(), BenchPolicy::present()))->unused($brief);
     }
 
     /** @return array<string, mixed> */

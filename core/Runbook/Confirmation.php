@@ -20,6 +20,17 @@ final readonly class Confirmation
         'console' => 'in the installer\'s console',
     ];
 
+    /** Where the serial of a machine can be read. */
+    public const READ_FROM_MACHINE = [
+        'label' => 'on the label of the machine',
+        'setup' => 'in the firmware\'s setup',
+        'console' => 'on the helper, or in the running system',
+    ];
+
+    /**
+     * @param  int  $bytes  of the drive or stick; 0 where it is a machine, or none is known
+     * @param  bool  $machine  whether it is a whole machine, and not a drive of it
+     */
     public function __construct(
         public string $device,
         public int $bytes,
@@ -27,12 +38,21 @@ final readonly class Confirmation
         public string $loses,
         public string $forWhom,
         public bool $typed,
+        public bool $machine = false,
     ) {
+    }
+
+    /** @return array<string, string> where the serial of this one can be read */
+    public function readFrom(): array
+    {
+        return $this->machine ? self::READ_FROM_MACHINE : self::READ_FROM;
     }
 
     public function losing(string $loses): self
     {
-        return new self($this->device, $this->bytes, $this->serial, $loses, $this->forWhom, $this->typed);
+        return new self(
+            $this->device, $this->bytes, $this->serial, $loses, $this->forWhom, $this->typed, $this->machine,
+        );
     }
 
     /** Bytes in groups of three, as lsblk and labels are compared. */
@@ -76,6 +96,7 @@ final readonly class Confirmation
             'loses' => $this->loses,
             'for_whom' => $this->forWhom,
             'typed' => $this->typed,
+            ...$this->machine ? ['machine' => true] : [],
         ];
     }
 
@@ -99,6 +120,7 @@ final readonly class Confirmation
             $fields->string('loses'),
             $fields->string('for_whom'),
             $fields->bool('typed'),
+            $fields->optionalBool('machine') ?? false,
         );
     }
 }

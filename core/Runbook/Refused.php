@@ -79,11 +79,14 @@ final class Refused extends DomainException
         return new self("\"{$step->title}\" cannot be undone. Confirm it in its strip first.", 'serial');
     }
 
-    public static function wrongSerial(): self
+    /** @param  bool  $machine  whether it is a machine's, and not a drive's */
+    public static function wrongSerial(bool $machine = false): self
     {
+        [$one, $other] = $machine ? ['machine', 'another machine'] : ['drive', 'another drive'];
+
         return new self(
-            'These are not the last four of this drive\'s serial. Read them from the label on the drive itself; if '
-                .'they still differ, stop: this is another drive.',
+            "These are not the last four of this {$one}'s serial. Read them from the label on the {$one} itself; if "
+                ."they still differ, stop: this is {$other}.",
             'serial',
         );
     }

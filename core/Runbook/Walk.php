@@ -43,17 +43,17 @@ final class Walk
         $this->mustBeOpen($step);
         $this->mustBeWithoutTrouble($step);
         if ($step->confirmation === null || ! $step->confirmation->accepts($typed)) {
-            throw Refused::wrongSerial();
+            throw Refused::wrongSerial($step->confirmation?->machine === true);
         }
 
         if (! $step->confirmation->typed) {
             return ['typed' => false, 'device' => $step->confirmation->device];
         }
-        if (! isset(Confirmation::READ_FROM[$readFrom])) {
+        if (! isset($step->confirmation->readFrom()[$readFrom])) {
             throw Refused::evidence(
                 'read_from',
                 'Say where the serial was read: '.
-                    implode(', ', Confirmation::READ_FROM).
+                    implode(', ', $step->confirmation->readFrom()).
                     '. From our own screen it proves nothing.',
             );
         }

@@ -56,3 +56,15 @@ it('leaves the faults of a refused form to the form', function () {
     $this->post('/jobs/gentler', ['machine' => 'no such machine at all'])->assertNoContent();
     $this->get('/jobs/new')->assertOk()->assertSee('Kept title')->assertSee('no such machine at all');
 });
+
+it('says before anything is saved what this kind of job has no use for', function () {
+    $this->actingAs($this->people['lead'] ?? $this->bench()['lead']);
+    $panel = fn (array $more) => $this->post('/jobs/gentler', [
+        'machine' => 'any', 'goal' => 'media-only', 'image' => 'orrin-desktop-3', ...$more,
+    ])->assertOk();
+    $panel(['licence_kind' => 'retail', 'depends' => 'harbour map'])
+        ->assertSee('of no use for this job as it stands')
+        ->assertSee('Licence · ', false)
+        ->assertSee('Programs and devices the owner depends on');
+    $panel(['fb_name' => 'QUAY-7'])->assertDontSee('of no use for this job');
+});

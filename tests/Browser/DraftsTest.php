@@ -39,7 +39,8 @@ function typeAll(object $test): void
     $test->browser()->executeScript(<<<'JS'
         const groups = new Set();
         document.querySelectorAll('#page input, #page textarea, #page select').forEach((one) => {
-            if (!one.name || ['hidden', 'file', 'password', 'submit'].includes(one.type) || one.name === 'serial') return;
+            if (!one.name || one.name === 'serial') return;
+            if (['hidden', 'file', 'password', 'submit'].includes(one.type)) return;
             if (['radio', 'checkbox'].includes(one.type)) {
                 if (groups.has(one.name)) return;
                 groups.add(one.name);

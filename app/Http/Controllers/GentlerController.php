@@ -6,6 +6,7 @@ use App\Bridge\JobBridge;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Job;
 use App\View\GentlerPanel;
+use App\View\UnusedWords;
 use Cobblestone\Findings\Findings;
 use Illuminate\Contracts\View\View;
 
@@ -25,11 +26,13 @@ final class GentlerController
     /** @param  array<string, mixed>  $before */
     private static function told(IntakeRequest $request, JobBridge $bridge, array $before): View
     {
-        $plan = $request->guarded(fn () => $bridge->plan($request->brief($before)));
+        $brief = $request->guarded(fn () => $request->brief($before));
+        $plan = $request->guarded(fn () => $bridge->plan($brief));
 
         return view('jobs.gentler', [
             'gentler' => GentlerPanel::of($plan),
             'known' => Findings::of($plan)->known,
+            'unused' => UnusedWords::of($bridge->unused($brief)),
         ]);
     }
 }

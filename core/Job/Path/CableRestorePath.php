@@ -19,6 +19,7 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Job\WhichMachine;
 use Cobblestone\Machine\Facts\FactQuestion;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\CableRecovery;
@@ -63,13 +64,16 @@ final class CableRestorePath
             ? self::forThisModel($machine, $image)
             : [[], self::wrongImage($image)];
         $all = self::contributions($restores, $protection, $owner, $first, $recovery, $blockers)
-            ->and(new Contribution(questions: $questions));
+            ->and(new Contribution(questions: [
+                ...$questions,
+                ...(new WhichMachine($machine, $brief->owner))->questions([Act::Erase, Act::Repair]),
+            ]));
         $steps = [
             ...self::first($machine, $restores, $brief, $protection),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
             CableSteps::helper($recovery, $image->file, $image->sha256),
-            CableSteps::start($recovery),
+            CableSteps::start($context),
             ...(
                 $restores
                     ? CableSteps::restore($context, $gates, [...$protection->erasingWaitsFor(), ...$ownerWaits])

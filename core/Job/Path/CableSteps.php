@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\WhichMachine;
 use Cobblestone\Machine\Model\CableRecovery;
 use Cobblestone\Machine\Model\Move;
 use Cobblestone\Quantity\DataRate;
@@ -15,6 +16,8 @@ use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\DoneWords;
 use Cobblestone\Runbook\Evidence;
+use Cobblestone\Runbook\EvidenceKind;
+use Cobblestone\Runbook\Expected;
 use Cobblestone\Runbook\GatherItem;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Presence;
@@ -63,8 +66,10 @@ final class CableSteps
         );
     }
 
-    public static function start(?CableRecovery $recovery): Step
+    public static function start(JobContext $context): Step
     {
+        $recovery = $context->machine->model?->recovery;
+        $serial = (new WhichMachine($context->machine, $context->brief->owner))->serial();
         $port = $recovery?->port !== null ? 'Cable into the '
             ."socket {$recovery->port}, seen from "
                 ."{$recovery->seenFrom}." : 'Cable into the socket the maker names for recovery; others charge only.';
@@ -78,7 +83,8 @@ final class CableSteps
                 $port,
                 'Fully off first.',
                 ...($sequence === [] ? ['Hold the combination of this model until the helper shows it.'] : $sequence),
-                'The helper must show the machine. At most three tries; then cable and socket are checked again.',
+                'The helper must show this machine, and no other one: where two are listed, take the other off.',
+                'At most three tries; then cable and socket are checked again.',
             ],
             before: [PathFact::SHUT_DOWN, PathFact::HELPER_READY, PathFact::MACHINE_IDENTIFIED],
             after: [PathFact::RECOVERY_STARTED],
@@ -91,6 +97,13 @@ final class CableSteps
                     $recovery === null ? 'usual for sealed machines' : 'catalogue',
                 ),
             ],
+            evidence: $serial === null ? [] : [new Evidence(
+                'helper_serial',
+                'Serial that the helper shows',
+                EvidenceKind::Serial,
+                expected: new Expected($serial, hidden: true),
+                remedy: 'Stop: this is another machine. Take every other one off the helper.',
+            )],
             waiting: new Waiting(
                 ['the machine stays dark: only the helper shows it'],
                 'Other cable, the other socket, once more from fully off.',
@@ -107,7 +120,11 @@ final class CableSteps
     public static function revive(JobContext $context, array $waits): Step
     {
         return new Step('install.revive', Stage::Install, 'Revive', Presence::StayNear, self::time($context),
-            ['Choose revive on the helper, not restore.', 'Leave cable and both machines alone.'],
+            [
+                'Choose revive on the helper, not restore.',
+                self::fromFile($context),
+                'Leave cable and both machines alone.',
+            ],
             before: [PathFact::RECOVERY_STARTED, PathFact::OWNER_AGREED, ...$waits],
             after: [PathFact::REPAIR_DONE],
             needs: ['slot', 'power'],
@@ -141,7 +158,10 @@ final class CableSteps
                 'Start the restore',
                 Presence::Hands,
                 Estimate::minutes(0.5, 2, 6),
-                ['Choose restore on the helper; compare the serial it shows with the one on the case.'],
+                [
+                    'Choose restore on the helper; compare the serial it shows with the one on the case.',
+                    self::fromFile($context),
+                ],
                 before: [PathFact::RECOVERY_STARTED, PathFact::OWNER_AGREED, ...$waits],
                 after: [PathFact::TARGET_ERASED],
                 needs: ['hands'],
@@ -181,14 +201,7 @@ final class CableSteps
 
     private static function confirmation(JobContext $context): Confirmation
     {
-        return new Confirmation(
-            $context->machine->title,
-            0,
-            null,
-            'everything on it',
-            $context->brief->owner,
-            typed: false,
-        );
+        return (new WhichMachine($context->machine, $context->brief->owner))->confirmation('everything on it');
     }
 
     private static function time(JobContext $context): Estimate
@@ -196,5 +209,15 @@ final class CableSteps
         $image = $context->image()->size();
 
         return Estimate::around(DataRate::megabytes(self::CABLE_MB_S)->timeFor($image)->plus(Duration::minutes(8)));
+    }
+
+    /** What is written is the file that was fetched and checked, not what a helper may fetch by itself. */
+    private static function fromFile(JobContext $context): string
+    {
+        $image = $context->image();
+
+        return "Choose to take it from a file: `{$image->file}`, {$image->size()->exact()}"
+            .($image->sha256 === null ? '' : ', SHA-256 `'.substr($image->sha256, 0, 16).'…`, as compared before')
+            .'. Not what the helper offers to fetch by itself.';
     }
 }

@@ -15,10 +15,12 @@ use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\OwnersLoss;
 use Cobblestone\Job\OwnersWord;
+use Cobblestone\Job\WhichMachine;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Duration;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -41,6 +43,8 @@ final class FirmwareUpdatePath
         $wish = $context->brief->update ?? new UpdateBlock;
         $drive = count($machine->internalDrives()) === 1 ? $machine->internalDrives()[0] : null;
         [$stops, $questions, $blockers, $decision] = ReleaseRoute::route($context, $wish);
+        $which = new WhichMachine($machine, $context->brief->owner);
+        array_push($questions, ...$which->questions([Act::WriteFirmware]));
         if (trim($wish->reason) === '') {
             $blockers[] = Blocker::stop(
                 'update-reason',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\WhichMachine;
 use Cobblestone\Machine\Model\Release;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -140,13 +141,8 @@ final class FirmwareWrites
 
     private static function confirmation(JobContext $context): Confirmation
     {
-        return new Confirmation(
-            'the firmware of '.trim($context->machine->title),
-            0,
-            null,
-            'nothing if it runs through, the board if it is cut short',
-            $context->brief->owner,
-            typed: false,
+        return (new WhichMachine($context->machine, $context->brief->owner))->confirmation(
+            'nothing if it runs through, the board if it is cut short or the file is another board\'s',
         );
     }
 }

@@ -16,6 +16,8 @@ use Cobblestone\Catalogue\Rung;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Job\IntakeSteps;
 use Cobblestone\Job\JobContext;
+use Cobblestone\Job\WhichMachine;
+use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\PathFact;
 
@@ -45,6 +47,10 @@ final class RepairPath
         $key = $protection->encryption->protection->asksForKey()
             && $rung->id !== 'hardware' ? [RecoveryKey::forRecovery($machine)] : [];
         $all = RepairParts::contributions($rung, $protection, $key, $media, $advice, $questions);
+        $which = new WhichMachine($machine, $context->brief->owner);
+        if ($rung->id === RepairSteps::CHANNEL) {
+            $all = $all->and(new Contribution(questions: $which->questions([Act::Repair])));
+        }
         $steps = [
             ...RepairParts::first($machine, $drive, $context, $rung, $protection),
             IntakeSteps::gather($all->gather),
@@ -52,7 +58,7 @@ final class RepairPath
             ...RepairSteps::rungSteps($rung, $gates, [
                 ...($media->steps === [] ? [] : [PathFact::STICK_PROVEN]),
                 ...($key === [] ? [] : [PathFact::KEY_IN_HAND]),
-            ]),
+            ], $which),
             RepairSteps::result($rung),
             RepairParts::proof($machine, $context),
         ];

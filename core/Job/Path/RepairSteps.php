@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Catalogue\Rung;
+use Cobblestone\Job\WhichMachine;
 use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\BootEvent;
@@ -23,6 +24,9 @@ use Cobblestone\Runbook\Wants;
 /** The stones of one rung of the ladder, and what tells how it ended. */
 final class RepairSteps
 {
+    /** The way that changes what the machine itself may take from then on: nothing on it is taken back (rule U9). */
+    public const CHANNEL = 'channel';
+
     /** @return list<GatherItem> */
     public static function gather(Rung $rung): array
     {
@@ -40,7 +44,7 @@ final class RepairSteps
      * @param  list<string>  $waits
      * @return list<Step>
      */
-    public static function rungSteps(Rung $rung, array $gates, array $waits): array
+    public static function rungSteps(Rung $rung, array $gates, array $waits, WhichMachine $which): array
     {
         $steps = [];
         $before = [PathFact::OWNER_AGREED, PathFact::MACHINE_IDENTIFIED, PathFact::GATHERED, ...$waits];
@@ -54,6 +58,9 @@ final class RepairSteps
                 needs: $presence === Presence::Hands ? ['hands', 'slot'] : ['slot', 'power'],
                 acts: [$rung->writes ? Act::Repair : Act::OpenMachine],
                 gates: $gates,
+                confirmation: $rung->id === self::CHANNEL && $index === 0
+                    ? $which->confirmation('the way back to the channel it is on, where the other one is newer')
+                    : null,
                 because: [new Reason("{$rung->title}: the gentlest way that can work on what is "
                     .'known.',
                     'A3')], cautions: $entry->cautions, done: DoneWords::in(SheetPart::Repair, "{$entry->title}."),

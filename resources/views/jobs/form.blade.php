@@ -26,7 +26,7 @@ Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” f
 <x-field :field="$form->kind()"/>
 <x-field :field="$form->why()"/>
 <div class="col-12" hx-post="{{ $gentlerAt }}" hx-include="closest form"
- hx-trigger="load, change from:#goal, change from:#facts-wish-why, change from:#image, change from:#machine"
+ hx-trigger="load, change from:closest form delay:250ms"
  hx-target="find #gentler" hx-select="#gentler" hx-swap="outerHTML" hx-select-oob="unset">
 <div id="gentler"></div>
 </div>

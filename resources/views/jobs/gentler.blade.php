@@ -1,4 +1,10 @@
 <div id="gentler" aria-live="polite">
+@if ($unused !== [])
+<div class="gentler unused">
+<h3>Said, and of no use for this job as it stands <span class="rule">U1</span></h3>
+<p>{{ implode(' · ', $unused) }}. Nothing on its path or its sheet would be otherwise without it.</p>
+</div>
+@endif
 @if ($known !== [])
 <div class="gentler">
 <h3>What is known not to work on it <span class="rule">T4</span></h3>

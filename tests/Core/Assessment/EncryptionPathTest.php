@@ -8,7 +8,7 @@ use Cobblestone\Runbook\Plan;
 use Tests\Support\Demo;
 
 $firmware = fn (array $facts): Plan => Demo::plan('firmware-update', [
-    'machine' => ['facts' => ['firmware.version' => '1.08', ...$facts]],
+    'machine' => ['facts' => ['firmware.version' => '1.08', 'machine.serial' => 'FL-1', ...$facts]],
 ]);
 
 it('has the key in hand, suspends over the planned restarts and resumes as a put-back', function () use ($firmware) {

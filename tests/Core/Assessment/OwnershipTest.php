@@ -71,7 +71,9 @@ it('says what the owner depends on and what is known of it', function () {
 });
 
 it('has the owner sign out before a machine with an account lock is erased', function () {
-    $unknown = Demo::plan('cable-restore', ['machine' => ['facts' => ['owner.keep' => 'nothing']]]);
+    $unknown = Demo::plan('cable-restore', ['machine' => ['facts' => [
+        'owner.keep' => 'nothing', 'machine.serial' => 'HB-1',
+    ]]]);
     expect($unknown->questions[0]->fact)->toBe('owner.lock')
         ->and($unknown->step('target.restore')?->before)->toContain('owner.account-out')
         ->and($unknown->step('protect.account-out'))->not->toBeNull();

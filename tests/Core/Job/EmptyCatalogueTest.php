@@ -27,7 +27,9 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
     'firmware of an unknown board' => [
         [
             'goal' => 'firmware-update',
-            'machine' => ['kind' => 'desktop', 'facts' => ['firmware.version' => 'A1', 'drive.encryption' => 'none']],
+            'machine' => ['kind' => 'desktop', 'facts' => [
+                'firmware.version' => 'A1', 'drive.encryption' => 'none', 'machine.serial' => 'none',
+            ]],
             'update' => ['reason' => 'new processor', 'to' => 'A3'],
         ],
         'go',
@@ -39,7 +41,10 @@ it('still helps each kind of job with an empty catalogue', function (array $brie
             'machine' => [
                 'kind' => 'sealed',
                 'title' => 'Slab',
-                'facts' => ['owner.keep' => 'nothing', 'owner.lock' => 'none', 'image.for_model' => 'yes'],
+                'facts' => [
+                    'owner.keep' => 'nothing', 'owner.lock' => 'none', 'image.for_model' => 'yes',
+                    'machine.serial' => 'S-1',
+                ],
             ],
             'system' => ['name' => 'Slab system'],
             'image' => ['name' => 'slab.restore', 'bytes' => 9000000000],

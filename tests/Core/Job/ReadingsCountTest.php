@@ -29,7 +29,9 @@ it('takes an encrypted volume in a reading for a fact', function () use ($decide
         ],
     ]);
     $plan = fn (string $fs, array $facts) => Demo::plan('firmware-update', [
-        'machine' => ['lsblk' => $lsblk($fs), 'facts' => ['firmware.version' => '1.05', ...$facts]],
+        'machine' => ['lsblk' => $lsblk($fs), 'facts' => [
+            'firmware.version' => '1.05', 'machine.serial' => 'F-1', ...$facts,
+        ]],
     ]);
     expect($decided($plan('crypto_LUKS', []), 'assess.encryption'))->toContain('State: encrypted, protection unknown.')
         ->and($plan('crypto_LUKS', ['drive.encryption' => 'none'])->verdict()->value)->toBe('hold')

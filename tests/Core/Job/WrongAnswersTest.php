@@ -115,7 +115,9 @@ it('keeps the data of a sealed machine that is revived, and asks for its lock fi
     $plan = Demo::plan('cable-restore', ['machine' => ['facts' => ['owner.keep' => 'some']]]);
     expect($plan->step('protect.back-up'))->toBeNull()->and($plan->step('install.revive'))->not->toBeNull()
         ->and($plan->question('owner.lock'))->not->toBeNull()->and($laid($plan)['install.revive'])->toBeFalse();
-    $known = Demo::plan('cable-restore', ['machine' => ['facts' => ['owner.keep' => 'some', 'owner.lock' => 'none']]]);
+    $known = Demo::plan('cable-restore', ['machine' => ['facts' => [
+        'owner.keep' => 'some', 'owner.lock' => 'none', 'machine.serial' => 'H-1',
+    ]]]);
     expect($laid($known)['install.revive'])->toBeTrue();
 });
 
