@@ -44,7 +44,7 @@ it('walks a handheld job to the end, holding the handover until everything is pu
     $this->get("/jobs/{$job->id}/handover")
         ->assertDontSee('Draft')
         ->assertSee('stays like this on purpose')
-        ->assertSee('Signed: as the path says');
+        ->assertSee('Signed: the owner');
     $this->get('/')->assertDontSee('Pocket Lantern');
     expect(json_encode(LogRecord::query()->pluck('data')))->not->toContain('77e9');
 });
