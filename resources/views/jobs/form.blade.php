@@ -10,7 +10,7 @@
 </datalist>
 <div class="form-text" id="machine-help">
 A few letters of the model, such as “d 13” or “xl”.
-Not in the catalogue: “laptop”, “desktop” or “handheld”; “any” for a stick only.
+Not in the catalogue: “laptop”, “desktop”, “handheld” or “sealed”; “any” for a stick only.
 </div>
 @include('parts.error', ['field' => 'machine'])
 </div>
