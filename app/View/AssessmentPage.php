@@ -17,6 +17,7 @@ use Cobblestone\Findings\SocketUse;
 use Cobblestone\Runbook\Confirmation;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Plan;
+use Cobblestone\Text\Lowered;
 
 /** What was assessed before anything is done: which way, whether it fits, drives, encryption, backup, memory. */
 final readonly class AssessmentPage
@@ -37,7 +38,7 @@ final readonly class AssessmentPage
     public function way(): string
     {
         return 'Which way: '.
-            lcfirst($this->plan->decision('assess.route')->chosen ?? 'none can work as things stand');
+            Lowered::of($this->plan->decision('assess.route')->chosen ?? 'none can work as things stand');
     }
 
     public function isProvisional(): bool

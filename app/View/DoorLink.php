@@ -20,6 +20,7 @@ final readonly class DoorLink
     /** Field of a brief => field of the intake form. */
     private const FIELDS = [
         'goal' => 'goal',
+        'machine.ports' => 'usb_c',
         'image' => 'image',
         'image.sha256' => 'image_sha256',
         'image.origin.reason' => 'image_reason',

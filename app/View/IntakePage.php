@@ -158,8 +158,8 @@ final readonly class IntakePage
                 ->upTo(40),
             ...IntakeFields::image($image),
             ...IntakeFields::origin($image['origin'] ?? []),
-            IntakeField::figure('usb_c', 'USB-C sockets', $ports['usb-c'] ?? 1, 'number')->wide('col-6 col-lg-2'),
-            IntakeField::figure('usb_a', 'USB-A sockets', $ports['usb-a'] ?? 0, 'number')->wide('col-6 col-lg-2'),
+            IntakeField::figure('usb_c', 'USB-C sockets', $ports['usb-c'] ?? '', 'number')->wide('col-6 col-lg-2'),
+            IntakeField::figure('usb_a', 'USB-A sockets', $ports['usb-a'] ?? '', 'number')->wide('col-6 col-lg-2'),
             IntakeField::text('machine_title', 'What to call the machine', $machine['title'] ?? '')
                 ->wide('col-sm-6')
                 ->upTo(120),

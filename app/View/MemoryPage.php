@@ -8,6 +8,7 @@ use App\Drawing\SlotDrawing;
 use Cobblestone\Assessment\Memory\MemoryBench;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Document\Fields;
+use Cobblestone\Text\Counted;
 
 /** The memory sheet: the verdict, the next test, the slots as it wants them, the tests made. */
 final readonly class MemoryPage
@@ -32,7 +33,8 @@ final readonly class MemoryPage
         return match (true) {
             $this->sheet === null || $this->sheet->verdict->trusted => '',
             $this->sheet->fact() === MemorySheet::UNSTABLE => 'Nothing is copied, repaired or installed through it '
-                .'until two passes of all modules at standard speed are clean.',
+                .'before '.Counted::of($this->sheet->passes, 'clean pass', 'clean passes')
+                .' of all modules at standard speed.',
             default => 'Nothing is copied, repaired or installed through this memory until that is settled and mended.',
         };
     }

@@ -12,6 +12,7 @@ use Cobblestone\Boot\OtherEnd;
 use Cobblestone\Boot\Reality;
 use Cobblestone\Boot\StartFound;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Text\Lowered;
 
 /** One power-on of the rehearsal: where it leads, what would be seen, what was, and what else it could have been. */
 final readonly class StartCard
@@ -61,7 +62,7 @@ final readonly class StartCard
 
     public function sameOnceMore(): string
     {
-        return 'The same once more: '.lcfirst($this->start->outcome->title()).'.';
+        return 'The same once more: '.Lowered::of($this->start->outcome->title()).'.';
     }
 
     /** Whom the way out takes besides the technician; empty where it takes nobody. */

@@ -11,6 +11,7 @@ use Cobblestone\Boot\StartFound;
 use Cobblestone\Findings\Findings;
 use Cobblestone\Runbook\Plan;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Lowered;
 
 /** A power-on of a stone as it is predicted, and what somebody has said of it. */
 final readonly class StartLine
@@ -40,7 +41,7 @@ final readonly class StartLine
 
         return array_map(static function (StartFound $start) use ($seen): self {
             $said = $seen[$start->number] ?? null;
-            $words = static fn (Outcome $outcome): string => lcfirst($outcome->title());
+            $words = static fn (Outcome $outcome): string => Lowered::of($outcome->title());
 
             return new self(
                 $start->number,

@@ -9,6 +9,7 @@ use Cobblestone\Catalogue\SystemProfile;
 use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\KnownTrouble;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Text\Lowered;
 
 /** What is known not to work on this model with this system and version, before it is chosen (rule T4). */
 final readonly class KnownTroubles
@@ -33,7 +34,7 @@ final readonly class KnownTroubles
     public function missed(): array
     {
         return array_map(
-            static fn (KnownTrouble $one): string => lcfirst(rtrim($one->what, '.')),
+            static fn (KnownTrouble $one): string => Lowered::of(rtrim($one->what, '.')),
             $this->known,
         );
     }
@@ -61,7 +62,7 @@ final readonly class KnownTroubles
             'assess.known',
             'What is known not to work',
             implode(', ', array_unique(array_map(
-                static fn (KnownTrouble $one): string => lcfirst(KnownTrouble::FUNCTIONS[$one->function]),
+                static fn (KnownTrouble $one): string => Lowered::of(KnownTrouble::FUNCTIONS[$one->function]),
                 $this->known,
             ))),
             array_map(static fn (KnownTrouble $one): string => $one->sentence(), $this->known),

@@ -23,6 +23,7 @@ use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Lowered;
 
 /** Whether the wanted system fits the machine, need by need, and what a bypass would cost (rules A2, A10). */
 final readonly class Requirements
@@ -181,7 +182,7 @@ final readonly class Requirements
                     implode(
                         ' ',
                         array_map(
-                            static fn (Requirement $row): string => lcfirst(
+                            static fn (Requirement $row): string => Lowered::of(
                                 "{$row->title}: {$row->needs}. {$row->note}",
                             ),
                             $idle,
@@ -219,7 +220,7 @@ final readonly class Requirements
         $questions = [];
         foreach ($rows as $row) {
             if ($row->verdict === Requirement::UNKNOWN && $row->question !== null) {
-                $decides = "whether {$system->name} fits: it needs {$row->needs}";
+                $decides = "whether {$system->name} fits. {$row->title}: {$row->needs}";
                 $questions[] = FactQuestion::about($row->question, $decides, 'A2', 30);
             }
         }

@@ -12,6 +12,7 @@ use Cobblestone\Assessment\Memory\MemoryFound;
 use Cobblestone\Assessment\Memory\MemorySheet;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Runbook\Assumption;
+use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Gate;
@@ -21,11 +22,13 @@ use Cobblestone\Runbook\Gate;
  */
 final readonly class Safeguards
 {
+    /** @param  list<Blocker>  $destination  why nothing is copied to where it was to go */
     public function __construct(
         public BackupPlan $backup,
         public EncryptionAssessment $encryption,
         public HealthAssessment $health,
         public ?MemorySheet $memory,
+        private array $destination = [],
     ) {
     }
 
@@ -37,7 +40,7 @@ final readonly class Safeguards
 
     public function contribution(): Contribution
     {
-        return $this->backup->contribution
+        return $this->backup->contribution->and(new Contribution(blockers: $this->destination))
             ->and($this->encryption->contribution)
             ->and($this->health->contribution)
             ->and($this->memoryContribution());

@@ -9,6 +9,7 @@ use Cobblestone\Runbook\Gate;
 use Cobblestone\Runbook\GateKind;
 use Cobblestone\Runbook\PathFact;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Lowered;
 
 /** A failure that a standard predicts holds its step back until it is settled, or overruled in writing (rule B). */
 final class RehearsalGates
@@ -40,7 +41,7 @@ final class RehearsalGates
                     new Gate(
                         ($id = self::PREFIX."{$step->id}-{$start->prediction->outcome->value}"),
                         PathFact::answered($id),
-                        'The rehearsal says: '.lcfirst($start->sentence()),
+                        'The rehearsal says: '.Lowered::of($start->sentence()),
                         '',
                         ['technician', 'lead'],
                         kind: GateKind::Hold,

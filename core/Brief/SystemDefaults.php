@@ -88,6 +88,7 @@ final class SystemDefaults
             throw BriefFault::at('image.bytes', 'its size in bytes is wanted, a whole number above 0.');
         }
         $told = array_intersect_key($given->all(), array_flip(self::OF_AN_IMAGE));
+        $none = array_key_exists('sha256', $given->all()) && $given->raw('sha256') === null;
 
         return Image::read(
             Fields::of(
@@ -95,6 +96,7 @@ final class SystemDefaults
                     'kind' => 'optical-hybrid',
                     ...$told,
                     'kind_assumed' => ! $given->has('kind'),
+                    'no_checksum' => $none,
                     'id' => 'described-image',
                     'name' => $name,
                     'file' => $name,
@@ -117,6 +119,9 @@ final class SystemDefaults
         $told = array_intersect_key($described->toArray(), array_flip(self::OF_AN_IMAGE));
         if ($described->kindAssumed) {
             unset($told['kind']);
+        }
+        if ($described->noChecksum) {
+            $told['sha256'] = null;
         }
 
         return ['name' => $described->name, ...$told];

@@ -21,6 +21,7 @@ final readonly class Image
      * @param  string|null  $collects  how a program of the bench is run from it; null where none can be
      * @param  ImageAtHand|null  $atHand  null: nobody has looked on the shelf
      * @param  ImageOrigin|null  $origin  null: the publisher's, as it was published
+     * @param  bool  $noChecksum  whether somebody looked, and its publisher gives none
      * @param  list<ImagePartition>  $partitions
      * @param  list<string>  $models
      */
@@ -52,6 +53,7 @@ final readonly class Image
         public ?ImageOrigin $origin = null,
         public ?ImageAtHand $atHand = null,
         public ?string $collects = null,
+        public bool $noChecksum = false,
     ) {
     }
 
@@ -97,6 +99,7 @@ final readonly class Image
             $fields->optional('origin', ImageOrigin::read(...)),
             $fields->optional('at_hand', ImageAtHand::read(...)),
             $fields->optionalString('collects'),
+            $fields->optionalBool('no_checksum') ?? false,
         );
     }
 
@@ -108,6 +111,22 @@ final readonly class Image
     public function ofKind(string $kind): self
     {
         return self::fromArray([...$this->toArray(), 'kind' => $kind, 'kind_assumed' => false]);
+    }
+
+    /**
+     * What its checksum is compared with: none is a word of the publisher's, and nobody having looked is another
+     * (rule U2).
+     */
+    public function checksumLine(): string
+    {
+        return match (true) {
+            $this->sha256 !== null => "It must print `{$this->sha256}`. Anything else: fetch the image again, do not "
+                .'use this one.',
+            $this->asOf !== null, $this->noChecksum => 'The publisher gives no checksum: note the one you got, so that '
+                .'the next can be compared with it.',
+            default => 'Nobody has said which checksum its publisher gives: look for it where the image comes from, '
+                .'and compare; where there is none, note the one you got.',
+        };
     }
 
     public function size(): Bytes

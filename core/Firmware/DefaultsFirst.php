@@ -12,6 +12,7 @@ use Cobblestone\Quantity\Estimate;
 use Cobblestone\Runbook\BootEvent;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Lowered;
 
 /**
  * Settings begun from the firmware's defaults instead of from what somebody left: a school of the bench (rule F3). Only
@@ -76,7 +77,7 @@ final readonly class DefaultsFirst
 
         return $set->with([
             'title' => $count === 0 ? 'Load the defaults' : 'Load the defaults, then set '.
-                ($count === 1 ? lcfirst($changes->changes[0]['setting']->title) : "{$count} settings"),
+                ($count === 1 ? Lowered::of($changes->changes[0]['setting']->title) : "{$count} settings"),
             'time' => Estimate::minutes(1, 2, 6)->plus($set->time),
             'instructions' => [
                 'Find the entry that loads the defaults, and load them.',

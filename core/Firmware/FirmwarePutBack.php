@@ -18,6 +18,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Text\Lowered;
 
 /** What the change plan weakens, and the steps that put it back (rules F6, J4). */
 final class FirmwarePutBack
@@ -58,7 +59,7 @@ final class FirmwarePutBack
             $steps[] = new Step(
                 $entry->closedBy,
                 Stage::PutBack,
-                'Put back: '.lcfirst(explode(':', $entry->what)[0]),
+                'Put back: '.Lowered::of(explode(':', $entry->what)[0]),
                 Presence::Hands,
                 Estimate::minutes(1, 2, 6),
                 [
@@ -69,7 +70,7 @@ final class FirmwarePutBack
                 before: $early ? [PathFact::SYSTEM_INSTALLED, PathFact::STICK_OUT] : [PathFact::PROVEN],
                 after: [PathFact::putBack($entry->id)],
                 needs: ['hands'],
-                done: DoneWords::of('Put back: '.lcfirst(explode(':', $entry->what)[0])),
+                done: DoneWords::of('Put back: '.Lowered::of(explode(':', $entry->what)[0])),
                 acts: [Act::ChangeSettings],
                 because: [
                     new Reason("It was changed only for the job: {$entry->why}", 'J4, F6'),

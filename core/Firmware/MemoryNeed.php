@@ -9,6 +9,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\MemoryModule;
 use Cobblestone\Runbook\Question;
 use Cobblestone\Runbook\Waiting;
+use Cobblestone\Text\Lowered;
 
 /** Memory that can do more than it is set to, on a board that has a profile for it (rule F4). */
 final class MemoryNeed
@@ -50,7 +51,7 @@ final class MemoryNeed
                     '. '.
                     ($ways === []
                         ? 'Choose the profile; no multiplier meets the rate exactly.'
-                        : 'Without a profile by hand: '.lcfirst($ways[0]->sentence())),
+                        : 'Without a profile by hand: '.Lowered::of($ways[0]->sentence())),
                 'F4',
                 whose: 'model',
             ),

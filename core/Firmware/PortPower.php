@@ -10,6 +10,7 @@ use Cobblestone\Quantity\Duration;
 use Cobblestone\Quantity\Energy;
 use Cobblestone\Quantity\Power;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -32,6 +33,14 @@ final class PortPower
             return new Contribution(initial: [PathFact::POWER_SAFE]);
         }
         $charging = array_values(array_filter($machine->ports, static fn ($port): bool => $port->charges));
+        if ($machine->ports === []) {
+            return new Contribution(initial: [PathFact::POWER_SAFE], assumed: [new Assumption(
+                'machine.ports',
+                'The stick and the charger each find a socket of their own: nobody has counted them.',
+                'F8, U2',
+                Door::choice('machine.ports', 'Count the sockets that a stick could go into.'),
+            )]);
+        }
         if (count($machine->ports) > 1 || $charging === []) {
             $where = $charging === [] ? 'its own charging socket' : "{$charging[0]->connector}, {$charging[0]->where}";
             $reasons = ["The charger has {$where} to itself; the stick goes into another socket."];

@@ -17,6 +17,7 @@ use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Text\Lowered;
 
 /** The stones that record settings and change them. */
 final class SettingSteps
@@ -78,7 +79,7 @@ final class SettingSteps
         return new Step(
             'firmware.set',
             Stage::Firmware,
-            $count === 1 ? 'Set '.lcfirst($changes->changes[0]['setting']->title) : "Set {$count} settings",
+            $count === 1 ? 'Set '.Lowered::of($changes->changes[0]['setting']->title) : "Set {$count} settings",
             Presence::Hands,
             Estimate::minutes(1 + $count * 0.5, 2 + $count, 6 + $count * 3),
             [

@@ -13,6 +13,7 @@ use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Question;
+use Cobblestone\Text\Lowered;
 
 /**
  * Whether supply and leads carry a card, each by itself; what nobody has said is asked, never taken for none (rule
@@ -163,7 +164,7 @@ final readonly class CardPower
                     Blocker::stop(
                         'card-leads',
                         "The power leads are not enough for {$card->new}: ".
-                            lcfirst($words).
+                            Lowered::of($words).
                             ' Use separate leads of the supply.',
                         'H5',
                         Door::choice('card.leads', 'Say which leads the supply has, or take another card.'),

@@ -14,6 +14,7 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Lowered;
 
 /** The stone at which the questions of a first start are answered from a list, each ticked (rule I4). */
 final class AnswersStep
@@ -64,7 +65,7 @@ final class AnswersStep
      */
     private static function reading(array $inFile): array
     {
-        $asks = implode(', ', array_map(static fn (FirstAnswer $of): string => lcfirst($of->ask), $inFile));
+        $asks = implode(', ', array_map(static fn (FirstAnswer $of): string => Lowered::of($of->ask), $inFile));
 
         return [
             'Answer from this list as the system asks, and tick each. What was answered otherwise stays unticked, with '

@@ -22,7 +22,7 @@ final class KeepingWords
     public static function on(TargetDrive $target, Machine $machine, SystemProfile $system, array $systems): TargetDrive
     {
         $bytes = $target->drive->size ?? Bytes::of(0);
-        $scheme = PartitionPlan::scheme($machine, $system, $bytes)[0];
+        $scheme = PartitionPlan::scheme($machine, $system, $bytes, $target->drive->logicalSector ?? 512)[0];
         $keeping = Keeping::of($machine, $system, $target->drive, $scheme)?->naming($systems);
         if ($keeping === null || $keeping->kept === []) {
             return $target->keeping(null, [], $keeping->blockers ?? [], $keeping->questions ?? []);

@@ -44,13 +44,18 @@ final class PartitionPlan
     }
 
     /** @return array{0: Scheme, 1: Decision} */
-    public static function scheme(Machine $machine, SystemProfile $system, Bytes $drive): array
-    {
+    public static function scheme(
+        Machine $machine,
+        SystemProfile $system,
+        Bytes $drive,
+        int $sectorBytes = 512,
+    ): array {
         $legacy =
             $system->firmware->bootMode === 'legacy' ||
             ($system->firmware->bootMode === 'either' && $machine->fact('firmware.kind')->is('bios'));
         $scheme = $legacy ? Scheme::Mbr : Scheme::Gpt;
-        $lost = $scheme->outOfReach(SectorSize::B512, SectorSize::B512->sectorsIn($drive));
+        $sector = SectorSize::from($sectorBytes);
+        $lost = $scheme->outOfReach($sector, $sector->sectorsIn($drive));
         $reasons = $legacy
             ? [
                 'This machine starts the old way.',

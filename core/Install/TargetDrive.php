@@ -13,6 +13,7 @@ use Cobblestone\Quantity\InvalidQuantity;
 use Cobblestone\Runbook\Act;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Decision;
+use Cobblestone\Runbook\Door;
 use Cobblestone\Runbook\Question;
 
 /** The one drive that will be erased, named by serial and exact bytes; never guessed among several (rules I1, K2). */
@@ -107,6 +108,15 @@ final readonly class TargetDrive
                 .'and exact bytes from its label.';
 
             return self::asked($others, $text, 'the drive that is written to and its layout to the sector');
+        }
+        if ($old?->isNamed((string) $drive->serial) === true) {
+            return new self(null, $others, [], [], [], [Blocker::stop(
+                'target-is-old',
+                'The serial of the new drive is that of the one that comes out ('.DriveWords::full($old).').',
+                'I1, U6',
+                Door::fact('target.serial', 'Read the serial of the new drive from its label.'),
+                ["target.serial = {$drive->serial}"],
+            )]);
         }
         foreach ($others as $other) {
             if ($other->isNamed((string) $drive->serial)) {

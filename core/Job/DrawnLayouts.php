@@ -49,11 +49,11 @@ final class DrawnLayouts
         if ($bytes === null) {
             return [new Layouts($stick), [], []];
         }
-        [$scheme, $decision] = PartitionPlan::scheme($machine, $system, $bytes);
+        $sector = $target !== null ? $target->logicalSector : 512;
+        [$scheme, $decision] = PartitionPlan::scheme($machine, $system, $bytes, $sector);
         if ($target !== null && $aim->keeping !== null) {
             return self::beside($stick, $system, $target, $aim->keeping, $scheme, $swap);
         }
-        $sector = $target !== null ? $target->logicalSector : 512;
         $seed = 'target '.($target->serial ?? $machine->title);
         try {
             $after = PartitionPlan::wipe($system, $scheme, $bytes, $sector, $seed);

@@ -141,7 +141,7 @@ final class JobPlanner
             $machine->title,
             $machine->model?->id,
             $machine->kind->value,
-            $context->system?->name,
+            $context->kind()->wantsSystem() ? $context->system?->name : null,
             $brief->edition,
             $context->image?->name,
             $draft->stick,

@@ -15,6 +15,7 @@ use Cobblestone\Runbook\Presence;
 use Cobblestone\Runbook\Reason;
 use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
+use Cobblestone\Text\Lowered;
 
 /** The owner's word, in their terms: what is lost, what is not copied, what they will miss (rules J9, A14). */
 final class OwnersWord
@@ -90,7 +91,7 @@ final class OwnersWord
                 $fate->loses() && $nothing => 'You agreed that nothing had to be kept',
                 $fate->loses() => 'You agreed to what would be lost',
                 default => 'You were told what would be done',
-            }.($tried === [] ? '' : '; tried before, without success: '.lcfirst(implode(', ', $tried))),
+            }.($tried === [] ? '' : '; tried before, without success: '.Lowered::of(implode(', ', $tried))),
             'agreed_by',
             'promised',
         );

@@ -45,7 +45,7 @@ final class FetchStep
                     "{$image->file}, {$image->size()->decimal()}, from: ".($image->source ?? 'its publisher').'.',
                     'Fetch it onto the shelf: what breaks off goes on where it stopped.',
                     $image->sha256 === null
-                        ? 'The publisher gives no checksum of it in the catalogue: look for one where it is fetched.'
+                        ? 'The catalogue has no checksum of it: look for the publisher\'s where it is fetched.'
                         : 'What has come is compared with the publisher\'s checksum before it is used.',
                 ],
                 after: [PathFact::IMAGE_FETCHED],

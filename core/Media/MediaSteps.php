@@ -56,10 +56,7 @@ final class MediaSteps
             Estimate::around($time),
             instructions: [
                 "Run `{$host->sum($file)}` on {$host->where()}.",
-                $hash === null
-                    ? 'The publisher gives no checksum: note the one you got, so that the next stick can be compared '
-                        .'with it.'
-                    : "It must print `{$hash}`. Anything else: fetch the image again, do not use this one.",
+                $image->checksumLine(),
             ],
             before: FetchStep::before($image),
             after: [PathFact::IMAGE_PROVEN],

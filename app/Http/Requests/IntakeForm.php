@@ -150,12 +150,26 @@ final class IntakeForm
             return [
                 'kind' => strtolower($text),
                 'title' => $this->text('machine_title') ?? 'Unknown '.strtolower($text),
-                'ports' => ['usb-a' => (int) $this->text('usb_a'), 'usb-c' => (int) ($this->text('usb_c') ?? 1)],
+                ...$this->sockets(),
                 ...$kept,
             ];
         }
 
         return ['model' => MachineLookup::find($text, $this->catalogue->machines()), ...$kept];
+    }
+
+    /**
+     * As counted; where nobody has, they are not known, and none is made up.
+     *
+     * @return array{}|array{ports: array<string, int>}
+     */
+    private function sockets(): array
+    {
+        $said = array_filter([
+            'usb-a' => $this->text('usb_a'), 'usb-c' => $this->text('usb_c'),
+        ], static fn (?string $count): bool => $count !== null);
+
+        return $said === [] ? [] : ['ports' => array_map(intval(...), $said)];
     }
 
     /**

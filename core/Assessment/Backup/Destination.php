@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Backup;
 
+use Cobblestone\Assessment\Health\DriveHealth;
 use Cobblestone\Brief\BackupBlock;
 use Cobblestone\Brief\BriefFault;
+use Cobblestone\Catalogue\HealthGrade;
 use Cobblestone\Machine\Drive;
 use Cobblestone\Machine\Partition;
 use Cobblestone\Quantity\Bytes;
@@ -84,7 +86,7 @@ final class Destination
                 'Choose a larger destination.',
             );
         }
-        if ($to?->serial !== null && $to->serial === $erased?->serial) {
+        if ($to?->serial !== null && $erased?->isNamed($to->serial) === true) {
             $blockers[] = self::blocker(
                 'destination-is-target',
                 "{$to->name} is the drive that is erased.",
@@ -102,6 +104,29 @@ final class Destination
         }
 
         return $blockers;
+    }
+
+    /**
+     * Why nothing is copied to it: it is about to fail itself (rule U6).
+     *
+     * @param  list<DriveHealth>  $drives  every drive whose health was read
+     * @return list<Blocker>
+     */
+    public static function failing(BackupBlock $wish, array $drives): array
+    {
+        $to = $wish->destination;
+        foreach ($drives as $drive) {
+            if ($to?->serial !== null && strcasecmp($drive->serial, $to->serial) === 0
+                && $drive->grade === HealthGrade::Replace) {
+                return [self::blocker(
+                    'destination-failing',
+                    "{$to->name} is failing itself: {$drive->facts[0]}",
+                    'Copy to another physical drive.',
+                )];
+            }
+        }
+
+        return [];
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Assessment\Memory;
 
+use Cobblestone\Text\Lowered;
+
 /** One thing that could be wrong; exactly one of them is supposed to be, or none (rule A4). */
 final readonly class MemoryFault
 {
@@ -85,7 +87,7 @@ final readonly class MemoryFault
     /** Boards name them "DIMM A2" or "Slot B": the word stands once. */
     private static function slotWords(string $slot): string
     {
-        return stripos($slot, 'slot') === 0 ? lcfirst($slot) : "slot {$slot}";
+        return stripos($slot, 'slot') === 0 ? Lowered::of($slot) : "slot {$slot}";
     }
 
     public function title(): string

@@ -20,13 +20,17 @@ final readonly class MemorySheet
     /** Errors with a faster profile only: no module is bad for that (rule A4). */
     public const UNSTABLE = 'unstable-profile';
 
-    /** @param  list<MemoryTest>  $tests */
+    /**
+     * @param  list<MemoryTest>  $tests
+     * @param  int  $passes  clean passes of all modules at standard speed that acquit
+     */
     private function __construct(
         public MemoryBench $bench,
         public array $tests,
         public bool $fasterProfile,
         public MemoryVerdict $verdict,
         public ?NextMemoryTest $next,
+        public int $passes,
     ) {
     }
 
@@ -40,15 +44,16 @@ final readonly class MemorySheet
         $bench = MemoryBench::of($modules, $block->slots, $block->populations, $block->soldered, $block->spareGib);
         $tests = array_map(MemoryTest::of(...), $block->tests);
         $faster = $block->profile === 'faster';
+        $passes = max(1, $block->passes ?? 2);
         $finder = MemoryFaultFinder::of(
             $bench,
             $tests,
             $faster,
-            $block->passes ?? 2,
+            $passes,
             (float) ($block->minutesPerGib ?? 1.5),
         );
 
-        return new self($bench, $tests, $faster, $finder->verdict(), $finder->next());
+        return new self($bench, $tests, $faster, $finder->verdict(), $finder->next(), $passes);
     }
 
     /**
@@ -101,9 +106,10 @@ final readonly class MemorySheet
         if ($this->tests === [] || $this->verdict->trusted) {
             return null;
         }
+        $passes = Counted::of($this->passes, 'clean pass', 'clean passes');
         $what =
             $this->fact() === self::UNSTABLE
-                ? 'Errors with the faster profile, and not yet two clean passes at standard speed'
+                ? "Errors with the faster profile, and not yet {$passes} at standard speed"
                 : 'Memory fault open';
 
         return Blocker::narrow(
@@ -111,8 +117,8 @@ final readonly class MemorySheet
             "{$what}: nothing is copied, repaired or installed through it. {$this->verdict->sentence}",
             'A13',
             [Act::CopyData, Act::Erase, Act::WriteSystem, Act::Repair, Act::ChangeOldSystem, Act::WriteFirmware],
-            Door::page('memory', 'Go on with the memory sheet until the fault is found, or two passes at standard '
-                .'speed are clean.'),
+            Door::page('memory', "Go on with the memory sheet until the fault is found, or after {$passes} at standard "
+                .'speed.'),
             [$this->verdict->sentence],
         );
     }

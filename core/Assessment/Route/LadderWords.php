@@ -7,6 +7,7 @@ namespace Cobblestone\Assessment\Route;
 use Cobblestone\Catalogue\Rung;
 use Cobblestone\Runbook\Decision;
 use Cobblestone\Runbook\Question;
+use Cobblestone\Text\Lowered;
 
 /** What the ladder recommends, and why, in words (rule A3). */
 final class LadderWords
@@ -40,7 +41,7 @@ final class LadderWords
         foreach ($ladder as $row) {
             if ($row->standing === WeighedRung::POSSIBLE) {
                 return "{$row->title}, if an answer allows it; else ".
-                    ($rung === null ? 'what the answers leave' : lcfirst($rung->title));
+                    ($rung === null ? 'what the answers leave' : Lowered::of($rung->title));
             }
         }
 

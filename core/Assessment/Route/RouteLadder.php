@@ -13,6 +13,7 @@ use Cobblestone\Machine\FactSheet;
 use Cobblestone\Machine\Source;
 use Cobblestone\Runbook\JobKind;
 use Cobblestone\Runbook\Question;
+use Cobblestone\Text\Lowered;
 
 /** The gentlest way that can work, from the catalogue's rungs and the facts of the job (rule A3). */
 final readonly class RouteLadder
@@ -109,7 +110,7 @@ final readonly class RouteLadder
     private function unknownWords(array $unknown): array
     {
         $asked = array_map(
-            fn (string $fact): string => lcfirst(
+            fn (string $fact): string => Lowered::of(
                 rtrim($this->questions[$fact]->text ?? FactRegistry::spoken($fact), '?'),
             ),
             $unknown,

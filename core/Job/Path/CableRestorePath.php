@@ -72,7 +72,7 @@ final class CableRestorePath
             ...self::first($machine, $restores, $brief, $protection),
             IntakeSteps::gather($all->gather),
             ...$all->steps,
-            CableSteps::helper($recovery, $image->file, $image->sha256),
+            CableSteps::helper($recovery, $image),
             CableSteps::start($context),
             ...(
                 $restores

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
+use Cobblestone\Catalogue\Image;
 use Cobblestone\Job\JobContext;
 use Cobblestone\Job\WhichMachine;
 use Cobblestone\Machine\Model\CableRecovery;
@@ -47,16 +48,15 @@ final class CableSteps
         ];
     }
 
-    public static function helper(?CableRecovery $recovery, string $file, ?string $hash): Step
+    public static function helper(?CableRecovery $recovery, Image $image): Step
     {
         return new Step('media.helper', Stage::Media, 'Ready the helper', Presence::Hands, Estimate::minutes(3, 8, 40),
             [
                 'Update the helper machine: at least '.($recovery->helperMinimum ?? 'the version the maker asks for')
                     .'.',
-                "Fetch `{$file}`, the image for exactly this model.",
-                $hash === null
-                    ? 'The publisher gives no checksum: note the one you got.'
-                    : "`sha256sum` must print `{$hash}`.",
+                "Fetch `{$image->file}`, the image for exactly this model.",
+                "Run `sha256sum {$image->file}` on it, or what the helper brings for that.",
+                $image->checksumLine(),
                 'Keep the helper from sleeping.',
             ],
             before: [PathFact::GATHERED],

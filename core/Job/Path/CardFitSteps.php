@@ -25,6 +25,7 @@ use Cobblestone\Runbook\Stage;
 use Cobblestone\Runbook\Step;
 use Cobblestone\Runbook\Waiting;
 use Cobblestone\Runbook\Wants;
+use Cobblestone\Text\Lowered;
 
 /** The stones with the case open: cards exchanged, first picture, case closed (rules D6, H1, H3, H4, H5). */
 final readonly class CardFitSteps
@@ -118,7 +119,7 @@ final readonly class CardFitSteps
             evidence: [self::picture()],
             waiting: new Waiting(
                 ['low resolution', 'flicker until its driver is in'],
-                'Black after the logo: '.lcfirst(self::NO_PICTURE),
+                'Black after the logo: '.Lowered::of(self::NO_PICTURE),
                 1,
             ),
             boots: [BootEvent::start(Wants::Setup, BootEvent::BY_KEY), BootEvent::start(Wants::System)],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cobblestone\Job\Path;
 
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
+use Cobblestone\Assessment\Encryption\Protection;
 use Cobblestone\Assessment\Encryption\Trigger;
 use Cobblestone\Assessment\Safeguards;
 use Cobblestone\Brief\UpdateBlock;
@@ -21,6 +22,7 @@ use Cobblestone\Machine\Machine;
 use Cobblestone\Machine\Model\Release;
 use Cobblestone\Quantity\Duration;
 use Cobblestone\Runbook\Act;
+use Cobblestone\Runbook\Assumption;
 use Cobblestone\Runbook\Blocker;
 use Cobblestone\Runbook\Contribution;
 use Cobblestone\Runbook\Decision;
@@ -53,8 +55,28 @@ final class FirmwareUpdatePath
                 Door::choice('update.reason', 'Say what it mends or brings.'),
             );
         }
+        $decrypted = $machine->fact('decrypt.percent')->value;
+        if (is_numeric($decrypted) && $decrypted < 100) {
+            $blockers[] = Blocker::narrow(
+                'decrypting',
+                "The drive is being decrypted, {$decrypted} % so far: a restart into another firmware may stop at its "
+                    .'key.',
+                'A7, F5',
+                [Act::WriteFirmware, Act::ChangeSettings],
+                Door::fact('decrypt.percent', 'Wait until it says 100 %, and say so.', '100'),
+                ["decrypt.percent = {$decrypted}"],
+            );
+        }
+        $assumed = $decrypted === null && $machine->fact('drive.encryption')->value !== Protection::None->value
+            ? new Contribution(assumed: [new Assumption(
+                'decrypt.percent',
+                'No decryption is running on its drive: nobody has looked.',
+                'A7, U2',
+                Door::fact('decrypt.percent', 'Read on the machine how far it is, 100 where none runs.', '100'),
+            )])
+            : new Contribution;
         $protection = self::safeguards($context, $drive, $stops);
-        $supply = self::supply($stops, $machine);
+        $supply = self::supply($stops, $machine)->and($assumed);
         $recovery = FirmwareReady::recoveryWay($context);
         $stick = FirmwareStick::for($context, $stops);
         $all = $protection->encryption->contribution->and($protection->memoryContribution())

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cobblestone\Job\Path;
 
+use Cobblestone\Assessment\Backup\Destination;
 use Cobblestone\Assessment\BackupPlan;
 use Cobblestone\Assessment\BackupSituation;
 use Cobblestone\Assessment\Encryption\EncryptionIntent;
@@ -54,7 +55,9 @@ final class SafeguardPlanner
             $intent($backup->somethingToKeep()),
         );
 
-        return new Safeguards($backup, $encryption, $health, $memory);
+        $destination = $backup->copies() ? Destination::failing($context->brief->backup, $health->drives) : [];
+
+        return new Safeguards($backup, $encryption, $health, $memory, $destination);
     }
 
     private static function sheet(JobContext $context): ?MemorySheet

@@ -43,7 +43,6 @@ final class UpgradeSteps
             static fn (InstallPhase $phase): bool => $phase->restart,
         ))
             + 1;
-        $hash = $image->sha256;
         $file = $image->file;
         $host = $context->presentHost();
 
@@ -56,9 +55,7 @@ final class UpgradeSteps
                     $host === null
                         ? "Compare the SHA-256 of {$file} in the running system."
                         : "Run `{$host->commands->typed('sum', ['{file}' => $file])}` in the running system.",
-                    $hash === null
-                        ? 'The publisher gives no checksum: note the one you got.'
-                        : "It must print `{$hash}`.",
+                    $image->checksumLine(),
                 ],
                 before: FetchStep::before($image),
                 after: [PathFact::IMAGE_PROVEN],

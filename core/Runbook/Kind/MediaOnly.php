@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cobblestone\Runbook\Kind;
 
+use Cobblestone\Text\Lowered;
+
 /** A stick for a machine that is elsewhere, or for any. */
 final readonly class MediaOnly extends KindOfJob
 {
@@ -22,7 +24,9 @@ final readonly class MediaOnly extends KindOfJob
             ' with '.
             ($job->image ?? $facts->system()).
             ' for '.
-            ($job->machineKind === 'any' ? 'any machine that it fits' : "a {$job->machine}").
+            ($job->machineKind === 'any' ? 'any machine that it fits' : Lowered::withArticle(
+                $job->machine === "Unknown {$job->machineKind}" ? "unknown {$job->machineKind}" : $job->machine,
+            )).
             ", made for {$job->owner}.";
     }
 

@@ -97,6 +97,6 @@ it('asks only for what a need waits for, and says what the answer decides', func
         ->and(row($plan, 'memory')['verdict'])->toBe('unknown')
         ->and(array_map(fn ($question) => $question->fact, $plan->questions))
         ->toBe(['network.driver', 'memory_bytes', 'cores'])
-        ->and($plan->questions[1]->decides)->toBe('whether Tansy Desktop 7 fits: it needs 4.0 GiB')
+        ->and($plan->questions[1]->decides)->toBe('whether Tansy Desktop 7 fits. Memory: 4.0 GiB')
         ->and($plan->assessment->all()['later_questions'])->toBeGreaterThan(0);
 });

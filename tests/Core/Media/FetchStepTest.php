@@ -61,6 +61,6 @@ it('says by what it is compared', function () {
         ' ',
         fetchStone(fetching(['here' => false], 'media-only', $sum))->instructions ?? [],
     );
-    expect($said(null))->toContain('gives no checksum')
+    expect($said(null))->toContain('has no checksum of it')
         ->and($said(str_repeat('a', 64)))->toContain('compared with the publisher\'s checksum');
 });
