@@ -87,6 +87,7 @@ it('counts against the stick of the job what the lead says it was', function () 
 });
 
 it('moves a fix that helped here to the front, and says how often it did', function () {
+    $this->freezeTime();
     ($this->as)('lead');
     $entry = CatalogueEntry::query()->where('slug', 'install-loop')->firstOrFail();
     $entry->update(['document' => [...$entry->document, 'steps' => ['intake.']]]);
