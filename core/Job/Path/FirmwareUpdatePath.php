@@ -72,7 +72,7 @@ final class FirmwareUpdatePath
                 'decrypt.percent',
                 'No decryption is running on its drive: nobody has looked.',
                 'A7, U2',
-                Door::fact('decrypt.percent', 'Read on the machine how far it is, 100 where none runs.', '100'),
+                Door::fact('decrypt.percent', 'Read on the machine how far it is, 100 where none runs.'),
             )])
             : new Contribution;
         $protection = self::safeguards($context, $drive, $stops);
