@@ -148,6 +148,13 @@ final class MachineFacts
             $words = implode(', ', array_unique([...$known->words(), ...$settings]));
             throw BriefFault::at("machine.facts.{$name}", "\"{$typed}\" is not one of {$words} and unknown.");
         }
+        $lacks = $known?->lacks($word);
+        if ($lacks !== null && $word !== 'unknown') {
+            throw BriefFault::at(
+                "machine.facts.{$name}",
+                "{$known->spoken()} has {$lacks} in it; \"".mb_substr($word, 0, 40).'" has none. Copy it as it stands.',
+            );
+        }
         $number = match ($known?->type) {
             FactType::Count, FactType::Measure => self::measured($name, $word),
             FactType::Size => self::size($name, $value),

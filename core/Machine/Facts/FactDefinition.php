@@ -7,6 +7,10 @@ namespace Cobblestone\Machine\Facts;
 /** What one fact is: how it is taken, whose it is, how it is said, and whether a model may learn it (rule A1). */
 final readonly class FactDefinition
 {
+    public const DIGIT = ['/\d/', 'a digit'];
+
+    public const LETTER_OR_DIGIT = ['/[\p{L}\d]/u', 'a letter or a digit'];
+
     /**
      * @param  list<string>  $values  what it can be in a start, best first; empty where any text is taken
      * @param  array<string, string>  $answers  the only words it may be given, and how each is said; empty: any
@@ -14,6 +18,7 @@ final readonly class FactDefinition
      * @param  string|null  $learned  the field of a model's entry that keeps it, where it may be learned
      * @param  Asking|null  $asking  how a person is asked for it; null where nobody is
      * @param  array{float|int, float|int}|null  $range  between which a number is plausible, in its own unit
+     * @param  array{string, string}|null  $holds  what a copied text must hold: a pattern, and its words
      * @param  bool  $unknownSays  whether "unknown" holds something back, and is not the same as nothing said
      * @param  list<string>  $givenBy  the tools whose output may give it, by the names of Inventory\Reading
      */
@@ -29,6 +34,7 @@ final readonly class FactDefinition
         public array $givenBy = [],
         public ?array $range = null,
         private bool $unknownSays = false,
+        private ?array $holds = null,
     ) {
     }
 
@@ -73,6 +79,19 @@ final readonly class FactDefinition
         return $this->range === null || ($number >= $this->range[0] && $number <= $this->range[1])
             ? null
             : "between {$this->range[0]} and {$this->range[1]}";
+    }
+
+    /**
+     * "a digit", where a text that is copied from a label or a screen has none; null where it can be, or nothing was
+     * said (rule U3).
+     */
+    public function lacks(string $text): ?string
+    {
+        if ($this->holds === null || trim($text) === '' || preg_match($this->holds[0], $text) === 1) {
+            return null;
+        }
+
+        return $this->holds[1];
     }
 
     /** Whether "unknown" says something: a drive gives no figures, something stays and nobody knows what. */

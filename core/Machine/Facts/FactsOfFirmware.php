@@ -107,6 +107,7 @@ final class FactsOfFirmware
                     'As the setup shows it, such as "1.14".',
                 ),
                 givenBy: ['dmidecode', 'lshw'],
+                holds: FactDefinition::DIGIT,
             ),
         ];
     }

@@ -245,7 +245,7 @@ final class FactsOfJob
             new FactDefinition('swap.bytes', FactType::Size, FactOwner::Job),
             new FactDefinition('swap.drive', FactType::Text, FactOwner::Job),
             new FactDefinition('swap.path', FactType::Text, FactOwner::Job),
-            new FactDefinition('swap.serial', FactType::Text, FactOwner::Job),
+            new FactDefinition('swap.serial', FactType::Text, FactOwner::Job, holds: FactDefinition::LETTER_OR_DIGIT),
             new FactDefinition('target.bytes', FactType::Size, FactOwner::Job),
             new FactDefinition('target.drive', FactType::Text, FactOwner::Job),
             new FactDefinition(
@@ -262,7 +262,7 @@ final class FactsOfJob
                     offers: ['none' => 'no, it is the only one', 'some' => 'yes, or nobody has looked'],
                 ),
             ),
-            new FactDefinition('target.serial', FactType::Text, FactOwner::Job),
+            new FactDefinition('target.serial', FactType::Text, FactOwner::Job, holds: FactDefinition::LETTER_OR_DIGIT),
             new FactDefinition(
                 'target.stays', FactType::Text, FactOwner::Job,
                 spoken: 'first sectors of what stays on the target drive',

@@ -34,7 +34,10 @@ final class FactsOfMachine
                 spoken: 'charge now, %',
                 givenBy: ['collector'],
             ),
-            new FactDefinition('board.serial', FactType::Text, FactOwner::Machine),
+            new FactDefinition(
+                'board.serial', FactType::Text, FactOwner::Machine,
+                holds: FactDefinition::LETTER_OR_DIGIT,
+            ),
             new FactDefinition('boot.entries', FactType::Words, FactOwner::Machine, givenBy: ['efibootmgr']),
             new FactDefinition(
                 'boot.started_by', FactType::Text, FactOwner::Machine,
@@ -105,6 +108,7 @@ final class FactsOfMachine
                 spoken: 'serial on its label',
                 asking: new Asking('Which serial is on the label of the machine?', 'Such as "FL13-40711".'),
                 givenBy: ['dmidecode', 'lshw'],
+                holds: FactDefinition::LETTER_OR_DIGIT,
             ),
         ];
     }
@@ -153,6 +157,7 @@ final class FactsOfMachine
                     'Which build is installed?',
                     'Its own page about the system says it, such as "22631".',
                 ),
+                holds: FactDefinition::DIGIT,
             ),
             new FactDefinition(
                 'present.build_reaches', FactType::YesNo, FactOwner::Machine,
@@ -188,6 +193,7 @@ final class FactsOfMachine
                 'running.build', FactType::Text, FactOwner::Machine,
                 spoken: 'build of the system it was read from',
                 givenBy: ['collector'],
+                holds: FactDefinition::DIGIT,
             ),
             new FactDefinition(
                 'running.system', FactType::Text, FactOwner::Machine,

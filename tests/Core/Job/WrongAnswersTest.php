@@ -1,5 +1,6 @@
 <?php
 
+use Cobblestone\Brief\BriefFault;
 use Cobblestone\Firmware\BoardFitted;
 use Cobblestone\Firmware\UpdatePath;
 use Cobblestone\Runbook\Plan;
@@ -174,3 +175,20 @@ it('refuses what is no number where a number is asked for, and reads one as it w
         ->and($with('310.5')->blockers[0]->reason)->toContain('it is 310.5 mm long')
         ->and($with('unknown')->verdict()->value)->toBe('hold');
 });
+
+it('refuses a serial without a letter or a digit, and a version without a digit', function (
+    string $fact,
+    string $word,
+) {
+    $facts = [...Demo::brief('firmware-update')['machine']['facts'], $fact => $word];
+    expect(fn () => Demo::plan('firmware-update', ['machine' => ['facts' => $facts]]))
+        ->toThrow(BriefFault::class, 'Copy it as it stands.');
+})->with([
+    ['machine.serial', '????'],
+    ['board.serial', '-'],
+    ['target.serial', '...'],
+    ['swap.serial', '/'],
+    ['firmware.version', 'one point something'],
+    ['present.build', 'newest'],
+    ['running.build', '?'],
+]);
